@@ -1,0 +1,34 @@
+package tidylantern.core.content;
+
+import java.net.URI;
+import java.net.URISyntaxException;
+
+/**
+ * Which addresses content may bring: http, https, or one relative to the site. Anything else ({@code javascript:},
+ * {@code data:}) could run in a visitor's page, so it never becomes a value.
+ */
+public final class Addresses {
+    private Addresses() {}
+
+    /** @throws IllegalArgumentException if the address is not one that a visitor may be sent to */
+    static void require(String address) {
+        Require.require(safe(address), "\"%s\" is no web address; write one that starts with https://, http:// or /", shortened(address));
+    }
+
+    public static boolean safe(String address) {
+        if (address.isBlank() || address.length() > 2_000 || address.chars().anyMatch(c -> c <= ' ' || c == '\\')) {
+            return false;
+        }
+        try {
+            URI uri = new URI(address.replaceAll("[^\\x21-\\x7e]", "x"));
+            String scheme = uri.getScheme();
+            return scheme == null || ((scheme.equalsIgnoreCase("http") || scheme.equalsIgnoreCase("https")) && uri.getRawAuthority() != null);
+        } catch (URISyntaxException notAnAddress) {
+            return false;
+        }
+    }
+
+    private static String shortened(String text) {
+        return text.length() <= 80 ? text : text.substring(0, 80) + "…";
+    }
+}

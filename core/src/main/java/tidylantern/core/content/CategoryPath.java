@@ -1,0 +1,52 @@
+package tidylantern.core.content;
+
+import static tidylantern.core.content.Require.require;
+
+import java.text.Normalizer;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/**
+ * A category value: the names from the top of its tree down to itself. The same name under two parents is two values.
+ *
+ * @param names as the site writes them, top first, never empty
+ */
+public record CategoryPath(List<String> names) {
+    /** The deepest tree that is read; WordNet's nouns, the deepest we know, have 20 levels. */
+    public static final int MOST_LEVELS = 32;
+
+    public CategoryPath {
+        names = names.stream().map(String::strip).toList();
+        require(!names.isEmpty() && names.stream().noneMatch(String::isEmpty), "a category has an empty name in %s", names);
+        require(names.size() <= MOST_LEVELS, "a category lies %d levels deep; %d are the most", names.size(), MOST_LEVELS);
+    }
+
+    /** Reads {@code North Isle/Pell Harbour}; empty pieces, as of a slash at either end, are passed over. */
+    public static CategoryPath parse(String text) {
+        List<String> names = List.of(text.split("/")).stream().map(String::strip).filter(name -> !name.isEmpty()).toList();
+        require(!names.isEmpty(), "\"%s\" names no category", text);
+        return new CategoryPath(names);
+    }
+
+    /** The value in addresses and documents, without regard to case: {@code north-isle/pell-harbour}. */
+    public String key() {
+        return names.stream().map(CategoryPath::slug).collect(Collectors.joining("/"));
+    }
+
+    /** The name it goes by: the last of its path. */
+    public String label() {
+        return names.getLast();
+    }
+
+    private static String slug(String name) {
+        String folded = Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
+        String slug = folded.replaceAll("['’]", "").replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-").replaceAll("^-+|-+$", "");
+        return slug.isEmpty() ? folded.replaceAll("\\s+", "-").replace('/', '-') : slug;
+    }
+
+    @Override
+    public String toString() {
+        return String.join("/", names);
+    }
+}

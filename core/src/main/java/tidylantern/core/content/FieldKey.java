@@ -1,0 +1,38 @@
+package tidylantern.core.content;
+
+import static tidylantern.core.content.Require.require;
+
+import java.util.regex.Pattern;
+
+/** The name of a field in code, addresses and design documents; unique in a site. */
+public record FieldKey(String value) implements Comparable<FieldKey> {
+    private static final Pattern FORM = Pattern.compile("[A-Za-z][A-Za-z0-9_-]{0,63}");
+
+    /** By these keys every collection says what an item is called, tells in short, tells in full, shows and links to. */
+    public static final FieldKey TITLE = new FieldKey("title");
+    public static final FieldKey SUMMARY = new FieldKey("summary");
+    public static final FieldKey BODY = new FieldKey("body");
+    public static final FieldKey IMAGE = new FieldKey("image");
+    public static final FieldKey ADDRESS = new FieldKey("url");
+    public static final FieldKey HEADINGS = new FieldKey("headings");
+
+    public FieldKey {
+        require(FORM.matcher(value).matches(),
+                "\"%s\" cannot name a field: start with a letter, then up to 63 letters, digits, - or _", value);
+    }
+
+    /** Whether {@code name} may stand as a field's key. */
+    public static boolean fits(String name) {
+        return FORM.matcher(name).matches();
+    }
+
+    @Override
+    public int compareTo(FieldKey other) {
+        return value.compareTo(other.value);
+    }
+
+    @Override
+    public String toString() {
+        return value;
+    }
+}

@@ -1,0 +1,46 @@
+package tidylantern.core.content;
+
+import static tidylantern.core.content.Require.require;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** The collections of one site, in the owner's order. A field's key has one kind over all of them. */
+public record SiteContent(List<Collection> collections) {
+    public SiteContent {
+        collections = List.copyOf(collections);
+        Map<FieldKey, FieldKind> kinds = new LinkedHashMap<>();
+        for (Collection collection : collections) {
+            for (Field field : collection.fields()) {
+                FieldKind first = kinds.putIfAbsent(field.key(), field.kind());
+                require(first == null || first == field.kind(),
+                        "the field \"%s\" is %s in \"%s\" and %s elsewhere; give one of them a key of its own",
+                        field.key(), field.kind(), collection.key(), first);
+            }
+        }
+    }
+
+    public @Nullable Collection collection(CollectionKey key) {
+        return collections.stream().filter(collection -> collection.key().equals(key)).findFirst().orElse(null);
+    }
+
+    /** The kind of a field, or null where no collection has it. */
+    public @Nullable FieldKind kind(FieldKey key) {
+        for (Collection collection : collections) {
+            Field field = collection.field(key);
+            if (field != null) {
+                return field.kind();
+            }
+        }
+        return null;
+    }
+
+    /** The languages of the named collections; those that are not there are passed over. */
+    public Set<String> languages(Set<CollectionKey> of) {
+        return collections.stream().filter(c -> of.contains(c.key())).map(Collection::language).collect(Collectors.toSet());
+    }
+}

@@ -1,0 +1,68 @@
+package tidylantern.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.SiteContent;
+
+/**
+ * What is open in a design, held against the content it is for. Nothing here stops a draft from being kept; a remark
+ * that {@link Remark#stops} stops its publication.
+ */
+public final class DesignChecks {
+    private DesignChecks() {}
+
+    /** The steps of a search that a remark can belong to. */
+    public enum Step {
+        REACH, WORDS, GO_LIVE;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        }
+    }
+
+    /** @param stops whether the design cannot be published while this stands */
+    public record Remark(Step step, String text, boolean stops) {}
+
+    /** In the order of the steps. */
+    public static List<Remark> of(SearchDesign design, SiteContent content) {
+        List<Remark> remarks = new ArrayList<>();
+        Set<CollectionKey> searched = design.searched();
+        if (searched.isEmpty()) {
+            remarks.add(new Remark(Step.REACH, "No collection is searched, so nothing can be found. Switch one on.", true));
+        }
+        for (CollectionKey key : searched) {
+            if (content.collection(key) == null) {
+                remarks.add(new Remark(Step.REACH, "The collection \"%s\" is gone from the site. Switch it off, or bring it back.".formatted(key), false));
+            }
+        }
+        List<FieldWeight> weights = design.words().searched();
+        if (weights.isEmpty()) {
+            remarks.add(new Remark(Step.WORDS, "No field is searched, so no word can be found. Give one a weight.", true));
+        }
+        List<Collection> reached = content.collections().stream().filter(c -> searched.contains(c.key())).toList();
+        for (FieldWeight weight : weights) {
+            FieldKind kind = content.kind(weight.field());
+            if (kind == null) {
+                remarks.add(new Remark(Step.WORDS, "No collection has the field \"%s\". Take its weight away.".formatted(weight.field()), false));
+            } else if (!searchable(kind)) {
+                remarks.add(new Remark(Step.WORDS, "The field \"%s\" holds no words (it is of kind %s), so its weight does nothing.".formatted(weight.field(), kind), false));
+            } else if (!reached.isEmpty() && reached.stream().allMatch(c -> c.field(weight.field()) == null)) {
+                remarks.add(new Remark(Step.WORDS, "No searched collection has the field \"%s\", so its weight does nothing.".formatted(weight.field()), false));
+            }
+        }
+        return remarks;
+    }
+
+    /** Whether words can be looked for in a field of this kind. */
+    public static boolean searchable(FieldKind kind) {
+        return switch (kind) {
+            case TEXT, CATEGORY, CODE, IMAGE, PLACE -> true;
+            case NUMBER, MONEY, DATE, YES_NO, LINK -> false;
+        };
+    }
+}

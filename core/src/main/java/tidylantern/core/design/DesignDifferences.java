@@ -1,0 +1,85 @@
+package tidylantern.core.design;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.design.DesignChecks.Step;
+
+/** What differs between two designs of one search, decision by decision, in the order of the steps. */
+public final class DesignDifferences {
+    private DesignDifferences() {}
+
+    /**
+     * One decision that differs.
+     *
+     * @param what the decision, in the words of the screens
+     * @param before what it was; null where there was none
+     * @param after what it is; null where there is none
+     */
+    public record Difference(Step step, String what, @Nullable String before, @Nullable String after) {}
+
+    public static List<Difference> between(SearchDesign before, SearchDesign after) {
+        List<Difference> found = new ArrayList<>();
+        compare(found, Step.REACH, collections(before), collections(after));
+        compare(found, Step.WORDS, weights(before), weights(after));
+        compare(found, Step.WORDS, strictness(before), strictness(after));
+        compare(found, Step.GO_LIVE, page(before), page(after));
+        return found;
+    }
+
+    private static void compare(List<Difference> found, Step step, Map<String, String> before, Map<String, String> after) {
+        Map<String, String> all = new LinkedHashMap<>(before);
+        all.putAll(after);
+        for (String what : all.keySet()) {
+            if (!Objects.equals(before.get(what), after.get(what))) {
+                found.add(new Difference(step, what, before.get(what), after.get(what)));
+            }
+        }
+    }
+
+    private static Map<String, String> collections(SearchDesign design) {
+        return byName(design.searched(), (CollectionKey key) -> "Collection " + key, key -> "searched");
+    }
+
+    private static Map<String, String> weights(SearchDesign design) {
+        return byName(design.words().searched(), weight -> "Weight of " + weight.field(), weight -> number(weight.weight()));
+    }
+
+    private static Map<String, String> strictness(SearchDesign design) {
+        Words words = design.words();
+        Map<String, String> said = new LinkedHashMap<>();
+        said.put("Words needed", words.needed().toString());
+        said.put("A word may be", words.partOfWord() == Words.PartOfWord.START ? "the start of a word" : "a whole word only");
+        said.put("Typos", words.typos().allowed() ? "forgiven" : "not forgiven");
+        said.put("First letter", words.typos().firstLetterFixed() ? "must be right" : "may be wrong");
+        said.put("Other forms of a word", words.stemming() ? "found" : "not found");
+        said.put("Fewest letters", words.fewestLetters().toString());
+        said.put("Words in an excerpt", words.excerpt().words().toString());
+        said.put("Words before the first match", words.excerpt().wordsBefore().toString());
+        return said;
+    }
+
+    private static Map<String, String> page(SearchDesign design) {
+        Map<String, String> said = new LinkedHashMap<>();
+        said.put("Name", design.name());
+        said.put("Results page", Objects.requireNonNullElse(design.page().address(), "the hosted one"));
+        said.put("Results a page", String.valueOf(design.page().perPage()));
+        return said;
+    }
+
+    private static <T> Map<String, String> byName(Iterable<T> parts, Function<T, String> name, Function<T, String> value) {
+        Map<String, String> said = new LinkedHashMap<>();
+        parts.forEach(part -> said.put(name.apply(part), value.apply(part)));
+        return said;
+    }
+
+    /** 5 for 5.0, 2.5 for 2.5. */
+    static String number(double number) {
+        return number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
+    }
+}

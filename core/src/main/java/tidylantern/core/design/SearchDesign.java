@@ -1,0 +1,87 @@
+package tidylantern.core.design;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.SiteContent;
+
+/**
+ * One visitor search as its owner designs it. The same value is the draft, a published version, an export.
+ *
+ * @param version of the document's shape; this product writes {@link #CURRENT_VERSION}
+ * @param name what the owner calls the search, 1 to 80 characters
+ */
+public record SearchDesign(int version, String name, Reach reach, Words words, ResultsPage page) {
+    public static final int CURRENT_VERSION = 1;
+
+    public SearchDesign {
+        DesignFault.unless(version == CURRENT_VERSION, "version", "version %d is not one this product reads; %d is", version, CURRENT_VERSION);
+        name = Objects.requireNonNullElse(name, "").strip();
+        DesignFault.unless(!name.isEmpty() && name.length() <= 80, "name", "a search needs a name of 1 to 80 characters");
+        reach = Objects.requireNonNullElseGet(reach, () -> new Reach(List.of()));
+        words = Objects.requireNonNullElseGet(words, Words::standard);
+        page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null));
+    }
+
+    /**
+     * A first design for a site: every collection searched, titles before summaries before texts, and what names an
+     * item well (codes, keywords, the categories it stands in) counting too.
+     */
+    public static SearchDesign firstFor(String name, SiteContent content) {
+        Reach reach = new Reach(content.collections().stream().map(c -> new Reach.Searched(c.key())).toList());
+        List<FieldWeight> weights = content.collections().stream().flatMap(c -> c.fields().stream())
+                .filter(field -> firstWeight(field.key(), field.kind()) > 0)
+                .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind()))).distinct().toList();
+        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), new ResultsPage(null, null));
+    }
+
+    private static double firstWeight(FieldKey key, FieldKind kind) {
+        if (kind == FieldKind.CODE) {
+            return 8;
+        }
+        if (kind == FieldKind.CATEGORY) {
+            return 2;
+        }
+        return switch (key.value()) {
+            case "title" -> 5;
+            case "summary", "headings", "keywords" -> 2;
+            case "body" -> 1;
+            default -> 0;
+        };
+    }
+
+    public SearchDesign withWords(Words changed) {
+        return new SearchDesign(version, name, reach, changed, page);
+    }
+
+    public SearchDesign withReach(Reach changed) {
+        return new SearchDesign(version, name, changed, words, page);
+    }
+
+    /** The collections that are searched, in the owner's order. */
+    public Set<CollectionKey> searched() {
+        return reach.keys();
+    }
+
+    /**
+     * Where results are shown.
+     *
+     * @param address of the site's own results page, absolute or from the site's root; null for the hosted page
+     * @param perPage how many results a page holds, 1 to 100
+     */
+    public record ResultsPage(@Nullable String address, @Nullable Integer perPage) {
+        public static final int USUAL_PER_PAGE = 10;
+
+        public ResultsPage {
+            address = address == null || address.isBlank() ? null : address.strip();
+            DesignFault.unless(address == null || tidylantern.core.content.Addresses.safe(address), "address",
+                    "\"%s\" is no web address; write one that starts with /, https:// or http://", address);
+            perPage = Objects.requireNonNullElse(perPage, USUAL_PER_PAGE);
+            DesignFault.unless(perPage >= 1 && perPage <= 100, "perPage", "%d results a page are not possible; choose 1 to 100", perPage);
+        }
+    }
+}

@@ -1,0 +1,190 @@
+package tidylantern.core.index;
+
+import java.io.Closeable;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.apache.lucene.analysis.Analyzer;
+import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.index.IndexWriter;
+import org.apache.lucene.index.IndexWriterConfig;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.SearcherFactory;
+import org.apache.lucene.search.SearcherManager;
+import org.apache.lucene.search.similarities.BM25Similarity;
+import org.apache.lucene.store.Directory;
+import org.apache.lucene.store.FSDirectory;
+import org.apache.lucene.util.InfoStream;
+import tidylantern.core.content.Item;
+import tidylantern.core.content.ItemRef;
+
+/**
+ * The index of one site. One thread writes at a time; any number read meanwhile, each from the state it took.
+ *
+ * <p>The index follows a truth kept elsewhere: every batch comes with the number of the last change in it, and
+ * {@link #lastChange} tells after a restart from where to go on.
+ */
+public final class SiteIndex implements Closeable {
+    /** BM25 with the usual constants (Robertson and Zaragoza 2009); the query package reckons with the same. */
+    public static final float K1 = 1.2f;
+    public static final float B = 0.75f;
+    private static final String LAST_CHANGE = "last-change";
+    private static final String SHAPE = "shape";
+    /** Raised whenever {@link IndexFields} lays items out in another way: an older index is then thrown away and made anew. */
+    private static final String CURRENT_SHAPE = "1";
+
+    private final Directory directory;
+    private final IndexWriter writer;
+    private final SearcherManager searchers;
+    private final Map<String, Analyzer> analyzers = new ConcurrentHashMap<>();
+    private volatile long lastChange;
+    private volatile boolean uncommitted;
+
+    private SiteIndex(Directory directory, boolean anew) throws IOException {
+        this.directory = directory;
+        IndexWriterConfig config = new IndexWriterConfig(WordForms.analyzer("und"));
+        config.setSimilarity(new BM25Similarity(K1, B));
+        config.setInfoStream(InfoStream.NO_OUTPUT);
+        config.setOpenMode(anew ? IndexWriterConfig.OpenMode.CREATE : IndexWriterConfig.OpenMode.CREATE_OR_APPEND);
+        config.setCommitOnClose(false);
+        writer = new IndexWriter(directory, config);
+        lastChange = changeIn(writer.getLiveCommitData());
+        searchers = new SearcherManager(writer, new SearcherFactory() {
+            @Override
+            public IndexSearcher newSearcher(org.apache.lucene.index.IndexReader reader, org.apache.lucene.index.IndexReader previous) {
+                IndexSearcher searcher = new IndexSearcher(reader);
+                searcher.setSimilarity(new BM25Similarity(K1, B));
+                return searcher;
+            }
+        });
+    }
+
+    /**
+     * Opens the index in a folder, which is made if it is missing. One that is damaged or laid out by another version
+     * is emptied; its {@link #lastChange} is then 0.
+     *
+     * @throws IOException if the folder cannot be written
+     */
+    public static SiteIndex open(Path folder) throws IOException {
+        Directory directory = FSDirectory.open(folder);
+        try {
+            return new SiteIndex(directory, !usable(directory));
+        } catch (IOException | RuntimeException failure) {
+            directory.close();
+            throw failure;
+        }
+    }
+
+    private static boolean usable(Directory directory) {
+        try {
+            if (!DirectoryReader.indexExists(directory)) {
+                return false;
+            }
+            try (DirectoryReader reader = DirectoryReader.open(directory)) {
+                for (var leaf : reader.leaves()) {
+                    leaf.reader().checkIntegrity();
+                }
+                return CURRENT_SHAPE.equals(reader.getIndexCommit().getUserData().get(SHAPE));
+            }
+        } catch (IOException | RuntimeException damaged) {
+            // Not lost: what the index says can be read again from the database, and will be.
+            return false;
+        }
+    }
+
+    private static long changeIn(@org.jspecify.annotations.Nullable Iterable<Map.Entry<String, String>> commitData) {
+        if (commitData != null) {
+            for (Map.Entry<String, String> entry : commitData) {
+                if (entry.getKey().equals(LAST_CHANGE)) {
+                    return Long.parseLong(entry.getValue());
+                }
+            }
+        }
+        return 0;
+    }
+
+    /** The number of the last change that the index has seen; 0 for an empty one. */
+    public long lastChange() {
+        return lastChange;
+    }
+
+    /** Whether something was applied since the last {@link #commit}. */
+    public boolean uncommitted() {
+        return uncommitted;
+    }
+
+    /** One item as it now is, in the language of its collection. */
+    public record Changed(Item item, String language) {}
+
+    /**
+     * Takes over a batch of changes and shows them to the searches that begin afterwards.
+     *
+     * @param change the number of the last change in the batch; never lower than before
+     */
+    public synchronized void apply(Collection<Changed> changed, Collection<ItemRef> removed, long change) throws IOException {
+        for (Changed one : changed) {
+            Analyzer analyzer = analyzers.computeIfAbsent(one.language(), WordForms::analyzer);
+            writer.updateDocument(refTerm(one.item().ref()), IndexFields.document(one.item(), analyzer));
+        }
+        for (ItemRef ref : removed) {
+            writer.deleteDocuments(refTerm(ref));
+        }
+        lastChange = Math.max(lastChange, change);
+        uncommitted = true;
+        searchers.maybeRefreshBlocking();
+    }
+
+    /** Forgets everything, to begin again from change 0. */
+    public synchronized void clear() throws IOException {
+        writer.deleteAll();
+        lastChange = 0;
+        uncommitted = true;
+        searchers.maybeRefreshBlocking();
+    }
+
+    /** Writes what was applied to disk. Until then a crash loses it from the index, to be read again from the database. */
+    public synchronized void commit() throws IOException {
+        if (!uncommitted) {
+            return;
+        }
+        writer.setLiveCommitData(Map.of(LAST_CHANGE, Long.toString(lastChange), SHAPE, CURRENT_SHAPE).entrySet());
+        writer.commit();
+        uncommitted = false;
+    }
+
+    /** Something that reads the index. */
+    @FunctionalInterface
+    public interface Reading<T> {
+        T from(IndexSearcher searcher) throws IOException;
+    }
+
+    /** Reads from the newest state, which stays the same for as long as the reading takes. */
+    public <T> T read(Reading<T> reading) throws IOException {
+        IndexSearcher searcher = searchers.acquire();
+        try {
+            return reading.from(searcher);
+        } finally {
+            searchers.release(searcher);
+        }
+    }
+
+    /** How many items there are. */
+    public int size() throws IOException {
+        return read(searcher -> searcher.getIndexReader().numDocs());
+    }
+
+    private static Term refTerm(ItemRef ref) {
+        return new Term(IndexFields.REF, ref.toString());
+    }
+
+    @Override
+    public synchronized void close() throws IOException {
+        commit();
+        searchers.close();
+        writer.close();
+        directory.close();
+    }
+}

@@ -1,0 +1,171 @@
+package tidylantern.core.index;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.apache.lucene.analysis.Analyzer;
+import org.apache.lucene.analysis.TokenFilter;
+import org.apache.lucene.analysis.TokenStream;
+import org.apache.lucene.analysis.standard.StandardTokenizer;
+import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
+import org.apache.lucene.analysis.tokenattributes.OffsetAttribute;
+import org.apache.lucene.analysis.tokenattributes.PositionIncrementAttribute;
+
+/**
+ * What a word is, for index, query and excerpt alike: words end where Unicode says so (UAX #29, through Lucene's standard
+ * tokenizer); each is compared in its {@linkplain Folding folded} form, and by its {@linkplain Stemming stems}, which
+ * stand at the same position under a mark that no typed word can start with.
+ */
+public final class WordForms {
+    /** Stands before a stem in the index. A control character, which never begins a word. */
+    public static final char STEM_MARK = '\u0001';
+    /** Longer runs of letters are cut into pieces of this size; nobody types them. */
+    private static final int LONGEST = 100;
+    private static final Set<String> ELIDING = Set.of("fr", "it", "ca");
+
+    private WordForms() {}
+
+    /**
+     * A word of a query.
+     *
+     * @param folded as it is compared
+     * @param stems its stem in each of the languages asked for, as the index has them
+     * @param bareStems stems of the word without its accents, where they are others
+     */
+    public record Word(String folded, Set<String> stems, Set<String> bareStems) {}
+
+    /** Receives the words of a text one by one. */
+    @FunctionalInterface
+    public interface Visitor {
+        /**
+         * @param lower the word in small letters, accents kept
+         * @param start where it begins in the text, in UTF-16 units
+         * @param end where it ends, exclusive
+         * @return false to stop
+         */
+        boolean word(String lower, int start, int end);
+    }
+
+    /** Shows every word of a text, in order, until the visitor has enough. */
+    public static void each(String text, Visitor visitor) {
+        StandardTokenizer tokenizer = TOKENIZER.get();
+        CharTermAttribute term = tokenizer.getAttribute(CharTermAttribute.class);
+        OffsetAttribute offset = tokenizer.getAttribute(OffsetAttribute.class);
+        try {
+            tokenizer.setReader(new StringReader(text));
+            tokenizer.reset();
+            boolean more = true;
+            while (more && tokenizer.incrementToken()) {
+                more = visitor.word(Folding.lower(term), offset.startOffset(), offset.endOffset());
+            }
+            tokenizer.end();
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("reading a text held in memory", impossible);
+        } finally {
+            closeQuietly(tokenizer);
+        }
+    }
+
+    private static final ThreadLocal<StandardTokenizer> TOKENIZER = ThreadLocal.withInitial(WordForms::tokenizer);
+
+    private static StandardTokenizer tokenizer() {
+        StandardTokenizer tokenizer = new StandardTokenizer();
+        tokenizer.setMaxTokenLength(LONGEST);
+        tokenizer.addAttribute(CharTermAttribute.class);
+        tokenizer.addAttribute(OffsetAttribute.class);
+        return tokenizer;
+    }
+
+    private static void closeQuietly(StandardTokenizer tokenizer) {
+        try {
+            tokenizer.close();
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("closing a text held in memory", impossible);
+        }
+    }
+
+    /** The words of a query, different ones only, in the order typed. */
+    public static List<Word> wordsOf(String query, Set<String> languages) {
+        List<Stemming> stemmings = languages.stream().sorted().map(Stemming::new).toList();
+        List<Word> words = new ArrayList<>();
+        each(query, (lower, start, end) -> {
+            for (String language : languages) {
+                lower = withoutElision(lower, language);
+            }
+            String word = lower;
+            Set<String> stems = new LinkedHashSet<>();
+            Set<String> bareStems = new LinkedHashSet<>();
+            for (Stemming stemming : stemmings) {
+                List<String> tokens = stemming.tokens(word);
+                stems.addAll(tokens.subList(0, Math.min(1, tokens.size())));
+                bareStems.addAll(tokens.subList(Math.min(1, tokens.size()), tokens.size()));
+            }
+            Word made = new Word(Folding.fold(word), stems, bareStems);
+            if (!made.folded().isEmpty() && words.stream().noneMatch(w -> w.folded().equals(made.folded()))) {
+                words.add(made);
+            }
+            return true;
+        });
+        return words;
+    }
+
+    /** {@code l'île} is the word {@code île} with an article before it, in languages that write it so. */
+    public static String withoutElision(String lower, String language) {
+        int apostrophe = lower.indexOf('\'');
+        return apostrophe > 0 && apostrophe <= 2 && apostrophe < lower.length() - 1 && ELIDING.contains(language)
+                ? lower.substring(apostrophe + 1) : lower;
+    }
+
+    /** Splits a text of one language for the index: the folded word, and its stems at the same position. */
+    static Analyzer analyzer(String languageTag) {
+        // A stream a field: a document's streams are all made before the first of them is read.
+        return new Analyzer(Analyzer.PER_FIELD_REUSE_STRATEGY) {
+            @Override
+            protected TokenStreamComponents createComponents(String field) {
+                StandardTokenizer tokenizer = tokenizer();
+                return new TokenStreamComponents(tokenizer, new FormsFilter(tokenizer, languageTag));
+            }
+        };
+    }
+
+    private static final class FormsFilter extends TokenFilter {
+        private final CharTermAttribute term = addAttribute(CharTermAttribute.class);
+        private final PositionIncrementAttribute position = addAttribute(PositionIncrementAttribute.class);
+        private final Stemming stemming;
+        private final String language;
+        private Iterator<String> stems = List.<String>of().iterator();
+
+        FormsFilter(TokenStream input, String languageTag) {
+            super(input);
+            stemming = new Stemming(languageTag);
+            language = java.util.Locale.forLanguageTag(languageTag).getLanguage();
+        }
+
+        @Override
+        public boolean incrementToken() throws IOException {
+            if (stems.hasNext()) {
+                term.setEmpty().append(stems.next());
+                position.setPositionIncrement(0);
+                return true;
+            }
+            if (!input.incrementToken()) {
+                return false;
+            }
+            String lower = withoutElision(Folding.lower(term), language);
+            stems = stemming.tokens(lower).iterator();
+            term.setEmpty().append(Folding.fold(lower));
+            return true;
+        }
+
+        @Override
+        public void reset() throws IOException {
+            super.reset();
+            stems = List.<String>of().iterator();
+        }
+    }
+}

@@ -1,0 +1,18 @@
+package tidylantern.core.query;
+
+import java.util.List;
+
+/**
+ * One page of results.
+ *
+ * @param query the words as they were read
+ * @param startingList whether nothing, or too little, was typed, so that this is everything in reach, newest first
+ * @param total how many items are found; exact
+ * @param page 1 to {@code pages}
+ * @param pages at least 1, even if nothing is found
+ */
+public record Answer(String query, boolean startingList, int total, int page, int pages, int perPage, List<Hit> hits) {
+    public Answer {
+        hits = List.copyOf(hits);
+    }
+}

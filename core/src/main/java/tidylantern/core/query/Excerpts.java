@@ -1,0 +1,144 @@
+package tidylantern.core.query;
+
+import java.util.ArrayList;
+import java.util.List;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.Item;
+import tidylantern.core.design.Words;
+import tidylantern.core.index.Stemming;
+import tidylantern.core.index.WordForms;
+
+/** What is shown of an item's texts: its title, and an excerpt, with the words marked that the query met. */
+final class Excerpts {
+    private static final String GAP = " … ";
+
+    private final List<WordMatch> matches;
+    private final Words.Excerpt shape;
+
+    Excerpts(List<WordMatch> matches, Words.Excerpt shape) {
+        this.matches = matches;
+        this.shape = shape;
+    }
+
+    /** One word of a text: where it stands, how much of it to mark, and which word of the query (a bit each) met it. */
+    private record Spot(int start, int end, int marked, long met) {}
+
+    MarkedText whole(String text, Stemming stemming) {
+        List<Spot> spots = spots(text, stemming, Integer.MAX_VALUE);
+        MarkedText.Builder made = new MarkedText.Builder();
+        append(made, text, spots, 0, text.length());
+        return made.build();
+    }
+
+    /**
+     * The item's summary (or, without one, how its text begins); where that is short or holds none of the words, text
+     * around them follows from the field that counts most.
+     *
+     * @param fields the searched fields with prose in them, the one that counts most first
+     */
+    MarkedText excerpt(Item item, List<FieldKey> fields, Stemming stemming) {
+        String summary = item.text(FieldKey.SUMMARY);
+        FieldKey lead = summary.isBlank() ? FieldKey.BODY : FieldKey.SUMMARY;
+        String text = item.text(lead);
+        List<Spot> spots = spots(text, stemming, shape.words() + 1);
+        int shown = Math.min(spots.size(), shape.words());
+        boolean holds = spots.subList(0, shown).stream().anyMatch(spot -> spot.met() != 0);
+        MarkedText.Builder made = new MarkedText.Builder();
+        if (!matches.isEmpty() && (!holds || shown < shape.words() / 2)) {
+            for (FieldKey field : fields) {
+                String other = item.text(field);
+                if (field.equals(FieldKey.SUMMARY) || field.equals(FieldKey.TITLE) || other.isBlank()) {
+                    continue;
+                }
+                List<Spot> found = spots(other, stemming, Integer.MAX_VALUE);
+                if (found.stream().anyMatch(spot -> spot.met() != 0)) {
+                    int room = shape.words();
+                    if (lead == FieldKey.SUMMARY) {
+                        int kept = Math.min(shown, shape.words() / 2);
+                        appendWords(made, text, spots, 0, kept, false);
+                        room -= kept;
+                    }
+                    appendAroundMatches(made, other, found, room, lead == FieldKey.SUMMARY);
+                    return made.build();
+                }
+            }
+        }
+        appendWords(made, text, spots, 0, shown, false);
+        return made.build();
+    }
+
+    private void appendAroundMatches(MarkedText.Builder made, String text, List<Spot> spots, int room, boolean follows) {
+        int from = Math.max(0, richest(spots, room) - Math.min(shape.wordsBefore(), room / 2));
+        from = Math.max(0, Math.min(from, spots.size() - room));
+        if (follows) {
+            made.add(GAP, false);
+        }
+        appendWords(made, text, spots, from, Math.min(spots.size(), from + room), from > 0 && !follows);
+    }
+
+    /** The first matched word from which {@code room} words hold the most different words of the query. */
+    private static int richest(List<Spot> spots, int room) {
+        int best = 0;
+        int most = 0;
+        for (int i = 0; i < spots.size(); i++) {
+            if (spots.get(i).met() == 0) {
+                continue;
+            }
+            long met = 0;
+            for (int j = i; j < Math.min(spots.size(), i + room); j++) {
+                met |= spots.get(j).met();
+            }
+            if (Long.bitCount(met) > most) {
+                most = Long.bitCount(met);
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    private void appendWords(MarkedText.Builder made, String text, List<Spot> spots, int from, int to, boolean cutBefore) {
+        if (from >= to) {
+            return;
+        }
+        if (cutBefore) {
+            made.add("… ", false);
+        }
+        boolean goesOn = to < spots.size();
+        // Up to the next word, so that the closing stop or bracket stays; but not into it.
+        int end = goesOn ? spots.get(to - 1).end() : text.stripTrailing().length();
+        append(made, text, spots.subList(from, to), from == 0 ? 0 : spots.get(from).start(), end);
+        if (goesOn) {
+            made.add("…", false);
+        }
+    }
+
+    private static void append(MarkedText.Builder made, String text, List<Spot> spots, int from, int to) {
+        int at = from;
+        for (Spot spot : spots) {
+            if (spot.marked() > 0) {
+                made.add(text.substring(at, spot.start()), false);
+                made.add(text.substring(spot.start(), spot.start() + spot.marked()), true);
+                at = spot.start() + spot.marked();
+            }
+        }
+        made.add(text.substring(at, to), false);
+    }
+
+    private List<Spot> spots(String text, Stemming stemming, int most) {
+        List<Spot> spots = new ArrayList<>();
+        WordForms.each(text, (lower, start, end) -> {
+            int marked = 0;
+            long met = 0;
+            for (int i = 0; i < matches.size(); i++) {
+                int marks = matches.get(i).marks(lower, end - start, stemming);
+                if (marks > 0) {
+                    marked = Math.max(marked, marks);
+                    met |= 1L << i;
+                }
+            }
+            spots.add(new Spot(start, end, marked, met));
+            return spots.size() < most;
+        });
+        return spots;
+    }
+}

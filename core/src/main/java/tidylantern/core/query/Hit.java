@@ -1,0 +1,15 @@
+package tidylantern.core.query;
+
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.ItemRef;
+
+/**
+ * One item found, with what its card shows.
+ *
+ * @param address where its page is; null where the site gives none
+ * @param collectionLabel what visitors read for its collection
+ * @param score what its words gave; 0 in the starting list
+ */
+public record Hit(ItemRef ref, String collectionLabel, @Nullable String address, MarkedText title, MarkedText excerpt,
+        FieldValue.@Nullable Image image, double score) {}

@@ -1,0 +1,172 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.apache.lucene.index.StoredFields;
+import org.apache.lucene.search.FieldDoc;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.ScoreDoc;
+import org.apache.lucene.search.Sort;
+import org.apache.lucene.search.SortField;
+import org.apache.lucene.search.TopFieldCollectorManager;
+import org.apache.lucene.search.TopFieldDocs;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.Item;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Words;
+import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.SiteIndex;
+import tidylantern.core.index.Stemming;
+
+/**
+ * Answers queries over one site. Threads may share it; an answer is reckoned on the thread that asks, which should be one
+ * of a few (it is work for a processor, not waiting).
+ */
+public final class SearchEngine {
+    /** Live results hold at most so many items, and at most so many of one collection. */
+    public static final int MOST_LIVE = 8;
+    public static final int MOST_LIVE_PER_COLLECTION = 3;
+    private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(14, 3);
+    private static final Sort BY_RELEVANCE = new Sort(SortField.FIELD_SCORE, new SortField(IndexFields.REF, SortField.Type.STRING));
+    private static final Sort BY_NEWEST = new Sort(newest(), new SortField(IndexFields.REF, SortField.Type.STRING));
+
+    private final SiteIndex index;
+
+    public SearchEngine(SiteIndex index) {
+        this.index = index;
+    }
+
+    private static SortField newest() {
+        return new SortField(IndexFields.NEWEST, SortField.Type.LONG, true, Long.MIN_VALUE);
+    }
+
+    /** One page of results, best first; ties by the item's id, so that pages never repeat or lose an item. */
+    public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
+        try {
+            return index.read(searcher -> {
+                ReadQuery read = ReadQuery.read(query, design, content, searcher);
+                Sort order = order(read);
+                int perPage = design.page().perPage();
+                int page = query.page();
+                TopFieldDocs top = top(searcher, read, order, (long) page * perPage);
+                int total = Math.toIntExact(top.totalHits.value());
+                int pages = Math.max(1, Math.ceilDiv(total, perPage));
+                page = Math.min(page, pages);
+                int from = (page - 1) * perPage;
+                List<ScoreDoc> shown = List.of(top.scoreDocs).subList(Math.min(from, top.scoreDocs.length), Math.min(from + perPage, top.scoreDocs.length));
+                Cards cards = new Cards(searcher, content, design, read, design.words().excerpt());
+                return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, cards.of(shown));
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    private static Sort order(ReadQuery read) {
+        return read.startingList() ? BY_NEWEST : BY_RELEVANCE;
+    }
+
+    private static TopFieldDocs top(IndexSearcher searcher, ReadQuery read, Sort order, long wanted) throws IOException {
+        int most = Math.max(1, searcher.getIndexReader().maxDoc());
+        return searcher.search(read.lucene(), new TopFieldCollectorManager(order, (int) Math.min(wanted, most), null, Integer.MAX_VALUE));
+    }
+
+    /** The short list: the same items in the same order as {@link #answer}, by collection. */
+    public LiveAnswer live(SiteContent content, SearchDesign design, VisitorQuery query) {
+        try {
+            return index.read(searcher -> {
+                ReadQuery read = ReadQuery.read(query, design, content, searcher);
+                Sort order = order(read);
+                Map<String, TopFieldDocs> found = searcher.search(read.lucene(), new GroupedTop(order, MOST_LIVE_PER_COLLECTION));
+                List<Map.Entry<String, TopFieldDocs>> groups = new ArrayList<>(found.entrySet());
+                groups.sort(Comparator.comparing(group -> (FieldDoc) group.getValue().scoreDocs[0], (a, b) -> compare(order, a, b)));
+                Cards cards = new Cards(searcher, content, design, read, LIVE_EXCERPT);
+                List<LiveAnswer.Group> shown = new ArrayList<>();
+                int left = MOST_LIVE;
+                int total = 0;
+                int groupsLeft = groups.size();
+                for (Map.Entry<String, TopFieldDocs> group : groups) {
+                    // Every collection that has something keeps room for one, so that none goes unseen.
+                    int room = Math.max(0, Math.min(group.getValue().scoreDocs.length, left - Math.min(left - 1, groupsLeft - 1)));
+                    CollectionKey key = new CollectionKey(group.getKey());
+                    int ofGroup = Math.toIntExact(group.getValue().totalHits.value());
+                    total += ofGroup;
+                    groupsLeft--;
+                    if (room > 0) {
+                        left -= room;
+                        shown.add(new LiveAnswer.Group(key, cards.label(key), ofGroup, cards.of(List.of(group.getValue().scoreDocs).subList(0, room))));
+                    }
+                }
+                return new LiveAnswer(query.text().strip(), read.startingList(), total, shown);
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    /** Compares sort values as the order does: score down or day down, then the item's reference. */
+    private static int compare(Sort order, FieldDoc a, FieldDoc b) {
+        @SuppressWarnings("unchecked")
+        Comparable<Object> first = (Comparable<Object>) a.fields[0];
+        int byFirst = -first.compareTo(b.fields[0]);
+        return byFirst != 0 ? byFirst : ((org.apache.lucene.util.BytesRef) a.fields[1]).compareTo((org.apache.lucene.util.BytesRef) b.fields[1]);
+    }
+
+    /** Makes hits of what was found, for one query. */
+    private static final class Cards {
+        private final StoredFields stored;
+        private final SiteContent content;
+        private final boolean startingList;
+        private final Excerpts excerpts;
+        private final List<FieldKey> prose;
+        private final Set<FieldKey> wanted;
+        private final Map<String, Stemming> stemmings = new HashMap<>();
+
+        Cards(IndexSearcher searcher, SiteContent content, SearchDesign design, ReadQuery read, Words.Excerpt shape) throws IOException {
+            this.stored = searcher.storedFields();
+            this.content = content;
+            this.startingList = read.startingList();
+            this.excerpts = new Excerpts(read.matches(), shape);
+            this.prose = design.words().searched().stream()
+                    .sorted(Comparator.comparingDouble(FieldWeight::weight).reversed().thenComparing(FieldWeight::field))
+                    .map(FieldWeight::field).filter(field -> content.kind(field) == FieldKind.TEXT).toList();
+            this.wanted = new HashSet<>(prose);
+            wanted.addAll(List.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.IMAGE, FieldKey.ADDRESS));
+        }
+
+        List<Hit> of(List<ScoreDoc> documents) throws IOException {
+            List<Hit> hits = new ArrayList<>(documents.size());
+            for (ScoreDoc document : documents) {
+                Item item = IndexFields.item(stored, document.doc, wanted);
+                Stemming stemming = stemmings.computeIfAbsent(language(item.ref().collection()), Stemming::new);
+                double score = startingList ? 0 : ((Number) ((FieldDoc) document).fields[0]).doubleValue();
+                hits.add(new Hit(item.ref(), label(item.ref().collection()), item.address(), excerpts.whole(item.title(), stemming),
+                        excerpts.excerpt(item, prose, stemming), item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null, score));
+            }
+            return hits;
+        }
+
+        String label(CollectionKey key) {
+            Collection collection = content.collection(key);
+            return collection == null ? key.value() : collection.label();
+        }
+
+        private String language(CollectionKey key) {
+            Collection collection = content.collection(key);
+            return collection == null ? "und" : collection.language();
+        }
+    }
+}

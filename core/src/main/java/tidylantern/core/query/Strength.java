@@ -1,0 +1,30 @@
+package tidylantern.core.query;
+
+/**
+ * In which way a word of a query meets a word of an item, strongest first, and how much of a whole exact match it is
+ * worth. The order is the product's rule; the figures are this product's own choice, apart enough that a weaker way never
+ * overtakes a stronger one in texts that are otherwise alike.
+ */
+public enum Strength {
+    EXACT(1.0),
+    STEM(0.7),
+    START(0.4),
+    /** One edit off. */
+    TYPO(0.25),
+    /** The start of a word, one edit off. */
+    TYPO_START(0.18),
+    /** Two edits off. */
+    FAR_TYPO(0.12),
+    FAR_TYPO_START(0.08);
+
+    private final float share;
+
+    Strength(double share) {
+        this.share = (float) share;
+    }
+
+    /** Of what an exact match gives, 0 to 1. */
+    public float share() {
+        return share;
+    }
+}

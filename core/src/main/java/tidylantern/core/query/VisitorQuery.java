@@ -1,0 +1,31 @@
+package tidylantern.core.query;
+
+/**
+ * What a visitor asks for.
+ *
+ * @param text as typed, without control characters, at most {@link #MOST_LETTERS} characters; may be empty
+ * @param page 1 for the first; a page beyond the last stands for the last
+ */
+public record VisitorQuery(String text, int page) {
+    /** Longer queries are read up to here; nobody types them, but machines do. */
+    public static final int MOST_LETTERS = 500;
+    /** Words beyond these are not looked at. */
+    public static final int MOST_WORDS = 24;
+
+    public VisitorQuery {
+        text = tidied(text);
+        page = Math.max(1, page);
+    }
+
+    private static String tidied(String text) {
+        StringBuilder kept = new StringBuilder(Math.min(text.length(), MOST_LETTERS));
+        text.codePoints().limit(MOST_LETTERS).forEach(c ->
+                kept.appendCodePoint(Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE ? ' ' : c));
+        return kept.toString();
+    }
+
+    /** How many letters and digits were typed; what {@code fewestLetters} counts. */
+    public int letters() {
+        return (int) text.codePoints().filter(Character::isLetterOrDigit).count();
+    }
+}

@@ -1,0 +1,223 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.apache.lucene.index.IndexReader;
+import org.apache.lucene.index.MultiTerms;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.index.Terms;
+import org.apache.lucene.index.TermsEnum;
+import org.apache.lucene.search.BooleanClause;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.BoostQuery;
+import org.apache.lucene.search.ConstantScoreQuery;
+import org.apache.lucene.search.DisjunctionMaxQuery;
+import org.apache.lucene.search.PrefixQuery;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.SynonymQuery;
+import org.apache.lucene.search.TermInSetQuery;
+import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.util.BytesRef;
+import org.apache.lucene.util.automaton.Automaton;
+import org.apache.lucene.util.automaton.CompiledAutomaton;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Words;
+import tidylantern.core.index.Folding;
+import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.SiteIndex;
+import tidylantern.core.index.Stemming;
+import tidylantern.core.index.WordForms;
+
+/**
+ * One word of a query, and the ways in which it may meet the words of items.
+ *
+ * <p>What it gives an item is a sum over the searched fields of {@code weight x best way in that field}. An exact word or
+ * a stem is scored by BM25, where an occurrence counts as much as its {@link Strength}; the weaker ways give
+ * {@code strength x idf / (1 + k1)}: what BM25 gives one occurrence in a text of average length, with the rarity of all
+ * the words met in that way together.
+ */
+final class WordMatch {
+    private final WordForms.Word word;
+    private final Set<String> codes;
+    private final Words design;
+    private final boolean last;
+    private boolean typos;
+    /** Words within reach of a typo that the index holds; filled as queries are made. */
+    private final Set<String> typoWords = new HashSet<>();
+
+    /**
+     * @param codes forms in which the word, alone or with its neighbours, may be a code
+     * @param last whether it is the word being typed
+     */
+    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last) {
+        this.word = word;
+        this.codes = codes;
+        this.design = design;
+        this.last = last;
+    }
+
+    /** Whether a slip may be forgiven in this word at all. */
+    boolean bends() {
+        return design.typos().editsIn(word.folded()) > 0;
+    }
+
+    void allowTypos() {
+        typos = true;
+    }
+
+    /** Finds the items that hold the word, in any of the searched fields, scored as the class says. */
+    Query query(IndexReader reader, SiteContent content) throws IOException {
+        BooleanQuery.Builder fields = new BooleanQuery.Builder();
+        for (FieldWeight weight : design.searched()) {
+            List<Query> ways = content.kind(weight.field()) == FieldKind.CODE ? codeWays(weight.field()) : wordWays(weight.field(), reader);
+            if (!ways.isEmpty()) {
+                Query best = ways.size() == 1 ? ways.getFirst() : new DisjunctionMaxQuery(ways, 0);
+                fields.add(new BoostQuery(best, (float) weight.weight()), BooleanClause.Occur.SHOULD);
+            }
+        }
+        return fields.build();
+    }
+
+    private List<Query> codeWays(FieldKey field) {
+        return codes.stream().<Query>map(code -> new TermQuery(new Term(IndexFields.codes(field), code))).toList();
+    }
+
+    private List<Query> wordWays(FieldKey field, IndexReader reader) throws IOException {
+        String place = IndexFields.words(field);
+        Terms terms = MultiTerms.getTerms(reader, place);
+        if (terms == null) {
+            return List.of();
+        }
+        List<Query> ways = new ArrayList<>();
+        ways.add(typed(place));
+        if (design.stemming() && !word.bareStems().isEmpty()) {
+            SynonymQuery.Builder bare = new SynonymQuery.Builder(place);
+            word.bareStems().forEach(stem -> bare.addTerm(new Term(place, stem), Strength.STEM.share()));
+            ways.add(bare.build());
+        }
+        if (design.partOfWord() == Words.PartOfWord.START) {
+            float rarity = rarity(terms, documentsWithStart(terms, new BytesRef(word.folded())));
+            ways.add(constant(new PrefixQuery(new Term(place, word.folded())), Strength.START, rarity));
+        }
+        if (typos) {
+            addTypos(ways, place, terms);
+        }
+        return ways;
+    }
+
+    /** The word itself and its stems as one: an occurrence of the word counts whole, one of another form as a stem. */
+    private Query typed(String place) {
+        Term exact = new Term(place, word.folded());
+        if (!design.stemming() || word.stems().isEmpty()) {
+            return new TermQuery(exact);
+        }
+        // The word's own occurrences stand in the index under their stem too, so the two shares add up to 1.
+        SynonymQuery.Builder both = new SynonymQuery.Builder(place);
+        both.addTerm(exact, Strength.EXACT.share() - Strength.STEM.share());
+        word.stems().forEach(stem -> both.addTerm(new Term(place, stem), Strength.STEM.share()));
+        return both.build();
+    }
+
+    private void addTypos(List<Query> ways, String place, Terms terms) throws IOException {
+        Map<Strength, List<BytesRef>> met = new EnumMap<>(Strength.class);
+        Map<Strength, Long> documents = new EnumMap<>(Strength.class);
+        Set<BytesRef> seen = new HashSet<>();
+        for (Map.Entry<Strength, Automaton> way : typoWays().entrySet()) {
+            TermsEnum found = terms.intersect(new CompiledAutomaton(way.getValue(), false, true), null);
+            for (BytesRef term = found.next(); term != null; term = found.next()) {
+                if (term.bytes[term.offset] == WordForms.STEM_MARK || seen.contains(term)) {
+                    continue;
+                }
+                BytesRef kept = BytesRef.deepCopyOf(term);
+                seen.add(kept);
+                typoWords.add(kept.utf8ToString());
+                met.computeIfAbsent(way.getKey(), key -> new ArrayList<>()).add(kept);
+                documents.merge(way.getKey(), (long) found.docFreq(), Long::sum);
+            }
+        }
+        for (Map.Entry<Strength, List<BytesRef>> way : met.entrySet()) {
+            float rarity = rarity(terms, documents.getOrDefault(way.getKey(), 1L));
+            ways.add(constant(new TermInSetQuery(place, way.getValue()), way.getKey(), rarity));
+        }
+    }
+
+    /** Strongest first. The start of a word may be mistyped too while it is being typed. */
+    private Map<Strength, Automaton> typoWays() {
+        Map<Strength, Automaton> ways = new EnumMap<>(Strength.class);
+        boolean starts = last && design.partOfWord() == Words.PartOfWord.START;
+        for (int edits = 1; edits <= design.typos().editsIn(word.folded()); edits++) {
+            Automaton whole = Typos.within(word.folded(), edits, design.typos().firstLetterFixed());
+            ways.put(edits == 1 ? Strength.TYPO : Strength.FAR_TYPO, whole);
+            if (starts) {
+                ways.put(edits == 1 ? Strength.TYPO_START : Strength.FAR_TYPO_START, Typos.startingWith(whole));
+            }
+        }
+        return ways;
+    }
+
+    private static Query constant(Query found, Strength strength, float rarity) {
+        return new BoostQuery(new ConstantScoreQuery(found), strength.share() * rarity / (1 + SiteIndex.K1));
+    }
+
+    /** BM25's inverse document frequency, ln(1 + (N - n + 0.5) / (n + 0.5)), with n held to N. */
+    private static float rarity(Terms terms, long documents) throws IOException {
+        long all = terms.getDocCount();
+        long with = Math.clamp(documents, 1, Math.max(1, all));
+        return (float) Math.log(1 + (all - with + 0.5) / (with + 0.5));
+    }
+
+    /** The sum of the document counts of the words with this start, which is at least how many documents hold one. */
+    private static long documentsWithStart(Terms terms, BytesRef start) throws IOException {
+        long documents = 0;
+        TermsEnum found = terms.iterator();
+        if (found.seekCeil(start) != TermsEnum.SeekStatus.END) {
+            long all = terms.getDocCount();
+            for (BytesRef term = found.term(); term != null && org.apache.lucene.util.StringHelper.startsWith(term, start) && documents < all; term = found.next()) {
+                documents += found.docFreq();
+            }
+        }
+        return documents;
+    }
+
+    /**
+     * How many UTF-16 units of a text's word to mark because this word meets it; 0 for none.
+     *
+     * @param lower the text's word from {@link WordForms#each}
+     * @param length its length in the text
+     */
+    int marks(String lower, int length, Stemming stemming) {
+        String folded = Folding.fold(lower);
+        if (folded.equals(word.folded())) {
+            return length;
+        }
+        if (design.stemming() && sameStem(lower, folded, stemming)) {
+            return length;
+        }
+        if (design.partOfWord() == Words.PartOfWord.START && folded.startsWith(word.folded())) {
+            // Where folding changed the length (ß, æ) there is no telling which letters were typed.
+            return folded.length() == length ? word.folded().length() : length;
+        }
+        return typos && typoWords.contains(folded) ? length : 0;
+    }
+
+    private boolean sameStem(String lower, String folded, Stemming stemming) {
+        // No algorithm changes the first letter, so most words need no stemming to be told apart.
+        if (folded.isEmpty() || word.stems().isEmpty() || folded.charAt(0) != word.folded().charAt(0)) {
+            return false;
+        }
+        for (String token : stemming.tokens(lower)) {
+            if (word.stems().contains(token) || word.bareStems().contains(token)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,149 @@
+package tidylantern.server.account;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import org.springframework.web.cors.CorsConfiguration;
+import org.springframework.web.filter.OncePerRequestFilter;
+import tidylantern.server.site.Sites;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Who may do what: everything under {@code /api/owner} needs a session (and then its CSRF token for every change) or an
+ * access key; the rest is public and reads only. Other origins may ask a search if its site lists them.
+ */
+@Configuration
+class Security {
+    private static final String PUBLIC_SEARCHES = "/api/public/searches/";
+    private static final String BEARER = "Bearer ";
+    /** Scripts, styles and fonts are our own; pictures come from the owner's site, wherever that is. */
+    private static final String CONTENT_POLICY = "default-src 'self'; img-src * data:; style-src 'self' 'unsafe-inline'; "
+            + "object-src 'none'; base-uri 'none'; frame-ancestors 'self'; form-action 'self'";
+
+    /** What visitors meet: no session, no cookie, nothing to sign. */
+    @Bean
+    @Order(1)
+    SecurityFilterChain visitors(HttpSecurity http, Sites sites) throws Exception {
+        return http
+                .securityMatcher("/api/public/**", "/s/**", "/elements/**", "/hosted.css")
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .csrf(csrf -> csrf.disable())
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .cors(cors -> cors.configurationSource(request -> origins(request, sites)))
+                .headers(headers -> headers
+                        .cacheControl(cache -> cache.disable())
+                        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .requestCache(cache -> cache.disable())
+                .formLogin(form -> form.disable()).httpBasic(basic -> basic.disable()).logout(logout -> logout.disable())
+                .build();
+    }
+
+    @Bean
+    @Order(2)
+    SecurityFilterChain owners(HttpSecurity http, Accounts accounts, JsonMapper json) throws Exception {
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+        CsrfTokenRequestAttributeHandler plainTokens = new CsrfTokenRequestAttributeHandler();
+        // Null: the token is written to its cookie with every answer, so that the workbench has it before it needs it.
+        plainTokens.setCsrfRequestAttributeName(null);
+        return http
+                .authorizeHttpRequests(requests -> requests
+                        .requestMatchers("/api/owner/session", "/api/owner/first-start").permitAll()
+                        .requestMatchers("/api/owner/**").authenticated()
+                        .anyRequest().permitAll())
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens).csrfTokenRequestHandler(plainTokens)
+                        .ignoringRequestMatchers(request -> bearer(request) != null))
+                .addFilterBefore(new AccessKeyFilter(accounts, json), UsernamePasswordAuthenticationFilter.class)
+                .exceptionHandling(failures -> failures
+                        .authenticationEntryPoint((request, response, missing) -> problem(response, json, HttpStatus.UNAUTHORIZED,
+                                "Sign in, or send an access key as \"Authorization: Bearer KEY\"."))
+                        .accessDeniedHandler((request, response, denied) -> problem(response, json, HttpStatus.FORBIDDEN,
+                                "The request lacks the session's X-XSRF-TOKEN. Load the page again, or use an access key.")))
+                .headers(headers -> headers
+                        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .frameOptions(frames -> frames.sameOrigin())
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
+                .requestCache(cache -> cache.disable())
+                .formLogin(form -> form.disable()).httpBasic(basic -> basic.disable()).logout(logout -> logout.disable())
+                .build();
+    }
+
+    private static @Nullable CorsConfiguration origins(HttpServletRequest request, Sites sites) {
+        CorsConfiguration allowed = new CorsConfiguration();
+        allowed.setAllowedMethods(List.of("GET", "POST"));
+        allowed.setAllowedHeaders(List.of("Content-Type"));
+        allowed.setMaxAge(600L);
+        String path = request.getRequestURI();
+        if (path.startsWith("/elements/")) {
+            allowed.setAllowedOrigins(List.of("*"));
+            return allowed;
+        }
+        if (!path.startsWith(PUBLIC_SEARCHES)) {
+            return null;
+        }
+        String key = path.substring(PUBLIC_SEARCHES.length()).replaceFirst("/.*", "");
+        allowed.setAllowedOrigins(List.copyOf(sites.originsOfSearch(key)));
+        return allowed;
+    }
+
+    private static @Nullable String bearer(HttpServletRequest request) {
+        String header = request.getHeader(HttpHeaders.AUTHORIZATION);
+        return header != null && header.regionMatches(true, 0, BEARER, 0, BEARER.length()) ? header.substring(BEARER.length()).strip() : null;
+    }
+
+    private static void problem(HttpServletResponse response, JsonMapper json, HttpStatus status, String detail) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding(StandardCharsets.UTF_8);
+        json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, detail));
+    }
+
+    private static final class AccessKeyFilter extends OncePerRequestFilter {
+        private final Accounts accounts;
+        private final JsonMapper json;
+
+        AccessKeyFilter(Accounts accounts, JsonMapper json) {
+            this.accounts = accounts;
+            this.json = json;
+        }
+
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+            String key = bearer(request);
+            if (key != null) {
+                Optional<String> name = accounts.nameOfKey(key);
+                if (name.isEmpty()) {
+                    problem(response, json, HttpStatus.UNAUTHORIZED, "No such access key. It may have been removed; make a new one under Site.");
+                    return;
+                }
+                SecurityContext context = SecurityContextHolder.createEmptyContext();
+                context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated("access key " + name.get(), null, List.of()));
+                SecurityContextHolder.setContext(context);
+            }
+            chain.doFilter(request, response);
+        }
+    }
+}

@@ -1,0 +1,114 @@
+package tidylantern.server.content;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemReader;
+import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.SiteContent;
+import tidylantern.server.platform.Refusal;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Corrects what a push guessed: a field's kind and label, a collection's label and language. The items are read anew. */
+@Component
+class FieldCorrection {
+    private static final int BATCH = 500;
+    private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
+
+    private final ContentStore store;
+    private final SiteContents contents;
+    private final SiteIndexes indexes;
+    private final TransactionTemplate transaction;
+    private final JsonMapper json;
+
+    FieldCorrection(ContentStore store, SiteContents contents, SiteIndexes indexes, TransactionTemplate transaction, JsonMapper json) {
+        this.store = store;
+        this.contents = contents;
+        this.indexes = indexes;
+        this.transaction = transaction;
+        this.json = json;
+    }
+
+    void putCollection(String site, String collection, String label, String language) {
+        inTurn(site, () -> {
+            if (contents.put(site, collection, label, language)) {
+                store.touch(site, new tidylantern.core.content.CollectionKey(collection), store.nextChange(site));
+            }
+        });
+    }
+
+    /**
+     * @throws Refusal if another collection has the key with another kind, or an item's value does not fit the new kind;
+     *     nothing is changed then
+     */
+    void correct(String site, String collectionKey, String fieldKey, FieldKind kind, String label) {
+        if (label.isBlank() || label.strip().length() > 80) {
+            throw Refusal.bad("label", "Give the field a label of 1 to 80 characters.");
+        }
+        inTurn(site, () -> {
+            Collection collection = contents.collection(site, collectionKey);
+            Field before = contents.field(site, collectionKey, fieldKey);
+            Field after = new Field(before.key(), kind, before.property(), label.strip());
+            if (before.kind() != kind) {
+                mustAgree(contents.of(site), collection, after);
+                mustFit(site, collection, after);
+                store.touch(site, collection.key(), store.nextChange(site));
+            }
+            store.changeField(site, collection.key(), after);
+        });
+    }
+
+    private void inTurn(String site, Runnable change) {
+        synchronized (indexes.turn(site)) {
+            try {
+                transaction.executeWithoutResult(status -> change.run());
+            } finally {
+                contents.forget(site);
+            }
+            indexes.follow(site);
+        }
+    }
+
+    private static void mustAgree(SiteContent content, Collection of, Field after) {
+        for (Collection other : content.collections()) {
+            Field there = other.field(after.key());
+            if (!other.key().equals(of.key()) && there != null && there.kind() != after.kind()) {
+                throw Refusal.conflict("The field \"%s\" is %s in \"%s\" too, and a field's key has one kind in a site.".formatted(after.key(), there.kind(), other.label()));
+            }
+        }
+    }
+
+    private void mustFit(String site, Collection collection, Field after) {
+        List<Field> fields = new ArrayList<>(collection.fields());
+        fields.replaceAll(field -> field.key().equals(after.key()) ? after : field);
+        ItemReader reader = new ItemReader(new Collection(collection.key(), collection.label(), collection.language(), fields));
+        int wrong = 0;
+        String first = null;
+        for (int offset = 0; ; offset += BATCH) {
+            List<ContentStore.StoredItem> items = store.page(site, collection.key(), "", offset, BATCH);
+            for (ContentStore.StoredItem item : items) {
+                try {
+                    reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
+                } catch (ItemRefused refused) {
+                    wrong++;
+                    first = first == null ? "%s: %s".formatted(item.itemId(), refused.getMessage()) : first;
+                }
+            }
+            if (items.size() < BATCH) {
+                break;
+            }
+        }
+        if (wrong > 0) {
+            throw Refusal.conflict("%d items do not fit the kind %s, the first being %s. Correct them at their source first.".formatted(wrong, after.kind(), first));
+        }
+    }
+}

@@ -1,0 +1,105 @@
+package tidylantern.server.content;
+
+import java.util.IllformedLocaleException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.SiteContent;
+import tidylantern.server.platform.Refusal;
+import tidylantern.server.site.Sites;
+
+/** The collections of each site and their fields; kept at hand, since every answer asks for them. */
+@Component
+public class SiteContents {
+    private final ContentStore store;
+    private final Sites sites;
+    private final Map<String, SiteContent> known = new ConcurrentHashMap<>();
+
+    SiteContents(ContentStore store, Sites sites) {
+        this.store = store;
+        this.sites = sites;
+    }
+
+    /** @throws Refusal if there is no such site */
+    public SiteContent of(String site) {
+        // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
+        return known.computeIfAbsent(site, key -> {
+            sites.get(key);
+            return read(key);
+        });
+    }
+
+    private SiteContent read(String site) {
+        Map<String, List<Field>> fields = store.fields(site);
+        return new SiteContent(store.collections(site).stream()
+                .map(c -> new Collection(new CollectionKey(c.collectionKey()), c.label(), c.language(), fields.getOrDefault(c.collectionKey(), List.of())))
+                .toList());
+    }
+
+    /** What is written next is read from the database; to be called once a change is committed, or was taken back. */
+    void forget(String site) {
+        known.remove(site);
+    }
+
+    /** @throws Refusal if the site has no such collection; it names those there are */
+    public Collection collection(String site, String key) {
+        SiteContent content = of(site);
+        return content.collections().stream().filter(c -> c.key().value().equals(key)).findFirst()
+                .orElseThrow(() -> Refusal.notFound("The site \"%s\" has no collection \"%s\". It has %s; make another with PUT /api/owner/sites/%s/collections/%s."
+                        .formatted(site, key, content.collections().stream().map(c -> c.key().value()).toList(), site, key)));
+    }
+
+    public Map<String, Integer> counts(String site) {
+        return store.counts(site);
+    }
+
+    /**
+     * Makes a collection, or changes the label and language of one that is there.
+     *
+     * @return whether the language changed, so that its items have other stems
+     */
+    @Transactional
+    boolean put(String site, String key, String label, String language) {
+        CollectionKey checked = new CollectionKey(key);
+        if (label.isBlank() || label.strip().length() > 80) {
+            throw Refusal.bad("label", "Give the collection a label of 1 to 80 characters.");
+        }
+        String tag = languageTag(language);
+        Collection before = read(site).collection(checked);
+        var collection = new ContentStore.StoredCollection(key, label.strip(), tag);
+        if (before == null) {
+            store.addCollection(site, collection);
+            return false;
+        }
+        store.changeCollection(site, collection);
+        return !before.language().equals(tag);
+    }
+
+    private static String languageTag(String language) {
+        try {
+            String tag = new Locale.Builder().setLanguageTag(language.strip()).build().toLanguageTag();
+            if (!tag.equals("und")) {
+                return tag;
+            }
+        } catch (IllformedLocaleException wrong) {
+            throw Refusal.bad("language", "\"%s\" is no language tag; write one such as en or pt-BR.".formatted(language));
+        }
+        throw Refusal.bad("language", "Say which language the texts are in, with a tag such as en or pt-BR.");
+    }
+
+    /** @throws Refusal if the collection has no such field */
+    Field field(String site, String collection, String key) {
+        Field field = FieldKey.fits(key) ? collection(site, collection).field(new FieldKey(key)) : null;
+        if (field == null) {
+            throw Refusal.notFound("The collection \"%s\" has no field \"%s\".".formatted(collection, key));
+        }
+        return field;
+    }
+}

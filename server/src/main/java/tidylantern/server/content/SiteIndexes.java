@@ -1,0 +1,204 @@
+package tidylantern.server.content;
+
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemReader;
+import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.SiteIndex;
+import tidylantern.core.query.SearchEngine;
+import tidylantern.core.query.VisitorQuery;
+import tidylantern.server.platform.Settings;
+import tidylantern.server.site.Sites;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The index and engine of each site. The database is the truth and the index follows it: after every push, and at start
+ * from the last change that it has on disk, so a crash between the two costs nothing but a moment.
+ */
+@Component
+@Order(2)
+public class SiteIndexes implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(SiteIndexes.class);
+    private static final int BATCH = 500;
+    private static final int SECONDS_BETWEEN_COMMITS = 5;
+    private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
+
+    private final ContentStore store;
+    private final SiteContents contents;
+    private final Sites sites;
+    private final Settings settings;
+    private final JsonMapper json;
+    private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
+    private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
+    private final Map<String, Object> turns = new ConcurrentHashMap<>();
+    private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("index-commits").daemon().factory());
+
+    SiteIndexes(ContentStore store, SiteContents contents, Sites sites, Settings settings, JsonMapper json) {
+        this.store = store;
+        this.contents = contents;
+        this.sites = sites;
+        this.settings = settings;
+        this.json = json;
+    }
+
+    /** Brings every index up to date and the engine up to speed, before the service says that it is ready. */
+    @Override
+    public void run(ApplicationArguments arguments) {
+        for (Sites.Site site : sites.all()) {
+            synchronized (turn(site.key())) {
+                follow(site.key());
+            }
+            warm(site.key());
+        }
+        commits.scheduleWithFixedDelay(this::commitAll, SECONDS_BETWEEN_COMMITS, SECONDS_BETWEEN_COMMITS, TimeUnit.SECONDS);
+    }
+
+    @EventListener
+    void begin(Sites.Added added) {
+        of(added.site());
+    }
+
+    /**
+     * What a writer of a site's content holds from its first change until the index has followed, so that the numbers of
+     * changes are committed in their order.
+     */
+    Object turn(String site) {
+        return turns.computeIfAbsent(site, key -> new Object());
+    }
+
+    private SiteIndex of(String site) {
+        return indexes.computeIfAbsent(site, key -> {
+            try {
+                return SiteIndex.open(settings.data().resolve("index").resolve(key));
+            } catch (IOException failure) {
+                throw new UncheckedIOException("The index of \"%s\" cannot be opened under %s; the folder must be writable.".formatted(key, settings.data()), failure);
+            }
+        });
+    }
+
+    public SearchEngine engine(String site) {
+        return engines.computeIfAbsent(site, key -> new SearchEngine(of(key)));
+    }
+
+    /** Like {@link #follow}, for changes that are kept already: a failure is logged, and mended a few seconds later. */
+    void followOrLater(String site) {
+        try {
+            follow(site);
+        } catch (RuntimeException failure) {
+            LOG.error("The index of {} could not follow; it will be tried again", site, failure);
+        }
+    }
+
+    /** Reads what changed since the index last looked. The caller has its {@link #turn}. */
+    void follow(String site) {
+        SiteIndex index = of(site);
+        SiteContent content = contents.of(site);
+        Map<CollectionKey, ItemReader> readers = new LinkedHashMap<>();
+        content.collections().forEach(c -> readers.put(c.key(), new ItemReader(c)));
+        long until = store.lastChange(site);
+        try {
+            if (index.lastChange() > until) {
+                LOG.warn("The index of {} is ahead of its database, which must have been put back to an earlier state; it is made anew", site);
+                index.clear();
+            }
+            long seen = index.lastChange();
+            ContentStore.Place place = new ContentStore.Place(seen, "\uffff", "");
+            List<ContentStore.StoredItem> items = store.changedAfter(site, place, BATCH);
+            while (!items.isEmpty()) {
+                List<SiteIndex.Changed> changed = new ArrayList<>(items.size());
+                for (ContentStore.StoredItem item : items) {
+                    changed.add(changed(content, readers, item));
+                }
+                // Only after the last batch is the change seen as a whole.
+                index.apply(changed, List.of(), seen);
+                ContentStore.StoredItem last = items.getLast();
+                place = new ContentStore.Place(last.changeNumber(), last.collectionKey(), last.itemId());
+                items = store.changedAfter(site, place, BATCH);
+            }
+            if (until > seen) {
+                index.apply(List.of(), List.of(), until);
+            }
+        } catch (IOException failure) {
+            throw new UncheckedIOException("The index of \"%s\" cannot be written. The items are safe in the database.".formatted(site), failure);
+        }
+    }
+
+    private SiteIndex.Changed changed(SiteContent content, Map<CollectionKey, ItemReader> readers, ContentStore.StoredItem item) {
+        CollectionKey key = new CollectionKey(item.collectionKey());
+        Collection collection = content.collection(key);
+        ItemReader reader = readers.get(key);
+        if (collection == null || reader == null) {
+            throw new IllegalStateException("the item %s/%s is of no collection".formatted(key, item.itemId()));
+        }
+        try {
+            return new SiteIndex.Changed(reader.read(new ItemId(item.itemId()), json.readValue(item.properties(), OBJECT)), collection.language());
+        } catch (ItemRefused broken) {
+            // Neither a push nor a change of kind lets such a value in.
+            throw new IllegalStateException("the item %s/%s no longer fits its fields: %s".formatted(key, item.itemId(), broken.getMessage()), broken);
+        }
+    }
+
+    /** Makes the machine compile what answers need, with words of the site's own, so that the first visitor waits no longer than others. */
+    private void warm(String site) {
+        SiteContent content = contents.of(site);
+        if (content.collections().isEmpty()) {
+            return;
+        }
+        SearchDesign design = SearchDesign.firstFor("warming", content);
+        List<String> titles = content.collections().stream()
+                .flatMap(c -> store.page(site, c.key(), "", 0, 20).stream()).map(ContentStore.StoredItem::title).toList();
+        SearchEngine engine = engine(site);
+        for (String title : titles) {
+            String word = title.substring(0, Math.min(title.length(), 12));
+            engine.live(content, design, new VisitorQuery(word, 1));
+            engine.answer(content, design, new VisitorQuery(word + "x", 1));
+        }
+    }
+
+    private void commitAll() {
+        indexes.forEach((site, index) -> {
+            try {
+                synchronized (turn(site)) {
+                    if (index.lastChange() < store.lastChange(site)) {
+                        follow(site);
+                    }
+                }
+                index.commit();
+            } catch (IOException | RuntimeException failure) {
+                // The items are safe in the database; the next round, or the next start, catches up.
+                LOG.error("The index of {} could not be written to disk", site, failure);
+            }
+        });
+    }
+
+    @PreDestroy
+    void close() throws IOException {
+        commits.shutdown();
+        for (SiteIndex index : indexes.values()) {
+            index.close();
+        }
+    }
+}

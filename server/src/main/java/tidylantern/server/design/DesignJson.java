@@ -1,0 +1,43 @@
+package tidylantern.server.design;
+
+import org.springframework.stereotype.Component;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.server.platform.ProblemHandler;
+import tidylantern.server.platform.Refusal;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The one JSON form of a search design. A document of an older version is brought up to date as it is read; one of a
+ * newer version, with unknown keys or with values out of range is refused, naming the key.
+ */
+@Component
+class DesignJson {
+    private final JsonMapper json;
+
+    DesignJson(JsonMapper json) {
+        this.json = json;
+    }
+
+    /** @throws Refusal naming the path of the key at fault */
+    SearchDesign read(String document) {
+        try {
+            JsonNode tree = json.readTree(document);
+            if (!tree.isObject()) {
+                throw Refusal.bad(null, "A search design is a JSON object.");
+            }
+            if (!tree.path("version").isInt()) {
+                throw Refusal.bad("version", "The design says no version; the current one is %d.".formatted(SearchDesign.CURRENT_VERSION));
+            }
+            // Version 1 is the first. A change of shape adds its step here, from the version before it.
+            return json.treeToValue(tree, SearchDesign.class);
+        } catch (JacksonException wrong) {
+            throw ProblemHandler.ofJson(wrong);
+        }
+    }
+
+    String write(SearchDesign design) {
+        return json.writeValueAsString(design);
+    }
+}

@@ -1,0 +1,85 @@
+package tidylantern.server.design;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.Authentication;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.server.platform.Refusal;
+
+/** An owner's searches: drafts under an ETag, so that two people never overwrite one another, and publishing. */
+@RestController
+@RequestMapping("/api/owner")
+class SearchController {
+    private final Searches searches;
+    private final DesignJson json;
+
+    SearchController(Searches searches, DesignJson json) {
+        this.searches = searches;
+        this.json = json;
+    }
+
+    record NewSearch(String name) {}
+
+    @GetMapping("/sites/{site}/searches")
+    List<Searches.Summary> ofSite(@PathVariable String site) {
+        return searches.ofSite(site);
+    }
+
+    @PostMapping("/sites/{site}/searches")
+    @ResponseStatus(HttpStatus.CREATED)
+    Searches.Summary add(@PathVariable String site, @org.springframework.web.bind.annotation.RequestBody NewSearch given) {
+        return searches.add(site, given.name());
+    }
+
+    @GetMapping("/searches/{key}")
+    Searches.Summary summary(@PathVariable String key) {
+        return searches.summary(key);
+    }
+
+    @GetMapping("/searches/{key}/draft")
+    ResponseEntity<SearchDesign> draft(@PathVariable String key) {
+        return tagged(searches.draft(key));
+    }
+
+    @PutMapping("/searches/{key}/draft")
+    ResponseEntity<SearchDesign> changeDraft(@PathVariable String key, @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
+            @RequestBody(content = @Content(schema = @Schema(implementation = SearchDesign.class)))
+            @org.springframework.web.bind.annotation.RequestBody String document) {
+        return tagged(searches.changeDraft(key, revision(ifMatch), json.read(document)));
+    }
+
+    @PostMapping("/searches/{key}/publish")
+    Searches.Summary publish(@PathVariable String key, @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch, Authentication who) {
+        return searches.publish(key, revision(ifMatch), who.getName());
+    }
+
+    private static ResponseEntity<SearchDesign> tagged(Searches.Draft draft) {
+        return ResponseEntity.ok().eTag("\"" + draft.revision() + "\"").header(HttpHeaders.CACHE_CONTROL, "no-store").body(draft.design());
+    }
+
+    private static long revision(@Nullable String ifMatch) {
+        if (ifMatch == null) {
+            throw new Refusal(HttpStatus.PRECONDITION_REQUIRED, HttpHeaders.IF_MATCH, "Send the draft's ETag as If-Match, so that nobody's change is overwritten.");
+        }
+        try {
+            // Compression on the way adds a suffix to tags ("5-gzip"), and proxies a W/ before them.
+            return Long.parseLong(ifMatch.replaceAll("^W/|\"|-gzip$|-gzip\"$", ""));
+        } catch (NumberFormatException unknown) {
+            throw new Refusal(HttpStatus.PRECONDITION_FAILED, HttpHeaders.IF_MATCH, "This is no tag of the draft's. Read the draft again, then repeat your change.");
+        }
+    }
+}

@@ -1,0 +1,149 @@
+package tidylantern.server.design;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tidylantern.core.design.DesignChecks;
+import tidylantern.core.design.DesignDifferences;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.server.content.SiteContents;
+import tidylantern.server.platform.KeyNames;
+import tidylantern.server.platform.Refusal;
+
+/** The searches: the draft of each, its live version, and what lies between the two. */
+@Component
+public class Searches {
+    private final SearchStore store;
+    private final SiteContents contents;
+    private final DesignJson json;
+    private final Clock clock;
+    /** Asked with every answer; a published version never changes. */
+    private final Map<String, Live> live = new ConcurrentHashMap<>();
+
+    Searches(SearchStore store, SiteContents contents, DesignJson json, Clock clock) {
+        this.store = store;
+        this.contents = contents;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** What visitors see. */
+    public record Live(String search, String site, int version, SearchDesign design, OffsetDateTime published, String publishedBy) {}
+
+    /** @param revision raised with every change */
+    public record Draft(String search, String site, long revision, SearchDesign design) {}
+
+    /** When and by whom the live version was published. */
+    public record Publication(int version, OffsetDateTime published, String publishedBy) {}
+
+    /**
+     * A search at a glance.
+     *
+     * @param live null where nothing was published yet
+     * @param remarks what is open in the draft
+     * @param differences of the draft from the live version; empty where there is none
+     */
+    public record Summary(String key, String site, String name, long revision, @Nullable Publication live,
+            List<DesignChecks.Remark> remarks, List<DesignDifferences.Difference> differences) {}
+
+    List<Summary> ofSite(String site) {
+        contents.of(site);
+        return store.ofSite(site).stream().map(this::summary).toList();
+    }
+
+    Summary summary(String key) {
+        return summary(stored(key));
+    }
+
+    private Summary summary(SearchStore.StoredSearch search) {
+        SearchDesign draft = json.read(search.draft());
+        Optional<Live> published = findLive(search.searchKey());
+        return new Summary(search.searchKey(), search.siteKey(), draft.name(), search.draftRevision(),
+                published.map(version -> new Publication(version.version(), version.published(), version.publishedBy())).orElse(null),
+                DesignChecks.of(draft, contents.of(search.siteKey())),
+                published.map(version -> DesignDifferences.between(version.design(), draft)).orElse(List.of()));
+    }
+
+    @Transactional
+    Summary add(String site, String name) {
+        SearchDesign design = SearchDesign.firstFor(name, contents.of(site));
+        String key = KeyNames.from(name, "search", taken -> store.find(taken).isPresent());
+        store.add(key, site, json.write(design));
+        return summary(key);
+    }
+
+    /** @throws Refusal if there is no such search */
+    public Draft draft(String key) {
+        SearchStore.StoredSearch search = stored(key);
+        return new Draft(key, search.siteKey(), search.draftRevision(), json.read(search.draft()));
+    }
+
+    /**
+     * @param from the revision that the change was made from
+     * @throws Refusal with status 412 if somebody else changed the draft since
+     */
+    @Transactional
+    Draft changeDraft(String key, long from, SearchDesign design) {
+        stored(key);
+        if (!store.changeDraft(key, from, json.write(design))) {
+            throw new Refusal(HttpStatus.PRECONDITION_FAILED, null, "The draft was changed elsewhere since you read it. Read it again, then repeat your change.");
+        }
+        return draft(key);
+    }
+
+    /**
+     * Makes the draft what visitors see.
+     *
+     * @param revision of the draft that the owner looked at
+     * @throws Refusal if the draft is another by now, or a remark stops it
+     */
+    @Transactional
+    Summary publish(String key, long revision, String by) {
+        SearchStore.StoredSearch search = stored(key);
+        if (search.draftRevision() != revision) {
+            throw new Refusal(HttpStatus.PRECONDITION_FAILED, null, "The draft was changed elsewhere since you looked it over. Look again, then publish.");
+        }
+        SearchDesign draft = json.read(search.draft());
+        for (DesignChecks.Remark remark : DesignChecks.of(draft, contents.of(search.siteKey()))) {
+            if (remark.stops()) {
+                throw Refusal.conflict("This draft cannot be published: " + remark.text());
+            }
+        }
+        int before = search.liveVersion() == null ? 0 : search.liveVersion();
+        store.addVersion(key, new SearchStore.StoredVersion(before + 1, search.draft(), OffsetDateTime.now(clock), by));
+        live.remove(key);
+        return summary(key);
+    }
+
+    /** @throws Refusal if there is no such search, or none of its versions was published */
+    public Live live(String key) {
+        return findLive(key).orElseThrow(() -> Refusal.notFound("There is no live search \"%s\". Check the key in the tag, and whether the search was published.".formatted(key)));
+    }
+
+    private Optional<Live> findLive(String key) {
+        Optional<SearchStore.StoredSearch> search = store.find(key);
+        if (search.isEmpty() || search.get().liveVersion() == null) {
+            return Optional.empty();
+        }
+        int version = search.get().liveVersion();
+        Live known = live.get(key);
+        if (known == null || known.version() != version) {
+            SearchStore.StoredVersion stored = store.version(key, version)
+                    .orElseThrow(() -> new IllegalStateException("version %d of %s is gone".formatted(version, key)));
+            known = new Live(key, search.get().siteKey(), version, json.read(stored.design()), stored.published(), stored.publishedBy());
+            live.put(key, known);
+        }
+        return Optional.of(known);
+    }
+
+    private SearchStore.StoredSearch stored(String key) {
+        return store.find(key).orElseThrow(() -> Refusal.notFound("There is no search \"%s\".".formatted(key)));
+    }
+}

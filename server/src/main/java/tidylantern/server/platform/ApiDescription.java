@@ -1,0 +1,107 @@
+package tidylantern.server.platform;
+
+import com.fasterxml.jackson.databind.JavaType;
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.util.Json;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
+import io.swagger.v3.oas.models.servers.Server;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Iterator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springdoc.core.utils.SpringDocUtils;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.ItemId;
+
+/** The API's description at {@code /v3/api-docs}, from which the front end's types are made. */
+@Configuration
+public class ApiDescription {
+    static {
+        for (Class<?> key : List.of(FieldKey.class, CollectionKey.class, ItemId.class)) {
+            SpringDocUtils.getConfig().replaceWithSchema(key, new StringSchema());
+        }
+    }
+
+    @Bean
+    OpenAPI description() {
+        // One server, wherever it runs: the description is the same on every machine, and can be kept beside the code.
+        return new OpenAPI().addServersItem(new Server().url("/")).info(new Info().title("Tidy Lantern").version("1")
+                .description("Public, read-only answers for visitors under /api/public; everything an owner can do under /api/owner."));
+    }
+
+    /**
+     * Records say what is there: every part of a record is always present, and one that may be null says so. Choices are
+     * described as they are written, in small letters.
+     */
+    @Bean
+    ModelConverter recordParts() {
+        return new ModelConverter() {
+            @Override
+            public @Nullable Schema<?> resolve(AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+                Schema<?> resolved = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+                JavaType java = Json.mapper().constructType(type.getType());
+                Class<?> raw = java == null ? Object.class : java.getRawClass();
+                if (raw.isRecord()) {
+                    Schema<?> model = context.getDefinedModels().get(raw.getSimpleName());
+                    if (model != null && model.getProperties() != null) {
+                        describe(model, raw);
+                    }
+                } else if (raw.isEnum() && resolved != null && resolved.getEnum() != null) {
+                    @SuppressWarnings("unchecked")
+                    Schema<Object> choices = (Schema<Object>) resolved;
+                    choices.setEnum(new ArrayList<>(Arrays.stream(raw.getEnumConstants()).map(Object::toString).toList()));
+                }
+                return resolved;
+            }
+        };
+    }
+
+    private static void describe(Schema<?> model, Class<?> type) {
+        List<String> names = new ArrayList<>();
+        for (RecordComponent part : type.getRecordComponents()) {
+            Schema<?> property = (Schema<?>) model.getProperties().get(part.getName());
+            if (property == null) {
+                continue;
+            }
+            names.add(part.getName());
+            if (part.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
+                model.getProperties().put(part.getName(), orNull(property));
+            }
+        }
+        model.setRequired(names);
+    }
+
+    private static Schema<?> orNull(Schema<?> schema) {
+        if (schema.get$ref() != null) {
+            Schema<Object> either = new Schema<>();
+            either.addAnyOfItem(new Schema<>().$ref(schema.get$ref()));
+            Schema<Object> none = new Schema<>();
+            none.setTypes(new LinkedHashSet<>(Set.of("null")));
+            either.addAnyOfItem(none);
+            return either;
+        }
+        Set<String> types = new LinkedHashSet<>();
+        if (schema.getTypes() != null) {
+            types.addAll(schema.getTypes());
+        } else if (schema.getType() != null) {
+            types.add(schema.getType());
+        }
+        if (!types.isEmpty()) {
+            types.add("null");
+            schema.setTypes(types);
+        }
+        return schema;
+    }
+}

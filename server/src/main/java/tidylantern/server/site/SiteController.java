@@ -1,0 +1,47 @@
+package tidylantern.server.site;
+
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/owner/sites")
+class SiteController {
+    private final Sites sites;
+
+    SiteController(Sites sites) {
+        this.sites = sites;
+    }
+
+    record NewSite(String name, String address) {}
+
+    record ChangedSite(String name, String address, List<String> origins) {}
+
+    @GetMapping
+    List<Sites.Site> all() {
+        return sites.all();
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    Sites.Site add(@RequestBody NewSite given) {
+        return sites.add(given.name(), given.address());
+    }
+
+    @GetMapping("/{site}")
+    Sites.Site get(@PathVariable String site) {
+        return sites.get(site);
+    }
+
+    @PutMapping("/{site}")
+    Sites.Site change(@PathVariable String site, @RequestBody ChangedSite given) {
+        return sites.change(site, given.name(), given.address(), given.origins());
+    }
+}

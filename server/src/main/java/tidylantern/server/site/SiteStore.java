@@ -1,0 +1,54 @@
+package tidylantern.server.site;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+@Component
+class SiteStore {
+    private final JdbcClient jdbc;
+
+    SiteStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    record StoredSite(String siteKey, String name, String address) {}
+
+    /** By key. */
+    List<StoredSite> all() {
+        return jdbc.sql("SELECT site_key, name, address FROM site ORDER BY site_key").query(StoredSite.class).list();
+    }
+
+    Optional<StoredSite> find(String key) {
+        return jdbc.sql("SELECT site_key, name, address FROM site WHERE site_key = :key").param("key", key).query(StoredSite.class).optional();
+    }
+
+    void add(StoredSite site) {
+        jdbc.sql("INSERT INTO site (site_key, name, address) VALUES (:key, :name, :address)")
+                .param("key", site.siteKey()).param("name", site.name()).param("address", site.address()).update();
+    }
+
+    void change(StoredSite site) {
+        jdbc.sql("UPDATE site SET name = :name, address = :address WHERE site_key = :key")
+                .param("key", site.siteKey()).param("name", site.name()).param("address", site.address()).update();
+    }
+
+    /** In their own order. */
+    List<String> origins(String site) {
+        return jdbc.sql("SELECT origin FROM site_origin WHERE site_key = :site ORDER BY origin").param("site", site).query(String.class).list();
+    }
+
+    List<String> originsOfSearch(String search) {
+        return jdbc.sql("SELECT o.origin FROM site_origin o JOIN search s ON s.site_key = o.site_key WHERE s.search_key = :search ORDER BY o.origin")
+                .param("search", search).query(String.class).list();
+    }
+
+    void removeOrigins(String site) {
+        jdbc.sql("DELETE FROM site_origin WHERE site_key = :site").param("site", site).update();
+    }
+
+    void addOrigin(String site, String origin) {
+        jdbc.sql("INSERT INTO site_origin (site_key, origin) VALUES (:site, :origin)").param("site", site).param("origin", origin).update();
+    }
+}

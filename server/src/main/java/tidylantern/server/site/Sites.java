@@ -1,0 +1,112 @@
+package tidylantern.server.site;
+
+import java.net.URI;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tidylantern.core.content.Addresses;
+import tidylantern.server.platform.KeyNames;
+import tidylantern.server.platform.Refusal;
+
+/** The sites of this installation. */
+@Component
+public class Sites {
+    private final SiteStore store;
+    private final ApplicationEventPublisher events;
+    /** Asked with every request of a visitor's browser; forgotten whenever a site changes. */
+    private final Map<String, Set<String>> originsBySearch = new ConcurrentHashMap<>();
+
+    Sites(SiteStore store, ApplicationEventPublisher events) {
+        this.store = store;
+        this.events = events;
+    }
+
+    /**
+     * @param address where the site's own pages begin, without a slash at the end
+     * @param origins that may ask from a browser; the address's own is always among them
+     */
+    public record Site(String key, String name, String address, List<String> origins) {}
+
+    /** A site was added. Whatever keeps something for each site begins with it now. */
+    public record Added(String site) {}
+
+    public List<Site> all() {
+        return store.all().stream().map(this::whole).toList();
+    }
+
+    /** @throws Refusal if there is no such site */
+    public Site get(String key) {
+        return store.find(key).map(this::whole).orElseThrow(() -> Refusal.notFound("There is no site \"%s\".".formatted(key)));
+    }
+
+    private Site whole(SiteStore.StoredSite site) {
+        return new Site(site.siteKey(), site.name(), site.address(), store.origins(site.siteKey()));
+    }
+
+    @Transactional
+    public Site add(String name, String address) {
+        check(name, address, List.of());
+        String key = KeyNames.from(name, "site", taken -> store.find(taken).isPresent());
+        store.add(new SiteStore.StoredSite(key, name.strip(), tidy(address)));
+        store.addOrigin(key, origin(address));
+        events.publishEvent(new Added(key));
+        return get(key);
+    }
+
+    @Transactional
+    public Site change(String key, String name, String address, List<String> origins) {
+        get(key);
+        check(name, address, origins);
+        store.change(new SiteStore.StoredSite(key, name.strip(), tidy(address)));
+        store.removeOrigins(key);
+        Stream.concat(Stream.of(origin(address)), origins.stream().map(Sites::origin)).distinct().forEach(origin -> store.addOrigin(key, origin));
+        originsBySearch.clear();
+        return get(key);
+    }
+
+    /** Which origins may ask a search from a browser; none for a search that is not there. */
+    public Set<String> originsOfSearch(String search) {
+        Set<String> known = originsBySearch.get(search);
+        if (known == null) {
+            known = Set.copyOf(store.originsOfSearch(search));
+            if (!known.isEmpty()) {
+                originsBySearch.put(search, known);
+            }
+        }
+        return known;
+    }
+
+    /** @throws Refusal naming the field at fault */
+    public static void check(String name, String address, List<String> origins) {
+        if (name.isBlank() || name.strip().length() > 80) {
+            throw Refusal.bad("name", "Give the site a name of 1 to 80 characters.");
+        }
+        if (!whole(address)) {
+            throw Refusal.bad("address", "\"%s\" is no web address; write the whole of it, from https:// on.".formatted(address));
+        }
+        for (int i = 0; i < origins.size(); i++) {
+            if (!whole(origins.get(i))) {
+                throw Refusal.bad("origins[%d]".formatted(i), "\"%s\" is no origin; write one such as https://www.your-site.example.".formatted(origins.get(i)));
+            }
+        }
+    }
+
+    private static boolean whole(String address) {
+        String tidy = address.strip();
+        return (tidy.startsWith("https://") || tidy.startsWith("http://")) && tidy.length() <= 300 && Addresses.safe(tidy) && URI.create(tidy).getHost() != null;
+    }
+
+    private static String tidy(String address) {
+        return address.strip().replaceAll("/+$", "");
+    }
+
+    private static String origin(String address) {
+        URI uri = URI.create(address.strip());
+        return uri.getScheme().toLowerCase(java.util.Locale.ROOT) + "://" + uri.getRawAuthority().toLowerCase(java.util.Locale.ROOT);
+    }
+}

@@ -1,0 +1,73 @@
+package tidylantern.server.visitor;
+
+import org.springframework.stereotype.Component;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.Answer;
+import tidylantern.core.query.Hit;
+import tidylantern.core.query.LiveAnswer;
+import tidylantern.core.query.VisitorQuery;
+import tidylantern.server.content.SiteContents;
+import tidylantern.server.content.SiteIndexes;
+import tidylantern.server.platform.AnswerPool;
+import tidylantern.server.site.Sites;
+import tidylantern.server.visitor.SearchAnswers.HitShape;
+import tidylantern.server.visitor.SearchAnswers.LiveGroup;
+import tidylantern.server.visitor.SearchAnswers.LiveResults;
+import tidylantern.server.visitor.SearchAnswers.Picture;
+import tidylantern.server.visitor.SearchAnswers.Results;
+
+/** Asks the one engine for live results and pages of results, whoever wants them: visitors, the stage, the page without script. */
+@Component
+class Answering {
+    private final AnswerPool pool;
+    private final SiteContents contents;
+    private final SiteIndexes indexes;
+    private final Sites sites;
+
+    Answering(AnswerPool pool, SiteContents contents, SiteIndexes indexes, Sites sites) {
+        this.pool = pool;
+        this.contents = contents;
+        this.indexes = indexes;
+        this.sites = sites;
+    }
+
+    Results results(String site, SearchDesign design, String q, int page) {
+        return pool.answer(() -> {
+            long begun = System.nanoTime();
+            Answer answer = indexes.engine(site).answer(contents.of(site), design, new VisitorQuery(q, page));
+            String base = sites.get(site).address();
+            return new Results(answer.query(), answer.startingList(), answer.total(), answer.page(), answer.pages(), answer.perPage(),
+                    micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList());
+        });
+    }
+
+    LiveResults live(String site, SearchDesign design, String q) {
+        return pool.answer(() -> {
+            long begun = System.nanoTime();
+            SiteContent content = contents.of(site);
+            LiveAnswer answer = indexes.engine(site).live(content, design, new VisitorQuery(q, 1));
+            String base = sites.get(site).address();
+            return new LiveResults(answer.query(), answer.startingList(), answer.total(), micros(begun), answer.groups().stream()
+                    .map(group -> new LiveGroup(group.collection(), group.label(), group.total(), group.hits().stream().map(hit -> shape(hit, base)).toList()))
+                    .toList());
+        });
+    }
+
+    private static long micros(long begun) {
+        return (System.nanoTime() - begun) / 1_000;
+    }
+
+    /** Addresses that a site writes from its own root are its own, wherever the results are shown. */
+    static String absolute(String address, String base) {
+        return address.startsWith("/") && !address.startsWith("//") ? base + address : address;
+    }
+
+    private static HitShape shape(Hit hit, String base) {
+        FieldValue.Image image = hit.image();
+        return new HitShape(hit.ref().id(), hit.ref().collection(), hit.collectionLabel(), hit.address() == null ? null : absolute(hit.address(), base),
+                hit.title().plain(), hit.title().runs(), hit.excerpt().runs(),
+                image == null ? null : new Picture(absolute(image.address(), base), image.alternative() == null ? "" : image.alternative()), hit.score());
+    }
+}

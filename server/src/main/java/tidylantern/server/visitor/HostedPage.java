@@ -1,0 +1,108 @@
+package tidylantern.server.visitor;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import jakarta.servlet.http.HttpServletResponse;
+import tidylantern.core.content.Collection;
+import tidylantern.core.query.MarkedText;
+import tidylantern.server.content.SiteContents;
+import tidylantern.server.design.Searches;
+import tidylantern.server.platform.Refusal;
+import tidylantern.server.site.Sites;
+import tidylantern.server.visitor.SearchAnswers.Results;
+
+/** The results page hosted here. It is whole without script; with it, the elements take over. */
+@Controller
+class HostedPage {
+    private static final int PAGES_EACH_SIDE = 2;
+
+    private final Searches searches;
+    private final Answering answering;
+    private final Sites sites;
+    private final SiteContents contents;
+
+    HostedPage(Searches searches, Answering answering, Sites sites, SiteContents contents) {
+        this.searches = searches;
+        this.answering = answering;
+        this.sites = sites;
+        this.contents = contents;
+    }
+
+    static String path(String key) {
+        return "/s/" + key;
+    }
+
+    record PageHit(String title, List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable String url, String collection,
+            SearchAnswers.@Nullable Picture image) {}
+
+    /** One entry of the list of pages; a gap has no address. */
+    record PageLink(String label, @Nullable String address, boolean current) {}
+
+    @GetMapping("/s/{key}")
+    String page(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page, Model model,
+            HttpServletResponse response) {
+        Searches.Live live = searches.live(key);
+        Sites.Site site = sites.get(live.site());
+        Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page));
+        response.setHeader("Cache-Control", CacheControl.noCache().getHeaderValue());
+        model.addAttribute("key", key);
+        model.addAttribute("name", live.design().name());
+        model.addAttribute("site", site);
+        model.addAttribute("language", contents.of(live.site()).collections().stream().findFirst().map(Collection::language).orElse("en"));
+        model.addAttribute("query", results.query());
+        model.addAttribute("heading", heading(results));
+        model.addAttribute("count", count(results));
+        model.addAttribute("nothing", results.total() == 0);
+        model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), hit.url(), hit.collectionLabel(), hit.image())).toList());
+        model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results) : List.of());
+        model.addAttribute("several", results.pages() > 1);
+        return "results-page";
+    }
+
+    @ExceptionHandler
+    String gone(Refusal refusal, Model model, HttpServletResponse response) {
+        response.setStatus(refusal.status().value());
+        model.addAttribute("detail", refusal.getMessage());
+        return "no-such-search";
+    }
+
+    static String heading(Results results) {
+        return results.startingList() ? "Everything, newest first" : "Results for “" + results.query() + "”";
+    }
+
+    static String count(Results results) {
+        String items = results.total() == 1 ? "1 result" : "%,d results".formatted(results.total());
+        return results.pages() > 1 ? items + ", page %,d of %,d".formatted(results.page(), results.pages()) : items;
+    }
+
+    private static List<PageLink> links(String key, Results results) {
+        List<PageLink> links = new ArrayList<>();
+        int shownBefore = 0;
+        for (int number = 1; number <= results.pages(); number++) {
+            boolean near = Math.abs(number - results.page()) <= PAGES_EACH_SIDE || number == 1 || number == results.pages();
+            if (!near) {
+                continue;
+            }
+            if (number > shownBefore + 1) {
+                links.add(new PageLink("…", null, false));
+            }
+            links.add(new PageLink(Integer.toString(number), address(key, results.query(), number), number == results.page()));
+            shownBefore = number;
+        }
+        return links;
+    }
+
+    private static String address(String key, String query, int page) {
+        return path(key) + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8) + (page > 1 ? "&page=" + page : "");
+    }
+}

@@ -1,0 +1,70 @@
+package tidylantern.server.visitor;
+
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.server.design.Searches;
+import tidylantern.server.platform.Refusal;
+import tidylantern.server.site.Sites;
+import tidylantern.server.visitor.SearchAnswers.LiveResults;
+import tidylantern.server.visitor.SearchAnswers.Results;
+import tidylantern.server.visitor.SearchAnswers.SearchFace;
+
+/** The same answers as visitors get, for the owner: from the draft, or from the live version. */
+@RestController
+@RequestMapping("/api/owner/searches/{key}/{which}")
+class OwnerAnswersController {
+    private final Searches searches;
+    private final Answering answering;
+    private final Sites sites;
+
+    OwnerAnswersController(Searches searches, Answering answering, Sites sites) {
+        this.searches = searches;
+        this.answering = answering;
+        this.sites = sites;
+    }
+
+    private record Asked(String site, SearchDesign design) {}
+
+    @GetMapping("/face")
+    ResponseEntity<SearchFace> face(@PathVariable String key, @PathVariable String which) {
+        Asked asked = asked(key, which);
+        return now(PublicController.face(key, asked.design(), sites.get(asked.site()).address()));
+    }
+
+    @GetMapping("/results")
+    ResponseEntity<Results> results(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "1") String page) {
+        Asked asked = asked(key, which);
+        return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page)));
+    }
+
+    @GetMapping("/live")
+    ResponseEntity<LiveResults> live(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q) {
+        Asked asked = asked(key, which);
+        return now(answering.live(asked.site(), asked.design(), q));
+    }
+
+    private Asked asked(String key, String which) {
+        return switch (which) {
+            case "draft" -> {
+                Searches.Draft draft = searches.draft(key);
+                yield new Asked(draft.site(), draft.design());
+            }
+            case "live-version" -> {
+                Searches.Live live = searches.live(key);
+                yield new Asked(live.site(), live.design());
+            }
+            default -> throw Refusal.notFound("Ask for \"draft\" or \"live-version\", not \"%s\".".formatted(which));
+        };
+    }
+
+    private static <T> ResponseEntity<T> now(T body) {
+        return ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store").body(body);
+    }
+}

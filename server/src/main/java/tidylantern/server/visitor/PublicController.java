@@ -1,0 +1,59 @@
+package tidylantern.server.visitor;
+
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.server.design.Searches;
+import tidylantern.server.site.Sites;
+import tidylantern.server.visitor.SearchAnswers.LiveResults;
+import tidylantern.server.visitor.SearchAnswers.Results;
+import tidylantern.server.visitor.SearchAnswers.SearchFace;
+
+/** What visitors' browsers ask: read-only, by the search's public key. */
+@RestController
+@RequestMapping("/api/public/searches/{key}")
+class PublicController {
+    private final Searches searches;
+    private final Answering answering;
+    private final Sites sites;
+
+    PublicController(Searches searches, Answering answering, Sites sites) {
+        this.searches = searches;
+        this.answering = answering;
+        this.sites = sites;
+    }
+
+    @GetMapping
+    ResponseEntity<SearchFace> face(@PathVariable String key) {
+        Searches.Live live = searches.live(key);
+        return fresh(face(key, live.design(), sites.get(live.site()).address()));
+    }
+
+    @GetMapping("/results")
+    ResponseEntity<Results> results(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page) {
+        Searches.Live live = searches.live(key);
+        return fresh(answering.results(live.site(), live.design(), q, PageNumber.of(page)));
+    }
+
+    @GetMapping("/live")
+    ResponseEntity<LiveResults> live(@PathVariable String key, @RequestParam(defaultValue = "") String q) {
+        Searches.Live live = searches.live(key);
+        return fresh(answering.live(live.site(), live.design(), q));
+    }
+
+    static SearchFace face(String key, SearchDesign design, String siteAddress) {
+        String address = design.page().address();
+        return new SearchFace(key, design.name(), design.words().fewestLetters(),
+                address == null ? HostedPage.path(key) : Answering.absolute(address, siteAddress), address == null);
+    }
+
+    /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */
+    private static <T> ResponseEntity<T> fresh(T body) {
+        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).body(body);
+    }
+}

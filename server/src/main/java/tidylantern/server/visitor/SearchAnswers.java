@@ -1,0 +1,38 @@
+package tidylantern.server.visitor;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.query.MarkedText;
+
+/** The shapes in which answers go out. */
+final class SearchAnswers {
+    private SearchAnswers() {}
+
+    /** @param alt what the picture shows; empty where nobody says, so that a screen reader passes it over */
+    record Picture(String url, String alt) {}
+
+    /**
+     * @param url null where the site gives the item no address
+     * @param titleRuns the title with its marked words
+     * @param score what the words gave; 0 in the starting list
+     */
+    record HitShape(ItemId id, CollectionKey collection, String collectionLabel, @Nullable String url, String title,
+            List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable Picture image, double score) {}
+
+    /** @param tookMicros how long the reckoning took, in microseconds */
+    record Results(String query, boolean startingList, int total, int page, int pages, int perPage, long tookMicros, List<HitShape> hits) {}
+
+    record LiveGroup(CollectionKey collection, String label, int total, List<HitShape> hits) {}
+
+    record LiveResults(String query, boolean startingList, int total, long tookMicros, List<LiveGroup> groups) {}
+
+    /**
+     * What the elements need to draw a search.
+     *
+     * @param resultsPage where results are shown, absolute
+     * @param hostedPage whether that is the page hosted here
+     */
+    record SearchFace(String key, String name, int fewestLetters, String resultsPage, boolean hostedPage) {}
+}
