@@ -1,0 +1,60 @@
+/** Why a request gave nothing: no way to the service, a refusal with its words, or an answer that cannot be read. */
+export type FailReason = 'offline' | 'refused' | 'broken'
+
+/** A request that failed. The message is fit to be shown; for a refusal it is the service's own. */
+export class RequestFailure extends Error {
+  readonly reason: FailReason
+  readonly status: number
+  /** The field at fault, as it was sent; null where there is none. */
+  readonly field: string | null
+
+  constructor(reason: FailReason, message: string, status = 0, field: string | null = null) {
+    super(message)
+    this.reason = reason
+    this.status = status
+    this.field = field
+  }
+}
+
+export interface Fetched<Body> {
+  body: Body
+  headers: Headers
+}
+
+/** Asks for JSON. Aborting the signal lets the abort through; everything else that fails is a {@link RequestFailure}. */
+export async function fetchJson<Body>(url: string, init: RequestInit = {}): Promise<Fetched<Body>> {
+  let response: Response
+  try {
+    response = await fetch(url, init)
+  } catch (cause) {
+    if (init.signal?.aborted) throw cause
+    throw new RequestFailure('offline', 'The service cannot be reached. Check the connection, then try again.')
+  }
+  const text = await response.text()
+  if (!response.ok) {
+    const problem = parsed(text) as { detail?: string, field?: string } | null
+    throw new RequestFailure('refused', problem?.detail ?? `The service refused this (${response.status}).`, response.status, problem?.field ?? null)
+  }
+  const body = text === '' ? null : parsed(text)
+  if (body === null && text !== '') throw new RequestFailure('broken', 'The answer could not be read. Try again.', response.status)
+  return { body: body as Body, headers: response.headers }
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return null
+  }
+}
+
+/** Whether an address may be put behind a link: http, https, or relative to the page. */
+export function safeAddress(address: string | null): string | null {
+  if (address === null) return null
+  try {
+    const url = new URL(address, location.href)
+    return url.protocol === 'http:' || url.protocol === 'https:' ? url.href : null
+  } catch {
+    return null
+  }
+}

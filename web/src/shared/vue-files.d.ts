@@ -1,0 +1,4 @@
+declare module '*.css?inline' {
+  const css: string
+  export default css
+}

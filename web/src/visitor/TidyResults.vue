@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { safeAddress } from '../shared/http'
+import { useLatest } from '../shared/useLatest'
+import { MarkedRuns } from './MarkedRuns'
+import { addressOf, sharedSearch, show } from './searchState'
+import { fetchResults, type Source } from './service'
+import { english as texts } from './texts'
+import { useTheme } from './useTheme'
+
+defineOptions({ inheritAttrs: false })
+const { search = '', source = 'live' } = defineProps<{
+  /** The key of the search, from Go live; the box with the same key and these results belong together. */
+  search?: string
+  /** `draft` for the owner's stage; visitors get the live version. */
+  source?: Source
+}>()
+useTheme()
+
+const PAGES_EACH_SIDE = 2
+const state = sharedSearch(search)
+const heading = ref<HTMLElement>()
+const tries = ref(0)
+const results = useLatest(
+  () => (search ? { query: state.query, page: state.page, revision: state.revision, tries: tries.value } : null),
+  (wanted, signal) => fetchResults(search, source, wanted.query, wanted.page, signal))
+const answer = computed(() => results.value.value)
+const target = computed(() => (source === 'draft' ? '_blank' : undefined))
+const title = computed(() => (answer.value?.startingList ? texts.newest : texts.resultsFor(answer.value?.query ?? '')))
+const status = computed(() => (results.value.kind === 'ready' && answer.value ? `${title.value}: ${texts.count(answer.value.total)}` : ''))
+
+/** Page numbers around the current one, with both ends; null for a gap. */
+const pages = computed<(number | null)[]>(() => {
+  const found = answer.value
+  if (!found || found.pages < 2) return []
+  const near = Array.from({ length: found.pages }, (_, n) => n + 1)
+    .filter(page => page === 1 || page === found.pages || Math.abs(page - found.page) <= PAGES_EACH_SIDE)
+  return near.flatMap((page, n) => (n > 0 && page - near[n - 1]! > 1 ? [null, page] : [page]))
+})
+
+onMounted(() => { state.resultsHere++ })
+onBeforeUnmount(() => { state.resultsHere-- })
+
+let turned = false
+function turn(page: number) {
+  turned = true
+  show(state, state.query, page)
+}
+watch(() => results.value, async now => {
+  if (now.kind !== 'ready' || !turned) return
+  turned = false
+  await nextTick()
+  heading.value?.focus({ preventScroll: true })
+  heading.value?.scrollIntoView({ block: 'nearest' })
+})
+</script>
+
+<template>
+  <p v-if="!search" class="note">{{ texts.needsKey }}</p>
+  <div v-else class="results" :aria-busy="results.kind === 'loading'">
+    <template v-if="answer">
+      <h2 ref="heading" class="heading" part="heading" tabindex="-1">{{ answer.total === 0 ? texts.nothing(answer.query) : title }}</h2>
+      <p v-if="answer.total > 0" class="count" part="count">{{ texts.count(answer.total) }}</p>
+      <template v-else>
+        <p class="note">{{ texts.nothingHint }}</p>
+        <p><button type="button" class="again" @click="show(state, '', 1)">{{ texts.everything }}</button></p>
+      </template>
+      <ol class="cards">
+        <li v-for="hit in answer.hits" :key="`${hit.collection}/${hit.id}`">
+          <article class="card" :class="{ plain: !hit.image }" part="card">
+            <img v-if="hit.image" :src="safeAddress(hit.image.url) ?? undefined" alt="" loading="lazy" part="picture">
+            <div>
+              <h3 part="title"><a v-if="safeAddress(hit.url)" :href="safeAddress(hit.url)!" :target="target"><MarkedRuns :runs="hit.titleRuns" /></a><MarkedRuns v-else :runs="hit.titleRuns" /></h3>
+              <p v-if="hit.excerpt.length > 0" class="excerpt" part="excerpt"><MarkedRuns :runs="hit.excerpt" /></p>
+              <p class="kind">{{ hit.collectionLabel }}</p>
+            </div>
+          </article>
+        </li>
+      </ol>
+      <nav v-if="pages.length > 0" class="pages" part="pages" :aria-label="texts.pages">
+        <template v-for="(page, n) in pages" :key="n">
+          <span v-if="page === null" aria-hidden="true">…</span>
+          <span v-else-if="page === answer.page" class="here" aria-current="page" :aria-label="texts.page(page)">{{ page }}</span>
+          <a v-else :href="addressOf(search, state.query, page)" :aria-label="texts.page(page)" @click.exact.prevent="turn(page)">{{ page }}</a>
+        </template>
+      </nav>
+    </template>
+    <div v-if="results.kind === 'failed'" class="note">
+      {{ texts.failed }} <button type="button" class="again" @click="tries++">{{ texts.again }}</button>
+      <slot v-if="!answer" />
+    </div>
+    <div class="unseen" role="status">{{ status }}</div>
+  </div>
+</template>

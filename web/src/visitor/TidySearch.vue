@@ -1,0 +1,195 @@
+<script setup lang="ts">
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, useHost, useId, watch } from 'vue'
+import type { Hit } from '../shared/contract'
+import { safeAddress } from '../shared/http'
+import { useLatest } from '../shared/useLatest'
+import { MarkedRuns } from './MarkedRuns'
+import { addressOf, sharedSearch, show } from './searchState'
+import { fetchFace, fetchLive, type Source } from './service'
+import { english as texts } from './texts'
+import { useTheme } from './useTheme'
+
+defineOptions({ inheritAttrs: false })
+const { search = '', source = 'live', label = texts.search, placeholder = '' } = defineProps<{
+  /** The key of the search, from Go live. */
+  search?: string
+  /** `draft` for the owner's stage; visitors get the live version. */
+  source?: Source
+  /** What the box is called, for those who do not see it. */
+  label?: string
+  /** What stands in the empty box. */
+  placeholder?: string
+}>()
+useTheme()
+
+const host = useHost()
+const id = useId()
+const state = sharedSearch(search)
+const input = ref<HTMLInputElement>()
+const panel = ref<HTMLElement>()
+const text = ref(state.query)
+const open = ref(false)
+const active = ref(-1)
+const fromEnd = ref(false)
+/** Set by the Down key: the list then shows even below the fewest letters. */
+const asked = ref(false)
+
+watch(() => state.query, query => { text.value = query })
+
+const face = useLatest(() => (search ? { search, source, revision: state.revision } : null), (wanted, signal) => fetchFace(wanted.search, wanted.source, signal))
+const letters = computed(() => [...text.value].filter(letter => /[\p{L}\p{N}]/u.test(letter)).length)
+const enough = computed(() => letters.value >= (face.value.value?.fewestLetters ?? 2))
+const live = useLatest(
+  () => (search && open.value && (enough.value || asked.value) ? { query: text.value, revision: state.revision } : null),
+  (wanted, signal) => fetchLive(search, source, wanted.query, signal),
+  () => (asked.value ? 0 : 120))
+
+const groups = computed(() => live.value.value?.groups ?? [])
+const total = computed(() => live.value.value?.total ?? 0)
+interface Row { id: string, hit: Hit | null, address: string | null }
+const rows = computed<Row[]>(() => {
+  const found = groups.value.flatMap(group => group.hits).map((hit, n) => ({ id: `${id}-row-${n}`, hit, address: safeAddress(hit.url) }))
+  return total.value > 0 ? [...found, { id: `${id}-all`, hit: null, address: allAddress.value }] : found
+})
+const shown = computed(() => open.value && (enough.value || asked.value) && live.value.kind !== 'idle' && (live.value.value !== null || live.value.kind === 'failed'))
+const activeRow = computed(() => (shown.value ? rows.value[active.value] : undefined))
+const rowOf = (hit: Hit) => rows.value.findIndex(row => row.hit === hit)
+const resultsPage = computed(() => face.value.value?.resultsPage ?? null)
+const allAddress = computed(() => addressOf(search, text.value.trim(), 1, state.resultsHere > 0 || !resultsPage.value ? undefined : resultsPage.value))
+const target = computed(() => (source === 'draft' ? '_blank' : undefined))
+
+const status = computed(() => {
+  if (!shown.value) return ''
+  if (live.value.kind === 'failed') return texts.failed
+  if (live.value.kind === 'loading') return texts.searching
+  return total.value === 0 ? texts.nothing(live.value.value?.query ?? '') : texts.count(total.value)
+})
+
+watch([text, () => live.value.value], () => { active.value = -1 })
+watch(shown, async now => {
+  if (!now) return
+  await nextTick()
+  const box = host?.getBoundingClientRect()
+  const width = panel.value?.offsetWidth ?? 0
+  fromEnd.value = box !== undefined && box.left + width > document.documentElement.clientWidth - 8 && box.right - width >= 0
+})
+watch(activeRow, async row => {
+  await nextTick()
+  if (row) panel.value?.querySelector(`#${CSS.escape(row.id)}`)?.scrollIntoView({ block: 'nearest' })
+})
+
+function close() {
+  open.value = false
+  asked.value = false
+  active.value = -1
+}
+function typed() {
+  open.value = true
+  asked.value = false
+}
+function clear() {
+  text.value = ''
+  close()
+  input.value?.focus()
+}
+function submit() {
+  const query = text.value.trim()
+  close()
+  if (state.resultsHere > 0 || !resultsPage.value) show(state, query, 1)
+  else location.assign(addressOf(search, query, 1, resultsPage.value))
+}
+function choose(row: Row) {
+  if (row.hit === null) submit()
+  else if (row.address !== null) {
+    close()
+    if (target.value) window.open(row.address, target.value)
+    else location.assign(row.address)
+  }
+}
+/** The keys of the combobox pattern; the caret keeps Left, Right, Home and End. */
+function key(event: KeyboardEvent) {
+  if (event.isComposing) return // the key belongs to the input method
+  if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+    event.preventDefault()
+    const down = event.key === 'ArrowDown'
+    if (event.altKey) {
+      if (down) openList()
+      else close()
+    } else if (!shown.value) {
+      openList()
+      if (rows.value.length > 0) active.value = down ? 0 : rows.value.length - 1
+    } else {
+      // Past either end lies the typed text, at -1.
+      const places = rows.value.length + 1
+      active.value = ((active.value + 1 + (down ? 1 : -1) + places) % places) - 1
+    }
+  } else if (event.key === 'Enter') {
+    if (activeRow.value) {
+      event.preventDefault()
+      choose(activeRow.value)
+    }
+  } else if (event.key === 'Escape') {
+    event.preventDefault() // browsers would clear the text of a search field
+    if (shown.value) close()
+    else text.value = ''
+  } else if (event.key === 'Tab') {
+    close()
+  }
+}
+function openList() {
+  open.value = true
+  asked.value = true
+}
+function left(event: FocusEvent) {
+  if (!(event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)) close()
+}
+function pressedElsewhere(event: Event) {
+  if (host && !event.composedPath().includes(host)) close()
+}
+onMounted(() => document.addEventListener('pointerdown', pressedElsewhere))
+onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhere))
+</script>
+
+<template>
+  <p v-if="!search" class="note">{{ texts.needsKey }}</p>
+  <form v-else role="search" :action="resultsPage ?? undefined" method="get" @submit.prevent="submit" @focusout="left">
+    <div class="box" part="box">
+      <input
+        ref="input" v-model="text" part="input" type="search" name="q" role="combobox" autocomplete="off" autocapitalize="off" spellcheck="false"
+        enterkeyhint="search" :aria-label="label" :placeholder="placeholder" aria-autocomplete="list" aria-haspopup="listbox"
+        :aria-expanded="shown" :aria-controls="shown ? `${id}-list` : undefined" :aria-activedescendant="activeRow?.id"
+        @input="typed" @keydown="key">
+      <button v-if="text" type="button" class="clear" part="clear" :aria-label="texts.clear" @click="clear">
+        <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4.5 4.5 9 9m0-9-9 9" /></svg>
+      </button>
+      <button type="submit" class="submit" part="submit" :aria-label="texts.search">
+        <svg viewBox="0 0 18 18" aria-hidden="true"><circle cx="7.8" cy="7.8" r="5.2" /><path d="m11.8 11.8 4 4" /></svg>
+      </button>
+    </div>
+    <div v-if="shown" ref="panel" class="panel" :class="{ 'from-end': fromEnd }" part="panel" @pointerdown.prevent>
+      <p v-if="live.kind === 'failed'">{{ texts.failed }}</p>
+      <template v-else-if="total === 0">
+        <p class="strong">{{ texts.nothing(live.value?.query ?? '') }}</p>
+        <p>{{ texts.nothingHint }}</p>
+      </template>
+      <div :id="`${id}-list`" role="listbox" :aria-label="label">
+        <div v-for="group in groups" :key="group.collection" role="group" :aria-labelledby="`${id}-${group.collection}`" part="group">
+          <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">{{ group.label }}<span aria-hidden="true">{{ group.total }}</span></div>
+          <a
+            v-for="hit in group.hits" :id="rows[rowOf(hit)]?.id" :key="hit.id" role="option" tabindex="-1" class="row"
+            :class="{ active: rows[active]?.hit === hit, plain: !hit.image }" :part="rows[active]?.hit === hit ? 'row row-active' : 'row'"
+            :href="rows[rowOf(hit)]?.address ?? undefined" :target="target" :aria-selected="rows[active]?.hit === hit" @click="close">
+            <img v-if="hit.image" :src="safeAddress(hit.image.url) ?? undefined" alt="" loading="lazy" part="picture">
+            <span><span class="name" part="title"><MarkedRuns :runs="hit.titleRuns" /></span><span class="about"><MarkedRuns :runs="hit.excerpt" /></span></span>
+          </a>
+        </div>
+        <a
+          v-if="total > 0" :id="`${id}-all`" role="option" tabindex="-1" class="all" :class="{ active: active === rows.length - 1 }"
+          :aria-selected="active === rows.length - 1" :href="allAddress" @click.prevent="submit">
+          {{ texts.seeAll(total) }}<span class="keys" aria-hidden="true">{{ texts.listKeys }}</span>
+        </a>
+      </div>
+    </div>
+    <div class="unseen" role="status">{{ status }}</div>
+  </form>
+</template>

@@ -1,0 +1,31 @@
+import { fetchJson } from '../shared/http'
+import type { LiveResults, Results, SearchFace } from '../shared/contract'
+
+/** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft. */
+export type Source = 'live' | 'draft'
+
+/** The service that this script came from. */
+const origin = new URL(import.meta.url).origin
+
+function address(key: string, source: Source, what: 'face' | 'results' | 'live', parameters: Record<string, string> = {}): string {
+  const path = source === 'draft'
+    ? `/api/owner/searches/${encodeURIComponent(key)}/draft/${what}`
+    : `/api/public/searches/${encodeURIComponent(key)}${what === 'face' ? '' : `/${what}`}`
+  const query = new URLSearchParams(parameters).toString()
+  return origin + path + (query ? `?${query}` : '')
+}
+
+const asked = (signal: AbortSignal): RequestInit => ({ signal, headers: { Accept: 'application/json' } })
+
+export async function fetchFace(key: string, source: Source, signal: AbortSignal): Promise<SearchFace> {
+  const { body } = await fetchJson<SearchFace>(address(key, source, 'face'), asked(signal))
+  return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
+}
+
+export async function fetchResults(key: string, source: Source, query: string, page: number, signal: AbortSignal): Promise<Results> {
+  return (await fetchJson<Results>(address(key, source, 'results', { q: query, page: String(page) }), asked(signal))).body
+}
+
+export async function fetchLive(key: string, source: Source, query: string, signal: AbortSignal): Promise<LiveResults> {
+  return (await fetchJson<LiveResults>(address(key, source, 'live', { q: query }), asked(signal))).body
+}

@@ -1,0 +1,44 @@
+/** What the elements say to visitors, by language. English stands in where a language is missing. */
+export interface Texts {
+  search: string
+  clear: string
+  searching: string
+  nothing: (query: string) => string
+  nothingHint: string
+  everything: string
+  newest: string
+  resultsFor: (query: string) => string
+  count: (total: number) => string
+  seeAll: (total: number) => string
+  listKeys: string
+  pages: string
+  page: (page: number) => string
+  next: string
+  previous: string
+  failed: string
+  again: string
+  needsKey: string
+}
+
+const number = (value: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(value)
+
+export const english: Texts = {
+  search: 'Search',
+  clear: 'Clear the search',
+  searching: 'Searching',
+  nothing: query => `Nothing found for “${query}”`,
+  nothingHint: 'Try fewer words, or other ones.',
+  everything: 'Look at everything',
+  newest: 'Everything, newest first',
+  resultsFor: query => `Results for “${query}”`,
+  count: total => (total === 1 ? '1 result' : `${number(total)} results`),
+  seeAll: total => (total === 1 ? 'See the result' : `See all ${number(total)} results`),
+  listKeys: '↑ ↓ to move, Enter to open',
+  pages: 'Pages of results',
+  page: page => `Page ${page}`,
+  next: 'Next page',
+  previous: 'Previous page',
+  failed: 'The search cannot be reached just now.',
+  again: 'Try again',
+  needsKey: 'This search has no key. Put search="…" into its tag.',
+}

@@ -1,0 +1,14 @@
+import { useShadowRoot } from 'vue'
+import css from './visitor.css?inline'
+
+let sheet: CSSStyleSheet | undefined
+
+/** Gives the element its look. An adopted sheet, because a site's strict `style-src` would strip a `<style>`. */
+export function useTheme(): void {
+  const root = useShadowRoot()
+  if (!sheet) {
+    sheet = new CSSStyleSheet()
+    sheet.replaceSync(css)
+  }
+  if (root) root.adoptedStyleSheets = [sheet]
+}

@@ -1,0 +1,10 @@
+/** Numbers, days and times as the owner's browser writes them. */
+const numbers = new Intl.NumberFormat()
+const times = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const days = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' })
+
+export const formatNumber = (value: number): string => numbers.format(value)
+export const formatTime = (iso: string): string => times.format(new Date(iso))
+export const formatDay = (iso: string): string => days.format(new Date(iso))
+/** "1 item", "12 items"; `many` where the plural is not the word with an s. */
+export const counted = (count: number, one: string, many = `${one}s`): string => `${formatNumber(count)} ${count === 1 ? one : many}`

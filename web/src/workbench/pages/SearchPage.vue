@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import { computed, onMounted, provide, ref, watch } from 'vue'
+import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import { RequestFailure } from '../../shared/http'
+import { counted, formatTime } from '../format'
+import { api } from '../ownerApi'
+import LoadFailure from '../parts/LoadFailure.vue'
+import PathSteps from '../parts/PathSteps.vue'
+import PublishDialog from '../parts/PublishDialog.vue'
+import StagePane from '../parts/StagePane.vue'
+import GoLiveStep from '../steps/GoLiveStep.vue'
+import ReachStep from '../steps/ReachStep.vue'
+import WordsStep from '../steps/WordsStep.vue'
+import { isStep, steps, type StepKey } from '../steps'
+import { useDraft } from '../useDraft'
+import { useKeys } from '../useSingleKeys'
+
+const { site, search, step = '' } = defineProps<{ site: string, search: string, step?: string }>()
+const router = useRouter()
+const stage = ref<InstanceType<typeof StagePane>>()
+const draft = useDraft(() => search, () => stage.value?.refresh())
+const publishing = ref(false)
+const failed = ref<Error | null>(null)
+const { data: summary } = useQuery({ queryKey: ['search', () => search], queryFn: () => api.search(search), staleTime: 0 })
+const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
+const here = computed<StepKey>(() => (isStep(step) ? step : 'what-is-searched'))
+const panels = { 'what-is-searched': ReachStep, 'words': WordsStep, 'go-live': GoLiveStep }
+provide('stage-words', (words: string) => stage.value?.ask(words))
+
+async function load() {
+  failed.value = null
+  try {
+    await draft.load()
+  } catch (error) {
+    if (!(error instanceof RequestFailure)) throw error
+    failed.value = error
+  }
+}
+onMounted(load)
+watch(() => search, load)
+watch(() => step, () => { if (!isStep(step)) void router.replace(`/${site}/searches/${search}/what-is-searched`) }, { immediate: true })
+onBeforeRouteLeave(() => draft.settle().then(() => true))
+
+function walk(by: number) {
+  const next = steps[steps.findIndex(one => one.key === here.value) + by]
+  if (next) void router.push(`/${site}/searches/${search}/${next.key}`)
+}
+async function lookOver() {
+  await draft.settle()
+  publishing.value = true
+}
+const state = computed(() => {
+  if (!summary.value?.live) return 'Not live yet'
+  const changes = summary.value.differences.length
+  return changes === 0 ? 'Live as designed' : `Draft · ${counted(changes, 'change')} not live`
+})
+useKeys({
+  'Ctrl+z': draft.undo, 'Ctrl+Shift+z': draft.redo, '[': () => walk(-1), ']': () => walk(1), '/': () => stage.value?.focusBox(),
+})
+</script>
+
+<template>
+  <main v-if="failed" class="page"><h1 class="unseen">Search</h1><LoadFailure :error="failed" @again="load" /></main>
+  <main v-else-if="draft.design.value && collections" class="search">
+    <div class="bar">
+      <h1>{{ draft.design.value.name }}</h1>
+      <span class="chip" :class="{ calm: summary?.live && summary.differences.length === 0 }">{{ state }}</span>
+      <span class="keeping quiet" role="status">
+        <template v-if="draft.keeping.value === 'keeping'">Keeping…</template>
+        <template v-else-if="draft.keeping.value === 'kept' && draft.canUndo.value">Kept</template>
+      </span>
+      <span class="grow" />
+      <Button icon="pi pi-undo" text severity="secondary" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!draft.canUndo.value" @click="draft.undo" />
+      <Button icon="pi pi-refresh" class="redo" text severity="secondary" aria-label="Redo" title="Redo (Ctrl Shift Z)" :disabled="!draft.canRedo.value" @click="draft.redo" />
+      <span v-if="summary?.live" class="quiet published">Published {{ formatTime(summary.live.published) }}</span>
+      <Button label="Look over and publish" @click="lookOver" />
+    </div>
+    <div v-if="draft.keeping.value === 'failed' || draft.keeping.value === 'conflict'" class="remark bad notice" role="alert">
+      <i class="pi pi-exclamation-triangle" aria-hidden="true" /><span>{{ draft.failure.value }}</span>
+      <Button v-if="draft.keeping.value === 'failed'" label="Try again" size="small" severity="secondary" outlined @click="draft.retry" />
+      <Button v-else label="Read the draft again" size="small" severity="secondary" outlined @click="load" />
+    </div>
+    <div class="columns">
+      <PathSteps :site="site" :search="search" :here="here" :design="draft.design.value" :summary="summary ?? null" :collections="collections" />
+      <section class="decisions" :aria-label="steps.find(one => one.key === here)?.name">
+        <component :is="panels[here]" :draft="draft" :site="site" :search="search" :collections="collections" :summary="summary ?? null" @publish="lookOver" />
+      </section>
+      <StagePane ref="stage" :search="search" :site="site" />
+    </div>
+    <PublishDialog v-model="publishing" :search="search" :summary="summary ?? null" :settle="draft.settle" />
+  </main>
+</template>
+
+<style scoped>
+.search { height: 100%; display: flex; flex-direction: column; min-width: 0; }
+.bar { display: flex; align-items: center; gap: 12px; min-height: 54px; padding: 8px 16px 8px 20px; background: var(--leaf); border-bottom: 1px solid var(--line); }
+.bar h1 { font-size: 20px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.grow { flex: 1; }
+.chip { padding: 3px 10px; border-radius: 99px; background: var(--lamp-wash); color: #6f4200; font-weight: 600; font-size: 12.5px; white-space: nowrap; }
+.chip.calm { background: #e6f1ea; color: #225c3a; }
+.keeping { font-size: 13px; min-width: 64px; }
+.published { font-size: 13px; white-space: nowrap; }
+.redo :deep(.p-button-icon) { transform: none; }
+.notice { margin: 8px 16px; }
+.columns { flex: 1; min-height: 0; display: grid; grid-template-columns: 210px minmax(340px, 400px) minmax(0, 1fr); }
+.decisions { overflow-y: auto; padding: 20px; background: var(--leaf); border-inline: 1px solid var(--line); }
+@media (max-width: 1080px) { .columns { grid-template-columns: 60px minmax(300px, 360px) minmax(0, 1fr); } .published { display: none; } }
+@media (max-width: 760px) { .search { height: auto; } .columns { display: block; } .bar { flex-wrap: wrap; } }
+</style>

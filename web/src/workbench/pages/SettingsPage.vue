@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Textarea from 'primevue/textarea'
+import { ref, watch } from 'vue'
+import type { NewKey } from '../../shared/contract'
+import { RequestFailure } from '../../shared/http'
+import { formatTime } from '../format'
+import { api } from '../ownerApi'
+
+const { site } = defineProps<{ site: string }>()
+const queries = useQueryClient()
+const { data: here } = useQuery({ queryKey: ['sites'], queryFn: api.sites, select: sites => sites.find(one => one.key === site) })
+const { data: keys } = useQuery({ queryKey: ['access-keys'], queryFn: api.accessKeys })
+
+const name = ref('')
+const address = ref('')
+const origins = ref('')
+watch(here, now => {
+  if (!now) return
+  name.value = now.name
+  address.value = now.address
+  origins.value = now.origins.join('\n')
+}, { immediate: true })
+const said = ref('')
+const wrong = ref('')
+const keyName = ref('')
+const made = ref<NewKey | null>(null)
+
+async function attempt(work: () => Promise<void>) {
+  said.value = ''
+  wrong.value = ''
+  try {
+    await work()
+  } catch (error) {
+    if (!(error instanceof RequestFailure)) throw error
+    wrong.value = error.message
+  }
+}
+const keep = () => attempt(async () => {
+  await api.changeSite(site, { name: name.value, address: address.value, origins: origins.value.split(/\s+/).filter(Boolean) })
+  await queries.invalidateQueries({ queryKey: ['sites'] })
+  said.value = 'Kept.'
+})
+const addKey = () => attempt(async () => {
+  made.value = await api.addAccessKey(keyName.value)
+  keyName.value = ''
+  await queries.invalidateQueries({ queryKey: ['access-keys'] })
+})
+const removeKey = (id: number) => attempt(async () => {
+  await api.removeAccessKey(id)
+  await queries.invalidateQueries({ queryKey: ['access-keys'] })
+})
+</script>
+
+<template>
+  <main class="page">
+    <div class="page-head"><div><h1>Site</h1><p class="lead">What this site is called, who may ask its searches, and the keys that scripts use.</p></div></div>
+    <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
+    <div class="two">
+      <form class="slip" @submit.prevent="keep">
+        <h2>The site</h2>
+        <div class="field"><label for="site-name">Name</label><InputText id="site-name" v-model="name" required maxlength="80" /></div>
+        <div class="field"><label for="site-address">Address</label><InputText id="site-address" v-model="address" type="url" required /></div>
+        <div class="field">
+          <label for="origins">Origins that may ask</label><Textarea id="origins" v-model="origins" rows="3" auto-resize aria-describedby="origins-help" />
+          <small id="origins-help">One a line, such as https://www.your-site.example. Browsers on other pages are turned away.</small>
+        </div>
+        <div class="row"><Button type="submit" label="Keep" /><span class="quiet" role="status">{{ said }}</span></div>
+      </form>
+      <section class="slip">
+        <h2>Access keys</h2>
+        <p class="lead">A script that sends a key may do everything that an owner may.</p>
+        <ul v-if="keys && keys.length > 0">
+          <li v-for="key in keys" :key="key.id"><span><b>{{ key.name }}</b><small class="quiet">made {{ formatTime(key.created) }}</small></span>
+            <Button label="Remove" size="small" severity="danger" text :aria-label="`Remove the key ${key.name}`" @click="removeKey(key.id)" /></li>
+        </ul>
+        <p v-else class="quiet">There is none yet.</p>
+        <div v-if="made" class="made" role="status"><p><b>{{ made.name }}</b>: copy it now. It is shown this once and kept by nobody.</p><code>{{ made.key }}</code></div>
+        <form class="row" @submit.prevent="addKey">
+          <InputText v-model="keyName" required maxlength="80" placeholder="What it is for" aria-label="Name of the new key" /><Button type="submit" label="Make a key" severity="secondary" outlined />
+        </form>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.two { display: grid; grid-template-columns: repeat(auto-fit, minmax(360px, 1fr)); gap: 20px; align-items: start; }
+.slip { padding: 20px 24px 24px; display: grid; gap: 16px; }
+.row { display: flex; align-items: center; gap: 12px; }
+.row input { flex: 1; min-width: 0; }
+ul { list-style: none; margin: 0; padding: 0; }
+li { display: flex; align-items: center; justify-content: space-between; padding: 8px 0; border-bottom: 1px solid var(--line); }
+li small { display: block; }
+.made { padding: 12px; border-radius: 8px; background: var(--lamp-wash); display: grid; gap: 8px; }
+.made code { font-size: 14px; overflow-wrap: anywhere; user-select: all; }
+.remark { margin-bottom: 16px; }
+</style>

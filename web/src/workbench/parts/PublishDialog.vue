@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import { computed, ref, watch } from 'vue'
+import type { SearchSummary } from '../../shared/contract'
+import { RequestFailure } from '../../shared/http'
+import { api } from '../ownerApi'
+
+const { search, summary, settle } = defineProps<{ search: string, summary: SearchSummary | null, settle: () => Promise<string> }>()
+const shown = defineModel<boolean>({ required: true })
+const queries = useQueryClient()
+const wrong = ref('')
+const busy = ref(false)
+const done = ref(false)
+const stops = computed(() => (summary?.remarks ?? []).filter(remark => remark.stops))
+const open = computed(() => (summary?.remarks ?? []).filter(remark => !remark.stops))
+watch(shown, now => { if (now) { wrong.value = ''; done.value = false } })
+
+async function publish() {
+  busy.value = true
+  wrong.value = ''
+  try {
+    await api.publish(search, await settle())
+    done.value = true
+    await queries.invalidateQueries({ queryKey: ['search', search] })
+  } catch (error) {
+    if (!(error instanceof RequestFailure)) throw error
+    wrong.value = error.message
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="shown" modal header="Look over and publish" :draggable="false" :style="{ width: '600px' }">
+    <div v-if="done" class="done"><i class="pi pi-check-circle" aria-hidden="true" /><p><b>It is live.</b> Visitors meet version {{ summary?.live?.version }} from now on.</p></div>
+    <template v-else>
+      <p v-if="!summary?.live" class="lead">This is the first time: from now on visitors can use this search.</p>
+      <p v-else-if="summary.differences.length === 0" class="lead">The draft is what visitors see already. There is nothing to publish.</p>
+      <table v-else>
+        <caption class="unseen">What differs between the live version and the draft</caption>
+        <thead><tr><th>What changes</th><th>Live now</th><th>Then</th></tr></thead>
+        <tbody>
+          <tr v-for="one in summary.differences" :key="one.what"><td>{{ one.what }}</td><td class="quiet">{{ one.before ?? 'not there' }}</td><td><b>{{ one.after ?? 'not there' }}</b></td></tr>
+        </tbody>
+      </table>
+      <p v-for="remark in stops" :key="remark.text" class="remark bad"><i class="pi pi-times-circle" aria-hidden="true" />{{ remark.text }}</p>
+      <p v-for="remark in open" :key="remark.text" class="remark"><i class="pi pi-info-circle" aria-hidden="true" />{{ remark.text }}</p>
+      <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
+    </template>
+    <template #footer>
+      <Button v-if="done" label="Close" @click="shown = false" />
+      <template v-else>
+        <Button label="Not yet" severity="secondary" text @click="shown = false" />
+        <Button label="Publish" :loading="busy" :disabled="stops.length > 0 || (summary?.live != null && summary.differences.length === 0)" @click="publish" />
+      </template>
+    </template>
+  </Dialog>
+</template>
+
+<style scoped>
+table { width: 100%; border-collapse: collapse; margin-bottom: 12px; }
+th { text-align: start; font-size: 12.5px; color: var(--quiet); font-weight: 600; }
+th, td { padding: 7px 12px 7px 0; border-bottom: 1px solid var(--line); }
+.remark { margin-top: 8px; }
+.done { display: flex; gap: 12px; align-items: center; }
+.done .pi { font-size: 24px; color: var(--good); }
+</style>

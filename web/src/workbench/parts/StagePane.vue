@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref } from 'vue'
+import { api } from '../ownerApi'
+
+const { site, search } = defineProps<{ site: string, search: string }>()
+const places = [{ label: 'Results page', value: 'results' }, { label: 'Box on a page', value: 'box' }]
+const widths = [{ label: 'Wide', value: 'wide' }, { label: 'Phone', value: 'phone' }]
+const place = ref('results')
+const width = ref('wide')
+const frame = ref<HTMLIFrameElement>()
+const { data: name } = useQuery({ queryKey: ['sites'], queryFn: api.sites, select: sites => sites.find(one => one.key === site)?.name })
+const source = computed(() => `/workbench/stage.html?${new URLSearchParams({ search, place: place.value, site: name.value ?? '' })}`)
+
+/** The box inside; the stage is of our own origin, so it can be reached. */
+const box = () => frame.value?.contentDocument?.querySelector<HTMLElement>('tidy-search') ?? null
+
+defineExpose({
+  /** Has the elements ask again, since the draft changed. */
+  refresh: () => { frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh')) },
+  focusBox: () => {
+    frame.value?.contentWindow?.focus()
+    box()?.focus()
+  },
+  /** Types words into the box and shows their results. */
+  ask: (words: string) => {
+    const input = box()?.shadowRoot?.querySelector('input')
+    if (!input) return
+    input.value = words
+    input.dispatchEvent(new Event('input', { bubbles: true }))
+    input.form?.requestSubmit()
+  },
+})
+</script>
+
+<template>
+  <section class="stage" aria-label="Stage: the visitors’ search, answering from the draft">
+    <div class="tools">
+      <SelectButton v-model="place" :options="places" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Place on the site" />
+      <SelectButton v-model="width" :options="widths" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Width" />
+      <span class="hint quiet"><kbd>/</kbd> to type</span>
+    </div>
+    <div class="sheet" :class="width">
+      <iframe :key="source" ref="frame" :src="source" title="The visitors’ search, answering from the draft" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.stage { display: flex; flex-direction: column; min-width: 0; min-height: 0; padding: 12px 16px 0; background: #ece8dc; }
+.tools { display: flex; align-items: center; gap: 12px; margin-bottom: 12px; }
+.hint { margin-left: auto; font-size: 12.5px; color: #4f5d64; white-space: nowrap; }
+.sheet { flex: 1; min-height: 420px; width: 100%; margin: 0 auto; background: #fff; border-radius: 10px 10px 0 0; box-shadow: 0 6px 24px rgb(27 42 51 / 15%); overflow: hidden; transition: width .18s; }
+.sheet.phone { width: min(390px, 100%); }
+iframe { display: block; width: 100%; height: 100%; border: 0; }
+</style>

@@ -1,0 +1,42 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { RequestFailure } from '../shared/http'
+import { session } from './session'
+
+/** Every address of the workbench. All but signing in need a session. */
+export const router = createRouter({
+  history: createWebHistory('/workbench/'),
+  routes: [
+    { path: '/', component: () => import('./pages/HomePage.vue') },
+    { path: '/sign-in', component: () => import('./pages/SignInPage.vue'), meta: { open: true, title: 'Sign in' } },
+    { path: '/first-start', component: () => import('./pages/FirstStartPage.vue'), meta: { open: true, title: 'First start' } },
+    {
+      path: '/:site',
+      component: () => import('./pages/SitePages.vue'),
+      props: true,
+      children: [
+        { path: '', redirect: to => `/${String(to.params.site)}/searches` },
+        { path: 'content', component: () => import('./pages/ContentPage.vue'), props: true, meta: { title: 'Content' } },
+        { path: 'content/:collection', component: () => import('./pages/CollectionPage.vue'), props: true, meta: { title: 'Content' } },
+        { path: 'searches', component: () => import('./pages/SearchesPage.vue'), props: true, meta: { title: 'Searches' } },
+        { path: 'searches/:search/:step?', component: () => import('./pages/SearchPage.vue'), props: true, meta: { title: 'Searches' } },
+        { path: 'settings', component: () => import('./pages/SettingsPage.vue'), props: true, meta: { title: 'Site' } },
+      ],
+    },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+})
+
+router.beforeEach(async to => {
+  try {
+    const now = await session.know()
+    if (now.firstStart) return to.path === '/first-start' || '/first-start'
+    if (now.name === null) return to.meta.open && to.path !== '/first-start' ? true : { path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } }
+    return to.meta.open ? '/' : true
+  } catch (error) {
+    if (error instanceof RequestFailure) return true // the page itself tells that the service cannot be reached
+    throw error
+  }
+})
+router.afterEach(to => {
+  document.title = to.meta.title ? `${String(to.meta.title)} – Tidy Lantern` : 'Tidy Lantern'
+})

@@ -1,0 +1,43 @@
+/** The page inside the stage: the very script that sites load, in the place the owner wants to see, answering from the draft. */
+import '@fontsource-variable/figtree'
+import './stage.css'
+
+const parameters = new URLSearchParams(location.search)
+const search = parameters.get('search') ?? ''
+const place = parameters.get('place') ?? 'results'
+
+const element = (name: string) => {
+  const made = document.createElement(name)
+  made.setAttribute('search', search)
+  made.setAttribute('source', 'draft')
+  return made
+}
+const heading = document.createElement('h1')
+heading.textContent = parameters.get('site') ?? 'Your site'
+
+const main = document.createElement('main')
+if (place === 'box') {
+  const top = document.createElement('header')
+  top.className = 'page-top'
+  const name = document.createElement('strong')
+  name.textContent = heading.textContent
+  name.setAttribute('aria-hidden', 'true')
+  top.append(name, element('tidy-search'))
+  const body = document.createElement('div')
+  body.className = 'page-body'
+  for (const width of ['38%', '92%', '86%', '90%', '64%']) {
+    const line = document.createElement('span')
+    line.style.width = width
+    body.append(line)
+  }
+  main.append(heading, body)
+  document.body.prepend(top, main)
+} else {
+  main.append(heading, element('tidy-search'), element('tidy-results'))
+  document.body.prepend(main)
+}
+
+const script = document.createElement('script')
+script.type = 'module'
+script.src = '/elements/tidy-lantern.js'
+document.head.append(script)

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import SelectButton from 'primevue/selectbutton'
+import Slider from 'primevue/slider'
+import ToggleSwitch from 'primevue/toggleswitch'
+import { computed, ref, watch } from 'vue'
+import type { CollectionShape, SearchSummary, Words } from '../../shared/contract'
+import type { DraftEditing } from '../useDraft'
+
+const { draft, collections, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
+const words = computed(() => draft.design.value!.words)
+const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.step === 'words'))
+
+interface Row { key: string, label: string, in: string[] }
+/** Every field with words in it that a searched collection has. */
+const fields = computed<Row[]>(() => {
+  const searched = new Set(draft.design.value!.reach.collections.map(one => one.collection))
+  const found = new Map<string, Row>()
+  for (const collection of collections) {
+    if (!searched.has(collection.key)) continue
+    for (const field of collection.fields) {
+      if (!field.searchable) continue
+      const row = found.get(field.key) ?? { key: field.key, label: field.label, in: [] }
+      row.in.push(collection.label)
+      found.set(field.key, row)
+    }
+  }
+  return [...found.values()]
+})
+const weightOf = (key: string) => words.value.weights.find(one => one.field === key)?.weight ?? 0
+/** The order of the rows stays while they are worked on: by weight as it was when the step was opened. */
+const order = ref<string[]>([])
+watch(fields, now => {
+  const added = now.map(row => row.key).filter(key => !order.value.includes(key))
+  order.value = [...order.value, ...added.sort((a, b) => weightOf(b) - weightOf(a))]
+}, { immediate: true })
+const rows = computed(() => order.value.map(key => fields.value.find(row => row.key === key)).filter(row => row !== undefined))
+const reachedCollections = computed(() => draft.design.value!.reach.collections.length)
+const where = (row: Row) => (row.in.length >= reachedCollections.value && row.in.length > 1 ? 'everywhere' : row.in.join(', '))
+
+function said(weight: number): string {
+  if (weight === 0) return 'not searched'
+  if (weight <= 1) return 'counts a little'
+  if (weight <= 3) return 'counts'
+  if (weight <= 6) return 'counts much'
+  return 'counts most'
+}
+function weigh(key: string, weight: number) {
+  draft.change(`weight.${key}`, design => {
+    const weights = design.words.weights.some(one => one.field === key)
+      ? design.words.weights.map(one => (one.field === key ? { ...one, weight } : one))
+      : [...design.words.weights, { field: key, weight }]
+    return { ...design, words: { ...design.words, weights } }
+  })
+}
+function set(part: string, changed: Partial<Words>) {
+  draft.change(part, design => ({ ...design, words: { ...design.words, ...changed } }))
+}
+const needed: { label: string, value: Words['needed'] }[] = [{ label: 'All', value: 'all' }, { label: 'Most', value: 'most' }, { label: 'Any', value: 'any' }]
+const parts: { label: string, value: Words['partOfWord'] }[] = [{ label: 'The start of a word', value: 'start' }, { label: 'A whole word only', value: 'whole' }]
+const letters = [1, 2, 3, 4].map(value => ({ label: String(value), value }))
+const neededHelp = computed(() => ({
+  all: 'An item must hold every word, in any of its fields together.',
+  most: 'All of one or two words; of more, three quarters.',
+  any: 'One word is enough; items with more come first.',
+})[words.value.needed])
+</script>
+
+<template>
+  <h2>Words</h2>
+  <p class="lead">Which fields count, and how much. The stage answers as you move them.</p>
+  <p v-for="remark in remarks" :key="remark.text" class="remark" role="status"><i class="pi pi-info-circle" aria-hidden="true" />{{ remark.text }}</p>
+  <ul class="weights">
+    <li v-for="row in rows" :key="row.key" :class="{ off: weightOf(row.key) === 0 }">
+      <span class="name"><b :id="`weight-${row.key}`">{{ row.label }}</b><small class="quiet">{{ where(row) }}</small></span>
+      <span class="slide">
+        <Slider :model-value="weightOf(row.key)" :min="0" :max="10" :step="1" :aria-labelledby="`weight-${row.key}`" @update:model-value="weigh(row.key, $event as number)" />
+        <small class="quiet">{{ said(weightOf(row.key)) }}</small>
+      </span>
+      <output class="number" :aria-label="`Weight of ${row.label}`">{{ weightOf(row.key) }}</output>
+    </li>
+  </ul>
+  <h2 class="second">How strictly words must match</h2>
+  <div class="choice">
+    <span id="needed" class="label">Words needed</span>
+    <SelectButton :model-value="words.needed" :options="needed" option-label="label" option-value="value" :allow-empty="false" size="small" aria-labelledby="needed" @update:model-value="set('needed', { needed: $event })" />
+    <small class="quiet">{{ neededHelp }}</small>
+  </div>
+  <div class="choice">
+    <span id="part" class="label">What is typed may be</span>
+    <SelectButton :model-value="words.partOfWord" :options="parts" option-label="label" option-value="value" :allow-empty="false" size="small" aria-labelledby="part" @update:model-value="set('partOfWord', { partOfWord: $event })" />
+  </div>
+  <div class="choice">
+    <span id="letters" class="label">Search from how many letters on</span>
+    <SelectButton :model-value="words.fewestLetters" :options="letters" option-label="label" option-value="value" :allow-empty="false" size="small" aria-labelledby="letters" @update:model-value="set('fewestLetters', { fewestLetters: $event })" />
+  </div>
+  <div class="switches">
+    <label for="typos"><span><b>Forgive typos</b><small class="quiet">One slip in 4 to 7 letters, two from 8 on, where a word as typed is hardly found.</small></span>
+      <ToggleSwitch input-id="typos" :model-value="words.typos.allowed" @update:model-value="set('typos', { typos: { ...words.typos, allowed: $event } })" /></label>
+    <label v-if="words.typos.allowed" for="first-letter"><span><b>Even in the first letter</b><small class="quiet">Finds more, and more that was not meant.</small></span>
+      <ToggleSwitch input-id="first-letter" :model-value="!words.typos.firstLetterFixed" @update:model-value="set('firstLetter', { typos: { ...words.typos, firstLetterFixed: !$event } })" /></label>
+    <label for="stemming"><span><b>Find other forms of a word</b><small class="quiet">“baking” finds “baked” too.</small></span>
+      <ToggleSwitch input-id="stemming" :model-value="words.stemming" @update:model-value="set('stemming', { stemming: $event })" /></label>
+  </div>
+</template>
+
+<style scoped>
+.remark { margin-top: 12px; }
+.weights { list-style: none; margin: 16px 0 0; padding: 0; }
+li { display: grid; grid-template-columns: minmax(0, 1fr) 150px 24px; gap: 16px; align-items: center; padding: 8px 0; border-bottom: 1px solid var(--line); }
+.name b { display: block; font-weight: 600; line-height: 1.3; overflow-wrap: anywhere; }
+.name small { display: -webkit-box; -webkit-box-orient: vertical; -webkit-line-clamp: 1; overflow: hidden; font-size: 12.5px; }
+.slide { display: grid; gap: 8px; padding-top: 8px; }
+.slide small { font-size: 12.5px; line-height: 1; }
+output { text-align: end; font-weight: 650; }
+.off output, .off .name b { color: var(--quiet); }
+.off :deep(.p-slider-handle) { opacity: .8; }
+.second { margin: 28px 0 0; }
+.choice { display: grid; justify-items: start; gap: 6px; margin-top: 16px; }
+.switches { margin-top: 20px; }
+.switches label { display: flex; justify-content: space-between; align-items: center; gap: 16px; padding: 10px 0; border-top: 1px solid var(--line); cursor: pointer; }
+.switches small { display: block; }
+</style>

@@ -1,0 +1,19 @@
+import vue from '@vitejs/plugin-vue'
+import { resolve } from 'node:path'
+import { defineConfig } from 'vite'
+
+/** The owner's application, and the page that the stage shows. */
+export default defineConfig({
+  root: 'src/workbench',
+  base: '/workbench/',
+  plugins: [vue()],
+  build: {
+    outDir: '../../dist/workbench',
+    emptyOutDir: true,
+    target: 'es2022',
+    chunkSizeWarningLimit: 900,
+    rolldownOptions: {
+      input: { index: resolve('src/workbench/index.html'), stage: resolve('src/workbench/stage.html') },
+    },
+  },
+})
