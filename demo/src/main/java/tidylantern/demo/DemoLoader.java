@@ -1,0 +1,111 @@
+package tidylantern.demo;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Brings the Isles into a service through the API that every owner's script uses, and publishes their search. */
+public final class DemoLoader {
+    public static final String SITE = "quillhaven-isles";
+    public static final String SEARCH = "island-search";
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).connectTimeout(Duration.ofSeconds(5)).build();
+    private final String service;
+    private final String accessKey;
+
+    /** @param service origin of the service, without a slash at its end */
+    public DemoLoader(String service, String accessKey) {
+        this.service = service;
+        this.accessKey = accessKey;
+    }
+
+    /**
+     * Makes what is missing and brings the content up to date; doing it twice changes nothing more.
+     *
+     * @param siteAddress where the stand-in website is
+     * @param today the day from which the content's dates are counted
+     * @return how many items the service holds of the demo
+     * @throws IllegalStateException if the service refuses anything
+     */
+    public int load(String siteAddress, LocalDate today) {
+        Map<String, Object> site = Map.of("name", "Quillhaven Isles", "address", siteAddress);
+        if (get("/sites/" + SITE) == null) {
+            send("POST", "/sites", JSON.writeValueAsString(site), "application/json", null);
+        }
+        send("PUT", "/sites/" + SITE, JSON.writeValueAsString(Map.of("name", "Quillhaven Isles", "address", siteAddress,
+                "origins", List.of(siteAddress, siteAddress.replace("localhost", "127.0.0.1")))), "application/json", null);
+        Quillhaven content = new Quillhaven(today);
+        int items = 0;
+        for (Quillhaven.Part part : Quillhaven.PARTS) {
+            String collection = "/sites/" + SITE + "/collections/" + part.key();
+            send("PUT", collection, JSON.writeValueAsString(Map.of("label", part.label(), "language", "en")), "application/json", null);
+            JsonNode report = JSON.readTree(send("PUT", collection + "/items", content.jsonLines(part.key()), "application/jsonl", null).body());
+            if (report.path("refused").asInt() > 0) {
+                throw new IllegalStateException("The service refused items of " + part.key() + ": " + report.path("refusals"));
+            }
+            items += report.path("added").asInt() + report.path("changed").asInt() + report.path("unchanged").asInt();
+        }
+        if (get("/searches/" + SEARCH) == null) {
+            send("POST", "/sites/" + SITE + "/searches", "{\"name\":\"Island search\"}", "application/json", null);
+            publish();
+        }
+        return items;
+    }
+
+    private void publish() {
+        HttpResponse<String> draft = send("GET", "/searches/" + SEARCH + "/draft", null, null, null);
+        ObjectNode design = (ObjectNode) JSON.readTree(draft.body());
+        ((ObjectNode) design.path("page")).put("address", "/search");
+        HttpResponse<String> changed = send("PUT", "/searches/" + SEARCH + "/draft", JSON.writeValueAsString(design), "application/json", draft.headers().firstValue("ETag").orElse(""));
+        send("POST", "/searches/" + SEARCH + "/publish", "", "application/json", changed.headers().firstValue("ETag").orElse(""));
+    }
+
+    private @Nullable String get(String path) {
+        HttpResponse<String> response = exchange(request(path).GET().build());
+        return response.statusCode() == 404 ? null : checked("GET", path, response).body();
+    }
+
+    private HttpResponse<String> send(String method, String path, @Nullable String body, @Nullable String type, @Nullable String ifMatch) {
+        HttpRequest.Builder request = request(path).method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+        if (type != null) {
+            request.header("Content-Type", type);
+        }
+        if (ifMatch != null) {
+            request.header("If-Match", ifMatch);
+        }
+        return checked(method, path, exchange(request.build()));
+    }
+
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(service + "/api/owner" + path)).timeout(Duration.ofMinutes(2)).header("Authorization", "Bearer " + accessKey);
+    }
+
+    private HttpResponse<String> exchange(HttpRequest request) {
+        try {
+            return client.send(request, HttpResponse.BodyHandlers.ofString());
+        } catch (IOException unreachable) {
+            throw new IllegalStateException("The service at " + service + " does not answer", unreachable);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("stopped while loading", stopped);
+        }
+    }
+
+    private static HttpResponse<String> checked(String method, String path, HttpResponse<String> response) {
+        if (response.statusCode() >= 300) {
+            throw new IllegalStateException("%s %s was refused with %d: %s".formatted(method, path, response.statusCode(), response.body()));
+        }
+        return response;
+    }
+}

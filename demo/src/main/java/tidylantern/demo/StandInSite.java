@@ -1,0 +1,350 @@
+package tidylantern.demo;
+
+import com.samskivert.mustache.Mustache;
+import com.samskivert.mustache.Template;
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The website of the Quillhaven Isles, served on a port of its own. Knows of the search only what any site would: the
+ * one script tag, the search's key, and the service's origin in its content security policy.
+ */
+public final class StandInSite implements AutoCloseable {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+    private static final String HTML = "text/html; charset=utf-8";
+    private static final Map<String, String> FILES = Map.of("site.css", "text/css; charset=utf-8", "newsreader-latin-wght-normal.woff2", "font/woff2",
+            "newsreader-latin-ext-wght-normal.woff2", "font/woff2", "figtree-latin-wght-normal.woff2", "font/woff2");
+    private static final Map<String, String> LEADS = Map.of(
+            "journal", "What happens here, told by those it happened to.", "makers", "Workshops, shops and services of the seven islands.",
+            "kitchen", "What we eat, and how it is done.", "outings", "On the water, on foot, after dark: book a day with somebody who knows.",
+            "homes", "To let by the week, or to keep.", "pictures", "The islands through a few patient lenses.");
+
+    private final HttpServer server;
+    private final Quillhaven content;
+    private final String service;
+    private final String search;
+    private final Map<String, Template> templates = new ConcurrentHashMap<>();
+    private final StructuredData structured;
+
+    /**
+     * Starts serving at once.
+     *
+     * @param port 0 for any that is free
+     * @param service origin of the service, without a slash at its end
+     * @param search key of the search that the site shows
+     */
+    public StandInSite(int port, String service, String search, LocalDate today) throws IOException {
+        this.content = new Quillhaven(today);
+        this.service = service;
+        this.search = search;
+        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
+        structured = new StructuredData(address());
+        server.setExecutor(Executors.newVirtualThreadPerTaskExecutor());
+        server.createContext("/", this::answer);
+        server.start();
+    }
+
+    /** Where the site is, without a slash at the end. */
+    public String address() {
+        return "http://localhost:" + server.getAddress().getPort();
+    }
+
+    private void answer(HttpExchange exchange) throws IOException {
+        try (exchange) {
+            URI uri = exchange.getRequestURI();
+            try {
+                route(exchange, uri.getPath());
+            } catch (RuntimeException failure) {
+                send(exchange, 500, HTML, "<!doctype html><title>Error</title><p>The demo site failed: " + failure.getClass().getSimpleName());
+                throw failure;
+            }
+        }
+    }
+
+    private void route(HttpExchange exchange, String path) throws IOException {
+        if (!exchange.getRequestMethod().matches("GET|HEAD")) {
+            exchange.getResponseHeaders().set("Allow", "GET, HEAD");
+            send(exchange, 405, "text/plain", "GET only");
+            return;
+        }
+        switch (path) {
+            case "/" -> send(exchange, 200, HTML, home());
+            case "/search" -> send(exchange, 200, HTML, page("search", "Search", "Search the Quillhaven Isles.", "/search", "", Map.of()));
+            case "/robots.txt" -> send(exchange, 200, "text/plain; charset=utf-8", "User-agent: *\nDisallow: /search\nSitemap: " + address() + "/sitemap.xml\n");
+            case "/sitemap.xml" -> send(exchange, 200, "application/xml; charset=utf-8", plain("sitemap.xml", Map.of("addresses", addresses())));
+            case "/journal.atom" -> send(exchange, 200, "application/atom+xml; charset=utf-8", plain("journal.atom", Map.of("site", address(), "entries", entries(), "updated", entries().getFirst().get("day") + "T08:00:00Z")));
+            case "/makers.csv" -> send(exchange, 200, "text/csv; charset=utf-8", csv());
+            case "/homes.geojson" -> send(exchange, 200, "application/geo+json; charset=utf-8", geoJson());
+            default -> other(exchange, path);
+        }
+    }
+
+    private void other(HttpExchange exchange, String path) throws IOException {
+        String[] parts = path.substring(1).split("/");
+        if (parts[0].equals("files") && parts.length == 2 && FILES.containsKey(parts[1])) {
+            send(exchange, 200, FILES.get(parts[1]), bytes(parts[1].endsWith(".css") ? parts[1] : "fonts/" + parts[1]));
+            return;
+        }
+        if (parts[0].equals("images") && parts.length == 2 && parts[1].endsWith(".svg")) {
+            send(exchange, 200, "image/svg+xml; charset=utf-8", Illustrations.svg(parts[1].substring(0, parts[1].length() - 4)));
+            return;
+        }
+        Quillhaven.Part part = Quillhaven.PARTS.stream().filter(one -> one.key().equals(parts[0])).findFirst().orElse(null);
+        if (part != null && parts.length == 1) {
+            send(exchange, 200, HTML, page("collection", part.label(), lead(part.key()), path, "", Map.of("part", part, "lead", lead(part.key()), "cards", cards(part.key(), content.items(part.key())))));
+            return;
+        }
+        Map<String, Object> item = part == null ? null : content.at(part.key(), path);
+        if (part == null || item == null) {
+            send(exchange, 404, HTML, page("missing", "Not here", "There is no such page.", path, "", Map.of()));
+            return;
+        }
+        send(exchange, 200, HTML, item(part, item, path));
+    }
+
+    private String home() {
+        return page("home", "Quillhaven Isles", "Seven islands, one ferry, and a kettle always on: journal, makers, kitchen, outings and homes of the Quillhaven Isles.", "/", "",
+                Map.of("journal", cards("journal", content.items("journal").stream().limit(3).toList()),
+                        "outings", cards("outings", content.items("outings").stream().limit(4).toList()),
+                        "homes", cards("homes", content.items("homes").stream().limit(3).toList()),
+                        "kitchen", cards("kitchen", content.items("kitchen").stream().limit(4).toList())));
+    }
+
+    private String item(Quillhaven.Part part, Map<String, Object> item, String path) {
+        Map<String, Object> shown = new HashMap<>(card(part.key(), item));
+        shown.put("part", part);
+        shown.put("paragraphs", List.of(text(item, "body").split("\n\n")));
+        shown.put("facts", facts(part.key(), item));
+        shown.put("reviews", item.getOrDefault("reviews", List.of()));
+        shown.put("hasReviews", item.containsKey("reviews"));
+        shown.put("tags", item.getOrDefault("tags", item.getOrDefault("keywords", List.of())));
+        return page("item", text(shown, "title"), description(item), path, structured.of(part.key(), item), shown);
+    }
+
+    private static String description(Map<String, Object> item) {
+        String summary = text(item, "summary");
+        return summary.isEmpty() ? text(item, "body").split("(?<=[.!?]) ")[0] : summary;
+    }
+
+    private static String lead(String part) {
+        return LEADS.getOrDefault(part, "");
+    }
+
+    /** One line of a page's table of facts. */
+    record Fact(String name, String value) {}
+
+    private static List<Fact> facts(String part, Map<String, Object> item) {
+        List<Fact> facts = new ArrayList<>();
+        Map<String, String> names = new LinkedHashMap<>();
+        names.put("author", part.equals("pictures") ? "Photographer" : "By");
+        names.put("island", "Where");
+        names.put("trade", "Trade");
+        names.put("activity", "Kind");
+        names.put("offer", "Offer");
+        names.put("status", "Status");
+        names.put("course", "Course");
+        names.put("bedrooms", "Bedrooms");
+        names.put("area", "Area, m²");
+        names.put("hours", "Hours");
+        names.put("serves", "Serves");
+        names.put("since", "Since");
+        names.put("rating", "Rating");
+        names.put("code", "Code");
+        names.put("bookingCode", "Booking code");
+        names.forEach((property, name) -> {
+            if (item.get(property) != null) {
+                facts.add(new Fact(name, item.get(property).toString().replace("/", " › ").replaceAll("^(Q[OH]-\\d+) › ", "$1/")));
+            }
+        });
+        if (item.containsKey("price")) {
+            facts.add(new Fact("Price", price(part, item)));
+        }
+        if (part.equals("kitchen")) {
+            facts.add(new Fact("Takes", item.get("minutes") + " minutes"));
+        }
+        if (item.get("departures") instanceof List<?> days) {
+            facts.add(new Fact("Departs", String.join(", ", days.stream().map(day -> LocalDate.parse(day.toString()).format(DAY)).toList())));
+        }
+        Map<String, String> features = new LinkedHashMap<>();
+        features.put("stepFree", "step-free");
+        features.put("garden", "garden");
+        features.put("seaView", "sea view");
+        features.put("petsWelcome", "pets welcome");
+        features.put("fireplace", "fireplace");
+        features.put("internet", "internet");
+        features.put("childrenWelcome", "children welcome");
+        features.put("dogsWelcome", "dogs welcome");
+        features.put("lunchIncluded", "lunch included");
+        features.put("visitorsWelcome", "visitors welcome");
+        features.put("takesCards", "takes cards");
+        List<String> has = features.entrySet().stream().filter(feature -> Boolean.TRUE.equals(item.get(feature.getKey()))).map(Map.Entry::getValue).toList();
+        if (!has.isEmpty()) {
+            facts.add(new Fact("With", String.join(", ", has)));
+        }
+        return facts;
+    }
+
+    private static String price(String part, Map<String, Object> item) {
+        int price = ((Number) item.get("price")).intValue();
+        String amount = String.format(Locale.ENGLISH, "%,d", price);
+        if (part.equals("outings")) {
+            return price == 0 ? "free" : amount + " a person";
+        }
+        return "To let".equals(item.get("offer")) ? amount + " a week" : amount;
+    }
+
+    private List<Map<String, Object>> cards(String part, List<Map<String, Object>> items) {
+        return items.stream().map(item -> card(part, item)).toList();
+    }
+
+    private Map<String, Object> card(String part, Map<String, Object> item) {
+        Map<String, Object> card = new HashMap<>();
+        String title = text(item, "title");
+        card.put("title", title.isEmpty() ? text(item, "body").split("[,.]")[0] : title);
+        card.put("url", item.get("url"));
+        card.put("summary", text(item, "summary"));
+        card.put("image", item.get("image") instanceof Map<?, ?> image ? image.get("url") : null);
+        card.put("alt", item.get("image") instanceof Map<?, ?> image && image.get("alt") != null ? image.get("alt") : "");
+        card.put("day", LocalDate.parse(text(item, "published")).format(DAY));
+        card.put("line", switch (part) {
+            case "journal" -> item.get("author") + " · " + item.get("minutes") + " min";
+            case "makers" -> text(item, "trade").replace("/", " › ");
+            case "kitchen" -> item.get("minutes") + " min · serves " + item.get("serves");
+            case "outings" -> place(item) + " · " + price(part, item);
+            case "homes" -> place(item) + " · " + price(part, item);
+            default -> place(item);
+        });
+        return card;
+    }
+
+    private static String place(Map<String, Object> item) {
+        String island = text(item, "island");
+        return island.substring(island.lastIndexOf('/') + 1);
+    }
+
+    private List<String> addresses() {
+        List<String> addresses = new ArrayList<>(List.of(address() + "/"));
+        for (Quillhaven.Part part : Quillhaven.PARTS) {
+            addresses.add(address() + "/" + part.key());
+            content.items(part.key()).forEach(item -> addresses.add(address() + item.get("url")));
+        }
+        return addresses;
+    }
+
+    private List<Map<String, Object>> entries() {
+        return content.items("journal").stream().map(item -> {
+            Map<String, Object> entry = new HashMap<>(card("journal", item));
+            entry.put("day", item.get("published"));
+            entry.put("id", item.get("id"));
+            entry.put("author", item.get("author"));
+            entry.put("body", item.get("body"));
+            return entry;
+        }).sorted((a, b) -> text(b, "day").compareTo(text(a, "day"))).toList();
+    }
+
+    private String csv() {
+        List<String> columns = List.of("id", "title", "summary", "body", "url", "trade", "island", "plan", "rating", "since", "code", "keywords", "published");
+        StringWriter out = new StringWriter();
+        try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(columns.toArray(String[]::new)).get())) {
+            for (Map<String, Object> item : content.items("makers")) {
+                printer.printRecord(columns.stream().map(column -> item.get(column) instanceof List<?> list ? String.join("; ", list.stream().map(Object::toString).toList()) : item.get(column)).toList());
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("writing to memory", impossible);
+        }
+        return out.toString();
+    }
+
+    private String geoJson() {
+        List<Map<String, Object>> features = content.items("homes").stream().map(item -> {
+            Map<?, ?> place = (Map<?, ?>) Objects.requireNonNull(item.get("place"));
+            Map<String, Object> properties = new LinkedHashMap<>(item);
+            properties.remove("place");
+            return Map.<String, Object>of("type", "Feature", "geometry", Map.of("type", "Point", "coordinates", List.of(place.get("lon"), place.get("lat"))), "properties", properties);
+        }).toList();
+        return new JsonMapper().writeValueAsString(Map.of("type", "FeatureCollection", "features", features));
+    }
+
+    private String page(String template, String title, String description, String path, String jsonLd, Map<String, Object> values) {
+        Map<String, Object> all = new HashMap<>(values);
+        all.put("content", plain(template + ".html", withService(values)));
+        all.put("pageTitle", title.equals("Quillhaven Isles") ? title : title + " – Quillhaven Isles");
+        all.put("description", description);
+        all.put("canonical", address() + path);
+        all.put("jsonLd", jsonLd);
+        all.put("hasJsonLd", !jsonLd.isEmpty());
+        all.put("withBox", !template.equals("search"));
+        all.put("menu", Quillhaven.PARTS.stream().map(part -> Map.of("key", part.key(), "label", part.label(), "here", path.equals("/" + part.key()) || path.startsWith("/" + part.key() + "/"))).toList());
+        return plain("layout.html", withService(all));
+    }
+
+    private Map<String, Object> withService(Map<String, Object> values) {
+        Map<String, Object> all = new HashMap<>(values);
+        all.put("service", service);
+        all.put("search", search);
+        return all;
+    }
+
+    private String plain(String name, Map<String, Object> values) {
+        return templates.computeIfAbsent(name, file -> Mustache.compiler().nullValue("").compile(new String(bytes(file), StandardCharsets.UTF_8))).execute(values);
+    }
+
+    private static byte[] bytes(String file) {
+        try (InputStream in = Objects.requireNonNull(StandInSite.class.getResourceAsStream("/site/" + file), file + " is not on the class path")) {
+            return in.readAllBytes();
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading " + file, failure);
+        }
+    }
+
+    private static String text(Map<String, Object> item, String property) {
+        Object value = item.get(property);
+        return value == null ? "" : value.toString();
+    }
+
+    private void send(HttpExchange exchange, int status, @Nullable String type, String body) throws IOException {
+        send(exchange, status, type, body.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void send(HttpExchange exchange, int status, @Nullable String type, byte[] body) throws IOException {
+        exchange.getResponseHeaders().set("Content-Type", type);
+        exchange.getResponseHeaders().set("Cache-Control", "no-cache");
+        // As strict as a careful site's would be: the search must work under it.
+        exchange.getResponseHeaders().set("Content-Security-Policy",
+                "default-src 'none'; script-src %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s".formatted(service, service, service));
+        exchange.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
+        boolean head = exchange.getRequestMethod().equals("HEAD");
+        exchange.sendResponseHeaders(status, head || body.length == 0 ? -1 : body.length);
+        if (!head && body.length > 0) {
+            exchange.getResponseBody().write(body);
+        }
+    }
+
+    @Override
+    public void close() {
+        server.stop(0);
+    }
+}
