@@ -25,7 +25,16 @@ export const LanternPreset = definePreset(Aura, {
     },
   },
   components: {
-    button: { root: { label: { fontWeight: '600' }, paddingY: '7px', paddingX: '14px' } },
+    button: {
+      root: { label: { fontWeight: '600' }, paddingY: '7px', paddingX: '14px' },
+      colorScheme: {
+        light: {
+          outlined: { secondary: { borderColor: '#8f8873', color: '#1b2a33', hoverBackground: '#ffffff', activeBackground: '#e2ddd0' } },
+          text: { danger: { color: '#b3372b', hoverBackground: '#fdf3f1', activeBackground: '#fdf3f1' } },
+        },
+      },
+    },
+    togglebutton: { colorScheme: { light: { root: { background: '#e2ddd0', checkedBackground: '#e2ddd0', hoverBackground: '#e2ddd0', borderColor: '#e2ddd0', checkedBorderColor: '#e2ddd0', color: '#45555d', hoverColor: '#1b2a33', checkedColor: '#0a4649' }, content: { checkedBackground: '#ffffff' } } } },
     toggleswitch: { colorScheme: { light: { root: { background: '#857e6b', hoverBackground: '#6f6958' } } } },
     slider: { track: { size: '4px' }, colorScheme: { light: { track: { background: '#cfc8b6' } } } },
     datatable: { headerCell: { padding: '9px 14px' }, bodyCell: { padding: '9px 14px' } },

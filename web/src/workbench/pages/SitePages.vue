@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import Menu from 'primevue/menu'
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { api } from '../ownerApi'
 import GoAnywhere from '../parts/GoAnywhere.vue'
 import KeysDialog from '../parts/KeysDialog.vue'
@@ -12,6 +12,9 @@ import { useKeys } from '../useSingleKeys'
 
 const { site } = defineProps<{ site: string }>()
 const router = useRouter()
+const route = useRoute()
+const parts = [{ key: 'content', name: 'Content' }, { key: 'searches', name: 'Searches' }, { key: 'settings', name: 'Site' }]
+const inPart = (key: string) => route.path.startsWith(`/${site}/${key}`)
 const { data: sites } = useQuery({ queryKey: ['sites'], queryFn: api.sites })
 const here = computed(() => sites.value?.find(one => one.key === site))
 const initials = computed(() => (session.known.value?.name ?? '').split(/\s+/).map(word => word[0] ?? '').join('').slice(0, 2).toUpperCase())
@@ -39,9 +42,7 @@ useKeys({ 'Ctrl+k': () => { going.value = true }, '?': () => { keys.value = true
       <RouterLink class="mark" :to="`/${site}/searches`"><LanternMark /> Tidy Lantern</RouterLink>
       <span class="site">{{ here?.name }}</span>
       <nav aria-label="Parts of the workbench">
-        <RouterLink :to="`/${site}/content`">Content</RouterLink>
-        <RouterLink :to="`/${site}/searches`">Searches</RouterLink>
-        <RouterLink :to="`/${site}/settings`">Site</RouterLink>
+        <RouterLink v-for="part in parts" :key="part.key" :to="`/${site}/${part.key}`" :class="{ here: inPart(part.key) }" :aria-current="inPart(part.key) ? 'page' : undefined">{{ part.name }}</RouterLink>
       </nav>
       <button type="button" class="go" @click="going = true"><i class="pi pi-compass" aria-hidden="true" /> Go to <kbd>Ctrl K</kbd></button>
       <button type="button" class="person" aria-haspopup="menu" :aria-label="`Account of ${session.known.value?.name ?? ''}`" @click="menu?.toggle($event)">{{ initials }}</button>
@@ -64,7 +65,7 @@ header :focus-visible { outline-color: var(--lamp); }
 nav { display: flex; gap: 2px; flex: 1; margin-left: 8px; }
 nav a { padding: 6px 12px; border-radius: 6px; color: #c9d3d4; text-decoration: none; font-weight: 500; }
 nav a:hover { color: #fff; }
-nav a.router-link-active { background: #31454f; color: #fff; box-shadow: inset 0 -2px 0 var(--lamp); }
+nav a.here { background: #31454f; color: #fff; box-shadow: inset 0 -2px 0 var(--lamp); }
 .go, .person { font: inherit; color: #dfe6e4; background: none; border: 1px solid #5b6d76; border-radius: 7px; cursor: pointer; }
 .go { display: flex; align-items: center; gap: 8px; padding: 4px 8px 4px 10px; font-size: 13px; white-space: nowrap; }
 .go kbd { color: #c9d3d4; border-color: #5b6d76; }

@@ -2,6 +2,8 @@ package tidylantern.core.content;
 
 import static tidylantern.core.content.Require.require;
 
+import java.util.Locale;
+
 /**
  * A named piece of an item.
  *
@@ -15,7 +17,10 @@ public record Field(FieldKey key, FieldKind kind, String property, String label)
 
     /** {@code bookingCode} and {@code booking_code} read as "Booking code". */
     public static String labelFrom(String property) {
-        String spaced = property.replaceAll("([a-z0-9])([A-Z])", "$1 $2").replaceAll("[-_]+", " ").strip().toLowerCase(java.util.Locale.ROOT);
+        if (property.equals(FieldKey.ADDRESS.value())) {
+            return "Address";
+        }
+        String spaced = property.replaceAll("([a-z0-9])([A-Z])", "$1 $2").replaceAll("[-_]+", " ").strip().toLowerCase(Locale.ROOT);
         return spaced.isEmpty() ? property : Character.toUpperCase(spaced.charAt(0)) + spaced.substring(1);
     }
 }

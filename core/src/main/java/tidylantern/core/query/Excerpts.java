@@ -14,10 +14,13 @@ final class Excerpts {
 
     private final List<WordMatch> matches;
     private final Words.Excerpt shape;
+    private final boolean oneLine;
 
-    Excerpts(List<WordMatch> matches, Words.Excerpt shape) {
+    /** @param oneLine whether there is room for one stretch of text only, as in live results */
+    Excerpts(List<WordMatch> matches, Words.Excerpt shape, boolean oneLine) {
         this.matches = matches;
         this.shape = shape;
+        this.oneLine = oneLine;
     }
 
     /** One word of a text: where it stands, how much of it to mark, and which word of the query (a bit each) met it. */
@@ -44,7 +47,8 @@ final class Excerpts {
         int shown = Math.min(spots.size(), shape.words());
         boolean holds = spots.subList(0, shown).stream().anyMatch(spot -> spot.met() != 0);
         MarkedText.Builder made = new MarkedText.Builder();
-        if (!matches.isEmpty() && (!holds || shown < shape.words() / 2)) {
+        boolean lookFurther = oneLine ? !holds && !met(item.title(), stemming) : !holds || shown < shape.words() / 2;
+        if (!matches.isEmpty() && lookFurther) {
             for (FieldKey field : fields) {
                 String other = item.text(field);
                 if (field.equals(FieldKey.SUMMARY) || field.equals(FieldKey.TITLE) || other.isBlank()) {
@@ -52,13 +56,12 @@ final class Excerpts {
                 }
                 List<Spot> found = spots(other, stemming, Integer.MAX_VALUE);
                 if (found.stream().anyMatch(spot -> spot.met() != 0)) {
-                    int room = shape.words();
-                    if (lead == FieldKey.SUMMARY) {
-                        int kept = Math.min(shown, shape.words() / 2);
-                        appendWords(made, text, spots, 0, kept, false);
-                        room -= kept;
+                    int kept = oneLine || lead != FieldKey.SUMMARY ? 0 : Math.min(shown, shape.words() / 2);
+                    if (kept > 0) {
+                        append(made, text, spots.subList(0, kept), 0, kept < spots.size() ? spots.get(kept - 1).end() : text.stripTrailing().length());
+                        made.add(GAP, false);
                     }
-                    appendAroundMatches(made, other, found, room, lead == FieldKey.SUMMARY);
+                    appendAroundMatches(made, other, found, shape.words() - kept, kept > 0);
                     return made.build();
                 }
             }
@@ -67,12 +70,13 @@ final class Excerpts {
         return made.build();
     }
 
+    private boolean met(String text, Stemming stemming) {
+        return spots(text, stemming, Integer.MAX_VALUE).stream().anyMatch(spot -> spot.met() != 0);
+    }
+
     private void appendAroundMatches(MarkedText.Builder made, String text, List<Spot> spots, int room, boolean follows) {
         int from = Math.max(0, richest(spots, room) - Math.min(shape.wordsBefore(), room / 2));
         from = Math.max(0, Math.min(from, spots.size() - room));
-        if (follows) {
-            made.add(GAP, false);
-        }
         appendWords(made, text, spots, from, Math.min(spots.size(), from + room), from > 0 && !follows);
     }
 

@@ -39,7 +39,7 @@ public final class SearchEngine {
     /** Live results hold at most so many items, and at most so many of one collection. */
     public static final int MOST_LIVE = 8;
     public static final int MOST_LIVE_PER_COLLECTION = 3;
-    private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(14, 3);
+    private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(8, 2);
     private static final Sort BY_RELEVANCE = new Sort(SortField.FIELD_SCORE, new SortField(IndexFields.REF, SortField.Type.STRING));
     private static final Sort BY_NEWEST = new Sort(newest(), new SortField(IndexFields.REF, SortField.Type.STRING));
 
@@ -67,7 +67,7 @@ public final class SearchEngine {
                 page = Math.min(page, pages);
                 int from = (page - 1) * perPage;
                 List<ScoreDoc> shown = List.of(top.scoreDocs).subList(Math.min(from, top.scoreDocs.length), Math.min(from + perPage, top.scoreDocs.length));
-                Cards cards = new Cards(searcher, content, design, read, design.words().excerpt());
+                Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), design.words().excerpt(), false));
                 return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, cards.of(shown));
             });
         } catch (IOException failure) {
@@ -93,7 +93,7 @@ public final class SearchEngine {
                 Map<String, TopFieldDocs> found = searcher.search(read.lucene(), new GroupedTop(order, MOST_LIVE_PER_COLLECTION));
                 List<Map.Entry<String, TopFieldDocs>> groups = new ArrayList<>(found.entrySet());
                 groups.sort(Comparator.comparing(group -> (FieldDoc) group.getValue().scoreDocs[0], (a, b) -> compare(order, a, b)));
-                Cards cards = new Cards(searcher, content, design, read, LIVE_EXCERPT);
+                Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), LIVE_EXCERPT, true));
                 List<LiveAnswer.Group> shown = new ArrayList<>();
                 int left = MOST_LIVE;
                 int total = 0;
@@ -135,11 +135,11 @@ public final class SearchEngine {
         private final Set<FieldKey> wanted;
         private final Map<String, Stemming> stemmings = new HashMap<>();
 
-        Cards(IndexSearcher searcher, SiteContent content, SearchDesign design, ReadQuery read, Words.Excerpt shape) throws IOException {
+        Cards(IndexSearcher searcher, SiteContent content, SearchDesign design, ReadQuery read, Excerpts excerpts) throws IOException {
             this.stored = searcher.storedFields();
             this.content = content;
             this.startingList = read.startingList();
-            this.excerpts = new Excerpts(read.matches(), shape);
+            this.excerpts = excerpts;
             this.prose = design.words().searched().stream()
                     .sorted(Comparator.comparingDouble(FieldWeight::weight).reversed().thenComparing(FieldWeight::field))
                     .map(FieldWeight::field).filter(field -> content.kind(field) == FieldKind.TEXT).toList();

@@ -48,7 +48,7 @@ class Security {
     @Order(1)
     SecurityFilterChain visitors(HttpSecurity http, Sites sites) throws Exception {
         return http
-                .securityMatcher("/api/public/**", "/s/**", "/elements/**", "/hosted.css")
+                .securityMatcher("/api/public/**", "/s/**", "/elements/**", "/hosted.css", "/lantern.svg")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
