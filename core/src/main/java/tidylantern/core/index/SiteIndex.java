@@ -46,7 +46,7 @@ public final class SiteIndex implements Closeable {
     private SiteIndex(Directory directory, boolean anew) throws IOException {
         this.directory = directory;
         IndexWriterConfig config = new IndexWriterConfig(WordForms.analyzer("und"));
-        config.setSimilarity(new BM25Similarity(K1, B));
+        config.setSimilarity(similarity());
         config.setInfoStream(InfoStream.NO_OUTPUT);
         config.setOpenMode(anew ? IndexWriterConfig.OpenMode.CREATE : IndexWriterConfig.OpenMode.CREATE_OR_APPEND);
         config.setCommitOnClose(false);
@@ -56,7 +56,7 @@ public final class SiteIndex implements Closeable {
             @Override
             public IndexSearcher newSearcher(org.apache.lucene.index.IndexReader reader, org.apache.lucene.index.IndexReader previous) {
                 IndexSearcher searcher = new IndexSearcher(reader);
-                searcher.setSimilarity(new BM25Similarity(K1, B));
+                searcher.setSimilarity(similarity());
                 return searcher;
             }
         });
@@ -71,11 +71,26 @@ public final class SiteIndex implements Closeable {
     public static SiteIndex open(Path folder) throws IOException {
         Directory directory = FSDirectory.open(folder);
         try {
-            return new SiteIndex(directory, !usable(directory));
+            boolean anew = !usable(directory);
+            if (anew) {
+                // Lucene reads what is there even to overwrite it, and would stumble over the damage again.
+                for (String file : directory.listAll()) {
+                    directory.deleteFile(file);
+                }
+            }
+            return new SiteIndex(directory, anew);
         } catch (IOException | RuntimeException failure) {
             directory.close();
             throw failure;
         }
+    }
+
+    /**
+     * Lengths count the stems too, as the average length does that Lucene reckons from the same words: counted on one side
+     * only, every text would look half as long as the average.
+     */
+    private static BM25Similarity similarity() {
+        return new BM25Similarity(K1, B, false);
     }
 
     private static boolean usable(Directory directory) {

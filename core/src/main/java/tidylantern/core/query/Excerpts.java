@@ -47,7 +47,7 @@ final class Excerpts {
         int shown = Math.min(spots.size(), shape.words());
         boolean holds = spots.subList(0, shown).stream().anyMatch(spot -> spot.met() != 0);
         MarkedText.Builder made = new MarkedText.Builder();
-        boolean lookFurther = oneLine ? !holds && !met(item.title(), stemming) : !holds || shown < shape.words() / 2;
+        boolean lookFurther = oneLine ? !holds && !met(item.title(), stemming) : !holds || lead == FieldKey.BODY || shown < shape.words() / 2;
         if (!matches.isEmpty() && lookFurther) {
             for (FieldKey field : fields) {
                 String other = item.text(field);

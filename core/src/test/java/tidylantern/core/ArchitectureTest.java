@@ -1,0 +1,33 @@
+package tidylantern.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+/** The dependency rules of docs/architecture.md, as far as they are the core's. */
+class ArchitectureTest {
+    private static final JavaClasses CORE = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tidylantern.core");
+
+    @Test
+    void coreKnowsNothingOutsideTheJdkAndLucene() {
+        classes().should().onlyDependOnClassesThat()
+                .resideInAnyPackage("tidylantern.core..", "java..", "org.apache.lucene..", "org.tartarus.snowball..", "org.jspecify..").check(CORE);
+    }
+
+    @Test
+    void packagesPointOneWay() {
+        layeredArchitecture().consideringOnlyDependenciesInLayers()
+                .layer("content").definedBy("tidylantern.core.content..")
+                .layer("design").definedBy("tidylantern.core.design..")
+                .layer("index").definedBy("tidylantern.core.index..")
+                .layer("query").definedBy("tidylantern.core.query..")
+                .whereLayer("query").mayNotBeAccessedByAnyLayer()
+                .whereLayer("design").mayOnlyBeAccessedByLayers("query")
+                .whereLayer("index").mayOnlyBeAccessedByLayers("query")
+                .whereLayer("content").mayOnlyBeAccessedByLayers("design", "index", "query").check(CORE);
+    }
+}

@@ -1,0 +1,122 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemReader;
+import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Reach;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Words;
+import tidylantern.core.index.SiteIndex;
+
+/** A small site for tests of answers: items of the collection "posts" with title, body, tags, code and day. */
+final class SearchFixture implements AutoCloseable {
+    static final Collection POSTS = collection("posts", "en");
+    static final Collection NOTES = collection("notes", "en");
+    static final SiteContent SITE = new SiteContent(List.of(POSTS, NOTES));
+
+    private final SiteIndex index;
+    private final List<SiteIndex.Changed> items = new ArrayList<>();
+
+    SearchFixture(Path folder) {
+        try {
+            index = SiteIndex.open(folder);
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
+        }
+    }
+
+    static Collection collection(String key, String language) {
+        return new Collection(new CollectionKey(key), key.equals("posts") ? "Posts" : "Notes", language, List.of(field("title", FieldKind.TEXT), field("summary", FieldKind.TEXT),
+                field("body", FieldKind.TEXT), field("tags", FieldKind.CATEGORY), field("code", FieldKind.CODE), field("published", FieldKind.DATE)));
+    }
+
+    private static Field field(String key, FieldKind kind) {
+        return new Field(new FieldKey(key), kind, key, Field.labelFrom(key));
+    }
+
+    SearchFixture post(String id, String... propertiesAndValues) {
+        return item(POSTS, id, propertiesAndValues);
+    }
+
+    SearchFixture item(Collection collection, String id, String... propertiesAndValues) {
+        Map<String, Object> properties = new LinkedHashMap<>();
+        for (int i = 0; i < propertiesAndValues.length; i += 2) {
+            properties.put(propertiesAndValues[i], propertiesAndValues[i + 1]);
+        }
+        try {
+            items.add(new SiteIndex.Changed(new ItemReader(collection).read(new ItemId(id), properties), collection.language()));
+        } catch (ItemRefused wrong) {
+            throw new IllegalArgumentException(wrong);
+        }
+        return this;
+    }
+
+    SearchFixture indexed() {
+        try {
+            index.apply(items, List.of(), 1);
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
+        }
+        return this;
+    }
+
+    /** Title 5, summary 2, body 1, tags 2, code 8; all words needed, starts of words, typos and stems on. */
+    static SearchDesign design() {
+        List<FieldWeight> weights = List.of(weight("title", 5), weight("summary", 2), weight("body", 1), weight("tags", 2), weight("code", 8));
+        return SearchDesign.firstFor("Test", SITE).withWords(Words.standard().withWeights(weights));
+    }
+
+    static FieldWeight weight(String field, double weight) {
+        return new FieldWeight(new FieldKey(field), weight);
+    }
+
+    static SearchDesign searching(String... collections) {
+        return design().withReach(new Reach(List.of(collections).stream().map(key -> new Reach.Searched(new CollectionKey(key))).toList()));
+    }
+
+    static SearchDesign strict(Words.WordsNeeded needed, Words.PartOfWord part, boolean typos, boolean stemming) {
+        Words words = design().words();
+        return design().withWords(new Words(words.weights(), needed, part, new Words.Typos(typos, true), stemming, 2, words.excerpt()));
+    }
+
+    Answer answer(SearchDesign design, String query) {
+        return engine().answer(SITE, design, new VisitorQuery(query, 1));
+    }
+
+    SearchEngine engine() {
+        return new SearchEngine(index);
+    }
+
+    List<String> found(SearchDesign design, String query) {
+        return answer(design, query).hits().stream().map(hit -> hit.ref().id().value()).toList();
+    }
+
+    List<String> found(String query) {
+        return found(design(), query);
+    }
+
+    static String marked(MarkedText text) {
+        StringBuilder marked = new StringBuilder();
+        text.runs().forEach(run -> marked.append(run.marked() ? "[" + run.text() + "]" : run.text()));
+        return marked.toString();
+    }
+
+    @Override
+    public void close() throws IOException {
+        index.close();
+    }
+}
