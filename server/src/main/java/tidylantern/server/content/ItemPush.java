@@ -196,15 +196,15 @@ class ItemPush {
                 refuse(line.number(), null, null, String.valueOf(line.fault()));
                 return null;
             }
+            if (!text.stripLeading().startsWith("{")) {
+                refuse(line.number(), null, null, "a line is one JSON object, in braces, not %s".formatted(text.stripLeading().startsWith("[") ? "a list" : "\"" + shortened(text.strip()) + "\""));
+                return null;
+            }
             Map<String, @Nullable Object> properties;
             try {
                 properties = json.readValue(text, OBJECT);
             } catch (JacksonException wrong) {
-                refuse(line.number(), null, null, "this is no JSON object: " + wrong.getOriginalMessage());
-                return null;
-            }
-            if (properties == null) {
-                refuse(line.number(), null, null, "this is no JSON object but null");
+                refuse(line.number(), null, null, "this is broken JSON: " + wrong.getOriginalMessage());
                 return null;
             }
             Object given = properties.remove(ID);

@@ -1,5 +1,6 @@
 package tidylantern.server.platform;
 
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -30,6 +31,11 @@ public class ProblemHandler extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<ProblemDetail> wrongValue(IllegalArgumentException wrong) {
         return problem(HttpStatus.BAD_REQUEST, null, String.valueOf(wrong.getMessage()));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unreadableAddress(InvalidParameterException wrong) {
+        return problem(HttpStatus.BAD_REQUEST, null, "A parameter of the address is not percent-encoded UTF-8.");
     }
 
     @ExceptionHandler

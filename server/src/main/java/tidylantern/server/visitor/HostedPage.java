@@ -42,7 +42,7 @@ class HostedPage {
         return "/s/" + key;
     }
 
-    record PageHit(String title, List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable String url, String collection,
+    record PageHit(String title, List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, boolean hasExcerpt, @Nullable String url, String collection,
             SearchAnswers.@Nullable Picture image) {}
 
     /** One entry of the list of pages; a gap has no address. */
@@ -63,7 +63,7 @@ class HostedPage {
         model.addAttribute("heading", heading(results));
         model.addAttribute("count", count(results));
         model.addAttribute("nothing", results.total() == 0);
-        model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), hit.url(), hit.collectionLabel(), hit.image())).toList());
+        model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image())).toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results) : List.of());
         model.addAttribute("several", results.pages() > 1);
         return "results-page";

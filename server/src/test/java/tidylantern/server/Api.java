@@ -1,0 +1,115 @@
+package tidylantern.server;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A client as a script or a browser would be one: keeps cookies, sends what it is told to. */
+public final class Api {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(cookies).build();
+    private final String service;
+    private final @Nullable String accessKey;
+
+    /** @param accessKey null to send none */
+    public Api(String service, @Nullable String accessKey) {
+        this.service = service;
+        this.accessKey = accessKey;
+    }
+
+    /** An answer; its body is parsed where it is JSON. */
+    public record Answer(int status, Map<String, List<String>> headers, String text) {
+        public JsonNode json() {
+            return JSON.readTree(text);
+        }
+
+        public String header(String name) {
+            return headers.entrySet().stream().filter(header -> header.getKey().equalsIgnoreCase(name)).flatMap(header -> header.getValue().stream()).findFirst().orElse("");
+        }
+
+        /** The ids of the hits, in their order. */
+        public List<String> hits() {
+            return StreamSupport.stream(json().path("hits").spliterator(), false).map(hit -> hit.path("id").asString()).toList();
+        }
+    }
+
+    public Answer get(String path) {
+        return send("GET", path, null, Map.of());
+    }
+
+    public Answer put(String path, String body) {
+        return send("PUT", path, body, Map.of("Content-Type", "application/json"));
+    }
+
+    public Answer post(String path, String body) {
+        return send("POST", path, body, Map.of("Content-Type", "application/json"));
+    }
+
+    /** Pushes JSON Lines into a collection of the site "isles". */
+    public Answer push(String collection, String lines) {
+        return send("PUT", "/api/owner/sites/isles/collections/" + collection + "/items", lines, Map.of("Content-Type", "application/jsonl"));
+    }
+
+    public Answer send(String method, String path, @Nullable String body, Map<String, String> headers) {
+        return sendBytes(method, path, body == null ? null : body.getBytes(StandardCharsets.UTF_8), headers);
+    }
+
+    public Answer sendBytes(String method, String path, byte @Nullable [] body, Map<String, String> headers) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path)).timeout(Duration.ofSeconds(60))
+                .method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofByteArray(body));
+        Map<String, String> all = new LinkedHashMap<>(headers);
+        if (accessKey != null) {
+            all.putIfAbsent("Authorization", "Bearer " + accessKey);
+        }
+        all.forEach(request::header);
+        try {
+            HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            return new Answer(response.statusCode(), response.headers().map(), response.body());
+        } catch (IOException failure) {
+            throw new java.io.UncheckedIOException(failure);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    /** The value of a cookie that the service set, or an empty text. */
+    public String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream().filter(cookie -> cookie.getName().equals(name)).map(HttpCookie::getValue).findFirst().orElse("");
+    }
+
+    /** Makes the site "isles" with a collection of posts. */
+    public Api withSite() {
+        post("/api/owner/sites", "{\"name\":\"Isles\",\"address\":\"https://isles.example\"}");
+        put("/api/owner/sites/isles/collections/posts", "{\"label\":\"Posts\",\"language\":\"en\"}");
+        return this;
+    }
+
+    /** Makes a search of the site as it is now and publishes it. */
+    public String publishedSearch(String name) {
+        JsonNode made = post("/api/owner/sites/isles/searches", "{\"name\":\"" + name + "\"}").json();
+        String key = made.path("key").asString();
+        send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", "\"" + made.path("revision").asLong() + "\""));
+        return key;
+    }
+
+    public Answer results(String search, String query) {
+        return get("/api/public/searches/" + search + "/results?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,37 @@
+package tidylantern.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+/** The dependency rules of docs/architecture.md, as far as they are the service's. */
+class ArchitectureTest {
+    private static final JavaClasses SERVER = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tidylantern.server");
+
+    @Test
+    void sqlStandsInStoresAlone() {
+        noClasses().that().haveSimpleNameNotEndingWith("Store").and().haveSimpleNameNotStartingWith("Stored")
+                .should().dependOnClassesThat().resideInAnyPackage("org.springframework.jdbc..", "java.sql..").check(SERVER);
+    }
+
+    @Test
+    void storesAreTheirFeaturesOwn() {
+        classes().that().haveSimpleNameEndingWith("Store").should().bePackagePrivate().check(SERVER);
+    }
+
+    @Test
+    void featuresDoNotGoRoundInCircles() {
+        slices().matching("tidylantern.server.(*)..").should().beFreeOfCycles().check(SERVER);
+    }
+
+    @Test
+    void onlyAnswersAndIndexesTouchTheEngine() {
+        noClasses().that().resideOutsideOfPackages("tidylantern.server.content..", "tidylantern.server.visitor..")
+                .should().dependOnClassesThat().resideInAnyPackage("tidylantern.core.query..", "tidylantern.core.index..", "org.apache.lucene..").check(SERVER);
+    }
+}

@@ -1,0 +1,49 @@
+package tidylantern.server;
+
+import java.nio.file.Path;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The whole service in this process, on a free port, with one owner and one access key. */
+public final class RunningService implements AutoCloseable {
+    public static final String OWNER = "keeper";
+    public static final String PASSWORD = "correct horse lantern";
+    public static final String ACCESS_KEY = "tl_test_key_of_the_tests";
+
+    private final ConfigurableApplicationContext context;
+
+    private RunningService(ConfigurableApplicationContext context) {
+        this.context = context;
+    }
+
+    /** @param data folder for database and index; kept when the service is closed */
+    public static RunningService on(Path data) {
+        return start(data, "--tidy-lantern.owner=" + OWNER, "--tidy-lantern.password=" + PASSWORD, "--tidy-lantern.access-key=" + ACCESS_KEY);
+    }
+
+    /** An installation that nobody owns yet. */
+    public static RunningService empty(Path data) {
+        return start(data);
+    }
+
+    private static RunningService start(Path data, String... settings) {
+        String[] all = java.util.stream.Stream.concat(java.util.stream.Stream.of("--server.port=0", "--tidy-lantern.data=" + data, "--logging.level.tidylantern=warn"),
+                java.util.stream.Stream.of(settings)).toArray(String[]::new);
+        return new RunningService(new SpringApplicationBuilder(TidyLantern.class).registerShutdownHook(false).run(all));
+    }
+
+    /** Without a slash at its end. */
+    public String address() {
+        return "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
+    }
+
+    /** Speaks to the service with its access key. */
+    public Api api() {
+        return new Api(address(), ACCESS_KEY);
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}

@@ -1,0 +1,154 @@
+package tidylantern.server.content;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tidylantern.server.Api;
+import tidylantern.server.RunningService;
+import tools.jackson.databind.JsonNode;
+
+/** Items come in by push: what is good is kept, what is not is refused with its line and reason. */
+class PushTest {
+    private static final String ITEMS = "/api/owner/sites/isles/collections/posts/items";
+    private RunningService service;
+    private Api api;
+
+    @BeforeEach
+    void start(@TempDir Path data) {
+        service = RunningService.on(data);
+        api = service.api().withSite();
+    }
+
+    @AfterEach
+    void stop() {
+        service.close();
+    }
+
+    private static void counts(Api.Answer answer, int added, int changed, int unchanged, int refused) {
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        JsonNode report = answer.json();
+        assertThat(new int[] {report.path("added").asInt(), report.path("changed").asInt(), report.path("unchanged").asInt(), report.path("refused").asInt()})
+                .as(answer.text()).containsExactly(added, changed, unchanged, refused);
+    }
+
+    @Test
+    void tellsAddedChangedUnchangedAndRefusedApart() {
+        counts(api.push("posts", "{\"id\":\"a\",\"title\":\"One\"}\n{\"id\":\"b\",\"title\":\"Two\"}\n"), 2, 0, 0, 0);
+        counts(api.push("posts", "{\"title\":\"One\",\"id\":\"a\"}\n\n{\"id\":\"b\",\"title\":\"Two, changed\"}\n{\"id\":7,\"title\":\"Seven\"}\nnot json"), 1, 1, 1, 1);
+        assertThat(api.get(ITEMS).json().path("total").asInt()).isEqualTo(3);
+    }
+
+    @Test
+    void everyBadLineIsRefusedWithItsNumberAndReasonAndTheRestIsKept() {
+        counts(api.push("posts", "{\"id\":\"good-0\",\"title\":\"Tells that prices are money\",\"price\":480}"), 1, 0, 0, 0);
+        String lines = """
+                {"id":"good-1","title":"Kept","price":480}
+                {"id":"cut off
+                ["a list"]
+                {"title":"no id"}
+                {"id":"good-1","title":"doubled"}
+                {"id":"bad-price","price":"cheap"}
+                {"id":"","title":"empty id"}
+                {"id":"twice","title":"a","title":"b"}
+                {"id":{"no":"object"}}
+                null
+                {"id":"good-2","title":"<script>alert(1)</script>","price":520}
+                """;
+        Api.Answer answer = api.push("posts", lines);
+        counts(answer, 2, 0, 0, 9);
+        JsonNode refusals = answer.json().path("refusals");
+        assertThat(refusals).extracting(refusal -> refusal.path("line").asInt()).containsExactly(2, 3, 4, 5, 7, 8, 9, 10, 6);
+        assertThat(refusals).extracting(refusal -> refusal.path("reason").asString()).allSatisfy(reason -> assertThat(reason).isNotBlank());
+        assertThat(refusals.get(8).path("property").asString()).isEqualTo("price");
+        assertThat(refusals.get(8).path("id").asString()).isEqualTo("bad-price");
+        assertThat(refusals.get(3).path("reason").asString()).contains("line 1 has the id \"good-1\" already");
+        assertThat(refusals.get(1).path("reason").asString()).contains("not a list");
+        assertThat(answer.text()).as("no word of how it is made").doesNotContain("java.").doesNotContain("JsonToken");
+    }
+
+    @Test
+    void aLineOverOneMegabyteIsRefusedAndTheNextIsRead() {
+        String big = "{\"id\":\"big\",\"body\":\"" + "x".repeat(1_000_001) + "\"}\n{\"id\":\"small\",\"title\":\"After it\"}";
+        Api.Answer answer = api.push("posts", big);
+        counts(answer, 1, 0, 0, 1);
+        assertThat(answer.json().path("refusals").get(0).path("reason").asString()).contains("1,000,000 are the most");
+    }
+
+    @Test
+    void otherEncodingsAreRefusedAndAByteOrderMarkIsNot() {
+        byte[] latin = "{\"id\":\"l\",\"title\":\"Fête\"}".getBytes(StandardCharsets.ISO_8859_1);
+        Api.Answer refused = api.sendBytes("PUT", ITEMS, latin, Map.of("Content-Type", "application/jsonl"));
+        counts(refused, 0, 0, 0, 1);
+        assertThat(refused.json().path("refusals").get(0).path("reason").asString()).contains("not UTF-8");
+        counts(api.push("posts", "\uFEFF{\"id\":\"u\",\"title\":\"Fête\"}"), 1, 0, 0, 0);
+    }
+
+    @Test
+    void fieldsAreMadeFromWhatComesAndTold() {
+        Api.Answer answer = api.push("posts", "{\"id\":\"1\",\"title\":\"T\",\"price\":3,\"garden\":true,\"departures\":[\"2026-05-01\"],\"place\":{\"lat\":1,\"lon\":2},\"bad name!\":1}");
+        counts(answer, 1, 0, 0, 1);
+        assertThat(answer.json().path("newFields")).extracting(field -> field.path("property").asString() + " " + field.path("kind").asString())
+                .containsExactly("title text", "price money", "garden yes-no", "departures date", "place place");
+        assertThat(answer.json().path("refusals").get(0).path("property").asString()).isEqualTo("bad name!");
+    }
+
+    @Test
+    void aFieldsKeyHasOneKindInASite() {
+        api.push("posts", "{\"id\":\"1\",\"length\":12}");
+        api.put("/api/owner/sites/isles/collections/films", "{\"label\":\"Films\",\"language\":\"en\"}");
+        JsonNode field = api.push("films", "{\"id\":\"1\",\"length\":\"rather long, and worth it.\"}").json().path("newFields").get(0);
+        assertThat(field.path("key").asString()).isEqualTo("length-films");
+        assertThat(field.path("property").asString()).isEqualTo("length");
+        assertThat(field.path("label").asString()).isEqualTo("Length (Films)");
+    }
+
+    @Test
+    void aGuessedKindCanBeCorrectedAndTheItemsAreReadAnew() {
+        api.push("posts", "{\"id\":\"1\",\"title\":\"T\",\"note\":\"QH-1\"}\n{\"id\":\"2\",\"title\":\"U\",\"note\":\"some lobster\"}");
+        String search = api.publishedSearch("Before");
+        assertThat(api.results(search, "lobster").hits()).as("a note is text and not searched by itself").isEmpty();
+        String field = "/api/owner/sites/isles/collections/posts/fields/note";
+        Api.Answer refused = api.put(field, "{\"kind\":\"date\",\"label\":\"Note\"}");
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.json().path("detail").asString()).contains("2 items do not fit the kind date");
+        assertThat(api.put(field, "{\"kind\":\"category\",\"label\":\"Note\"}").status()).isEqualTo(200);
+        assertThat(api.results(api.publishedSearch("After"), "lobster").hits()).containsExactly("2");
+        assertThat(api.put(field, "{\"kind\":\"colour\",\"label\":\"Note\"}").json().path("field").asString()).isEqualTo("kind");
+    }
+
+    @Test
+    void anUnknownCollectionOrSiteIsToldWithWhatThereIs() {
+        Api.Answer answer = api.push("nowhere", "{\"id\":\"1\"}");
+        assertThat(answer.status()).isEqualTo(404);
+        assertThat(answer.json().path("detail").asString()).contains("no collection \"nowhere\"").contains("posts");
+        assertThat(api.put("/api/owner/sites/atlantis/collections/posts/items", "{}").status()).isEqualTo(404);
+    }
+
+    @Test
+    void anItemIsFoundAsSoonAsThePushIsAnswered() {
+        api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster\"}");
+        String search = api.publishedSearch("S");
+        assertThat(api.results(search, "lobster").hits()).containsExactly("1");
+        api.push("posts", "{\"id\":\"1\",\"title\":\"Crab\"}");
+        assertThat(api.results(search, "lobster").hits()).isEmpty();
+        assertThat(api.results(search, "crab").hits()).containsExactly("1");
+    }
+
+    @Test
+    void itemsArePagedAndFoundByTitleOrId() {
+        StringBuilder lines = new StringBuilder();
+        for (int i = 0; i < 60; i++) {
+            lines.append("{\"id\":\"i%02d\",\"title\":\"Item %d\"}\n".formatted(i, i));
+        }
+        api.push("posts", lines.toString());
+        assertThat(api.get(ITEMS + "?page=99&perPage=25").json().path("page").asInt()).as("beyond the last stands for the last").isEqualTo(3);
+        assertThat(api.get(ITEMS + "?q=ITEM%205").json().path("total").asInt()).isEqualTo(11);
+        assertThat(api.get(ITEMS + "?perPage=0").status()).isEqualTo(400);
+    }
+}

@@ -1,0 +1,141 @@
+package tidylantern.server.design;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.Objects;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tidylantern.server.Api;
+import tidylantern.server.RunningService;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+class DraftTest {
+    private static RunningService service;
+    private static Api api;
+    private String search;
+
+    @BeforeAll
+    static void start(@TempDir Path data) {
+        service = RunningService.on(data);
+        api = service.api().withSite();
+        api.push("posts", "{\"id\":\"t\",\"title\":\"ferry\",\"body\":\"something else entirely\"}\n{\"id\":\"b\",\"title\":\"something else\",\"body\":\"ferry entirely\"}");
+    }
+
+    @AfterAll
+    static void stop() {
+        service.close();
+    }
+
+    @BeforeEach
+    void search() {
+        search = api.publishedSearch("Draft test");
+    }
+
+    private String path(String rest) {
+        return "/api/owner/searches/" + search + rest;
+    }
+
+    private Api.Answer put(String document, String tag) {
+        return api.send("PUT", path("/draft"), document, Map.of("Content-Type", "application/json", "If-Match", tag));
+    }
+
+    private static String withWeights(String document, double title, double body) {
+        ObjectNode design = (ObjectNode) new JsonMapper().readTree(document);
+        ((ObjectNode) design.path("words")).putArray("weights").add(design.objectNode().put("field", "title").put("weight", title))
+                .add(design.objectNode().put("field", "body").put("weight", body));
+        return design.toString();
+    }
+
+    @Test
+    void aChangeOfWeightShowsInTheDraftAtOnceAndReachesVisitorsWhenPublished() {
+        Api.Answer draft = api.get(path("/draft"));
+        Api.Answer changed = put(withWeights(draft.text(), 1, 9), draft.header("ETag"));
+        assertThat(changed.status()).as(changed.text()).isEqualTo(200);
+        assertThat(api.get(path("/draft/results?q=ferry")).hits()).containsExactly("b", "t");
+        assertThat(api.get(path("/live-version/results?q=ferry")).hits()).containsExactly("t", "b");
+        assertThat(api.results(search, "ferry").hits()).as("visitors").containsExactly("t", "b");
+        assertThat(api.get(path("")).json().path("differences")).extracting(d -> d.path("what").asString()).containsExactly("Weight of title", "Weight of body");
+
+        Api.Answer published = api.send("POST", path("/publish"), "", Map.of("If-Match", changed.header("ETag")));
+        assertThat(published.json().path("live").path("version").asInt()).isEqualTo(2);
+        assertThat(api.results(search, "ferry").hits()).containsExactly("b", "t");
+    }
+
+    @Test
+    void nobodysChangeIsOverwrittenUnseen() {
+        Api.Answer draft = api.get(path("/draft"));
+        assertThat(put(withWeights(draft.text(), 3, 1), draft.header("ETag")).status()).isEqualTo(200);
+        Api.Answer late = put(withWeights(draft.text(), 4, 1), draft.header("ETag"));
+        assertThat(late.status()).isEqualTo(412);
+        assertThat(late.json().path("detail").asString()).contains("changed elsewhere");
+        assertThat(api.put(path("/draft"), draft.text()).status()).as("without If-Match").isEqualTo(428);
+        assertThat(api.send("POST", path("/publish"), "", Map.of("If-Match", draft.header("ETag"))).status()).as("publishing what was not seen").isEqualTo(412);
+    }
+
+    @ParameterizedTest(name = "{0} -> {1}")
+    @CsvSource(delimiter = '|', value = {
+            "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"title\",\"weight\":5},{\"field\":\"body\",\"weight\":11}]}} | words.weights[1].weight | outside 0 to 10",
+            "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"title\",\"weight\":5},{\"field\":\"title\",\"weight\":1}]}} | words.weights[1] | stands twice",
+            "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"1st\",\"weight\":5}]}} | words.weights[0].field | cannot name a field",
+            "{\"version\":1,\"name\":\"x\",\"words\":{\"colour\":1}} | words.colour | no key",
+            "{\"version\":1,\"name\":\"x\",\"words\":{\"needed\":\"some\"}} | words.needed | some",
+            "{\"version\":1,\"name\":\"x\",\"words\":{\"excerpt\":{\"words\":3}}} | words.excerpt.words | choose 5 to 100",
+            "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | page.address | no web address",
+            "{\"version\":1,\"name\":\"\"} | name | 1 to 80 characters",
+            "{\"version\":2,\"name\":\"x\"} | version | not one this product reads",
+            "{\"name\":\"x\"} | version | says no version"})
+    void whatCannotHoldIsRefusedWithThePathOfItsKey(String document, String key, String reason) {
+        Api.Answer answer = put(document, api.get(path("/draft")).header("ETag"));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(400);
+        assertThat(answer.json().path("field").asString()).as(answer.text()).isEqualTo(key);
+        assertThat(answer.json().path("detail").asString()).contains(reason);
+    }
+
+    @Test
+    void brokenJsonAndLooseEndsAreRefused() {
+        String tag = api.get(path("/draft")).header("ETag");
+        for (String document : new String[] {"{\"version\":1", "[]", "null", "{\"version\":1,\"name\":\"x\"} {}", "{\"version\":1,\"name\":\"x\",\"name\":\"y\"}", ""}) {
+            assertThat(put(document, tag).status()).as(document).isEqualTo(400);
+        }
+        assertThat(api.get(path("/draft")).header("ETag")).as("nothing was changed").isEqualTo(tag);
+    }
+
+    @Test
+    void aDesignThatFindsNothingIsKeptButNotPublished() {
+        Api.Answer draft = api.get(path("/draft"));
+        ObjectNode design = (ObjectNode) draft.json();
+        ((ObjectNode) design.path("reach")).putArray("collections");
+        Api.Answer kept = put(design.toString(), draft.header("ETag"));
+        assertThat(kept.status()).isEqualTo(200);
+        Api.Answer refused = api.send("POST", path("/publish"), "", Map.of("If-Match", kept.header("ETag")));
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.json().path("detail").asString()).contains("No collection is searched");
+    }
+
+    @Test
+    void aDocumentOfTheFirstVersionIsReadAsItWasMeant() throws IOException {
+        String first;
+        try (var in = Objects.requireNonNull(getClass().getResourceAsStream("/search-design-v1.json"))) {
+            first = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+        Api.Answer kept = put(first, api.get(path("/draft")).header("ETag"));
+        assertThat(kept.status()).as(kept.text()).isEqualTo(200);
+        assertThat(kept.json()).isEqualTo(new JsonMapper().readTree(first));
+    }
+
+    @Test
+    void anUnknownSearchIsTold() {
+        assertThat(api.get("/api/owner/searches/nope/draft").status()).isEqualTo(404);
+        assertThat(api.get(path("/sketch/results")).json().path("detail").asString()).contains("\"draft\" or \"live-version\"");
+    }
+}
