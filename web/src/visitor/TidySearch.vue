@@ -140,8 +140,11 @@ function openList() {
   open.value = true
   asked.value = true
 }
-function left(event: FocusEvent) {
-  if (!(event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)) close()
+/** Closes once the focus has settled elsewhere: scripts and assistive technology may take it away and give it back at once. */
+async function left(event: FocusEvent) {
+  const form = event.currentTarget as HTMLElement
+  await nextTick()
+  if (!form.matches(':focus-within')) close()
 }
 function pressedElsewhere(event: Event) {
   if (host && !event.composedPath().includes(host)) close()
@@ -172,7 +175,7 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhe
         <p class="strong">{{ texts.nothing(live.value?.query ?? '') }}</p>
         <p>{{ texts.nothingHint }}</p>
       </template>
-      <div :id="`${id}-list`" role="listbox" :aria-label="label">
+      <div :id="`${id}-list`" class="list" role="listbox" :aria-label="label" :aria-busy="live.kind === 'loading'">
         <div v-for="group in groups" :key="group.collection" role="group" :aria-labelledby="`${id}-${group.collection}`" part="group">
           <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">{{ group.label }}<span aria-hidden="true">{{ group.total }}</span></div>
           <a

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { RequestFailure } from '../shared/http'
 import { session } from './session'
+import { steps } from './steps'
 
 /** Every address of the workbench. All but signing in need a session. */
 export const router = createRouter({
@@ -18,7 +19,8 @@ export const router = createRouter({
         { path: 'content', component: () => import('./pages/ContentPage.vue'), props: true, meta: { title: 'Content' } },
         { path: 'content/:collection', component: () => import('./pages/CollectionPage.vue'), props: true, meta: { title: 'Content' } },
         { path: 'searches', component: () => import('./pages/SearchesPage.vue'), props: true, meta: { title: 'Searches' } },
-        { path: 'searches/:search/:step?', component: () => import('./pages/SearchPage.vue'), props: true, meta: { title: 'Searches' } },
+        { path: 'searches/:search', redirect: to => `${to.path.replace(/\/$/, '')}/${steps[0].key}` },
+        { path: `searches/:search/:step(${steps.map(step => step.key).join('|')})`, component: () => import('./pages/SearchPage.vue'), props: true, meta: { title: 'Searches' } },
         { path: 'settings', component: () => import('./pages/SettingsPage.vue'), props: true, meta: { title: 'Site' } },
       ],
     },

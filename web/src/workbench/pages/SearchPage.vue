@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed, onMounted, provide, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
 import { RequestFailure } from '../../shared/http'
 import { counted, formatTime } from '../format'
@@ -13,11 +13,11 @@ import StagePane from '../parts/StagePane.vue'
 import GoLiveStep from '../steps/GoLiveStep.vue'
 import ReachStep from '../steps/ReachStep.vue'
 import WordsStep from '../steps/WordsStep.vue'
-import { isStep, steps, type StepKey } from '../steps'
+import { steps, type StepKey } from '../steps'
 import { useDraft } from '../useDraft'
 import { useKeys } from '../useSingleKeys'
 
-const { site, search, step = '' } = defineProps<{ site: string, search: string, step?: string }>()
+const { site, search, step: here } = defineProps<{ site: string, search: string, step: StepKey }>()
 const router = useRouter()
 const stage = ref<InstanceType<typeof StagePane>>()
 const draft = useDraft(() => search, () => stage.value?.refresh())
@@ -25,9 +25,7 @@ const publishing = ref(false)
 const failed = ref<Error | null>(null)
 const { data: summary } = useQuery({ queryKey: ['search', () => search], queryFn: () => api.search(search), staleTime: 0 })
 const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
-const here = computed<StepKey>(() => (isStep(step) ? step : 'what-is-searched'))
 const panels = { 'what-is-searched': ReachStep, 'words': WordsStep, 'go-live': GoLiveStep }
-provide('stage-words', (words: string) => stage.value?.ask(words))
 
 async function load() {
   failed.value = null
@@ -40,11 +38,10 @@ async function load() {
 }
 onMounted(load)
 watch(() => search, load)
-watch(() => step, () => { if (!isStep(step)) void router.replace(`/${site}/searches/${search}/what-is-searched`) }, { immediate: true })
-onBeforeRouteLeave(() => draft.settle().then(() => true))
+onBeforeRouteLeave(async () => { await draft.settle() })
 
 function walk(by: number) {
-  const next = steps[steps.findIndex(one => one.key === here.value) + by]
+  const next = steps[steps.findIndex(one => one.key === here) + by]
   if (next) void router.push(`/${site}/searches/${search}/${next.key}`)
 }
 async function lookOver() {

@@ -23,14 +23,6 @@ defineExpose({
     frame.value?.contentWindow?.focus()
     box()?.focus()
   },
-  /** Types words into the box and shows their results. */
-  ask: (words: string) => {
-    const input = box()?.shadowRoot?.querySelector('input')
-    if (!input) return
-    input.value = words
-    input.dispatchEvent(new Event('input', { bubbles: true }))
-    input.form?.requestSubmit()
-  },
 })
 </script>
 

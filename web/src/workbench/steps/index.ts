@@ -8,5 +8,3 @@ export const steps = [
 ] as const satisfies readonly { key: string, name: string, remarks: Remark['step'] }[]
 
 export type StepKey = (typeof steps)[number]['key']
-
-export const isStep = (key: string | undefined): key is StepKey => steps.some(step => step.key === key)

@@ -1,9 +1,11 @@
 package tidylantern.core.query;
 
+import java.util.Arrays;
 import org.apache.lucene.util.automaton.Automaton;
 import org.apache.lucene.util.automaton.LevenshteinAutomata;
 import org.apache.lucene.util.automaton.Operations;
 import org.apache.lucene.util.automaton.Transition;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which words a mistyped word may stand for: those within so many edits, where an edit is a letter too many, too few or
@@ -23,6 +25,50 @@ final class Typos {
         int fixed = firstLetterFixed ? Character.charCount(word.codePointAt(0)) : 0;
         Automaton automaton = new LevenshteinAutomata(word.substring(fixed), true).toAutomaton(edits, word.substring(0, fixed));
         return Operations.determinize(automaton, Operations.DEFAULT_DETERMINIZE_WORK_LIMIT);
+    }
+
+    /**
+     * In which way a word of the index stands for the typed one. Every word that the automata of {@link #within} and
+     * {@link #startingWith} accept has one; telling it by the distances is far cheaper than an automaton for each way.
+     *
+     * @param edits how many edits are allowed, 1 or 2
+     * @param starts whether the start of a word is enough
+     * @return null if it is too far off
+     */
+    static @Nullable Strength strength(String typed, String word, int edits, boolean starts) {
+        int[] a = typed.codePoints().toArray();
+        int[] b = word.codePoints().toArray();
+        int[] beforeLast = new int[b.length + 1];
+        int[] last = new int[b.length + 1];
+        int[] row = new int[b.length + 1];
+        for (int j = 0; j <= b.length; j++) {
+            row[j] = j;
+        }
+        for (int i = 1; i <= a.length; i++) {
+            int[] spare = beforeLast;
+            beforeLast = last;
+            last = row;
+            row = spare;
+            row[0] = i;
+            for (int j = 1; j <= b.length; j++) {
+                row[j] = Math.min(Math.min(last[j], row[j - 1]) + 1, last[j - 1] + (a[i - 1] == b[j - 1] ? 0 : 1));
+                if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1]) {
+                    row[j] = Math.min(row[j], beforeLast[j - 2] + 1);
+                }
+            }
+        }
+        int whole = row[b.length];
+        int start = starts ? Arrays.stream(row).min().orElse(whole) : whole;
+        if (Math.min(whole, start) > edits) {
+            return null;
+        }
+        if (whole <= 1) {
+            return Strength.TYPO;
+        }
+        if (start <= 1) {
+            return Strength.TYPO_START;
+        }
+        return whole <= 2 ? Strength.FAR_TYPO : Strength.FAR_TYPO_START;
     }
 
     /** Accepts the words that begin with one that {@code whole} accepts; {@code whole} is deterministic. */

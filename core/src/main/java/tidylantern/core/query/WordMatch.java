@@ -25,6 +25,7 @@ import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.automaton.Automaton;
 import org.apache.lucene.util.automaton.CompiledAutomaton;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
@@ -52,6 +53,7 @@ final class WordMatch {
     private boolean typos;
     /** Words within reach of a typo that the index holds; filled as queries are made. */
     private final Set<String> typoWords = new HashSet<>();
+    private @Nullable CompiledAutomaton reach;
 
     /**
      * @param codes forms in which the word, alone or with its neighbours, may be a code
@@ -129,18 +131,17 @@ final class WordMatch {
     private void addTypos(List<Query> ways, String place, Terms terms) throws IOException {
         Map<Strength, List<BytesRef>> met = new EnumMap<>(Strength.class);
         Map<Strength, Long> documents = new EnumMap<>(Strength.class);
-        Set<BytesRef> seen = new HashSet<>();
-        for (Map.Entry<Strength, Automaton> way : typoWays().entrySet()) {
-            TermsEnum found = terms.intersect(new CompiledAutomaton(way.getValue(), false, true), null);
-            for (BytesRef term = found.next(); term != null; term = found.next()) {
-                if (term.bytes[term.offset] == WordForms.STEM_MARK || seen.contains(term)) {
-                    continue;
-                }
-                BytesRef kept = BytesRef.deepCopyOf(term);
-                seen.add(kept);
-                typoWords.add(kept.utf8ToString());
-                met.computeIfAbsent(way.getKey(), key -> new ArrayList<>()).add(kept);
-                documents.merge(way.getKey(), (long) found.docFreq(), Long::sum);
+        TermsEnum found = terms.intersect(reach(), null);
+        for (BytesRef term = found.next(); term != null; term = found.next()) {
+            if (term.bytes[term.offset] == WordForms.STEM_MARK) {
+                continue;
+            }
+            String other = term.utf8ToString();
+            Strength strength = Typos.strength(word.folded(), other, design.typos().editsIn(word.folded()), startsCount());
+            if (strength != null) {
+                typoWords.add(other);
+                met.computeIfAbsent(strength, key -> new ArrayList<>()).add(BytesRef.deepCopyOf(term));
+                documents.merge(strength, (long) found.docFreq(), Long::sum);
             }
         }
         for (Map.Entry<Strength, List<BytesRef>> way : met.entrySet()) {
@@ -149,18 +150,20 @@ final class WordMatch {
         }
     }
 
-    /** Strongest first. The start of a word may be mistyped too while it is being typed. */
-    private Map<Strength, Automaton> typoWays() {
-        Map<Strength, Automaton> ways = new EnumMap<>(Strength.class);
-        boolean starts = last && design.partOfWord() == Words.PartOfWord.START;
-        for (int edits = 1; edits <= design.typos().editsIn(word.folded()); edits++) {
-            Automaton whole = Typos.within(word.folded(), edits, design.typos().firstLetterFixed());
-            ways.put(edits == 1 ? Strength.TYPO : Strength.FAR_TYPO, whole);
-            if (starts) {
-                ways.put(edits == 1 ? Strength.TYPO_START : Strength.FAR_TYPO_START, Typos.startingWith(whole));
-            }
+    /** The start of a word may be mistyped too while it is being typed. */
+    private boolean startsCount() {
+        return last && design.partOfWord() == Words.PartOfWord.START;
+    }
+
+    /** All words that a slip may lead to, whatever the way. Compiling it is the dear part, so it is done once a word. */
+    private CompiledAutomaton reach() {
+        if (reach == null) {
+            Automaton widest = Typos.within(word.folded(), design.typos().editsIn(word.folded()), design.typos().firstLetterFixed());
+            // Called finite although a start may go on for ever: it has no loop before it accepts, and what Lucene would
+            // reckon for a true loop (the suffix that all words share) is dear, and empty here.
+            reach = new CompiledAutomaton(startsCount() ? Typos.startingWith(widest) : widest, true, true);
         }
-        return ways;
+        return reach;
     }
 
     private static Query constant(Query found, Strength strength, float rarity) {

@@ -63,9 +63,25 @@ class TyposTest {
             for (int end = 0; end <= other.length(); end++) {
                 startsSo |= distance(typed, other.substring(0, end)) <= edits;
             }
+            boolean starts = random.nextBoolean();
+            int nearest = distance(typed, other);
+            for (int end = 0; starts && end <= other.length(); end++) {
+                nearest = Math.min(nearest, distance(typed, other.substring(0, end)));
+            }
+            assertThat(Typos.strength(typed, other, edits, starts)).as("%s for %s", typed, other).isEqualTo(expected(distance(typed, other), nearest, edits));
             assertThat(new CharacterRunAutomaton(Typos.startingWith(Typos.within(typed, edits, false))).run(other))
                     .as("%s begins within %d of %s", other, edits, typed).isEqualTo(startsSo);
         }
+    }
+
+    private static Strength expected(int whole, int nearest, int edits) {
+        if (nearest > edits) {
+            return null;
+        }
+        if (whole <= 1) {
+            return Strength.TYPO;
+        }
+        return nearest <= 1 ? Strength.TYPO_START : whole <= 2 ? Strength.FAR_TYPO : Strength.FAR_TYPO_START;
     }
 
     private static String word(Random random) {

@@ -10,9 +10,7 @@ import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
-import org.springframework.core.annotation.Order;
+import org.springframework.beans.factory.InitializingBean;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -20,10 +18,9 @@ import org.springframework.transaction.annotation.Transactional;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 
-/** Owners and access keys. At a first start it makes those that the operator's settings name. */
+/** Owners and access keys. */
 @Component
-@Order(1)
-public class Accounts implements ApplicationRunner {
+public class Accounts implements InitializingBean {
     private static final int SHORTEST_PASSWORD = 10;
     /** BCrypt looks at no more bytes than these. */
     private static final int LONGEST_PASSWORD = 72;
@@ -43,9 +40,9 @@ public class Accounts implements ApplicationRunner {
         this.clock = clock;
     }
 
+    /** Makes the owner and the access key that the operator's settings name, before anybody can ask. */
     @Override
-    @Transactional
-    public void run(ApplicationArguments arguments) {
+    public void afterPropertiesSet() {
         String owner = settings.owner();
         String password = settings.password();
         if (owner != null && !owner.isBlank() && password != null && !store.hasOwners()) {

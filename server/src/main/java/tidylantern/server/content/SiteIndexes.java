@@ -1,6 +1,5 @@
 package tidylantern.server.content;
 
-import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -14,10 +13,8 @@ import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
-import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
@@ -39,8 +36,7 @@ import tools.jackson.databind.json.JsonMapper;
  * from the last change that it has on disk, so a crash between the two costs nothing but a moment.
  */
 @Component
-@Order(2)
-public class SiteIndexes implements ApplicationRunner {
+public class SiteIndexes implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(SiteIndexes.class);
     private static final int BATCH = 500;
     private static final int SECONDS_BETWEEN_COMMITS = 5;
@@ -54,6 +50,7 @@ public class SiteIndexes implements ApplicationRunner {
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<String, Object> turns = new ConcurrentHashMap<>();
+    private volatile boolean running;
     private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("index-commits").daemon().factory());
 
     SiteIndexes(ContentStore store, SiteContents contents, Sites sites, Settings settings, JsonMapper json) {
@@ -64,9 +61,21 @@ public class SiteIndexes implements ApplicationRunner {
         this.json = json;
     }
 
-    /** Brings every index up to date and the engine up to speed, before the service says that it is ready. */
+    /** Before the web server, which starts last of all: whoever can ask gets an answer from all that was ever acknowledged. */
     @Override
-    public void run(ApplicationArguments arguments) {
+    public int getPhase() {
+        return 0;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /** Brings every index up to date and the engine up to speed. */
+    @Override
+    public void start() {
+        running = true;
         for (Sites.Site site : sites.all()) {
             synchronized (turn(site.key())) {
                 follow(site.key());
@@ -194,11 +203,16 @@ public class SiteIndexes implements ApplicationRunner {
         });
     }
 
-    @PreDestroy
-    void close() throws IOException {
+    @Override
+    public void stop() {
+        running = false;
         commits.shutdown();
-        for (SiteIndex index : indexes.values()) {
-            index.close();
-        }
+        indexes.forEach((site, index) -> {
+            try {
+                index.close();
+            } catch (IOException failure) {
+                LOG.error("The index of {} could not be closed; the next start reads from the database what it lacks", site, failure);
+            }
+        });
     }
 }

@@ -1,0 +1,111 @@
+package tidylantern.bench;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.lucene.analysis.Analyzer;
+import org.apache.lucene.analysis.TokenStream;
+import org.apache.lucene.analysis.en.EnglishAnalyzer;
+import org.apache.lucene.analysis.miscellaneous.PerFieldAnalyzerWrapper;
+import org.apache.lucene.analysis.standard.StandardAnalyzer;
+import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
+import org.apache.lucene.document.Document;
+import org.apache.lucene.document.Field;
+import org.apache.lucene.document.TextField;
+import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.index.IndexWriter;
+import org.apache.lucene.index.IndexWriterConfig;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.BoostQuery;
+import org.apache.lucene.search.DisjunctionMaxQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.PrefixQuery;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.search.TopDocs;
+import org.apache.lucene.search.TopScoreDocCollectorManager;
+import org.apache.lucene.search.uhighlight.UnifiedHighlighter;
+import org.apache.lucene.store.FSDirectory;
+
+/**
+ * The floor: the same work written straight on Lucene, as somebody would who needs it once. Two weighted fields, each word
+ * as typed, by stem or as a start, all words needed, an exact count, ten hits with their texts and marked excerpts. No
+ * typos, no design, no groups.
+ */
+final class BareLucene implements AutoCloseable {
+    private static final String[] FIELDS = {"title", "body"};
+    private static final float[] WEIGHTS = {5, 1};
+
+    private final Analyzer plain = new StandardAnalyzer();
+    private final Analyzer english = new EnglishAnalyzer();
+    private final FSDirectory directory;
+    private final DirectoryReader reader;
+    private final IndexSearcher searcher;
+    private final UnifiedHighlighter highlighter;
+
+    BareLucene(Path folder, List<WordNet.Entry> entries) throws IOException {
+        directory = FSDirectory.open(folder);
+        Analyzer byField = new PerFieldAnalyzerWrapper(plain, java.util.Map.of("title.stem", english, "body.stem", english));
+        try (IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(byField))) {
+            for (WordNet.Entry entry : entries) {
+                Document document = new Document();
+                document.add(new TextField("title", entry.words(), Field.Store.YES));
+                document.add(new TextField("body", entry.gloss(), Field.Store.YES));
+                document.add(new TextField("title.stem", entry.words(), Field.Store.NO));
+                document.add(new TextField("body.stem", entry.gloss(), Field.Store.NO));
+                writer.addDocument(document);
+            }
+        }
+        reader = DirectoryReader.open(directory);
+        searcher = new IndexSearcher(reader);
+        highlighter = UnifiedHighlighter.builder(searcher, plain).build();
+    }
+
+    int answer(String text) throws IOException {
+        BooleanQuery.Builder words = new BooleanQuery.Builder();
+        List<String> typed = tokens(plain, text);
+        for (String word : typed) {
+            List<Query> ways = new ArrayList<>();
+            for (int f = 0; f < FIELDS.length; f++) {
+                ways.add(new BoostQuery(new TermQuery(new Term(FIELDS[f], word)), WEIGHTS[f]));
+                for (String stem : tokens(english, word)) {
+                    ways.add(new BoostQuery(new TermQuery(new Term(FIELDS[f] + ".stem", stem)), WEIGHTS[f] * .7f));
+                }
+                ways.add(new BoostQuery(new PrefixQuery(new Term(FIELDS[f], word)), WEIGHTS[f] * .4f));
+            }
+            words.add(new DisjunctionMaxQuery(ways, 0), BooleanClause.Occur.MUST);
+        }
+        Query query = words.build();
+        TopDocs top = searcher.search(query, new TopScoreDocCollectorManager(10, null, Integer.MAX_VALUE));
+        for (var hit : top.scoreDocs) {
+            Document document = reader.storedFields().document(hit.doc);
+            document.get("title");
+        }
+        if (top.scoreDocs.length > 0) {
+            highlighter.highlightFields(FIELDS, query, top, new int[] {1, 1});
+        }
+        return (int) top.totalHits.value();
+    }
+
+    private static List<String> tokens(Analyzer analyzer, String text) throws IOException {
+        List<String> tokens = new ArrayList<>();
+        try (TokenStream stream = analyzer.tokenStream("any", text)) {
+            CharTermAttribute term = stream.addAttribute(CharTermAttribute.class);
+            stream.reset();
+            while (stream.incrementToken()) {
+                tokens.add(term.toString());
+            }
+            stream.end();
+        }
+        return tokens;
+    }
+
+    @Override
+    public void close() throws IOException {
+        reader.close();
+        directory.close();
+    }
+}

@@ -1,0 +1,33 @@
+package tidylantern.bench;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** Runs one benchmark by its name, or all of them. */
+public final class Bench {
+    private Bench() {}
+
+    @FunctionalInterface
+    interface Benchmark {
+        void run() throws Exception;
+    }
+
+    public static void main(String[] arguments) throws Exception {
+        Map<String, Benchmark> all = new LinkedHashMap<>();
+        all.put("wordnet", WordNetBench::run);
+        all.put("demo", DemoBench::run);
+        all.put("start", StartBench::run);
+        String name = arguments.length == 0 ? "all" : arguments[0];
+        if (!name.equals("all") && !all.containsKey(name)) {
+            System.err.println("There is no benchmark \"" + name + "\"; there are " + all.keySet());
+            System.exit(2);
+        }
+        for (Map.Entry<String, Benchmark> one : all.entrySet()) {
+            if (name.equals("all") || name.equals(one.getKey())) {
+                System.out.println("== " + one.getKey());
+                one.getValue().run();
+            }
+        }
+        System.exit(0);
+    }
+}

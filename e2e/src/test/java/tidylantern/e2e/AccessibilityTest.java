@@ -1,0 +1,110 @@
+package tidylantern.e2e;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+
+/** axe-core finds no violation of WCAG 2.2 A or AA on any screen, in the states that people meet. */
+class AccessibilityTest {
+    private static DemoWorld world;
+
+    @BeforeAll
+    static void start(@TempDir Path data) {
+        world = new DemoWorld(data);
+    }
+
+    @AfterAll
+    static void stop() {
+        world.close();
+    }
+
+    @Test
+    void theWorkbench() {
+        try (Browser browser = Browser.wide()) {
+            browser.open(world.service() + "/workbench/");
+            browser.see("#name");
+            browser.mustBeAccessible("sign in");
+            browser.see("#name").sendKeys("mo");
+            browser.see("#password").sendKeys("not the password");
+            browser.see("button[type=submit]").click();
+            browser.seeText("[role=alert]", "do not go together");
+            browser.mustBeAccessible("sign in, refused");
+            browser.signIn(world.service());
+            browser.seeText("h2", "Island search");
+            browser.mustBeAccessible("searches");
+            browser.seeText("button", "New search").click();
+            browser.see("#search-name");
+            browser.mustBeAccessible("new search");
+            browser.press(Keys.ESCAPE);
+            browser.open(world.workbench("/content"));
+            browser.seeText("h2", "Homes");
+            browser.mustBeAccessible("content");
+            browser.open(world.workbench("/content/homes"));
+            browser.seeText("tbody", "Bell Lane");
+            browser.mustBeAccessible("a collection's items");
+            browser.seeText("[role=group] button", "Fields").click();
+            browser.seeText("code", "bedrooms");
+            browser.mustBeAccessible("a collection's fields");
+            browser.open(world.workbench("/settings"));
+            browser.seeText("h2", "Access keys");
+            browser.seeText("li", "operator");
+            browser.mustBeAccessible("site");
+            for (String step : new String[] {"what-is-searched", "words", "go-live"}) {
+                browser.open(world.workbench("/searches/island-search/" + step));
+                browser.see(".decisions h2");
+                browser.enterStage();
+                browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> !texts.isEmpty());
+                browser.leaveFrame();
+                browser.mustBeAccessible("the step " + step + " with its stage");
+            }
+            browser.seeText("button", "Look over and publish").click();
+            browser.see("[role=dialog]");
+            browser.seeText("[role=dialog]", "nothing to publish");
+            browser.mustBeAccessible("look over and publish");
+            browser.press(Keys.ESCAPE);
+            browser.until("the dialog is gone", () -> browser.driver().findElements(org.openqa.selenium.By.cssSelector("[role=dialog]")).isEmpty());
+            browser.chord(Keys.CONTROL, "k");
+            browser.see("[role=dialog] [role=option]");
+            browser.mustBeAccessible("go to");
+        }
+    }
+
+    @Test
+    void whatVisitorsMeet() {
+        try (Browser browser = Browser.wide()) {
+            browser.open(world.site() + "/");
+            browser.see(browser.inside("tidy-search"), "input").sendKeys("harb");
+            browser.untilTexts(browser.inside("tidy-search"), ".row .name", texts -> !texts.isEmpty());
+            browser.press(Keys.ARROW_DOWN);
+            browser.mustBeAccessible("the site's home with live results");
+            browser.open(world.site() + "/search?q=harbour");
+            browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> !texts.isEmpty());
+            browser.mustBeAccessible("the results page");
+            browser.open(world.site() + "/search?q=zzqxw");
+            browser.untilTexts(browser.inside("tidy-results"), ".again", texts -> !texts.isEmpty());
+            browser.mustBeAccessible("nothing found");
+            browser.open(world.service() + "/s/island-search?q=harbour");
+            browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> !texts.isEmpty());
+            browser.mustBeAccessible("the hosted page");
+            browser.open(world.service() + "/s/nope");
+            browser.mustBeAccessible("no such search");
+            browser.open(world.site() + "/homes/lamp-cottage");
+            browser.mustBeAccessible("an item of the demo site");
+        }
+    }
+
+    @Test
+    void onAPhone() {
+        try (Browser browser = Browser.phone()) {
+            browser.open(world.site() + "/search?q=harbour");
+            browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> !texts.isEmpty());
+            browser.mustBeAccessible("the results page on a phone");
+            browser.type(browser.see(browser.inside("tidy-search"), "input"), "ferry");
+            browser.untilTexts(browser.inside("tidy-search"), ".row .name", texts -> !texts.isEmpty());
+            browser.mustBeAccessible("live results on a phone");
+        }
+    }
+}

@@ -1,0 +1,163 @@
+package tidylantern.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Results;
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Dimension;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.NoSuchElementException;
+import org.openqa.selenium.SearchContext;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriver;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import tidylantern.server.RunningService;
+
+/** Debian's Chromium, headless, driven as a person would: looks, waits until something is there, types, clicks. */
+final class Browser implements AutoCloseable {
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+    private static final List<String> WCAG_A_AND_AA = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22a", "wcag22aa");
+
+    private final ChromeDriver driver;
+
+    private Browser(boolean withScript, int width, int height) {
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--lang=en-GB", "--window-size=" + width + "," + height);
+        if (!withScript) {
+            options.setExperimentalOption("prefs", Map.of("profile.managed_default_content_settings.javascript", 2));
+        }
+        ChromeDriverService service = new ChromeDriverService.Builder().usingDriverExecutable(new java.io.File("/usr/bin/chromedriver")).usingAnyFreePort().build();
+        driver = new ChromeDriver(service, options);
+        driver.manage().window().setSize(new Dimension(width, height));
+    }
+
+    static Browser wide() {
+        return new Browser(true, 1280, 900);
+    }
+
+    /** 390 points wide, which a window cannot be; the page is told so. */
+    static Browser phone() {
+        Browser browser = new Browser(true, 500, 900);
+        browser.driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 390, "height", 844, "deviceScaleFactor", 1, "mobile", true));
+        return browser;
+    }
+
+    static Browser withoutScript() {
+        return new Browser(false, 1280, 900);
+    }
+
+    WebDriver driver() {
+        return driver;
+    }
+
+    void open(String address) {
+        driver.get(address);
+    }
+
+    String address() {
+        return driver.getCurrentUrl();
+    }
+
+    WebElement see(String css) {
+        return see(driver, css);
+    }
+
+    /** Waits until an element is there and can be seen. */
+    WebElement see(SearchContext within, String css) {
+        return until(css, () -> within.findElements(By.cssSelector(css)).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
+    }
+
+    /** Waits for a button, link or tab with this text. */
+    WebElement seeText(String css, String text) {
+        return until(css + " with \"" + text + "\"", () -> driver.findElements(By.cssSelector(css)).stream()
+                .filter(element -> element.isDisplayed() && element.getText().contains(text)).findFirst().orElse(null));
+    }
+
+    /** Inside the shadow of an element of ours. */
+    SearchContext inside(String css) {
+        return until("the shadow of " + css, () -> driver.findElement(By.cssSelector(css)).getShadowRoot());
+    }
+
+    /** Waits until the supplier gives something that is neither null nor false. */
+    <T> T until(String what, Supplier<T> supplier) {
+        Function<WebDriver, T> condition = any -> supplier.get();
+        return new WebDriverWait(driver, PATIENCE).ignoring(NoSuchElementException.class, StaleElementReferenceException.class)
+                .ignoring(org.openqa.selenium.NoSuchShadowRootException.class).withMessage(what).until(condition);
+    }
+
+    /** Waits until the texts of these elements are such. */
+    void untilTexts(SearchContext within, String css, java.util.function.Predicate<List<String>> such) {
+        until("texts of " + css, () -> such.test(texts(within, css)));
+    }
+
+    List<String> texts(SearchContext within, String css) {
+        return within.findElements(By.cssSelector(css)).stream().map(WebElement::getText).toList();
+    }
+
+    void type(WebElement field, String text) {
+        field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+    }
+
+    /** Presses keys wherever the focus is. */
+    void press(CharSequence... keys) {
+        new Actions(driver).sendKeys(keys).perform();
+    }
+
+    void chord(Keys held, String key) {
+        new Actions(driver).keyDown(held).sendKeys(key).keyUp(held).perform();
+    }
+
+    void signIn(String service) {
+        open(service + "/workbench/");
+        see("#name").sendKeys(RunningService.OWNER);
+        see("#password").sendKeys(RunningService.PASSWORD);
+        see("button[type=submit]").click();
+        see("header nav");
+    }
+
+    /** Everything inside the stage's frame until {@link #leaveFrame}. */
+    void enterStage() {
+        driver.switchTo().frame(see(".stage iframe"));
+    }
+
+    void leaveFrame() {
+        driver.switchTo().defaultContent();
+    }
+
+    /** Whatever script wrote to the console as an error since the last call. */
+    List<String> consoleErrors() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream().filter(entry -> entry.getLevel().intValue() >= java.util.logging.Level.SEVERE.intValue())
+                .map(LogEntry::getMessage).toList();
+    }
+
+    /** No violation of WCAG 2.2 A or AA that axe-core finds in what is on screen. */
+    void mustBeAccessible(String what) {
+        Results results = new AxeBuilder().withTags(WCAG_A_AND_AA).analyze(driver);
+        assertThat(results.getViolations()).as("violations on %s", what).extracting(Browser::told).isEmpty();
+    }
+
+    private static String told(Rule rule) {
+        return rule.getId() + ": " + rule.getHelp() + " at " + rule.getNodes().stream().map(node -> node.getTarget() + " " + node.getHtml()).limit(3).toList();
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

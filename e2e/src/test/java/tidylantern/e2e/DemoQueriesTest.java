@@ -1,0 +1,66 @@
+package tidylantern.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import tidylantern.demo.Quillhaven;
+import tidylantern.server.Api;
+
+/** Queries written before the search was tuned find their items through the first design of a new search. */
+class DemoQueriesTest {
+    private static DemoWorld world;
+
+    @BeforeAll
+    static void start(@TempDir Path data) {
+        world = new DemoWorld(data);
+    }
+
+    @AfterAll
+    static void stop() {
+        world.close();
+    }
+
+    static List<Quillhaven.Expected> queries() {
+        return Quillhaven.expected();
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("queries")
+    void findsTheItemAmongTheFirst(Quillhaven.Expected expected) {
+        Api.Answer answer = world.api().results("island-search", expected.query());
+        List<String> first = answer.hits().stream().limit(expected.within()).toList();
+        assertThat(first).as("\"%s\" of %d", expected.query(), answer.json().path("total").asInt()).contains(expected.item());
+    }
+
+    @Test
+    void thereAreFortyOfThem() {
+        assertThat(queries()).hasSizeGreaterThanOrEqualTo(40);
+    }
+
+    @Test
+    void theImperfectItemsAreFoundAndCalledSomething() {
+        List<String> called = new ArrayList<>();
+        for (String query : List.of("grey of a pigeon", "complete as the parish records", "deja vu naive")) {
+            called.add(world.api().results("island-search", query).json().path("hits").get(0).path("title").asString());
+        }
+        assertThat(called.get(0)).isEqualTo("Cold water, sixty strokes out and sixty back,…");
+        assertThat(called.get(1)).startsWith("An account, as complete");
+        assertThat(called.get(2)).startsWith("Fête at L'Anse");
+        assertThat(world.api().results("island-search", "snorer").hits()).as("reviews are not searched until somebody says so").isEmpty();
+    }
+
+    @Test
+    void loadingTheDemoTwiceChangesNothing() {
+        Api.Answer before = world.api().get("/api/owner/sites/quillhaven-isles/collections");
+        new tidylantern.demo.DemoLoader(world.service(), tidylantern.server.RunningService.ACCESS_KEY).load(world.site(), java.time.LocalDate.now());
+        assertThat(world.api().get("/api/owner/sites/quillhaven-isles/collections").json()).isEqualTo(before.json());
+    }
+}
