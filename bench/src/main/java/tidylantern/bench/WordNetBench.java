@@ -52,7 +52,7 @@ final class WordNetBench {
                 Item item = reader.read(new ItemId(entry.id()), Map.of("title", entry.words(), "body", entry.gloss()));
                 batch.add(new SiteIndex.Changed(item, "en"));
                 if (batch.size() == 1_000) {
-                    index.apply(batch, List.of(), 1);
+                    index.add(batch);
                     batch.clear();
                 }
             }

@@ -135,15 +135,23 @@ public final class SiteIndex implements Closeable {
     public record Changed(Item item, String language) {}
 
     /**
+     * Takes over items that belong to a larger change, without showing them yet or moving {@link #lastChange}; the last of
+     * the batches goes through {@link #apply}. Showing costs more than adding, so it is done once.
+     */
+    public synchronized void add(Collection<Changed> changed) throws IOException {
+        for (Changed one : changed) {
+            Analyzer analyzer = analyzers.computeIfAbsent(one.language(), WordForms::analyzer);
+            writer.updateDocument(refTerm(one.item().ref()), IndexFields.document(one.item(), analyzer));
+        }
+    }
+
+    /**
      * Takes over a batch of changes and shows them to the searches that begin afterwards.
      *
      * @param change the number of the last change in the batch; never lower than before
      */
     public synchronized void apply(Collection<Changed> changed, Collection<ItemRef> removed, long change) throws IOException {
-        for (Changed one : changed) {
-            Analyzer analyzer = analyzers.computeIfAbsent(one.language(), WordForms::analyzer);
-            writer.updateDocument(refTerm(one.item().ref()), IndexFields.document(one.item(), analyzer));
-        }
+        add(changed);
         for (ItemRef ref : removed) {
             writer.deleteDocuments(refTerm(ref));
         }

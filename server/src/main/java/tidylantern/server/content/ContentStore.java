@@ -1,10 +1,10 @@
 package tidylantern.server.content;
 
 import java.time.OffsetDateTime;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
@@ -89,17 +89,13 @@ class ContentStore {
     record StoredItem(String collectionKey, String itemId, String properties, String title, @Nullable String address,
             long changeNumber, OffsetDateTime changed) {}
 
-    /** What the named items of a collection say; those that are not there are not in the map. */
-    Map<String, String> properties(String site, CollectionKey collection, Collection<String> ids) {
-        Map<String, String> found = new HashMap<>();
-        if (!ids.isEmpty()) {
-            jdbc.sql("SELECT item_id, properties FROM item WHERE site_key = :site AND collection_key = :collection AND item_id IN (:ids)")
-                    .param("site", site).param("collection", collection.value()).param("ids", ids)
-                    .query(row -> {
-                        found.put(row.getString("item_id"), row.getString("properties"));
-                    });
-        }
-        return found;
+    /**
+     * What an item says, as its source brought it. One look-up by its whole key: asked for a list, H2 walks over the whole
+     * collection, which makes a large push quadratic.
+     */
+    Optional<String> properties(String site, CollectionKey collection, String id) {
+        return jdbc.sql("SELECT properties FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                .param("site", site).param("collection", collection.value()).param("id", id).query(String.class).optional();
     }
 
     void put(String site, List<StoredItem> items) {
@@ -132,14 +128,39 @@ class ContentStore {
     /** Where a walk over the changes stands: after this item. */
     record Place(long changeNumber, String collection, String id) {}
 
-    /** The items that follow a place in the order of changes. */
+    /**
+     * The items that follow a place in the order of changes: a stretch of one change and collection, at most {@code most}
+     * of them; none at the end. In steps that each follow the index: H2 compares rows
+     * (a, b, c) > (x, y, z) one by one, and sorts anew unless the order names all of the index's columns.
+     */
     List<StoredItem> changedAfter(String site, Place place, int most) {
+        List<StoredItem> items = stretch(site, place, most);
+        if (items.isEmpty()) {
+            return nextStretch(site, place).map(next -> stretch(site, next, most)).orElse(List.of());
+        }
+        return items;
+    }
+
+    private List<StoredItem> stretch(String site, Place after, int most) {
         return jdbc.sql("""
                 SELECT collection_key, item_id, properties, title, address, change_number, changed FROM item
-                WHERE site_key = :site AND (change_number, collection_key, item_id) > (:change, :collection, :id)
-                ORDER BY change_number, collection_key, item_id LIMIT :most""")
-                .param("site", site).param("change", place.changeNumber()).param("collection", place.collection()).param("id", place.id())
+                WHERE site_key = :site AND change_number = :change AND collection_key = :collection AND item_id > :id
+                ORDER BY site_key, change_number, collection_key, item_id LIMIT :most""")
+                .param("site", site).param("change", after.changeNumber()).param("collection", after.collection()).param("id", after.id())
                 .param("most", most).query(StoredItem.class).list();
+    }
+
+    private Optional<Place> nextStretch(String site, Place after) {
+        Optional<Place> sameChange = jdbc.sql("""
+                SELECT change_number, collection_key AS collection, '' AS id FROM item
+                WHERE site_key = :site AND change_number = :change AND collection_key > :collection
+                ORDER BY site_key, change_number, collection_key LIMIT 1""")
+                .param("site", site).param("change", after.changeNumber()).param("collection", after.collection()).query(Place.class).optional();
+        return sameChange.isPresent() ? sameChange : jdbc.sql("""
+                SELECT change_number, collection_key AS collection, '' AS id FROM item
+                WHERE site_key = :site AND change_number > :change
+                ORDER BY site_key, change_number, collection_key LIMIT 1""")
+                .param("site", site).param("change", after.changeNumber()).query(Place.class).optional();
     }
 
     /** One page of a collection's items whose title or id holds {@code words}, by title. */

@@ -230,13 +230,12 @@ class ItemPush {
         private void keep(List<Parsed> batch) {
             meetNewProperties(batch);
             ItemReader reader = new ItemReader(collection);
-            Map<String, String> before = store.properties(site, key, batch.stream().map(parsed -> parsed.id().value()).toList());
             List<ContentStore.StoredItem> kept = new ArrayList<>();
             for (Parsed parsed : batch) {
                 try {
                     Item item = reader.read(parsed.id(), parsed.properties());
                     String properties = json.writeValueAsString(parsed.properties());
-                    String old = before.get(parsed.id().value());
+                    String old = store.properties(site, key, parsed.id().value()).orElse(null);
                     if (properties.equals(old)) {
                         unchanged++;
                         continue;

@@ -141,8 +141,7 @@ public class SiteIndexes implements SmartLifecycle {
                 for (ContentStore.StoredItem item : items) {
                     changed.add(changed(content, readers, item));
                 }
-                // Only after the last batch is the change seen as a whole.
-                index.apply(changed, List.of(), seen);
+                index.add(changed);
                 ContentStore.StoredItem last = items.getLast();
                 place = new ContentStore.Place(last.changeNumber(), last.collectionKey(), last.itemId());
                 items = store.changedAfter(site, place, BATCH);
