@@ -13,8 +13,6 @@ export interface Texts {
   listKeys: string
   pages: string
   page: (page: number) => string
-  next: string
-  previous: string
   failed: string
   again: string
   needsKey: string
@@ -36,8 +34,6 @@ export const english: Texts = {
   listKeys: '↑ ↓ to move, Enter to open',
   pages: 'Pages of results',
   page: page => `Page ${page}`,
-  next: 'Next page',
-  previous: 'Previous page',
   failed: 'The search cannot be reached just now.',
   again: 'Try again',
   needsKey: 'This search has no key. Put search="…" into its tag.',

@@ -59,5 +59,4 @@ export const api = {
   changeDraft: (key: string, design: SearchDesign, tag: string) =>
     tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`, change('PUT', design, { 'If-Match': tag }))),
   publish: (key: string, tag: string) => send<SearchSummary>('POST', `/searches/${path(key)}/publish`, undefined, { 'If-Match': tag }),
-  foundByDraft: async (key: string, q: string) => (await get<{ total: number }>(`/searches/${path(key)}/draft/results?${new URLSearchParams({ q })}`)).total,
 }

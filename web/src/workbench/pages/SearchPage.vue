@@ -70,7 +70,7 @@ useKeys({
       </span>
       <span class="grow" />
       <Button icon="pi pi-undo" text severity="secondary" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!draft.canUndo.value" @click="draft.undo" />
-      <Button icon="pi pi-refresh" class="redo" text severity="secondary" aria-label="Redo" title="Redo (Ctrl Shift Z)" :disabled="!draft.canRedo.value" @click="draft.redo" />
+      <Button icon="pi pi-undo" class="redo" text severity="secondary" aria-label="Redo" title="Redo (Ctrl Shift Z)" :disabled="!draft.canRedo.value" @click="draft.redo" />
       <span v-if="summary?.live" class="quiet published">Published {{ formatTime(summary.live.published) }}</span>
       <Button label="Look over and publish" @click="lookOver" />
     </div>
@@ -99,7 +99,7 @@ useKeys({
 .chip.calm { background: #e6f1ea; color: #225c3a; }
 .keeping { font-size: 13px; min-width: 64px; }
 .published { font-size: 13px; white-space: nowrap; }
-.redo :deep(.p-button-icon) { transform: none; }
+.redo :deep(.p-button-icon) { transform: scaleX(-1); }
 .notice { margin: 8px 16px; }
 .columns { flex: 1; min-height: 0; display: grid; grid-template-columns: 210px minmax(340px, 400px) minmax(0, 1fr); }
 .decisions { overflow-y: auto; padding: 20px; background: var(--leaf); border-inline: 1px solid var(--line); }

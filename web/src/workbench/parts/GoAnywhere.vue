@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
-import { computed, nextTick, ref, useId, watch } from 'vue'
+import { computed, ref, useId, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../ownerApi'
 import { steps } from '../steps'
@@ -26,12 +26,7 @@ const places = computed(() => [
 const found = computed(() => places.value.filter(place => words.value.toLowerCase().split(/\s+/).every(word => place.name.toLowerCase().includes(word))).slice(0, 10))
 
 watch(words, () => { active.value = 0 })
-watch(shown, async now => {
-  if (!now) return
-  words.value = ''
-  await nextTick()
-  document.getElementById(`${id}-words`)?.focus()
-})
+watch(shown, () => { words.value = '' })
 function key(event: KeyboardEvent) {
   if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
     event.preventDefault()
@@ -50,9 +45,10 @@ function go(to: string) {
 </script>
 
 <template>
+  <!-- The dialog itself puts the focus on what is marked so, once it has come in; focusing it earlier would be undone. -->
   <Dialog v-model:visible="shown" modal dismissable-mask header="Go to" position="top" :draggable="false" :style="{ width: '520px', marginTop: '64px' }">
     <InputText
-      :id="`${id}-words`" v-model="words" fluid placeholder="A collection, a search, a step" role="combobox" aria-expanded="true" aria-autocomplete="list"
+      v-model="words" autofocus fluid placeholder="A collection, a search, a step" role="combobox" aria-expanded="true" aria-autocomplete="list"
       aria-label="Where to go" :aria-controls="`${id}-list`" :aria-activedescendant="found.length > 0 ? `${id}-${active}` : undefined" @keydown="key" />
     <ul :id="`${id}-list`" role="listbox" aria-label="Places">
       <li v-for="(place, n) in found" :id="`${id}-${n}`" :key="place.to" role="option" :aria-selected="n === active" @click="go(place.to)" @pointermove="active = n">{{ place.name }}</li>

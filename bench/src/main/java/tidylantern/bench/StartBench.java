@@ -48,6 +48,15 @@ final class StartBench {
         process.waitFor();
     }
 
+    /** A process whose output nobody reads stands still. */
+    private static void drain(BufferedReader output) {
+        try {
+            output.transferTo(java.io.Writer.nullWriter());
+        } catch (IOException ended) {
+            // The process was stopped, and its output with it.
+        }
+    }
+
     /** Returns when the service says that it is ready. */
     private static Process start(Path data, int port) throws IOException {
         try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("server/target"), "server-*-exec.jar")) {
@@ -58,7 +67,7 @@ final class StartBench {
             for (String line = output.readLine(); line != null; line = output.readLine()) {
                 said.append(line).append('\n');
                 if (line.contains("Started TidyLantern")) {
-                    Thread.ofVirtual().start(() -> output.lines().forEach(rest -> { }));
+                    Thread.ofVirtual().start(() -> drain(output));
                     return process;
                 }
             }

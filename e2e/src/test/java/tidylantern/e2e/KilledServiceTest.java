@@ -36,6 +36,15 @@ class KilledServiceTest {
         }
     }
 
+    /** A process whose output nobody reads stands still. */
+    private static void drain(BufferedReader output) {
+        try {
+            output.transferTo(java.io.Writer.nullWriter());
+        } catch (IOException ended) {
+            // The process was killed, as it should be, and its output with it.
+        }
+    }
+
     /** Waits for the line with which the service says that it is ready, and goes on reading what it says. */
     private static Api ready(Process process, int port) throws IOException {
         BufferedReader output = process.inputReader(StandardCharsets.UTF_8);
@@ -43,7 +52,7 @@ class KilledServiceTest {
         for (String line = output.readLine(); line != null; line = output.readLine()) {
             said.append(line).append('\n');
             if (line.contains("Started TidyLantern")) {
-                Thread.ofVirtual().start(() -> output.lines().forEach(rest -> { }));
+                Thread.ofVirtual().start(() -> drain(output));
                 return new Api("http://localhost:" + port, RunningService.ACCESS_KEY);
             }
         }

@@ -129,7 +129,8 @@ class OwnerStoryTest {
             browser.leaveFrame();
             browser.see(".decisions h2").click();
             browser.chord(Keys.CONTROL, "k");
-            browser.see("[role=dialog] input").sendKeys("content homes");
+            browser.until("the focus is in the field", () -> "combobox".equals(browser.driver().switchTo().activeElement().getDomAttribute("role")));
+            browser.press("content homes");
             browser.seeText("[role=option]", "Content: Homes");
             browser.press(Keys.ENTER);
             browser.seeText("h1", "Homes");

@@ -1,7 +1,6 @@
 package tidylantern.core.index;
 
 import java.io.IOException;
-import java.time.LocalDate;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -18,7 +17,6 @@ import org.apache.lucene.index.IndexOptions;
 import org.apache.lucene.index.IndexableField;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.util.BytesRef;
-import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
@@ -101,17 +99,12 @@ public final class IndexFields {
         };
     }
 
-    /** Reads an item back, with no other fields than those wanted; all of them if {@code wanted} is null. */
-    public static Item item(StoredFields stored, int document, @Nullable Set<FieldKey> wanted) throws IOException {
-        Document found;
-        if (wanted == null) {
-            found = stored.document(document);
-        } else {
-            Set<String> names = wanted.stream().map(key -> STORED + key.value()).collect(Collectors.toSet());
-            names.add(REF);
-            names.add(COLLECTION);
-            found = stored.document(document, names);
-        }
+    /** Reads an item back, with no other fields than those wanted. */
+    public static Item item(StoredFields stored, int document, Set<FieldKey> wanted) throws IOException {
+        Set<String> names = wanted.stream().map(key -> STORED + key.value()).collect(Collectors.toSet());
+        names.add(REF);
+        names.add(COLLECTION);
+        Document found = stored.document(document, names);
         CollectionKey collection = new CollectionKey(found.get(COLLECTION));
         String id = found.get(REF).substring(collection.value().length() + 1);
         Map<FieldKey, FieldValue> values = new java.util.HashMap<>();
@@ -121,10 +114,5 @@ public final class IndexFields {
             }
         }
         return new Item(new ItemRef(collection, new ItemId(id)), values);
-    }
-
-    /** The day behind a {@link #NEWEST} value. */
-    public static LocalDate day(long newest) {
-        return LocalDate.ofEpochDay(newest);
     }
 }

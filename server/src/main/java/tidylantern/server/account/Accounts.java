@@ -50,7 +50,7 @@ public class Accounts implements InitializingBean {
         }
         String key = settings.accessKey();
         if (key != null && !key.isBlank() && store.keyName(hash(key)).isEmpty()) {
-            store.addKey("from the operator's settings", hash(key), OffsetDateTime.now(clock));
+            store.addKey("the operator’s", hash(key), OffsetDateTime.now(clock));
         }
     }
 

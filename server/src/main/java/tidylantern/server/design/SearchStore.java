@@ -31,6 +31,15 @@ class SearchStore {
                 .param("key", key).query(StoredSearch.class).optional();
     }
 
+    /** Which version of a search is live, and on which site. */
+    record LiveVersion(String siteKey, int liveVersion) {}
+
+    /** Asked with every visitor's answer, so it leaves the draft where it lies; none where nothing was published. */
+    Optional<LiveVersion> liveVersion(String key) {
+        return jdbc.sql("SELECT site_key, live_version FROM search WHERE search_key = :key AND live_version IS NOT NULL")
+                .param("key", key).query(LiveVersion.class).optional();
+    }
+
     void add(String key, String site, String draft) {
         jdbc.sql("INSERT INTO search (search_key, site_key, draft, draft_revision) VALUES (:key, :site, :draft, 1)")
                 .param("key", key).param("site", site).param("draft", draft).update();

@@ -118,7 +118,6 @@ public class Searches {
         }
         int before = search.liveVersion() == null ? 0 : search.liveVersion();
         store.addVersion(key, new SearchStore.StoredVersion(before + 1, search.draft(), OffsetDateTime.now(clock), by));
-        live.remove(key);
         return summary(key);
     }
 
@@ -128,17 +127,17 @@ public class Searches {
     }
 
     private Optional<Live> findLive(String key) {
-        Optional<SearchStore.StoredSearch> search = store.find(key);
-        if (search.isEmpty() || search.get().liveVersion() == null) {
+        Optional<SearchStore.LiveVersion> live = store.liveVersion(key);
+        if (live.isEmpty()) {
             return Optional.empty();
         }
-        int version = search.get().liveVersion();
-        Live known = live.get(key);
+        int version = live.get().liveVersion();
+        Live known = this.live.get(key);
         if (known == null || known.version() != version) {
             SearchStore.StoredVersion stored = store.version(key, version)
                     .orElseThrow(() -> new IllegalStateException("version %d of %s is gone".formatted(version, key)));
-            known = new Live(key, search.get().siteKey(), version, json.read(stored.design()), stored.published(), stored.publishedBy());
-            live.put(key, known);
+            known = new Live(key, live.get().siteKey(), version, json.read(stored.design()), stored.published(), stored.publishedBy());
+            this.live.put(key, known);
         }
         return Optional.of(known);
     }
