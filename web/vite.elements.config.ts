@@ -12,6 +12,7 @@ export default defineConfig({
     target: 'es2022',
     modulePreload: false,
     rolldownOptions: {
+      checks: { pluginTimings: false },
       input: 'src/visitor/elements.ts',
       output: { format: 'es', entryFileNames: 'tidy-lantern.js', codeSplitting: false },
     },

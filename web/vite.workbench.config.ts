@@ -13,6 +13,7 @@ export default defineConfig({
     target: 'es2022',
     chunkSizeWarningLimit: 900,
     rolldownOptions: {
+      checks: { pluginTimings: false },
       input: { index: resolve('src/workbench/index.html'), stage: resolve('src/workbench/stage.html') },
     },
   },

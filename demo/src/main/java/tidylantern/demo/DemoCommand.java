@@ -1,6 +1,7 @@
 package tidylantern.demo;
 
 import java.io.IOException;
+import java.net.BindException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -23,7 +24,15 @@ public final class DemoCommand {
     public static void main(String[] arguments) throws IOException, InterruptedException {
         String service = "http://localhost:" + arguments[0];
         int sitePort = Integer.parseInt(arguments[1]);
-        try (StandInSite site = new StandInSite(sitePort, service, DemoLoader.SEARCH, LocalDate.now())) {
+        StandInSite site;
+        try {
+            site = new StandInSite(sitePort, service, DemoLoader.SEARCH, LocalDate.now());
+        } catch (BindException taken) {
+            System.err.println("Port " + sitePort + " is taken by another program.");
+            System.exit(1);
+            return;
+        }
+        try (site) {
             waitFor(service);
             int items = new DemoLoader(service, arguments[4]).load(site.address(), LocalDate.now());
             System.out.println("content: " + items + " items");

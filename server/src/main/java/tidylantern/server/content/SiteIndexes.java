@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -49,6 +50,7 @@ public class SiteIndexes implements SmartLifecycle {
     private final JsonMapper json;
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
+    private final Set<String> warmed = ConcurrentHashMap.newKeySet();
     private final Map<String, Object> turns = new ConcurrentHashMap<>();
     private volatile boolean running;
     private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("index-commits").daemon().factory());
@@ -118,6 +120,19 @@ public class SiteIndexes implements SmartLifecycle {
             follow(site);
         } catch (RuntimeException failure) {
             LOG.error("The index of {} could not follow; it will be tried again", site, failure);
+            return;
+        }
+        if (warmed.add(site)) {
+            commits.execute(() -> warmQuietly(site));
+        }
+    }
+
+    /** A site whose first items came after the start. Nobody waits for this, and nothing but speed depends on it. */
+    private void warmQuietly(String site) {
+        try {
+            warm(site);
+        } catch (RuntimeException failure) {
+            LOG.warn("The engine of {} could not be warmed", site, failure);
         }
     }
 
@@ -172,9 +187,10 @@ public class SiteIndexes implements SmartLifecycle {
     /** Makes the machine compile what answers need, with words of the site's own, so that the first visitor waits no longer than others. */
     private void warm(String site) {
         SiteContent content = contents.of(site);
-        if (content.collections().isEmpty()) {
+        if (contents.counts(site).isEmpty()) {
             return;
         }
+        warmed.add(site);
         SearchDesign design = SearchDesign.firstFor("warming", content);
         List<String> titles = content.collections().stream()
                 .flatMap(c -> store.page(site, c.key(), "", 0, 20).stream()).map(ContentStore.StoredItem::title).toList();
