@@ -59,8 +59,9 @@ export function useDraft(key: () => string, onKept: () => void) {
   }
 
   async function send(): Promise<void> {
-    // One change after the other: each must carry the tag that the one before it got.
-    if (sending) await sending
+    // One change after the other: each must carry the tag that the one before it got. Several may have waited for the same
+    // one, and only the first of them may go on.
+    while (sending) await sending
     const sent = design.value
     if (!sent) return
     sending = (async () => {
@@ -76,8 +77,11 @@ export function useDraft(key: () => string, onKept: () => void) {
         failure.value = error.message
       }
     })()
-    await sending
-    sending = null
+    try {
+      await sending
+    } finally {
+      sending = null
+    }
   }
 
   /** Sends what is not sent yet. Afterwards the tag is that of what is on screen, if nothing failed. */
