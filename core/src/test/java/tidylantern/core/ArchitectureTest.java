@@ -25,9 +25,13 @@ class ArchitectureTest {
                 .layer("design").definedBy("tidylantern.core.design..")
                 .layer("index").definedBy("tidylantern.core.index..")
                 .layer("query").definedBy("tidylantern.core.query..")
+                .layer("mapping").definedBy("tidylantern.core.mapping..")
+                .layer("health").definedBy("tidylantern.core.health..")
+                .whereLayer("mapping").mayNotBeAccessedByAnyLayer()
+                .whereLayer("health").mayNotBeAccessedByAnyLayer()
                 .whereLayer("query").mayNotBeAccessedByAnyLayer()
                 .whereLayer("design").mayOnlyBeAccessedByLayers("query")
                 .whereLayer("index").mayOnlyBeAccessedByLayers("query")
-                .whereLayer("content").mayOnlyBeAccessedByLayers("design", "index", "query").check(CORE);
+                .whereLayer("content").mayOnlyBeAccessedByLayers("design", "index", "query", "mapping", "health").check(CORE);
     }
 }

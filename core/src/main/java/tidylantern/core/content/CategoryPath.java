@@ -39,6 +39,11 @@ public record CategoryPath(List<String> names) {
         return names.getLast();
     }
 
+    /** The values from the top of the tree down to this one. */
+    public List<CategoryPath> fromTheTop() {
+        return java.util.stream.IntStream.rangeClosed(1, names.size()).mapToObj(levels -> new CategoryPath(names.subList(0, levels))).toList();
+    }
+
     private static String slug(String name) {
         String folded = Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
         String slug = folded.replaceAll("['’]", "").replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-").replaceAll("^-+|-+$", "");

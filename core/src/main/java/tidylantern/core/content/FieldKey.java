@@ -15,6 +15,9 @@ public record FieldKey(String value) implements Comparable<FieldKey> {
     public static final FieldKey IMAGE = new FieldKey("image");
     public static final FieldKey ADDRESS = new FieldKey("url");
     public static final FieldKey HEADINGS = new FieldKey("headings");
+    /** Who wrote it, and the day on which it came out. */
+    public static final FieldKey AUTHOR = new FieldKey("author");
+    public static final FieldKey PUBLISHED = new FieldKey("published");
 
     public FieldKey {
         require(FORM.matcher(value).matches(),

@@ -53,7 +53,7 @@ public final class ItemReader {
         try {
             return switch (field.kind()) {
                 case TEXT -> new FieldValue.Text(clean(String.join("\n", strings(loose))));
-                case CATEGORY -> new FieldValue.Categories(strings(loose).stream().map(CategoryPath::parse).toList());
+                case CATEGORY -> new FieldValue.Categories(paths(loose).stream().map(field::counted).toList());
                 case NUMBER -> new FieldValue.Numeric(number(loose));
                 case MONEY -> money(loose);
                 case DATE -> dates(loose);
@@ -66,6 +66,19 @@ public final class ItemReader {
         } catch (IllegalArgumentException | DateTimeException wrong) {
             throw new ItemRefused(field.property(), "\"%s\" is a field of kind %s: %s".formatted(field.property(), field.kind(), wrong.getMessage()));
         }
+    }
+
+    /** A path is a text with slashes between its names, or, where names hold slashes of their own, a list of its names in a list of paths. */
+    private static List<CategoryPath> paths(Object loose) {
+        List<CategoryPath> paths = new ArrayList<>();
+        for (Object part : loose instanceof List<?> list ? list : List.of(loose)) {
+            if (part instanceof List<?> names) {
+                paths.add(new CategoryPath(strings(names)));
+            } else if (part != null) {
+                paths.add(CategoryPath.parse(string(part)));
+            }
+        }
+        return paths;
     }
 
     /** Control characters say nothing to a reader and upset terminals, feeds and markers; line breaks and tabs stay. */

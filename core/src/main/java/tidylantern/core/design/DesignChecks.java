@@ -3,8 +3,11 @@ package tidylantern.core.design;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 
@@ -35,9 +38,12 @@ public final class DesignChecks {
         if (searched.isEmpty()) {
             remarks.add(new Remark(Step.REACH, "No collection is searched, so nothing can be found. Switch one on.", true));
         }
-        for (CollectionKey key : searched) {
-            if (content.collection(key) == null) {
-                remarks.add(new Remark(Step.REACH, "The collection \"%s\" is gone from the site. Switch it off, or bring it back.".formatted(key), false));
+        for (Reach.Searched one : design.reach().collections()) {
+            Collection collection = content.collection(one.collection());
+            if (collection == null) {
+                remarks.add(new Remark(Step.REACH, "The collection \"%s\" is gone from the site. Switch it off, or bring it back.".formatted(one.collection()), false));
+            } else {
+                rules(remarks, one, collection);
             }
         }
         List<FieldWeight> weights = design.words().searched();
@@ -56,6 +62,18 @@ public final class DesignChecks {
             }
         }
         return remarks;
+    }
+
+    private static void rules(List<Remark> remarks, Reach.Searched searched, Collection collection) {
+        for (ReachRule rule : Stream.concat(searched.only().stream(), searched.leaveOut().stream()).toList()) {
+            FieldKey key = rule.author() != null ? FieldKey.AUTHOR : rule.field();
+            Field field = key == null ? null : collection.field(key);
+            if (key != null && field == null) {
+                remarks.add(new Remark(Step.REACH, "%s has no field \"%s\", so the rule \"%s\" takes nothing. Take it away.".formatted(collection.label(), key, rule), false));
+            } else if (rule.field() != null && field != null && field.kind() != FieldKind.CATEGORY) {
+                remarks.add(new Remark(Step.REACH, "The field \"%s\" of %s is of kind %s, and rules go by category. Take \"%s\" away, or correct the kind.".formatted(key, collection.label(), field.kind(), rule), false));
+            }
+        }
     }
 
     /** Whether words can be looked for in a field of this kind. */

@@ -43,7 +43,12 @@ public final class DesignDifferences {
     }
 
     private static Map<String, String> collections(SearchDesign design) {
-        return byName(design.searched(), (CollectionKey key) -> "Collection " + key, key -> "searched");
+        Map<String, String> said = byName(design.searched(), (CollectionKey key) -> "Collection " + key, key -> "searched");
+        for (Reach.Searched searched : design.reach().collections()) {
+            searched.only().forEach(rule -> said.put("Only " + rule + " in " + searched.collection(), "searched"));
+            searched.leaveOut().forEach(rule -> said.put("Items of " + searched.collection() + " with " + rule, "left out"));
+        }
+        return said;
     }
 
     private static Map<String, String> weights(SearchDesign design) {

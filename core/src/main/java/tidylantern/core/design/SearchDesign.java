@@ -32,7 +32,7 @@ public record SearchDesign(int version, String name, Reach reach, Words words, R
      * item well (codes, keywords, the categories it stands in) counting too.
      */
     public static SearchDesign firstFor(String name, SiteContent content) {
-        Reach reach = new Reach(content.collections().stream().map(c -> new Reach.Searched(c.key())).toList());
+        Reach reach = new Reach(content.collections().stream().map(c -> Reach.Searched.all(c.key())).toList());
         List<FieldWeight> weights = content.collections().stream().flatMap(c -> c.fields().stream())
                 .filter(field -> firstWeight(field.key(), field.kind()) > 0)
                 .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind()))).distinct().toList();

@@ -1,15 +1,22 @@
 package tidylantern.core.index;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.document.Document;
+import org.apache.lucene.document.DoubleField;
 import org.apache.lucene.document.Field;
 import org.apache.lucene.document.FieldType;
+import org.apache.lucene.document.LongField;
 import org.apache.lucene.document.NumericDocValuesField;
 import org.apache.lucene.document.SortedDocValuesField;
+import org.apache.lucene.document.SortedSetDocValuesField;
 import org.apache.lucene.document.StoredField;
 import org.apache.lucene.document.StringField;
 import org.apache.lucene.document.TextField;
@@ -17,6 +24,8 @@ import org.apache.lucene.index.IndexOptions;
 import org.apache.lucene.index.IndexableField;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.util.BytesRef;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
@@ -31,10 +40,28 @@ public final class IndexFields {
     public static final String COLLECTION = "collection";
     /** Day of publication, as days since 1970; for 'newest'. */
     public static final String NEWEST = "newest";
+    /** The id and the title as {@link #folded}, to be looked for by any part of them. */
+    public static final String ID = "id";
+    public static final String TITLE = "title";
+    /** Milliseconds since 1970 of the last change by the source. */
+    public static final String CHANGED = "changed";
+    /** Holds {@link #YES} where the item is kept out of every search. */
+    public static final String KEPT_OUT = "kept-out";
+    /** The address from the site's root; the whole one too where it is absolute. */
+    public static final String ADDRESS = "address";
+    /** Keys of the names in the field {@code author}, whatever its kind. */
+    public static final String AUTHOR = "author";
+    /** The keys of the fields that have a value. */
+    public static final String HAS = "has";
+    public static final String YES = "yes";
+    public static final String NO = "no";
+    /** Between the names of a path in {@link #paths}; no name holds it, since control characters are taken out. */
+    public static final char BETWEEN_NAMES = '\u0001';
     private static final String WORDS = "words:";
     private static final String CODES = "codes:";
     private static final String STORED = "stored:";
-    private static final FieldKey PUBLISHED = new FieldKey("published");
+    private static final int LONGEST_SORT_KEY = 40;
+    private static final int LONGEST_TITLE = 300;
 
     private static final FieldType WORDS_TYPE = new FieldType(TextField.TYPE_NOT_STORED);
     private static final FieldType CODES_TYPE = new FieldType(StringField.TYPE_NOT_STORED);
@@ -57,29 +84,136 @@ public final class IndexFields {
         return CODES + field.value();
     }
 
-    static Document document(Item item, Analyzer analyzer) {
+    /** Where the keys of a field's category values lie, each with those above it; of a yes/no field, {@link #YES} or {@link #NO}. */
+    public static String values(FieldKey field) {
+        return "values:" + field.value();
+    }
+
+    /** Where the category values of a field lie for counting: the names of a path, {@link #BETWEEN_NAMES} between them. */
+    public static String paths(FieldKey field) {
+        return "paths:" + field.value();
+    }
+
+    /** Where the numbers, amounts (points and values, double) or days (since 1970, long) of a field lie. */
+    public static String numbers(FieldKey field) {
+        return "numbers:" + field.value();
+    }
+
+    /** Where the beginning of a field's text lies, to sort by. */
+    public static String sort(FieldKey field) {
+        return "sort:" + field.value();
+    }
+
+    /** Small letters without accents; at most {@value #LONGEST_TITLE} characters. */
+    public static String folded(String text) {
+        return Folding.fold(Folding.lower(text.substring(0, Math.min(text.length(), LONGEST_TITLE))));
+    }
+
+    static Document document(SiteIndex.Changed changed, Analyzer analyzer) {
+        Item item = changed.item();
         Document document = new Document();
         String ref = item.ref().toString();
         document.add(new StringField(REF, ref, Field.Store.YES));
         document.add(new SortedDocValuesField(REF, new BytesRef(ref)));
         document.add(new StringField(COLLECTION, item.ref().collection().value(), Field.Store.YES));
         document.add(new SortedDocValuesField(COLLECTION, new BytesRef(item.ref().collection().value())));
-        if (item.values().get(PUBLISHED) instanceof FieldValue.Dates dates) {
+        document.add(new StringField(ID, folded(item.ref().id().value()), Field.Store.NO));
+        String title = folded(item.title());
+        document.add(new StringField(TITLE, title, Field.Store.NO));
+        document.add(new SortedDocValuesField(TITLE, new BytesRef(title)));
+        document.add(new StoredField(CHANGED, changed.changed().toEpochMilli()));
+        document.add(new NumericDocValuesField(CHANGED, changed.changed().toEpochMilli()));
+        if (changed.mark().keptOut()) {
+            document.add(new StringField(KEPT_OUT, YES, Field.Store.YES));
+        }
+        addresses(item.address()).forEach(address -> document.add(new StringField(ADDRESS, address, Field.Store.NO)));
+        FieldValue author = item.values().get(FieldKey.AUTHOR);
+        names(author).forEach(name -> document.add(new StringField(AUTHOR, name.key(), Field.Store.NO)));
+        if (author instanceof FieldValue.Text) {
+            // Written as text, names are counted like a flat category's values.
+            names(author).forEach(name -> path(document, FieldKey.AUTHOR, name));
+        }
+        if (item.values().get(FieldKey.PUBLISHED) instanceof FieldValue.Dates dates) {
             document.add(new NumericDocValuesField(NEWEST, dates.days().getLast().toEpochDay()));
         }
         // In the order of the keys, so that one item always makes one document.
         item.values().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(entry -> {
-            FieldKey key = entry.getKey();
-            document.add(new StoredField(STORED + key.value(), StoredValue.write(entry.getValue())));
-            if (entry.getValue() instanceof FieldValue.Codes codes) {
-                codes.codes().forEach(code -> document.add(new Field(codes(key), Folding.code(code), CODES_TYPE)));
-            }
-            String words = searchableText(entry.getValue());
-            if (!words.isBlank()) {
-                document.add(new Field(words(key), analyzer.tokenStream(words(key), words), WORDS_TYPE));
+            add(document, entry.getKey(), entry.getValue());
+            if (!entry.getKey().equals(FieldKey.TITLE)) {
+                words(document, entry.getKey(), searchableText(entry.getValue()), analyzer);
             }
         });
+        // The owner's keywords count as words of the title.
+        words(document, FieldKey.TITLE, item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords(), analyzer);
         return document;
+    }
+
+    private static void add(Document document, FieldKey key, FieldValue value) {
+        document.add(new StoredField(STORED + key.value(), StoredValue.write(value)));
+        document.add(new StringField(HAS, key.value(), Field.Store.NO));
+        switch (value) {
+            case FieldValue.Categories categories -> {
+                categories.paths().stream().flatMap(path -> path.fromTheTop().stream()).map(CategoryPath::key).distinct()
+                        .forEach(name -> document.add(new StringField(values(key), name, Field.Store.NO)));
+                categories.paths().forEach(path -> path(document, key, path));
+                sortKey(document, key, String.join(" ", categories.paths().getFirst().names()));
+            }
+            case FieldValue.Codes codes -> {
+                codes.codes().forEach(code -> document.add(new Field(codes(key), Folding.code(code), CODES_TYPE)));
+                sortKey(document, key, codes.codes().getFirst());
+            }
+            case FieldValue.Numeric number -> document.add(new DoubleField(numbers(key), number.number().doubleValue(), Field.Store.NO));
+            case FieldValue.Money money -> document.add(new DoubleField(numbers(key), money.amount().doubleValue(), Field.Store.NO));
+            case FieldValue.Dates dates -> dates.days().forEach(day -> document.add(new LongField(numbers(key), day.toEpochDay(), Field.Store.NO)));
+            case FieldValue.YesNo answer -> {
+                document.add(new StringField(values(key), answer.yes() ? YES : NO, Field.Store.NO));
+                sortKey(document, key, answer.yes() ? YES : NO);
+            }
+            case FieldValue.Text text -> {
+                if (!key.equals(FieldKey.BODY) && !key.equals(FieldKey.HEADINGS)) {
+                    sortKey(document, key, text.text());
+                }
+            }
+            case FieldValue.Place place -> sortKey(document, key, place.name() == null ? "" : place.name());
+            case FieldValue.Image image -> sortKey(document, key, image.address());
+            case FieldValue.Link link -> sortKey(document, key, link.address());
+        }
+    }
+
+    private static void words(Document document, FieldKey key, String words, Analyzer analyzer) {
+        if (!words.isBlank()) {
+            document.add(new Field(words(key), analyzer.tokenStream(words(key), words), WORDS_TYPE));
+        }
+    }
+
+    private static void sortKey(Document document, FieldKey key, String text) {
+        document.add(new SortedDocValuesField(sort(key), new BytesRef(folded(text.substring(0, Math.min(text.length(), LONGEST_SORT_KEY))))));
+    }
+
+    /** An address as rules see it: from the site's root, and whole where it is whole. */
+    private static Set<String> addresses(@Nullable String address) {
+        if (address == null) {
+            return Set.of();
+        }
+        Set<String> addresses = new HashSet<>(Set.of(address));
+        int host = address.indexOf("://");
+        if (host > 0) {
+            int path = address.indexOf('/', host + 3);
+            addresses.add(path < 0 ? "/" : address.substring(path));
+        }
+        return addresses;
+    }
+
+    private static void path(Document document, FieldKey key, CategoryPath path) {
+        document.add(new SortedSetDocValuesField(paths(key), new BytesRef(String.join(String.valueOf(BETWEEN_NAMES), path.names()))));
+    }
+
+    private static List<CategoryPath> names(@Nullable FieldValue value) {
+        return switch (value) {
+            case FieldValue.Text text -> text.text().lines().filter(line -> !line.isBlank()).map(line -> new CategoryPath(List.of(line))).toList();
+            case FieldValue.Categories categories -> categories.paths();
+            case null, default -> List.of();
+        };
     }
 
     /** The words of a value that can be searched; empty for kinds that hold none. */
@@ -101,18 +235,26 @@ public final class IndexFields {
 
     /** Reads an item back, with no other fields than those wanted. */
     public static Item item(StoredFields stored, int document, Set<FieldKey> wanted) throws IOException {
+        return row(stored, document, wanted).item();
+    }
+
+    /** An item with what is known about it beside its values. */
+    public record Row(Item item, boolean keptOut, long changed) {}
+
+    /** Like {@link #item}, with the owner's mark and the time of the last change, in milliseconds since 1970. */
+    public static Row row(StoredFields stored, int document, Set<FieldKey> wanted) throws IOException {
         Set<String> names = wanted.stream().map(key -> STORED + key.value()).collect(Collectors.toSet());
-        names.add(REF);
-        names.add(COLLECTION);
+        names.addAll(List.of(REF, COLLECTION, KEPT_OUT, CHANGED));
         Document found = stored.document(document, names);
         CollectionKey collection = new CollectionKey(found.get(COLLECTION));
         String id = found.get(REF).substring(collection.value().length() + 1);
-        Map<FieldKey, FieldValue> values = new java.util.HashMap<>();
-        for (IndexableField field : found.getFields()) {
+        Map<FieldKey, FieldValue> values = new HashMap<>();
+        for (IndexableField field : new ArrayList<>(found.getFields())) {
             if (field.name().startsWith(STORED)) {
                 values.put(new FieldKey(field.name().substring(STORED.length())), StoredValue.read(field.stringValue()));
             }
         }
-        return new Item(new ItemRef(collection, new ItemId(id)), values);
+        Item item = new Item(new ItemRef(collection, new ItemId(id)), values);
+        return new Row(item, found.get(KEPT_OUT) != null, found.getField(CHANGED).numericValue().longValue());
     }
 }

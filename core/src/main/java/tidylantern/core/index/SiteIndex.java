@@ -3,6 +3,7 @@ package tidylantern.core.index;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -20,6 +21,7 @@ import org.apache.lucene.store.FSDirectory;
 import org.apache.lucene.util.InfoStream;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.OwnerMark;
 
 /**
  * The index of one site. One thread writes at a time; any number read meanwhile, each from the state it took.
@@ -34,7 +36,7 @@ public final class SiteIndex implements Closeable {
     private static final String LAST_CHANGE = "last-change";
     private static final String SHAPE = "shape";
     /** Raised whenever {@link IndexFields} lays items out in another way: an older index is then thrown away and made anew. */
-    private static final String CURRENT_SHAPE = "1";
+    private static final String CURRENT_SHAPE = "2";
 
     private final Directory directory;
     private final IndexWriter writer;
@@ -131,8 +133,18 @@ public final class SiteIndex implements Closeable {
         return uncommitted;
     }
 
-    /** One item as it now is, in the language of its collection. */
-    public record Changed(Item item, String language) {}
+    /**
+     * One item as it now is.
+     *
+     * @param item with what its owner wrote in place of what the source says
+     * @param language of its collection
+     * @param changed when its source last said something else
+     */
+    public record Changed(Item item, String language, OwnerMark mark, Instant changed) {
+        public Changed(Item item, String language) {
+            this(item, language, OwnerMark.NONE, Instant.EPOCH);
+        }
+    }
 
     /**
      * Takes over items that belong to a larger change, without showing them yet or moving {@link #lastChange}; the last of
@@ -141,7 +153,14 @@ public final class SiteIndex implements Closeable {
     public synchronized void add(Collection<Changed> changed) throws IOException {
         for (Changed one : changed) {
             Analyzer analyzer = analyzers.computeIfAbsent(one.language(), WordForms::analyzer);
-            writer.updateDocument(refTerm(one.item().ref()), IndexFields.document(one.item(), analyzer));
+            writer.updateDocument(refTerm(one.item().ref()), IndexFields.document(one, analyzer));
+        }
+    }
+
+    /** Like {@link #add}, for items that are gone. */
+    public synchronized void remove(Collection<ItemRef> removed) throws IOException {
+        for (ItemRef ref : removed) {
+            writer.deleteDocuments(refTerm(ref));
         }
     }
 
@@ -152,9 +171,7 @@ public final class SiteIndex implements Closeable {
      */
     public synchronized void apply(Collection<Changed> changed, Collection<ItemRef> removed, long change) throws IOException {
         add(changed);
-        for (ItemRef ref : removed) {
-            writer.deleteDocuments(refTerm(ref));
-        }
+        remove(removed);
         lastChange = Math.max(lastChange, change);
         uncommitted = true;
         searchers.maybeRefreshBlocking();

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.apache.lucene.index.LeafReaderContext;
-import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.CollectionTerminatedException;
@@ -18,15 +17,10 @@ import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.SimpleCollector;
-import org.apache.lucene.search.TermInSetQuery;
-import org.apache.lucene.search.TermQuery;
-import org.apache.lucene.util.BytesRef;
-import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.Folding;
-import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
 
 /** A query as the engine runs it: the items in reach, and of those the ones that hold enough of the words. */
@@ -59,7 +53,7 @@ final class ReadQuery {
 
     /** Below the fewest letters, and where nothing but punctuation was typed, the starting list stands. */
     static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher) throws IOException {
-        Query reach = reach(design.searched());
+        Query reach = ReachQuery.of(design.reach());
         List<WordMatch> matches = query.letters() < design.words().fewestLetters() ? List.of() : matches(query.text(), design, content);
         if (matches.isEmpty()) {
             return new ReadQuery(reach, matches);
@@ -76,11 +70,6 @@ final class ReadQuery {
         }
         found.setMinimumNumberShouldMatch(design.words().needed().of(matches.size()));
         return new ReadQuery(found.build(), matches);
-    }
-
-    private static Query reach(Set<CollectionKey> searched) {
-        List<BytesRef> keys = searched.stream().map(key -> new BytesRef(key.value())).toList();
-        return keys.size() == 1 ? new TermQuery(new Term(IndexFields.COLLECTION, keys.getFirst())) : new TermInSetQuery(IndexFields.COLLECTION, keys);
     }
 
     private static List<WordMatch> matches(String text, SearchDesign design, SiteContent content) {

@@ -51,7 +51,7 @@ class SearchDesignTest {
         FieldWeight title = new FieldWeight(FieldKey.TITLE, 1);
         assertThatThrownBy(() -> Words.standard().withWeights(List.of(title, new FieldWeight(FieldKey.BODY, 1), title)))
                 .extracting(fault -> ((DesignFault) fault).key()).isEqualTo("weights[2]");
-        Reach.Searched posts = new Reach.Searched(new CollectionKey("posts"));
+        Reach.Searched posts = Reach.Searched.all(new CollectionKey("posts"));
         assertThatThrownBy(() -> new Reach(List.of(posts, posts))).extracting(fault -> ((DesignFault) fault).key()).isEqualTo("collections[1]");
     }
 
@@ -70,7 +70,7 @@ class SearchDesignTest {
                 .extracting(DesignChecks.Remark::step).containsExactly(DesignChecks.Step.REACH);
         SearchDesign odd = design.withWords(design.words().withWeights(List.of(new FieldWeight(new FieldKey("gone"), 1),
                 new FieldWeight(new FieldKey("published"), 1), new FieldWeight(new FieldKey("code"), 1))))
-                .withReach(new Reach(List.of(new Reach.Searched(new CollectionKey("posts")))));
+                .withReach(new Reach(List.of(Reach.Searched.all(new CollectionKey("posts")))));
         assertThat(DesignChecks.of(odd, SITE)).extracting(DesignChecks.Remark::text).satisfiesExactly(
                 text -> assertThat(text).contains("No collection has the field \"gone\""),
                 text -> assertThat(text).contains("\"published\" holds no words"),
@@ -82,7 +82,7 @@ class SearchDesignTest {
     void differencesNameEachDecisionWithBothItsStates() {
         SearchDesign before = SearchDesign.firstFor("Search", SITE);
         SearchDesign after = before.withWords(before.words().withWeights(List.of(new FieldWeight(FieldKey.TITLE, 7.5), new FieldWeight(new FieldKey("tags"), 2))))
-                .withReach(new Reach(List.of(new Reach.Searched(new CollectionKey("posts")))));
+                .withReach(new Reach(List.of(Reach.Searched.all(new CollectionKey("posts")))));
         assertThat(DesignDifferences.between(before, after)).extracting(d -> d.what() + ": " + d.before() + " -> " + d.after())
                 .containsExactly("Collection homes: searched -> null", "Weight of title: 5 -> 7.5", "Weight of code: 8 -> null");
         assertThat(DesignDifferences.between(before, before)).isEmpty();

@@ -90,7 +90,7 @@ class PlainLoopTest {
         Words words = new Words(weights, Words.WordsNeeded.values()[random.nextInt(3)], Words.PartOfWord.values()[random.nextInt(2)],
                 new Words.Typos(random.nextBoolean(), random.nextBoolean()), random.nextBoolean(), 1, null);
         SearchDesign design = SearchFixture.design().withWords(words);
-        return random.nextInt(4) == 0 ? design.withReach(new Reach(List.of(new Reach.Searched(SearchFixture.POSTS.key())))) : design;
+        return random.nextInt(4) == 0 ? design.withReach(new Reach(List.of(Reach.Searched.all(SearchFixture.POSTS.key())))) : design;
     }
 
     private static List<String> all(SearchFixture site, SearchDesign design, String query) {

@@ -15,6 +15,7 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.Reach;
@@ -41,7 +42,7 @@ final class SearchFixture implements AutoCloseable {
 
     static Collection collection(String key, String language) {
         return new Collection(new CollectionKey(key), key.equals("posts") ? "Posts" : "Notes", language, List.of(field("title", FieldKind.TEXT), field("summary", FieldKind.TEXT),
-                field("body", FieldKind.TEXT), field("tags", FieldKind.CATEGORY), field("code", FieldKind.CODE), field("published", FieldKind.DATE)));
+                field("body", FieldKind.TEXT), field("tags", FieldKind.CATEGORY), field("code", FieldKind.CODE), field("published", FieldKind.DATE), field("author", FieldKind.TEXT), field("url", FieldKind.LINK), field("price", FieldKind.MONEY)));
     }
 
     private static Field field(String key, FieldKind kind) {
@@ -57,11 +58,22 @@ final class SearchFixture implements AutoCloseable {
         for (int i = 0; i < propertiesAndValues.length; i += 2) {
             properties.put(propertiesAndValues[i], propertiesAndValues[i + 1]);
         }
+        return item(collection, id, properties);
+    }
+
+    SearchFixture item(Collection collection, String id, Map<String, Object> properties) {
         try {
             items.add(new SiteIndex.Changed(new ItemReader(collection).read(new ItemId(id), properties), collection.language()));
         } catch (ItemRefused wrong) {
             throw new IllegalArgumentException(wrong);
         }
+        return this;
+    }
+
+    /** Marks the item added last. */
+    SearchFixture marked(OwnerMark mark) {
+        SiteIndex.Changed last = items.removeLast();
+        items.add(new SiteIndex.Changed(mark.over(last.item()), last.language(), mark, last.changed()));
         return this;
     }
 
@@ -85,7 +97,7 @@ final class SearchFixture implements AutoCloseable {
     }
 
     static SearchDesign searching(String... collections) {
-        return design().withReach(new Reach(List.of(collections).stream().map(key -> new Reach.Searched(new CollectionKey(key))).toList()));
+        return design().withReach(new Reach(List.of(collections).stream().map(key -> Reach.Searched.all(new CollectionKey(key))).toList()));
     }
 
     static SearchDesign strict(Words.WordsNeeded needed, Words.PartOfWord part, boolean typos, boolean stemming) {
@@ -99,6 +111,14 @@ final class SearchFixture implements AutoCloseable {
 
     SearchEngine engine() {
         return new SearchEngine(index);
+    }
+
+    ItemListing listing() {
+        return new ItemListing(index);
+    }
+
+    SiteIndex index() {
+        return index;
     }
 
     List<String> found(SearchDesign design, String query) {

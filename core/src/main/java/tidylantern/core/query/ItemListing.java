@@ -1,0 +1,181 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.apache.lucene.index.StoredFields;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.MatchAllDocsQuery;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreDoc;
+import org.apache.lucene.search.Sort;
+import org.apache.lucene.search.SortField;
+import org.apache.lucene.search.SortedNumericSelector;
+import org.apache.lucene.search.SortedNumericSortField;
+import org.apache.lucene.search.TermInSetQuery;
+import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.search.TopFieldCollectorManager;
+import org.apache.lucene.search.WildcardQuery;
+import org.apache.lucene.util.BytesRef;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Reach;
+import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.SiteIndex;
+
+/** Lists items as owners want to see them: filtered, sorted by any field, a page at a time. Threads may share it. */
+public final class ItemListing {
+    private final SiteIndex index;
+
+    public ItemListing(SiteIndex index) {
+        this.index = index;
+    }
+
+    /** What items are sorted by. Ties go to the item's reference; items that do not say it come last. */
+    public sealed interface Key {}
+
+    public record ByTitle() implements Key {}
+
+    public record ById() implements Key {}
+
+    public record ByChange() implements Key {}
+
+    public record ByField(FieldKey field) implements Key {}
+
+    /** A page of the list; {@code page} is the last one where a later one was asked for. */
+    public record Page(int total, int page, int pages, List<IndexFields.Row> rows) {}
+
+    /** @param columns the fields to be read for each row */
+    public Page page(SiteContent content, ItemFilter filter, Key by, boolean reversed, int page, int perPage, Set<FieldKey> columns) {
+        return read(searcher -> {
+            Query query = query(filter);
+            int total = searcher.count(query);
+            int pages = Math.max(1, Math.ceilDiv(total, perPage));
+            int shown = Math.clamp(page, 1, pages);
+            int from = (shown - 1) * perPage;
+            int to = Math.min(total, from + perPage);
+            // Beyond the middle it is cheaper to walk from the other end; the order is strict, so both ends agree.
+            boolean fromTheEnd = from > total / 2;
+            int wanted = fromTheEnd ? total - from : to;
+            List<IndexFields.Row> rows = new ArrayList<>();
+            if (wanted > 0) {
+                Sort sort = sort(content, by, reversed, fromTheEnd);
+                List<ScoreDoc> top = new ArrayList<>(List.of(searcher.search(query, new TopFieldCollectorManager(sort, wanted, null, 1)).scoreDocs));
+                if (fromTheEnd) {
+                    Collections.reverse(top);
+                }
+                StoredFields stored = searcher.storedFields();
+                Set<FieldKey> read = new HashSet<>(columns);
+                read.addAll(Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS));
+                for (ScoreDoc document : fromTheEnd ? top.subList(0, to - from) : top.subList(from, to)) {
+                    rows.add(IndexFields.row(stored, document.doc, read));
+                }
+            }
+            return new Page(total, shown, pages, rows);
+        });
+    }
+
+    public int count(ItemFilter filter) {
+        return read(searcher -> searcher.count(query(filter)));
+    }
+
+    /** The references of what the filter lets through, in no order; at most so many. */
+    public List<ItemRef> refs(ItemFilter filter, int most) {
+        return read(searcher -> {
+            List<ItemRef> refs = new ArrayList<>();
+            StoredFields stored = searcher.storedFields();
+            for (ScoreDoc document : searcher.search(query(filter), Math.max(1, most)).scoreDocs) {
+                refs.add(IndexFields.item(stored, document.doc, Set.of()).ref());
+            }
+            return refs;
+        });
+    }
+
+    /** What every collection and every rule of a reach comes to. */
+    public ReachCounts counts(Reach reach) {
+        return read(searcher -> {
+            List<ReachCounts.OfCollection> collections = new ArrayList<>();
+            int inReach = 0;
+            for (Reach.Searched searched : reach.collections()) {
+                Query all = ReachQuery.collection(searched.collection());
+                int found = searcher.count(ReachQuery.of(new Reach(List.of(searched))));
+                inReach += found;
+                List<Integer> only = new ArrayList<>();
+                for (var rule : searched.only()) {
+                    only.add(searcher.count(ReachQuery.rule(rule, searched.collection())));
+                }
+                List<Integer> leaveOut = new ArrayList<>();
+                for (var rule : searched.leaveOut()) {
+                    leaveOut.add(searcher.count(ReachQuery.rule(rule, searched.collection())));
+                }
+                int keptOut = searcher.count(new BooleanQuery.Builder().add(all, Occur.FILTER).add(ReachQuery.keptOut(), Occur.FILTER).build());
+                collections.add(new ReachCounts.OfCollection(searched.collection(), searcher.count(all), keptOut, found, only, leaveOut));
+            }
+            return new ReachCounts(inReach, collections);
+        });
+    }
+
+    static Query query(ItemFilter filter) {
+        BooleanQuery.Builder found = new BooleanQuery.Builder();
+        found.add(filter.collection() == null ? MatchAllDocsQuery.INSTANCE : ReachQuery.collection(filter.collection()), Occur.FILTER);
+        String text = IndexFields.folded(filter.text().strip());
+        if (!text.isEmpty()) {
+            String anywhere = "*" + ReachQuery.escaped(text) + "*";
+            found.add(new BooleanQuery.Builder().add(new WildcardQuery(new Term(IndexFields.TITLE, anywhere)), Occur.SHOULD)
+                    .add(new WildcardQuery(new Term(IndexFields.ID, anywhere)), Occur.SHOULD).build(), Occur.FILTER);
+        }
+        for (ItemFilter.Condition condition : filter.conditions()) {
+            switch (condition) {
+                case ItemFilter.Value value -> found.add(new TermQuery(new Term(IndexFields.values(value.field()), value.value())), Occur.FILTER);
+                case ItemFilter.Says says -> found.add(new TermQuery(new Term(IndexFields.HAS, says.field().value())), says.something() ? Occur.FILTER : Occur.MUST_NOT);
+                case ItemFilter.KeptOut kept -> found.add(ReachQuery.keptOut(), kept.keptOut() ? Occur.FILTER : Occur.MUST_NOT);
+                case ItemFilter.HitBy hit -> found.add(ReachQuery.rule(hit.rule(), hit.collection()), Occur.FILTER);
+                case ItemFilter.InReach in -> found.add(ReachQuery.of(in.reach()), in.found() ? Occur.FILTER : Occur.MUST_NOT);
+                case ItemFilter.OneOf one -> found.add(new TermInSetQuery(IndexFields.REF, one.items().stream().map(ref -> new BytesRef(ref.toString())).toList()), Occur.FILTER);
+            }
+        }
+        return found.build();
+    }
+
+    private static Sort sort(SiteContent content, Key by, boolean reversed, boolean fromTheEnd) {
+        boolean down = reversed != fromTheEnd;
+        SortField first = switch (by) {
+            case ByTitle title -> new SortField(IndexFields.TITLE, SortField.Type.STRING, down);
+            case ById id -> new SortField(IndexFields.REF, SortField.Type.STRING, down);
+            case ByChange change -> new SortField(IndexFields.CHANGED, SortField.Type.LONG, down);
+            case ByField field -> byField(field.field(), content.kind(field.field()), down, reversed);
+        };
+        return new Sort(first, new SortField(IndexFields.REF, SortField.Type.STRING, fromTheEnd));
+    }
+
+    /** @param reversed as the owner sees it: whoever sorts downwards wants what says nothing at the end, too */
+    private static SortField byField(FieldKey field, @Nullable FieldKind kind, boolean down, boolean reversed) {
+        SortedNumericSelector.Type end = reversed ? SortedNumericSelector.Type.MAX : SortedNumericSelector.Type.MIN;
+        if (kind == FieldKind.NUMBER || kind == FieldKind.MONEY) {
+            return new SortedNumericSortField(IndexFields.numbers(field), SortField.Type.DOUBLE, down, end, reversed ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY);
+        }
+        if (kind == FieldKind.DATE) {
+            return new SortedNumericSortField(IndexFields.numbers(field), SortField.Type.LONG, down, end, reversed ? Long.MIN_VALUE : Long.MAX_VALUE);
+        }
+        // To Lucene what is missing is the lowest or the highest value, whichever way the walk goes.
+        return new SortField(IndexFields.sort(field), SortField.Type.STRING, down, reversed ? SortField.STRING_FIRST : SortField.STRING_LAST);
+    }
+
+    private <T> T read(SiteIndex.Reading<T> reading) {
+        try {
+            return index.read(reading);
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+}
