@@ -1,0 +1,37 @@
+package tidylantern.core.health;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CategoryPath;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.ItemRef;
+
+/**
+ * Something that is wrong with items of one collection.
+ *
+ * @param what in the owner's words
+ * @param effect what it does to a search
+ * @param field the field at fault; null where it is none
+ * @param items how many items it concerns
+ * @param some the first of them, at most {@link HealthCheck#MOST_TOLD}
+ * @param merge for two spellings: what to merge into what; null for other kinds
+ */
+public record Finding(Kind kind, CollectionKey collection, String what, String effect, @Nullable FieldKey field, int items, List<ItemRef> some, @Nullable Merge merge) {
+    public Finding {
+        some = List.copyOf(some);
+    }
+
+    /** @param from the rarer spelling */
+    public record Merge(CategoryPath from, CategoryPath into) {}
+
+    /** Worst first: what sends visitors astray, then what makes items hard to find, then what makes them look poor. */
+    public enum Kind {
+        NO_TITLE, SAME_ADDRESS, SAME_TEXT, DATES_PAST, TWO_SPELLINGS, PLACE_FAR_OFF, THIN_TEXT, NO_SUMMARY, NO_IMAGE, NO_ALTERNATIVE, FIELD_NEARLY_EMPTY;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        }
+    }
+}

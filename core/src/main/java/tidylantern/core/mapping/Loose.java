@@ -1,0 +1,168 @@
+package tidylantern.core.mapping;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.DateTimeException;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.mapping.Mapping.DateForm;
+
+/** Reads the texts in which sources write numbers, days and answers. Each method throws IllegalArgumentException with the way out. */
+final class Loose {
+    static final Set<String> YES = Set.of("true", "yes", "y", "1", "x", "on");
+    static final Set<String> NO = Set.of("false", "no", "n", "0", "off", "-");
+    private static final Pattern NUMBER = Pattern.compile("[-+−]?\\d[\\d.,'’\\u00a0\\u202f ]*");
+    private static final Pattern YEAR_FIRST = Pattern.compile("(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})([T ].*)?");
+    private static final Pattern YEAR_LAST = Pattern.compile("(\\d{1,2})[-/. ]+(\\d{1,2})[-/. ]+(\\d{4})([T ].*)?");
+    private static final Map<String, String> CURRENCY_SIGNS = Map.of("€", "EUR", "£", "GBP", "$", "USD", "¥", "JPY", "₹", "INR");
+    private static final int SHOWN = 60;
+
+    private Loose() {}
+
+    static boolean empty(@Nullable Object loose) {
+        return loose == null || (loose instanceof String text && text.isBlank()) || (loose instanceof List<?> list && list.stream().allMatch(Loose::empty));
+    }
+
+    /** The values of a list, or the pieces of a text, or the one thing there is; empty ones left out. */
+    static List<Object> parts(@Nullable Object loose, @Nullable String separator) {
+        List<Object> parts = new ArrayList<>();
+        for (Object part : loose instanceof List<?> list ? list : loose == null ? List.of() : List.of(loose)) {
+            if (part instanceof String text && separator != null) {
+                for (String piece : text.split(Pattern.quote(separator))) {
+                    if (!piece.isBlank()) {
+                        parts.add(piece.strip());
+                    }
+                }
+            } else if (!empty(part)) {
+                parts.add(part);
+            }
+        }
+        return parts;
+    }
+
+    static String text(@Nullable Object loose) {
+        if (loose instanceof Map<?, ?> || loose instanceof List<?>) {
+            throw new IllegalArgumentException("one text is wanted, not " + shown(loose));
+        }
+        return loose instanceof BigDecimal number ? number.toPlainString() : String.valueOf(loose);
+    }
+
+    /** {@code 1,234.50}, {@code 1 234}, {@code 64 m²} where the unit is m²; a duration as of ISO 8601 where the unit is one of time. */
+    static BigDecimal number(@Nullable Object loose, @Nullable String unit, boolean decimalComma) {
+        if (loose instanceof Number number) {
+            return new BigDecimal(number.toString());
+        }
+        String text = text(loose).strip();
+        if (text.startsWith("P") && unit != null && text.chars().anyMatch(Character::isDigit)) {
+            return duration(text, unit);
+        }
+        if (unit != null && text.toLowerCase(Locale.ROOT).endsWith(unit.toLowerCase(Locale.ROOT))) {
+            text = text.substring(0, text.length() - unit.length()).strip();
+        }
+        Matcher whole = NUMBER.matcher(text);
+        if (!whole.matches()) {
+            Matcher first = NUMBER.matcher(text);
+            String way = unit != null && first.lookingAt() ? "it is not in %s".formatted(unit)
+                    : first.lookingAt() ? "say which unit the field is in" : "write a number such as 12.5";
+            throw new IllegalArgumentException("%s: %s".formatted(shown(loose), way));
+        }
+        String digits = text.replaceAll("['’\\u00a0\\u202f ]", "").replace('−', '-').replaceFirst("^\\+", "");
+        digits = decimalComma ? digits.replace(".", "").replace(',', '.') : digits.replace(",", "");
+        try {
+            return new BigDecimal(digits);
+        } catch (NumberFormatException wrong) {
+            throw new IllegalArgumentException("%s is no number; if it has a decimal comma, say so".formatted(shown(loose)));
+        }
+    }
+
+    private static BigDecimal duration(String text, String unit) {
+        long seconds;
+        try {
+            seconds = Duration.parse(text).toSeconds();
+        } catch (DateTimeException wrong) {
+            throw new IllegalArgumentException(shown(text) + " is no duration such as PT1H30M");
+        }
+        long per = switch (unit.toLowerCase(Locale.ROOT).replaceAll("s$", "")) {
+            case "min", "minute" -> 60;
+            case "h", "hour", "hr" -> 3_600;
+            case "d", "day" -> 86_400;
+            case "", "sec", "second" -> 1;
+            default -> throw new IllegalArgumentException("%s is a duration, and the unit \"%s\" is none of time; choose min, hours or days".formatted(shown(text), unit));
+        };
+        BigDecimal exact = new BigDecimal(seconds).divide(new BigDecimal(per), 2, RoundingMode.HALF_UP).stripTrailingZeros();
+        return exact.setScale(Math.max(0, exact.scale()));
+    }
+
+    /** An amount and, where the text says it, its currency. */
+    record Amount(BigDecimal amount, @Nullable String currency) {}
+
+    static Amount amount(Object loose, boolean decimalComma) {
+        if (loose instanceof Number) {
+            return new Amount(number(loose, null, false), null);
+        }
+        String text = text(loose).strip();
+        String currency = null;
+        for (Map.Entry<String, String> sign : CURRENCY_SIGNS.entrySet()) {
+            if (text.contains(sign.getKey())) {
+                currency = sign.getValue();
+                text = text.replace(sign.getKey(), "").strip();
+            }
+        }
+        Matcher code = Pattern.compile("\\b[A-Z]{3}\\b").matcher(text);
+        if (currency == null && code.find()) {
+            currency = code.group();
+            text = code.replaceFirst("").strip();
+        }
+        return new Amount(number(text.replaceFirst("[.,][-–—]+$", ""), null, decimalComma), currency);
+    }
+
+    static LocalDate day(Object loose, DateForm form) {
+        String text = text(loose).strip();
+        Matcher yearFirst = YEAR_FIRST.matcher(text);
+        try {
+            if (yearFirst.matches()) {
+                return LocalDate.of(part(yearFirst, 1), part(yearFirst, 2), part(yearFirst, 3));
+            }
+            Matcher yearLast = YEAR_LAST.matcher(text);
+            if (yearLast.matches() && form != DateForm.YEAR_FIRST) {
+                boolean dayFirst = form == DateForm.DAY_FIRST;
+                return LocalDate.of(part(yearLast, 3), part(yearLast, dayFirst ? 2 : 1), part(yearLast, dayFirst ? 1 : 2));
+            }
+        } catch (DateTimeException noSuchDay) {
+            throw new IllegalArgumentException(shown(loose) + " is no day of the calendar; perhaps day and month are the other way round");
+        }
+        throw new IllegalArgumentException(shown(loose) + " is no day such as " + switch (form) {
+            case YEAR_FIRST -> "2026-05-31; if day or month come first, say so";
+            case DAY_FIRST -> "31.5.2026";
+            case MONTH_FIRST -> "5/31/2026";
+        });
+    }
+
+    private static int part(Matcher day, int group) {
+        return Integer.parseInt(day.group(group));
+    }
+
+    static boolean yesNo(Object loose) {
+        if (loose instanceof Boolean answer) {
+            return answer;
+        }
+        String text = text(loose).strip().toLowerCase(Locale.ROOT);
+        if (YES.contains(text) || NO.contains(text)) {
+            return YES.contains(text);
+        }
+        throw new IllegalArgumentException(shown(loose) + " is neither yes nor no");
+    }
+
+    static String shown(@Nullable Object loose) {
+        String text = String.valueOf(loose);
+        return "\"" + (text.length() > SHOWN ? text.substring(0, SHOWN) + "…" : text) + "\"";
+    }
+}

@@ -1,0 +1,123 @@
+package tidylantern.core.mapping;
+
+import static tidylantern.core.mapping.MappingFault.unless;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+
+/**
+ * Which columns of a source's records become which fields.
+ *
+ * @param idColumn the column that tells one item from the others
+ * @param fields in the owner's order; no property twice
+ */
+public record Mapping(String idColumn, List<MappedField> fields) {
+    public static final int MOST_FIELDS = 200;
+    /** Under this name an item's id travels, so no field has it. */
+    public static final String ID = "id";
+
+    public Mapping {
+        unless(idColumn != null && !idColumn.isBlank(), "idColumn", "name the column that tells one item from the others");
+        fields = List.copyOf(Objects.requireNonNullElse(fields, List.of()));
+        unless(!fields.isEmpty(), "fields", "map at least one column to a field");
+        unless(fields.size() <= MOST_FIELDS, "fields", "%d fields are too many; %d are the most", fields.size(), MOST_FIELDS);
+        Set<String> properties = new HashSet<>();
+        for (int i = 0; i < fields.size(); i++) {
+            unless(properties.add(fields.get(i).property()), "fields[%d].property".formatted(i), "\"%s\" is brought by two columns; give one of them another name", fields.get(i).property());
+        }
+    }
+
+    /**
+     * One field and where its values come from.
+     *
+     * @param property the name under which items keep it
+     * @param column that holds the values; of a place, the point or its latitude
+     * @param longitude of a place that comes in two columns: the other one
+     * @param placeName of a place: the column with its name
+     * @param alternative of an image: the column with its alternative text
+     * @param currency of money: the column with the currency's code, or the code itself where all have the same
+     * @param separator between several values in one text: {@code ;}
+     * @param levels between the levels of a category's tree in one text: {@code >}; null for a flat category
+     * @param unit of a number
+     * @param dates in which order a day is written
+     * @param decimalComma whether numbers are written as in 1.234,50
+     */
+    public record MappedField(String property, String label, FieldKind kind, String column, @Nullable String longitude, @Nullable String placeName,
+            @Nullable String alternative, @Nullable String currency, @Nullable String separator, @Nullable String levels, @Nullable String unit,
+            DateForm dates, boolean decimalComma) {
+        public MappedField {
+            unless(property != null && FieldKey.fits(property), "property",
+                    "\"%s\" cannot name a field: start with a letter, then up to 63 letters, digits, - or _", property);
+            unless(!property.equals(ID), "property", "\"id\" is what items are known by; give the field another name");
+            unless(label != null && !label.isBlank() && label.strip().length() <= 80, "label", "give the field \"%s\" a label of 1 to 80 characters", property);
+            label = label.strip();
+            unless(kind != null, "kind", "say which kind of value \"%s\" holds", property);
+            unless(column != null && !column.isEmpty(), "column", "say which column \"%s\" comes from", property);
+            longitude = kind == FieldKind.PLACE ? given(longitude) : null;
+            placeName = kind == FieldKind.PLACE ? given(placeName) : null;
+            alternative = kind == FieldKind.IMAGE ? given(alternative) : null;
+            currency = kind == FieldKind.MONEY ? given(currency) : null;
+            separator = separator == null || separator.isEmpty() ? null : separator;
+            levels = kind != FieldKind.CATEGORY || levels == null || levels.isEmpty() ? null : levels;
+            unit = kind == FieldKind.NUMBER ? given(unit) : null;
+            dates = Objects.requireNonNullElse(dates, DateForm.YEAR_FIRST);
+        }
+
+        /** A field that is read as it comes. */
+        public MappedField(String property, String label, FieldKind kind, String column) {
+            this(property, label, kind, column, null, null, null, null, null, null, null, DateForm.YEAR_FIRST, false);
+        }
+
+        private static @Nullable String given(@Nullable String text) {
+            return text == null || text.isBlank() ? null : text.strip();
+        }
+
+        public MappedField splitAt(@Nullable String separator) {
+            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+        }
+
+        public MappedField withLevels(@Nullable String levels) {
+            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+        }
+
+        public MappedField withUnit(@Nullable String unit) {
+            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+        }
+
+        public MappedField withDates(DateForm dates) {
+            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+        }
+
+        public MappedField withDecimalComma(boolean comma) {
+            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, comma);
+        }
+
+        public MappedField withPlace(@Nullable String longitude, @Nullable String placeName) {
+            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+        }
+
+        public MappedField withAlternative(@Nullable String alternative) {
+            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+        }
+    }
+
+    /** In which order a source writes a day. A time after it is passed over. */
+    public enum DateForm {
+        /** {@code 2026-05-31}, {@code 2026/5/31} */
+        YEAR_FIRST,
+        /** {@code 31.5.2026}, {@code 31/05/2026} */
+        DAY_FIRST,
+        /** {@code 5/31/2026} */
+        MONTH_FIRST;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        }
+    }
+}
