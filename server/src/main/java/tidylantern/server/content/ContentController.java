@@ -1,63 +1,63 @@
 package tidylantern.server.content;
 
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.time.OffsetDateTime;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import io.swagger.v3.oas.annotations.Operation;
-import io.swagger.v3.oas.annotations.Parameter;
+import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.ItemId;
 import tidylantern.core.design.DesignChecks;
-import tidylantern.server.platform.Refusal;
+import tidylantern.core.health.Finding;
 
-/** A site's collections, their fields and their items. */
+/** A site's collections and their fields, what is wrong with them, and how they come in and go out. */
 @RestController
-@RequestMapping("/api/owner/sites/{site}/collections")
+@RequestMapping("/api/owner/sites/{site}")
 class ContentController {
-    private static final int MOST_A_PAGE = 200;
-
     private final SiteContents contents;
-    private final ContentStore store;
     private final ItemPush push;
+    private final ItemExport export;
     private final FieldCorrection correction;
+    private final HealthChecks health;
 
-    ContentController(SiteContents contents, ContentStore store, ItemPush push, FieldCorrection correction) {
+    ContentController(SiteContents contents, ItemPush push, ItemExport export, FieldCorrection correction, HealthChecks health) {
         this.contents = contents;
-        this.store = store;
         this.push = push;
+        this.export = export;
         this.correction = correction;
+        this.health = health;
     }
 
     /** @param searchable whether words can be looked for in it */
-    record FieldShape(FieldKey key, FieldKind kind, String property, String label, boolean searchable) {}
+    record FieldShape(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, boolean searchable, List<Finding.Merge> merged) {}
 
     record CollectionShape(CollectionKey key, String label, String language, int items, List<FieldShape> fields) {}
 
     record CollectionGiven(String label, String language) {}
 
-    record FieldGiven(FieldKind kind, String label) {}
+    record FieldGiven(FieldKind kind, String label, @Nullable String unit) {}
 
-    /** @param address where the item's page is; null where the site gives none */
-    record ItemRow(ItemId id, String title, @Nullable String address, OffsetDateTime changed) {}
+    record Parted(CategoryPath from) {}
 
-    record ItemPage(int total, int page, int pages, List<ItemRow> items) {}
-
-    @GetMapping
+    @GetMapping("/collections")
     List<CollectionShape> all(@PathVariable String site) {
         Map<String, Integer> counts = contents.counts(site);
         return contents.of(site).collections().stream().map(collection -> shape(collection, counts)).toList();
@@ -65,41 +65,76 @@ class ContentController {
 
     private static CollectionShape shape(Collection collection, Map<String, Integer> counts) {
         return new CollectionShape(collection.key(), collection.label(), collection.language(), counts.getOrDefault(collection.key().value(), 0),
-                collection.fields().stream().map(field -> new FieldShape(field.key(), field.kind(), field.property(), field.label(),
-                        DesignChecks.searchable(field.kind()))).toList());
+                collection.fields().stream().map(field -> new FieldShape(field.key(), field.kind(), field.property(), field.label(), field.unit(), DesignChecks.searchable(field.kind()),
+                        field.merged().entrySet().stream().map(merge -> new Finding.Merge(merge.getKey(), merge.getValue())).sorted(Comparator.comparing(merge -> merge.from().toString())).toList())).toList());
     }
 
-    @PutMapping("/{collection}")
+    private CollectionShape shape(String site, String collection) {
+        return shape(contents.collection(site, collection), contents.counts(site));
+    }
+
+    @PutMapping("/collections/{collection}")
     CollectionShape put(@PathVariable String site, @PathVariable String collection, @RequestBody CollectionGiven given) {
         contents.of(site);
         correction.putCollection(site, collection, given.label(), given.language());
-        return shape(contents.collection(site, collection), contents.counts(site));
+        return shape(site, collection);
     }
 
-    @PutMapping("/{collection}/fields/{field}")
+    @PutMapping("/collections/{collection}/fields/{field}")
     CollectionShape correct(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestBody FieldGiven given) {
-        correction.correct(site, collection, field, given.kind(), given.label());
-        return shape(contents.collection(site, collection), contents.counts(site));
+        correction.correct(site, collection, field, given.kind(), given.label(), given.unit());
+        return shape(site, collection);
     }
 
-    @GetMapping("/{collection}/items")
-    ItemPage items(@PathVariable String site, @PathVariable String collection, @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "1") int page, @RequestParam(defaultValue = "25") int perPage) {
-        CollectionKey key = contents.collection(site, collection).key();
-        if (perPage < 1 || perPage > MOST_A_PAGE) {
-            throw Refusal.bad("perPage", "%d items a page are not possible; choose 1 to %d.".formatted(perPage, MOST_A_PAGE));
-        }
-        String words = q.strip().toLowerCase(Locale.ROOT);
-        int total = store.count(site, key, words);
-        int pages = Math.max(1, Math.ceilDiv(total, perPage));
-        int shown = Math.clamp(page, 1, pages);
-        return new ItemPage(total, shown, pages, store.page(site, key, words, (shown - 1) * perPage, perPage).stream()
-                .map(item -> new ItemRow(new ItemId(item.itemId()), item.title(), item.address(), item.changed())).toList());
+    @Operation(summary = "Lets one category value count under another, now and whenever items bring it again.")
+    @PostMapping("/collections/{collection}/fields/{field}/merges")
+    CollectionShape merge(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestBody Finding.Merge given) {
+        correction.merge(site, collection, field, given.from(), given.into());
+        return shape(site, collection);
+    }
+
+    @Operation(summary = "Takes a merge back.")
+    @DeleteMapping("/collections/{collection}/fields/{field}/merges")
+    CollectionShape part(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestBody Parted given) {
+        correction.part(site, collection, field, given.from());
+        return shape(site, collection);
     }
 
     @Operation(summary = "Takes items as JSON Lines, one a line, known by their id; an item that is there already is replaced.")
-    @PutMapping(path = "/{collection}/items", consumes = {"application/jsonl", "application/x-ndjson", MediaType.APPLICATION_JSON_VALUE, MediaType.TEXT_PLAIN_VALUE})
-    ItemPush.Report push(@PathVariable String site, @PathVariable String collection, @Parameter(hidden = true) HttpServletRequest request) throws IOException {
-        return push.push(site, collection, request.getInputStream());
+    @PutMapping(path = "/collections/{collection}/items", consumes = {"application/jsonl", "application/x-ndjson", MediaType.APPLICATION_JSON_VALUE, MediaType.TEXT_PLAIN_VALUE})
+    IntakeReport push(@PathVariable String site, @PathVariable String collection,
+            @Parameter(description = "Properties that a line does not name stay as they were; null takes one away.") @RequestParam(defaultValue = "false") boolean partial,
+            @Parameter(description = "What is not named is removed from the collection.") @RequestParam(defaultValue = "false") boolean everything,
+            @Parameter(description = "Whether that may be more than a third of it.") @RequestParam(defaultValue = "false") boolean removeMany,
+            @Parameter(hidden = true) HttpServletRequest request) throws IOException {
+        return push.push(site, collection, request.getInputStream(), partial, everything, removeMany);
+    }
+
+    @Operation(summary = "All items as JSON Lines, in the form that a push takes.")
+    @GetMapping("/collections/{collection}/export.jsonl")
+    void jsonLines(@PathVariable String site, @PathVariable String collection, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        Collection known = contents.collection(site, collection);
+        begin(response, "application/jsonl", collection + ".jsonl");
+        export.jsonLines(site, known, response.getOutputStream());
+    }
+
+    @Operation(summary = "All items as CSV, a column a field.")
+    @GetMapping("/collections/{collection}/export.csv")
+    void csv(@PathVariable String site, @PathVariable String collection, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        Collection known = contents.collection(site, collection);
+        begin(response, "text/csv;charset=UTF-8", collection + ".csv");
+        export.csv(site, known, response.getOutputStream());
+    }
+
+    private static void begin(HttpServletResponse response, String type, String file) {
+        response.setContentType(type);
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + file + "\"");
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+    }
+
+    @Operation(summary = "What is wrong with the content, worst first.")
+    @GetMapping("/health")
+    List<Finding> health(@PathVariable String site) {
+        return health.of(site);
     }
 }

@@ -1,6 +1,7 @@
 package tidylantern.server.content;
 
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,19 +11,26 @@ import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.OwnerMark;
+import tools.jackson.databind.json.JsonMapper;
 
 @Component
 class ContentStore {
     private final JdbcClient jdbc;
     private final NamedParameterJdbcTemplate batches;
+    private final JsonMapper json;
 
-    ContentStore(JdbcClient jdbc, NamedParameterJdbcTemplate batches) {
+    ContentStore(JdbcClient jdbc, NamedParameterJdbcTemplate batches, JsonMapper json) {
         this.jdbc = jdbc;
         this.batches = batches;
+        this.json = json;
     }
 
     record StoredCollection(String collectionKey, String label, String language) {}
@@ -49,30 +57,57 @@ class ContentStore {
 
     /** By collection; each in the order in which its fields were first seen. */
     Map<String, List<Field>> fields(String site) {
+        Map<String, Map<CategoryPath, CategoryPath>> merged = merged(site);
         Map<String, List<Field>> byCollection = new HashMap<>();
-        jdbc.sql("SELECT collection_key, field_key, kind, property, label FROM field WHERE site_key = :site ORDER BY collection_key, place, field_key")
+        jdbc.sql("SELECT collection_key, field_key, kind, property, label, unit FROM field WHERE site_key = :site ORDER BY collection_key, place, field_key")
                 .param("site", site)
                 .query(row -> {
-                    byCollection.computeIfAbsent(row.getString("collection_key"), key -> new java.util.ArrayList<>())
-                            .add(new Field(new FieldKey(row.getString("field_key")), FieldKind.of(row.getString("kind")),
-                                    row.getString("property"), row.getString("label")));
+                    String collection = row.getString("collection_key");
+                    String key = row.getString("field_key");
+                    byCollection.computeIfAbsent(collection, of -> new ArrayList<>()).add(new Field(new FieldKey(key), FieldKind.of(row.getString("kind")),
+                            row.getString("property"), row.getString("label"), row.getString("unit"), merged.getOrDefault(collection + "/" + key, Map.of())));
                 });
         return byCollection;
     }
 
+    /** By collection and field, a slash between the two. */
+    private Map<String, Map<CategoryPath, CategoryPath>> merged(String site) {
+        Map<String, Map<CategoryPath, CategoryPath>> merged = new HashMap<>();
+        jdbc.sql("SELECT collection_key, field_key, from_path, into_path FROM merged_value WHERE site_key = :site ORDER BY collection_key, field_key, from_path")
+                .param("site", site)
+                .query(row -> {
+                    merged.computeIfAbsent(row.getString("collection_key") + "/" + row.getString("field_key"), key -> new HashMap<>())
+                            .put(path(row.getString("from_path")), path(row.getString("into_path")));
+                });
+        return merged;
+    }
+
+    private CategoryPath path(String names) {
+        return new CategoryPath(List.of(json.readValue(names, String[].class)));
+    }
+
+    /** Puts what a field's merged values are in place of what they were. */
+    void putMerged(String site, CollectionKey collection, Field field) {
+        jdbc.sql("DELETE FROM merged_value WHERE site_key = :site AND collection_key = :collection AND field_key = :field")
+                .param("site", site).param("collection", collection.value()).param("field", field.key().value()).update();
+        field.merged().forEach((from, into) -> jdbc.sql("INSERT INTO merged_value (site_key, collection_key, field_key, from_path, into_path) VALUES (:site, :collection, :field, :from, :into)")
+                .param("site", site).param("collection", collection.value()).param("field", field.key().value())
+                .param("from", json.writeValueAsString(from.names())).param("into", json.writeValueAsString(into.names())).update());
+    }
+
     void addField(String site, CollectionKey collection, Field field) {
         jdbc.sql("""
-                INSERT INTO field (site_key, collection_key, field_key, kind, property, label, place)
-                VALUES (:site, :collection, :key, :kind, :property, :label,
+                INSERT INTO field (site_key, collection_key, field_key, kind, property, label, unit, place)
+                VALUES (:site, :collection, :key, :kind, :property, :label, :unit,
                         (SELECT COUNT(*) FROM field WHERE site_key = :site AND collection_key = :collection))""")
                 .param("site", site).param("collection", collection.value()).param("key", field.key().value())
-                .param("kind", field.kind().toString()).param("property", field.property()).param("label", field.label()).update();
+                .param("kind", field.kind().toString()).param("property", field.property()).param("label", field.label()).param("unit", field.unit()).update();
     }
 
     void changeField(String site, CollectionKey collection, Field field) {
-        jdbc.sql("UPDATE field SET kind = :kind, label = :label WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
+        jdbc.sql("UPDATE field SET kind = :kind, label = :label, unit = :unit WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
                 .param("site", site).param("collection", collection.value()).param("key", field.key().value())
-                .param("kind", field.kind().toString()).param("label", field.label()).update();
+                .param("kind", field.kind().toString()).param("label", field.label()).param("unit", field.unit()).update();
     }
 
     /** How many items each collection has; none for those without. */
@@ -87,25 +122,36 @@ class ContentStore {
 
     /** An item as its source brought it. */
     record StoredItem(String collectionKey, String itemId, String properties, String title, @Nullable String address,
-            long changeNumber, OffsetDateTime changed) {}
+            long changeNumber, OffsetDateTime changed, @Nullable Long sourceId) {}
+
+    private static final String ITEM = "SELECT collection_key, item_id, properties, title, address, change_number, changed, source_id FROM item ";
+
+    /** What an item says, and the source that brought it last. */
+    record Said(String properties, @Nullable Long sourceId) {}
 
     /**
      * What an item says, as its source brought it. One look-up by its whole key: asked for a list, H2 walks over the whole
      * collection, which makes a large push quadratic.
      */
-    Optional<String> properties(String site, CollectionKey collection, String id) {
-        return jdbc.sql("SELECT properties FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                .param("site", site).param("collection", collection.value()).param("id", id).query(String.class).optional();
+    Optional<Said> said(String site, CollectionKey collection, String id) {
+        return jdbc.sql("SELECT properties, source_id FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                .param("site", site).param("collection", collection.value()).param("id", id).query(Said.class).optional();
+    }
+
+    /** These items are a source's from now on, though it changed nothing. */
+    void claim(String site, CollectionKey collection, List<String> ids, long source) {
+        batches.batchUpdate("UPDATE item SET source_id = :source WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
+                ids.stream().map(id -> new MapSqlParameterSource("site", site).addValue("collection", collection.value()).addValue("id", id).addValue("source", source)).toArray(MapSqlParameterSource[]::new));
     }
 
     void put(String site, List<StoredItem> items) {
         batches.batchUpdate("""
-                MERGE INTO item (site_key, collection_key, item_id, properties, title, address, change_number, changed)
+                MERGE INTO item (site_key, collection_key, item_id, properties, title, address, change_number, changed, source_id)
                 KEY (site_key, collection_key, item_id)
-                VALUES (:site, :collection, :id, :properties, :title, :address, :change, :changed)""",
+                VALUES (:site, :collection, :id, :properties, :title, :address, :change, :changed, :source)""",
                 items.stream().map(item -> new MapSqlParameterSource("site", site).addValue("collection", item.collectionKey())
                         .addValue("id", item.itemId()).addValue("properties", item.properties()).addValue("title", item.title())
-                        .addValue("address", item.address()).addValue("change", item.changeNumber()).addValue("changed", item.changed()))
+                        .addValue("address", item.address()).addValue("change", item.changeNumber()).addValue("changed", item.changed()).addValue("source", item.sourceId(), java.sql.Types.BIGINT))
                         .toArray(MapSqlParameterSource[]::new));
     }
 
@@ -142,8 +188,7 @@ class ContentStore {
     }
 
     private List<StoredItem> stretch(String site, Place after, int most) {
-        return jdbc.sql("""
-                SELECT collection_key, item_id, properties, title, address, change_number, changed FROM item
+        return jdbc.sql(ITEM + """
                 WHERE site_key = :site AND change_number = :change AND collection_key = :collection AND item_id > :id
                 ORDER BY site_key, change_number, collection_key, item_id LIMIT :most""")
                 .param("site", site).param("change", after.changeNumber()).param("collection", after.collection()).param("id", after.id())
@@ -163,21 +208,83 @@ class ContentStore {
                 .param("site", site).param("change", after.changeNumber()).query(Place.class).optional();
     }
 
-    /** One page of a collection's items whose title or id holds {@code words}, by title. */
-    List<StoredItem> page(String site, CollectionKey collection, String words, int offset, int most) {
-        return jdbc.sql("""
-                SELECT collection_key, item_id, properties, title, address, change_number, changed FROM item
-                WHERE site_key = :site AND collection_key = :collection AND (LOCATE(:words, LOWER(title)) > 0 OR LOCATE(:words, LOWER(item_id)) > 0)
-                ORDER BY LOWER(title), item_id OFFSET :offset ROWS FETCH NEXT :most ROWS ONLY""")
-                .param("site", site).param("collection", collection.value()).param("words", words)
-                .param("offset", offset).param("most", most).query(StoredItem.class).list();
+    /** The items of a collection whose ids follow one, by id; at most {@code most} of them. The empty id comes before all. */
+    List<StoredItem> itemsAfter(String site, CollectionKey collection, String id, int most) {
+        return jdbc.sql(ITEM + """
+                WHERE site_key = :site AND collection_key = :collection AND item_id > :id
+                ORDER BY site_key, collection_key, item_id LIMIT :most""")
+                .param("site", site).param("collection", collection.value()).param("id", id).param("most", most).query(StoredItem.class).list();
     }
 
-    int count(String site, CollectionKey collection, String words) {
+    Optional<StoredItem> item(String site, CollectionKey collection, String id) {
+        return jdbc.sql(ITEM + "WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                .param("site", site).param("collection", collection.value()).param("id", id).query(StoredItem.class).optional();
+    }
+
+    int count(String site, CollectionKey collection) {
+        return jdbc.sql("SELECT COUNT(*) FROM item WHERE site_key = :site AND collection_key = :collection")
+                .param("site", site).param("collection", collection.value()).query(Integer.class).single();
+    }
+
+    /** An item's id and its title. */
+    record Titled(String itemId, String title) {}
+
+    /** By id; those that one source last brought, or all of the collection. */
+    List<Titled> titles(String site, CollectionKey collection, @Nullable Long source) {
         return jdbc.sql("""
-                SELECT COUNT(*) FROM item
-                WHERE site_key = :site AND collection_key = :collection AND (LOCATE(:words, LOWER(title)) > 0 OR LOCATE(:words, LOWER(item_id)) > 0)""")
-                .param("site", site).param("collection", collection.value()).param("words", words).query(Integer.class).single();
+                SELECT item_id, title FROM item WHERE site_key = :site AND collection_key = :collection AND (source_id = :source OR :source IS NULL)
+                ORDER BY site_key, collection_key, item_id""")
+                .param("site", site).param("collection", collection.value()).param("source", source, java.sql.Types.BIGINT).query(Titled.class).list();
+    }
+
+    void remove(String site, CollectionKey collection, List<String> ids, long change) {
+        MapSqlParameterSource[] each = ids.stream().map(id -> new MapSqlParameterSource("site", site).addValue("collection", collection.value()).addValue("id", id).addValue("change", change))
+                .toArray(MapSqlParameterSource[]::new);
+        batches.batchUpdate("DELETE FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id", each);
+        batches.batchUpdate("""
+                MERGE INTO removed_item (site_key, collection_key, item_id, change_number) KEY (site_key, collection_key, item_id)
+                VALUES (:site, :collection, :id, :change)""", each);
+    }
+
+    /** These are there (again), so no index may take them out any more. */
+    void notRemoved(String site, CollectionKey collection, List<String> ids) {
+        batches.batchUpdate("DELETE FROM removed_item WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
+                ids.stream().map(id -> new MapSqlParameterSource("site", site).addValue("collection", collection.value()).addValue("id", id)).toArray(MapSqlParameterSource[]::new));
+    }
+
+    /** What was removed by a change after {@code change}, and has not come back. */
+    List<ItemRef> removedAfter(String site, long change) {
+        return jdbc.sql("SELECT collection_key, item_id FROM removed_item WHERE site_key = :site AND change_number > :change ORDER BY collection_key, item_id")
+                .param("site", site).param("change", change)
+                .query((row, n) -> new ItemRef(new CollectionKey(row.getString("collection_key")), new ItemId(row.getString("item_id")))).list();
+    }
+
+    /** The marks of the items from one id to another, by id. */
+    Map<String, OwnerMark> marks(String site, String collection, String first, String last) {
+        Map<String, OwnerMark> marks = new HashMap<>();
+        jdbc.sql("SELECT item_id, mark FROM item_mark WHERE site_key = :site AND collection_key = :collection AND item_id >= :first AND item_id <= :last ORDER BY site_key, collection_key, item_id")
+                .param("site", site).param("collection", collection).param("first", first).param("last", last)
+                .query(row -> {
+                    marks.put(row.getString("item_id"), json.readValue(row.getString("mark"), OwnerMark.class));
+                });
+        return marks;
+    }
+
+    /** Puts a mark in place of the one before, and takes one away that says nothing. */
+    void putMark(String site, ItemRef item, OwnerMark mark) {
+        if (mark.saysNothing()) {
+            jdbc.sql("DELETE FROM item_mark WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                    .param("site", site).param("collection", item.collection().value()).param("id", item.id().value()).update();
+            return;
+        }
+        jdbc.sql("MERGE INTO item_mark (site_key, collection_key, item_id, mark) KEY (site_key, collection_key, item_id) VALUES (:site, :collection, :id, :mark)")
+                .param("site", site).param("collection", item.collection().value()).param("id", item.id().value()).param("mark", json.writeValueAsString(mark)).update();
+    }
+
+    /** Marks one item as changed, so that the index reads it anew. */
+    void touch(String site, ItemRef item, long change) {
+        jdbc.sql("UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                .param("site", site).param("collection", item.collection().value()).param("id", item.id().value()).param("change", change).update();
     }
 
     /** Has what was committed written to the disk itself, so that a power cut keeps it too. */

@@ -1,12 +1,15 @@
 package tidylantern.server.content;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKind;
@@ -18,7 +21,10 @@ import tidylantern.server.platform.Refusal;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Corrects what a push guessed: a field's kind and label, a collection's label and language. The items are read anew. */
+/**
+ * Corrects what was guessed or brought: a field's kind, label and unit, two spellings of a value, a collection's label and
+ * language. The items are read anew.
+ */
 @Component
 class FieldCorrection {
     private static final int BATCH = 500;
@@ -47,23 +53,69 @@ class FieldCorrection {
     }
 
     /**
+     * @param unit null for none
      * @throws Refusal if another collection has the key with another kind, or an item's value does not fit the new kind;
      *     nothing is changed then
      */
-    void correct(String site, String collectionKey, String fieldKey, FieldKind kind, String label) {
+    void correct(String site, String collectionKey, String fieldKey, FieldKind kind, String label, @Nullable String unit) {
         if (label.isBlank() || label.strip().length() > 80) {
             throw Refusal.bad("label", "Give the field a label of 1 to 80 characters.");
         }
         inTurn(site, () -> {
             Collection collection = contents.collection(site, collectionKey);
             Field before = contents.field(site, collectionKey, fieldKey);
-            Field after = new Field(before.key(), kind, before.property(), label.strip());
+            Field after = new Field(before.key(), kind, before.property(), label.strip(), unit, before.merged());
             if (before.kind() != kind) {
                 mustAgree(contents.of(site), collection, after);
                 mustFit(site, collection, after);
                 store.touch(site, collection.key(), store.nextChange(site));
             }
             store.changeField(site, collection.key(), after);
+        });
+    }
+
+    /**
+     * Lets items with one category value count under another, with all below it, now and whenever they come in again.
+     *
+     * @throws Refusal if the field holds no categories, or a value would be merged into itself
+     */
+    void merge(String site, String collectionKey, String fieldKey, CategoryPath from, CategoryPath into) {
+        change(site, collectionKey, fieldKey, merged -> {
+            if (from.equals(into) || into.fromTheTop().contains(from)) {
+                throw Refusal.bad("into", "“%s” cannot be merged into “%s”. Choose another value.".formatted(from, into));
+            }
+            CategoryPath end = merged.getOrDefault(into, into);
+            if (end.equals(from)) {
+                // The owner turns an earlier merge round.
+                merged.remove(into);
+                end = into;
+            }
+            CategoryPath last = end;
+            merged.replaceAll((one, other) -> other.equals(from) ? last : other);
+            merged.put(from, last);
+        });
+    }
+
+    /** Takes a merge back. */
+    void part(String site, String collectionKey, String fieldKey, CategoryPath from) {
+        change(site, collectionKey, fieldKey, merged -> {
+            if (merged.remove(from) == null) {
+                throw Refusal.notFound("“%s” is not merged into another value.".formatted(from));
+            }
+        });
+    }
+
+    private void change(String site, String collectionKey, String fieldKey, java.util.function.Consumer<Map<CategoryPath, CategoryPath>> change) {
+        inTurn(site, () -> {
+            Collection collection = contents.collection(site, collectionKey);
+            Field field = contents.field(site, collectionKey, fieldKey);
+            if (field.kind() != FieldKind.CATEGORY) {
+                throw Refusal.bad("field", "Only values of categories can be merged; \"%s\" is of kind %s.".formatted(field.label(), field.kind()));
+            }
+            Map<CategoryPath, CategoryPath> merged = new HashMap<>(field.merged());
+            change.accept(merged);
+            store.putMerged(site, collection.key(), new Field(field.key(), field.kind(), field.property(), field.label(), field.unit(), merged));
+            store.touch(site, collection.key(), store.nextChange(site));
         });
     }
 
@@ -93,8 +145,8 @@ class FieldCorrection {
         ItemReader reader = new ItemReader(new Collection(collection.key(), collection.label(), collection.language(), fields));
         int wrong = 0;
         String first = null;
-        for (int offset = 0; ; offset += BATCH) {
-            List<ContentStore.StoredItem> items = store.page(site, collection.key(), "", offset, BATCH);
+        String last = "";
+        for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH); !items.isEmpty(); items = store.itemsAfter(site, collection.key(), last, BATCH)) {
             for (ContentStore.StoredItem item : items) {
                 try {
                     reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
@@ -103,9 +155,7 @@ class FieldCorrection {
                     first = first == null ? "%s: %s".formatted(item.itemId(), refused.getMessage()) : first;
                 }
             }
-            if (items.size() < BATCH) {
-                break;
-            }
+            last = items.getLast().itemId();
         }
         if (wrong > 0) {
             throw Refusal.conflict("%d items do not fit the kind %s, the first being %s. Correct them at their source first.".formatted(wrong, after.kind(), first));

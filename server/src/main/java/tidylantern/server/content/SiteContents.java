@@ -56,6 +56,11 @@ public class SiteContents {
                         .formatted(site, key, content.collections().stream().map(c -> c.key().value()).toList(), site, key)));
     }
 
+    /** Whether there is such an item. */
+    public boolean has(String site, CollectionKey collection, String item) {
+        return store.said(site, collection, item).isPresent();
+    }
+
     public Map<String, Integer> counts(String site) {
         return store.counts(site);
     }

@@ -19,12 +19,18 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
+import tidylantern.core.query.CategoryCounts;
+import tidylantern.core.query.ItemFilter;
+import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.server.platform.Settings;
@@ -110,6 +116,16 @@ public class SiteIndexes implements SmartLifecycle {
         });
     }
 
+    /** Lists a site's items as the index has them. */
+    public ItemListing listing(String site) {
+        return new ItemListing(of(site));
+    }
+
+    /** Counts the items that a filter lets through by the values of a category field. */
+    List<CategoryCounts.Counted> values(String site, FieldKey field, ItemFilter filter) {
+        return CategoryCounts.of(of(site), field, filter);
+    }
+
     public SearchEngine engine(String site) {
         return engines.computeIfAbsent(site, key -> new SearchEngine(of(key)));
     }
@@ -149,12 +165,14 @@ public class SiteIndexes implements SmartLifecycle {
                 index.clear();
             }
             long seen = index.lastChange();
+            index.remove(store.removedAfter(site, seen));
             ContentStore.Place place = new ContentStore.Place(seen, "\uffff", "");
             List<ContentStore.StoredItem> items = store.changedAfter(site, place, BATCH);
             while (!items.isEmpty()) {
                 List<SiteIndex.Changed> changed = new ArrayList<>(items.size());
+                Map<String, OwnerMark> marks = store.marks(site, items.getFirst().collectionKey(), items.getFirst().itemId(), items.getLast().itemId());
                 for (ContentStore.StoredItem item : items) {
-                    changed.add(changed(content, readers, item));
+                    changed.add(changed(content, readers, item, marks.getOrDefault(item.itemId(), OwnerMark.NONE)));
                 }
                 index.add(changed);
                 ContentStore.StoredItem last = items.getLast();
@@ -169,7 +187,7 @@ public class SiteIndexes implements SmartLifecycle {
         }
     }
 
-    private SiteIndex.Changed changed(SiteContent content, Map<CollectionKey, ItemReader> readers, ContentStore.StoredItem item) {
+    private SiteIndex.Changed changed(SiteContent content, Map<CollectionKey, ItemReader> readers, ContentStore.StoredItem item, OwnerMark mark) {
         CollectionKey key = new CollectionKey(item.collectionKey());
         Collection collection = content.collection(key);
         ItemReader reader = readers.get(key);
@@ -177,7 +195,8 @@ public class SiteIndexes implements SmartLifecycle {
             throw new IllegalStateException("the item %s/%s is of no collection".formatted(key, item.itemId()));
         }
         try {
-            return new SiteIndex.Changed(reader.read(new ItemId(item.itemId()), json.readValue(item.properties(), OBJECT)), collection.language());
+            Item read = reader.read(new ItemId(item.itemId()), json.readValue(item.properties(), OBJECT));
+            return new SiteIndex.Changed(mark.over(read), collection.language(), mark, item.changed().toInstant());
         } catch (ItemRefused broken) {
             // Neither a push nor a change of kind lets such a value in.
             throw new IllegalStateException("the item %s/%s no longer fits its fields: %s".formatted(key, item.itemId(), broken.getMessage()), broken);
@@ -193,7 +212,7 @@ public class SiteIndexes implements SmartLifecycle {
         warmed.add(site);
         SearchDesign design = SearchDesign.firstFor("warming", content);
         List<String> titles = content.collections().stream()
-                .flatMap(c -> store.page(site, c.key(), "", 0, 20).stream()).map(ContentStore.StoredItem::title).toList();
+                .flatMap(c -> store.itemsAfter(site, c.key(), "", 20).stream()).map(ContentStore.StoredItem::title).toList();
         SearchEngine engine = engine(site);
         for (String title : titles) {
             String word = title.substring(0, Math.min(title.length(), 12));

@@ -79,6 +79,11 @@ public class Searches {
         return summary(key);
     }
 
+    /** By key. */
+    public List<Draft> drafts(String site) {
+        return store.ofSite(site).stream().map(search -> new Draft(search.searchKey(), site, search.draftRevision(), json.read(search.draft()))).toList();
+    }
+
     /** @throws Refusal if there is no such search */
     public Draft draft(String key) {
         SearchStore.StoredSearch search = stored(key);
@@ -126,7 +131,8 @@ public class Searches {
         return findLive(key).orElseThrow(() -> Refusal.notFound("There is no live search \"%s\". Check the key in the tag, and whether the search was published.".formatted(key)));
     }
 
-    private Optional<Live> findLive(String key) {
+    /** What visitors see of a search; none where nothing was published. */
+    public Optional<Live> findLive(String key) {
         Optional<SearchStore.LiveVersion> live = store.liveVersion(key);
         if (live.isEmpty()) {
             return Optional.empty();

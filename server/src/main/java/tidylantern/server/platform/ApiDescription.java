@@ -8,6 +8,7 @@ import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.ArraySchema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
@@ -32,6 +34,7 @@ public class ApiDescription {
         for (Class<?> key : List.of(FieldKey.class, CollectionKey.class, ItemId.class)) {
             SpringDocUtils.getConfig().replaceWithSchema(key, new StringSchema());
         }
+        SpringDocUtils.getConfig().replaceWithSchema(CategoryPath.class, new ArraySchema().items(new StringSchema()));
     }
 
     @Bean

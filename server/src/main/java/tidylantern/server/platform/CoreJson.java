@@ -3,10 +3,19 @@ package tidylantern.server.platform;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import java.util.List;
+import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.CollectionKey;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.deser.std.StdDeserializer;
+import tools.jackson.databind.ser.std.StdSerializer;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
+import tidylantern.core.design.ReachRule;
+import com.fasterxml.jackson.annotation.JsonInclude;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.cfg.EnumFeature;
@@ -26,7 +35,22 @@ public class CoreJson {
         named(module, CollectionKey.class, CollectionKey::new);
         named(module, ItemId.class, ItemId::new);
         named(module, FieldKind.class, FieldKind::of);
+        // Of a rule only what it names is written, so that documents stay short.
+        // A value of a tree is the list of its names.
+        module.addSerializer(CategoryPath.class, new StdSerializer<>(CategoryPath.class) {
+            @Override
+            public void serialize(CategoryPath path, JsonGenerator out, SerializationContext context) {
+                out.writeArray(path.names().toArray(String[]::new), 0, path.names().size());
+            }
+        });
+        module.addDeserializer(CategoryPath.class, new StdDeserializer<CategoryPath>(CategoryPath.class) {
+            @Override
+            public CategoryPath deserialize(JsonParser in, DeserializationContext context) {
+                return new CategoryPath(List.of(in.readValueAs(String[].class)));
+            }
+        });
         return builder -> builder.addModule(module)
+                .withConfigOverride(ReachRule.class, rule -> rule.setInclude(JsonInclude.Value.construct(JsonInclude.Include.NON_NULL, JsonInclude.Include.NON_NULL)))
                 .enable(EnumFeature.READ_ENUMS_USING_TO_STRING, EnumFeature.WRITE_ENUMS_USING_TO_STRING)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES, DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES,
                         DeserializationFeature.FAIL_ON_TRAILING_TOKENS)

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tidylantern.core.design.DesignFault;
+import tidylantern.core.mapping.MappingFault;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 
@@ -60,6 +61,12 @@ public class ProblemHandler extends ResponseEntityExceptionHandler {
         for (Throwable cause = wrong.getCause(); cause != null; cause = cause.getCause()) {
             if (cause instanceof DesignFault fault) {
                 return Refusal.bad(path.isEmpty() ? fault.key() : path + "." + fault.key(), String.valueOf(fault.getMessage()));
+            }
+            if (cause instanceof MappingFault fault) {
+                return Refusal.bad(path.isEmpty() ? fault.key() : path + "." + fault.key(), String.valueOf(fault.getMessage()));
+            }
+            if (cause instanceof Refusal refusal) {
+                return Refusal.bad(path.isEmpty() ? refusal.field() : path + "." + refusal.field(), String.valueOf(refusal.getMessage()));
             }
             if (cause instanceof IllegalArgumentException refused && !(cause instanceof NumberFormatException)) {
                 return Refusal.bad(path.isEmpty() ? null : path, String.valueOf(refused.getMessage()));

@@ -1,6 +1,8 @@
 package tidylantern.server.platform;
 
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
@@ -11,6 +13,17 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param owner name of a first owner, for installations set up without a browser
  * @param password of that owner
  * @param accessKey an access key that scripts may use from the first start on
+ * @param allowedHosts hosts that sources may be read from though they are private, each with its port or without
  */
 @ConfigurationProperties("tidy-lantern")
-public record Settings(Path data, @Nullable String owner, @Nullable String password, @Nullable String accessKey) {}
+public record Settings(Path data, @Nullable String owner, @Nullable String password, @Nullable String accessKey, @Nullable List<String> allowedHosts) {
+    public Settings {
+        allowedHosts = allowedHosts == null ? List.of() : List.copyOf(allowedHosts);
+    }
+
+    /** Never null, whatever was set. */
+    @Override
+    public List<String> allowedHosts() {
+        return Objects.requireNonNullElse(allowedHosts, List.of());
+    }
+}

@@ -92,10 +92,52 @@ class PushTest {
     @Test
     void fieldsAreMadeFromWhatComesAndTold() {
         Api.Answer answer = api.push("posts", "{\"id\":\"1\",\"title\":\"T\",\"price\":3,\"garden\":true,\"departures\":[\"2026-05-01\"],\"place\":{\"lat\":1,\"lon\":2},\"bad name!\":1}");
-        counts(answer, 1, 0, 0, 1);
+        counts(answer, 1, 0, 0, 0);
         assertThat(answer.json().path("newFields")).extracting(field -> field.path("property").asString() + " " + field.path("kind").asString())
                 .containsExactly("title text", "price money", "garden yes-no", "departures date", "place place");
-        assertThat(answer.json().path("refusals").get(0).path("property").asString()).isEqualTo("bad name!");
+        assertThat(answer.json().path("passedOver")).extracting(one -> one.path("property").asString()).containsExactly("bad name!");
+    }
+
+    @Test
+    void aPartialPushLeavesWhatItDoesNotNameAndNullTakesAway() {
+        api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster\",\"summary\":\"Old\",\"note\":\"Gone soon\"}");
+        Api.Answer answer = push("partial=true", "{\"id\":\"1\",\"summary\":\"New\",\"note\":null}\n{\"id\":\"2\",\"title\":\"Crab\"}");
+        counts(answer, 1, 1, 0, 0);
+        assertThat(answer.json().path("changes").get(0).path("reason").asString()).isEqualTo("note, summary");
+        JsonNode item = api.get("/api/owner/sites/isles/collections/posts/item?id=1").json();
+        assertThat(item.path("fields")).extracting(field -> field.path("key").asString() + "=" + field.path("text").asString()).contains("title=Lobster", "summary=New").doesNotContain("note=Gone soon");
+        counts(push("partial=true", "{\"id\":\"1\",\"summary\":\"New\"}"), 0, 0, 1, 0);
+    }
+
+    @Test
+    void itemsAreDeletedByNameAndComeBackAsNew() {
+        api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster\"}\n{\"id\":\"2\",\"title\":\"Crab\"}");
+        String search = api.publishedSearch("S");
+        Api.Answer deleted = api.push("posts", "{\"id\":\"1\",\"_delete\":true}\n{\"id\":\"unheard-of\",\"_delete\":true}");
+        assertThat(deleted.json().path("removed").asInt()).isEqualTo(1);
+        assertThat(deleted.json().path("unchanged").asInt()).isEqualTo(1);
+        assertThat(api.results(search, "lobster").hits()).isEmpty();
+        counts(api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster\"}"), 1, 0, 0, 0);
+        assertThat(api.results(search, "lobster").hits()).containsExactly("1");
+    }
+
+    @Test
+    void everythingRemovesWhatIsNotNamedAndAsksBeforeMoreThanAThird() {
+        api.push("posts", "{\"id\":\"1\",\"title\":\"A\"}\n{\"id\":\"2\",\"title\":\"B\"}\n{\"id\":\"3\",\"title\":\"C\"}\n{\"id\":\"4\",\"title\":\"D\"}");
+        String three = "{\"id\":\"1\",\"title\":\"A\"}\n{\"id\":\"2\",\"title\":\"B, changed\"}\n{\"id\":\"3\",\"title\":\"C\"}";
+        Api.Answer one = push("everything=true", three);
+        counts(one, 0, 1, 2, 0);
+        assertThat(one.json().path("removed").asInt()).isEqualTo(1);
+        Api.Answer asks = push("everything=true", "{\"id\":\"1\",\"title\":\"A, not kept\"}");
+        assertThat(asks.status()).isEqualTo(409);
+        assertThat(asks.json().path("detail").asString()).contains("2 of the 3 items").contains("removeMany=true");
+        assertThat(api.get(ITEMS + "?q=not%20kept").json().path("total").asInt()).as("nothing of it was kept").isZero();
+        assertThat(push("everything=true&removeMany=true", "{\"id\":\"1\",\"title\":\"A\"}").json().path("removed").asInt()).isEqualTo(2);
+        assertThat(push("everything=true", "not json").status()).as("a body that names nothing would remove all").isEqualTo(409);
+    }
+
+    private Api.Answer push(String how, String lines) {
+        return api.send("PUT", ITEMS + "?" + how, lines, Map.of("Content-Type", "application/jsonl"));
     }
 
     @Test

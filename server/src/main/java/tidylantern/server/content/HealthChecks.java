@@ -1,0 +1,80 @@
+package tidylantern.server.content;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.Item;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemReader;
+import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.OwnerMark;
+import tidylantern.core.health.Finding;
+import tidylantern.core.health.HealthCheck;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Looks over a site's content; once a change, since it reads every item. */
+@Component
+class HealthChecks {
+    private static final int BATCH = 500;
+    private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
+
+    private final ContentStore store;
+    private final SiteContents contents;
+    private final Clock clock;
+    private final JsonMapper json;
+    private final Map<String, Looked> known = new ConcurrentHashMap<>();
+
+    HealthChecks(ContentStore store, SiteContents contents, Clock clock, JsonMapper json) {
+        this.store = store;
+        this.contents = contents;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    private record Looked(long change, LocalDate day, List<Finding> findings) {}
+
+    /** Worst first, over all collections. */
+    List<Finding> of(String site) {
+        List<Collection> collections = contents.of(site).collections();
+        long change = store.lastChange(site);
+        LocalDate today = LocalDate.now(clock);
+        return known.compute(site, (key, before) -> before != null && before.change() == change && before.day().equals(today) ? before
+                : new Looked(change, today, collections.stream().flatMap(collection -> look(site, collection, today).stream())
+                        .sorted(Comparator.comparing(Finding::kind).thenComparing(Finding::items, Comparator.reverseOrder())).toList())).findings();
+    }
+
+    private List<Finding> look(String site, Collection collection, LocalDate today) {
+        HealthCheck check = new HealthCheck(collection, today);
+        ItemReader reader = new ItemReader(collection);
+        List<ContentStore.StoredItem> items = new ArrayList<>(store.itemsAfter(site, collection.key(), "", BATCH));
+        while (!items.isEmpty()) {
+            Map<String, OwnerMark> marks = store.marks(site, collection.key().value(), items.getFirst().itemId(), items.getLast().itemId());
+            for (ContentStore.StoredItem item : items) {
+                OwnerMark mark = marks.getOrDefault(item.itemId(), OwnerMark.NONE);
+                if (!mark.keptOut()) {
+                    check.accept(mark.over(read(reader, item)));
+                }
+            }
+            items = store.itemsAfter(site, collection.key(), items.getLast().itemId(), BATCH);
+        }
+        return check.findings();
+    }
+
+    private Item read(ItemReader reader, ContentStore.StoredItem item) {
+        try {
+            return reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
+        } catch (ItemRefused broken) {
+            throw new IllegalStateException("the item %s/%s no longer fits its fields: %s".formatted(item.collectionKey(), item.itemId(), broken.getMessage()), broken);
+        }
+    }
+}

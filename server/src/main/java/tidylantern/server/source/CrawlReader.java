@@ -1,0 +1,210 @@
+package tidylantern.server.source;
+
+import java.net.URI;
+import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.jsoup.nodes.Document;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Reads the pages of a website one after the other, with a pause between two: those of a sitemap, or those that links lead
+ * to. Stays on the site and within what its robots.txt allows.
+ */
+final class CrawlReader {
+    private static final WebFetcher.Limits PAGE = new WebFetcher.Limits(5_000_000, Duration.ofSeconds(30), true);
+    private static final int MOST_FAILURES_IN_A_ROW = 10;
+
+    private final SourceSettings.Crawl settings;
+    private final WebFetcher fetcher;
+    private final PageReader pages;
+    private final Memory memory;
+
+    CrawlReader(SourceSettings.Crawl settings, WebFetcher fetcher, JsonMapper json, Memory memory) {
+        this.settings = settings;
+        this.fetcher = fetcher;
+        this.pages = new PageReader(settings, json);
+        this.memory = memory;
+    }
+
+    /** What the last crawl knew of a page. */
+    record Remembered(WebFetcher.Known known, @Nullable String itemId, List<String> links) {}
+
+    /** Remembers pages from one crawl to the next. */
+    interface Memory {
+        /** Remembers nothing, as for a preview. */
+        Memory NONE = new Memory() {
+            @Override
+            public @Nullable Remembered of(URI page) {
+                return null;
+            }
+
+            @Override
+            public void put(URI page, WebFetcher.Fetched answer, List<URI> links) {}
+
+            @Override
+            public void same(URI page) {}
+        };
+
+        @Nullable Remembered of(URI page);
+
+        /** Called before the page's record is told. */
+        void put(URI page, WebFetcher.Fetched answer, List<URI> links);
+
+        /** The page is as it is remembered. */
+        void same(URI page);
+    }
+
+    void read(Reading reading) throws SourceProblem {
+        URI start = URI.create(settings.address());
+        Robots robots = Robots.of(start, fetcher);
+        Walk walk = new Walk(reading, start, robots);
+        if (settings.way() == SourceSettings.Way.SITEMAP) {
+            walk.left.addAll(new Sitemaps(fetcher).pages(start, SourceSettings.Crawl.MOST_PAGES, reading).stream().filter(this::wanted).toList());
+            if (walk.left.isEmpty()) {
+                throw new SourceProblem("The sitemap names no page%s. Check the address.".formatted(settings.prefix() == null ? "" : " that begins with " + settings.prefix()));
+            }
+        } else {
+            URI first = SiteAddresses.tidy(start.toString());
+            walk.left.add(first == null ? start : first);
+        }
+        walk.seen.addAll(walk.left);
+        walk.go();
+    }
+
+    private boolean wanted(URI address) {
+        return settings.prefix() == null || address.toString().startsWith(settings.prefix());
+    }
+
+    private final class Walk {
+        private final Reading reading;
+        private final URI start;
+        private final Robots robots;
+        private final Deque<URI> left = new ArrayDeque<>();
+        private final Set<URI> seen = new HashSet<>();
+        private final Set<URI> told = new LinkedHashSet<>();
+        private int read;
+        private int forbidden;
+        private int failedInARow;
+
+        Walk(Reading reading, URI start, Robots robots) {
+            this.reading = reading;
+            this.start = start;
+            this.robots = robots;
+        }
+
+        void go() throws SourceProblem {
+            long pause = Math.max(settings.pauseMillis(), robots.pause());
+            while (!left.isEmpty() && !reading.enough()) {
+                if (read >= settings.mostPages()) {
+                    reading.incomplete("The crawl ended after %,d pages, as you set it; %,d more were known.".formatted(read, left.size()));
+                    break;
+                }
+                URI page = left.removeFirst();
+                if (!robots.allows(page)) {
+                    forbidden++;
+                    continue;
+                }
+                if (read > 0) {
+                    rest(pause);
+                }
+                read++;
+                visit(page);
+                reading.progress(read, read + left.size());
+            }
+            if (forbidden > 0) {
+                reading.note("%d pages are not to be read, says the site's robots.txt.".formatted(forbidden));
+            }
+            if (read == 0 && forbidden > 0) {
+                throw new SourceProblem("The site's robots.txt allows none of these pages to be read.");
+            }
+        }
+
+        private void visit(URI page) throws SourceProblem {
+            Remembered before = memory.of(page);
+            WebFetcher.Fetched answer;
+            try {
+                answer = fetcher.fetch(page, before == null ? WebFetcher.Known.NOTHING : before.known(), PAGE);
+            } catch (SourceProblem failure) {
+                failed(page, String.valueOf(failure.getMessage()));
+                return;
+            }
+            if (answer.notModified() && before != null) {
+                failedInARow = 0;
+                if (before.itemId() != null) {
+                    reading.asBefore(page.toString(), before.itemId());
+                }
+                memory.same(page);
+                follow(before.links().stream().map(SiteAddresses::tidy).toList());
+                return;
+            }
+            if (answer.gone()) {
+                reading.refuse(page.toString(), "there is no such page (status %d)".formatted(answer.status()));
+                return;
+            }
+            if (!answer.ok()) {
+                failed(page, "it answers with status %d".formatted(answer.status()));
+                return;
+            }
+            failedInARow = 0;
+            if (!answer.type().isEmpty() && !answer.type().equals("text/html") && !answer.type().equals("application/xhtml+xml")) {
+                return;
+            }
+            take(page, answer);
+        }
+
+        private void take(URI page, WebFetcher.Fetched answer) throws SourceProblem {
+            URI end = SiteAddresses.tidy(answer.address().toString());
+            Document document = PageReader.parse(answer);
+            URI canonical = PageReader.canonical(document, end == null ? page : end);
+            List<URI> links = settings.way() == SourceSettings.Way.LINKS && !PageReader.noFollow(document) ? PageReader.links(document, answer.address()) : List.of();
+            List<URI> inside = links.stream().filter(link -> SiteAddresses.sameSite(start, link)).distinct().toList();
+            memory.put(page, answer, inside);
+            follow(inside);
+            if (!PageReader.noIndex(document) && wanted(canonical) && told.add(canonical)) {
+                reading.record(canonical.toString(), pages.columns(document, canonical));
+            }
+        }
+
+        /** A failing page says nothing about its item, which therefore stays. */
+        private void failed(URI page, String why) throws SourceProblem {
+            reading.refuse(page.toString(), why);
+            reading.incomplete("Some pages could not be read, so nothing was taken for gone.");
+            if (read == 1 && left.isEmpty()) {
+                throw new SourceProblem("%s: %s".formatted(page, why));
+            }
+            if (++failedInARow >= MOST_FAILURES_IN_A_ROW) {
+                throw new SourceProblem("%d pages in a row could not be read, the last being %s: %s. Try again later.".formatted(failedInARow, page, why));
+            }
+        }
+
+        private void follow(List<@Nullable URI> links) {
+            for (URI link : links) {
+                // Pages outside the prefix are not gone through either, but for the one that the crawl begins at.
+                if (link != null && settings.way() == SourceSettings.Way.LINKS && wanted(link) && !probablyNoPage(link) && seen.size() < SourceSettings.Crawl.MOST_PAGES * 2 && seen.add(link)) {
+                    left.add(link);
+                }
+            }
+        }
+
+        private static boolean probablyNoPage(URI link) {
+            return link.getPath() != null && link.getPath().matches("(?i).*\\.(png|jpe?g|gif|webp|avif|svg|ico|pdf|zip|gz|tar|mp[34]|webm|css|js|json|xml|csv|woff2?|geojson|atom|rss)");
+        }
+
+        private void rest(long millis) throws SourceProblem {
+            for (long left = millis; left > 0 && !reading.enough(); left -= 200) {
+                try {
+                    Thread.sleep(Math.min(left, 200));
+                } catch (InterruptedException stopped) {
+                    Thread.currentThread().interrupt();
+                    throw new SourceProblem("The service was stopped while it read the site.");
+                }
+            }
+        }
+    }
+}

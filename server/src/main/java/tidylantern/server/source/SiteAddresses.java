@@ -1,0 +1,46 @@
+package tidylantern.server.source;
+
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+
+/** Addresses as a crawl compares them. */
+final class SiteAddresses {
+    private SiteAddresses() {}
+
+    /** Whether two addresses are of one host and port; https counts as the same site as http. */
+    static boolean sameSite(URI a, URI b) {
+        return a.getHost() != null && a.getHost().equalsIgnoreCase(b.getHost()) && (port(a) == port(b) || (a.getPort() < 0 && b.getPort() < 0));
+    }
+
+    private static int port(URI address) {
+        return address.getPort() > 0 ? address.getPort() : "https".equalsIgnoreCase(address.getScheme()) ? 443 : 80;
+    }
+
+    /** One form for each page: no fragment, no default port, small letters in the host, a path; null if it is no web address. */
+    static @Nullable URI tidy(String address) {
+        try {
+            URI uri = new URI(address.strip().replace(" ", "%20").replaceAll("[\\x00-\\x20<>\"{}|\\\\^`]", "")).normalize();
+            String scheme = uri.getScheme() == null ? "" : uri.getScheme().toLowerCase(Locale.ROOT);
+            if (!scheme.matches("https?") || uri.getHost() == null) {
+                return null;
+            }
+            int port = uri.getPort() == (scheme.equals("https") ? 443 : 80) ? -1 : uri.getPort();
+            String path = uri.getRawPath() == null || uri.getRawPath().isEmpty() ? "/" : uri.getRawPath();
+            String query = uri.getRawQuery() == null ? "" : "?" + uri.getRawQuery();
+            String host = uri.getHost().toLowerCase(Locale.ROOT);
+            return URI.create(scheme + "://" + host + (port < 0 ? "" : ":" + port) + path + query);
+        } catch (URISyntaxException | IllegalArgumentException noAddress) {
+            return null;
+        }
+    }
+
+    static @Nullable URI tidy(URI base, String reference) {
+        try {
+            return tidy(base.resolve(reference.strip().replace(" ", "%20")).toString());
+        } catch (IllegalArgumentException noAddress) {
+            return null;
+        }
+    }
+}

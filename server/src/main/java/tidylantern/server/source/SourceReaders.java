@@ -1,0 +1,92 @@
+package tidylantern.server.source;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tidylantern.server.platform.Settings;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads sources of every kind, record by record. */
+@Component
+class SourceReaders {
+    private static final WebFetcher.Limits FILE = new WebFetcher.Limits(Uploads.MOST_BYTES, Duration.ofMinutes(10), false);
+    private static final WebFetcher.Limits FEED = new WebFetcher.Limits(20_000_000, Duration.ofSeconds(60), false);
+
+    private final WebFetcher fetcher;
+    private final Uploads uploads;
+    private final Path fetched;
+    private final JsonMapper json;
+
+    SourceReaders(WebFetcher fetcher, Uploads uploads, Settings settings, JsonMapper json) {
+        this.fetcher = fetcher;
+        this.uploads = uploads;
+        this.fetched = settings.data().resolve("uploads");
+        this.json = json.rebuild().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
+    }
+
+    /**
+     * Reads until the source ends or the reading has enough.
+     *
+     * @return how the file was read; null for other kinds
+     * @throws SourceProblem if it cannot be read at all, or not to its end
+     */
+    FileReader.@Nullable Form read(String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading) throws SourceProblem {
+        return switch (settings) {
+            case SourceSettings.File file -> readFile(site, file, reading);
+            case SourceSettings.Feed feed -> {
+                new FeedReader(fetcher.fetch(URI.create(feed.address()), WebFetcher.Known.NOTHING, FEED)).read(reading);
+                yield null;
+            }
+            case SourceSettings.Crawl crawl -> {
+                new CrawlReader(crawl, fetcher, json, memory).read(reading);
+                yield null;
+            }
+        };
+    }
+
+    private FileReader.Form readFile(String site, SourceSettings.File settings, Reading reading) throws SourceProblem {
+        if (settings.upload() != null) {
+            return read(uploads.file(site, settings.upload()), settings, reading);
+        }
+        Path file = null;
+        try {
+            Files.createDirectories(fetched);
+            file = Files.createTempFile(fetched, "fetched-", "");
+            URI address = URI.create(String.valueOf(settings.address()));
+            try (OutputStream out = Files.newOutputStream(file)) {
+                WebFetcher.Fetched answer = fetcher.fetch(address, WebFetcher.Known.NOTHING, FILE, out);
+                if (!answer.ok()) {
+                    throw new SourceProblem("%s answers with status %d. Check the address, or try again later.".formatted(address, answer.status()));
+                }
+            }
+            return read(file, settings, reading);
+        } catch (IOException failure) {
+            throw new SourceProblem("The file could not be stored: " + failure.getMessage(), failure);
+        } finally {
+            delete(file);
+        }
+    }
+
+    private FileReader.Form read(Path file, SourceSettings.File settings, Reading reading) throws SourceProblem {
+        FileReader reader = new FileReader(file, settings, json);
+        FileReader.Form form = reader.form();
+        reader.read(reading);
+        return form;
+    }
+
+    private static void delete(@Nullable Path file) throws SourceProblem {
+        try {
+            if (file != null) {
+                Files.deleteIfExists(file);
+            }
+        } catch (IOException failure) {
+            throw new SourceProblem("A fetched file could not be deleted: " + failure.getMessage(), failure);
+        }
+    }
+}

@@ -1,0 +1,503 @@
+package tidylantern.server.source;
+
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import tidylantern.core.content.ItemRefused;
+import tidylantern.core.mapping.Mapper;
+import tidylantern.core.mapping.Mapping;
+import tidylantern.server.content.IntakeReport;
+import tidylantern.server.content.ItemIntake;
+import tidylantern.server.content.SiteContents;
+import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.Settings;
+import tidylantern.server.site.Sites;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Runs sources. A sync reads its source to the end into a spool, a file of items; only then are they taken, all in one
+ * transaction, so that one that fails or is stopped leaves nothing behind. One that would remove more than a third of the
+ * collection keeps its spool and asks.
+ */
+@Component
+public class Syncs implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(Syncs.class);
+    private static final int AT_ONCE = 4;
+    private static final int KEPT = 50;
+    private static final int SECONDS_BETWEEN_LOOKS = 20;
+
+    private final SourceStore store;
+    private final Sources sources;
+    private final SourceReaders readers;
+    private final ItemIntake intake;
+    private final SiteContents contents;
+    private final Sites sites;
+    private final Path spools;
+    private final Clock clock;
+    private final JsonMapper json;
+    private final Map<Long, Running> running = new ConcurrentHashMap<>();
+    private final ExecutorService threads = Executors.newFixedThreadPool(AT_ONCE, Thread.ofPlatform().name("sync-", 0).daemon().factory());
+    private final ScheduledExecutorService schedule = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("sync-schedule").daemon().factory());
+    private volatile boolean started;
+
+    Syncs(SourceStore store, Sources sources, SourceReaders readers, ItemIntake intake, SiteContents contents, Sites sites, Settings settings, Clock clock, JsonMapper json) {
+        this.store = store;
+        this.sources = sources;
+        this.readers = readers;
+        this.intake = intake;
+        this.contents = contents;
+        this.sites = sites;
+        this.spools = settings.data().resolve("spool");
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** Where a sync stands. */
+    public enum State {
+        /** Reads its source, or takes what it read. */
+        RUNNING,
+        /** Would remove so much that the owner should say yes or no. */
+        ASKING, DONE, FAILED, STOPPED;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /**
+     * One run of a source.
+     *
+     * @param ended null while it goes on
+     * @param read records read so far
+     * @param known records known so far; 0 where nobody knows
+     */
+    public record Sync(long id, long source, State state, OffsetDateTime begun, String begunBy, @Nullable OffsetDateTime ended, int read, int known, SyncReport report) {}
+
+    private static final class Running {
+        private final long source;
+        private volatile boolean stop;
+        private volatile int read;
+        private volatile int known;
+
+        Running(long source) {
+            this.source = source;
+        }
+    }
+
+    // Runs that were cut off, and those whose time has come
+
+    @Override
+    public int getPhase() {
+        return 1;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return started;
+    }
+
+    @Override
+    public void start() {
+        started = true;
+        for (SourceStore.StoredSync cut : store.inState(State.RUNNING.toString())) {
+            end(cut.syncId(), State.FAILED, SyncReport.failed(0, List.of(), List.of(), "The service was stopped while this ran. Nothing was changed; run it again."));
+        }
+        schedule.scheduleWithFixedDelay(this::runDue, SECONDS_BETWEEN_LOOKS, SECONDS_BETWEEN_LOOKS, TimeUnit.SECONDS);
+    }
+
+    @Override
+    public void stop() {
+        started = false;
+        schedule.shutdownNow();
+        running.values().forEach(one -> one.stop = true);
+        threads.shutdownNow();
+        try {
+            if (!threads.awaitTermination(10, TimeUnit.SECONDS)) {
+                LOG.warn("A sync did not end in time; it will be told as cut off at the next start");
+            }
+        } catch (InterruptedException hurried) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private void runDue() {
+        try {
+            for (Sources.Source source : sources.due()) {
+                sources.ranNow(source);
+                if (running.values().stream().noneMatch(one -> one.source == source.id())) {
+                    begin(source.id(), "schedule");
+                }
+            }
+        } catch (RuntimeException failure) {
+            LOG.error("Sources could not be run by their schedule; it will be tried again", failure);
+        }
+    }
+
+    // What owners do
+
+    /** Newest first. */
+    List<Sync> of(long source) {
+        sources.get(source);
+        return store.syncs(source, KEPT).stream().map(this::shown).toList();
+    }
+
+    /** @throws Refusal if there is no such sync */
+    Sync get(long sync) {
+        return shown(stored(sync));
+    }
+
+    @Nullable Sync last(long source) {
+        return store.syncs(source, 1).stream().findFirst().map(this::shown).orElse(null);
+    }
+
+    private SourceStore.StoredSync stored(long sync) {
+        return store.sync(sync).orElseThrow(() -> Refusal.notFound("There is no sync %d.".formatted(sync)));
+    }
+
+    private Sync shown(SourceStore.StoredSync stored) {
+        Running now = running.get(stored.syncId());
+        SyncReport report = json.readValue(stored.report(), SyncReport.class);
+        return new Sync(stored.syncId(), stored.sourceId(), State.valueOf(stored.state().toUpperCase(Locale.ROOT)), stored.begun(), stored.begunBy(), stored.ended(),
+                now == null ? report.read() : now.read, now == null ? 0 : now.known, report);
+    }
+
+    /** @throws Refusal if the source runs already, or asks */
+    synchronized Sync begin(long source, String by) {
+        sources.get(source);
+        Sync last = last(source);
+        if (last != null && (last.state() == State.RUNNING || last.state() == State.ASKING)) {
+            throw Refusal.conflict(last.state() == State.RUNNING ? "This source runs already." : "The last run asks whether it may remove %d items. Answer it first.".formatted(last.report().asks()));
+        }
+        long sync = store.addSync(source, State.RUNNING.toString(), OffsetDateTime.now(clock), by, json.writeValueAsString(SyncReport.begun()));
+        store.keepNewest(source, KEPT);
+        Running now = new Running(source);
+        running.put(sync, now);
+        threads.execute(() -> run(sync, now));
+        return get(sync);
+    }
+
+    Sync stop(long sync) {
+        SourceStore.StoredSync stored = stored(sync);
+        Running now = running.get(sync);
+        if (now != null) {
+            now.stop = true;
+        } else if (stored.state().equals(State.ASKING.toString())) {
+            decline(sync);
+        }
+        return get(sync);
+    }
+
+    private void decline(long sync) {
+        SyncReport asked = get(sync).report();
+        delete(spool(sync));
+        end(sync, State.STOPPED, SyncReport.failed(asked.read(), asked.refusals(), asked.notes(), "You said no, so nothing was changed."));
+    }
+
+    /** @throws Refusal if the sync does not ask */
+    synchronized Sync goOn(long sync) {
+        SourceStore.StoredSync stored = stored(sync);
+        if (!stored.state().equals(State.ASKING.toString())) {
+            throw new Refusal(HttpStatus.CONFLICT, null, "This sync does not ask anything.");
+        }
+        Sources.Source source = sources.get(stored.sourceId());
+        SyncReport asked = get(sync).report();
+        store.changeSync(sync, State.RUNNING.toString(), null, stored.report());
+        Running now = new Running(source.id());
+        running.put(sync, now);
+        threads.execute(() -> guarded(sync, now, () -> take(sync, now, source, new Spooled(asked.read(), asked.refusals(), asked.refused(), asked.notes(), true), true)));
+        return get(sync);
+    }
+
+    // The run
+
+    private void run(long sync, Running now) {
+        guarded(sync, now, () -> {
+            Sources.Source source = sources.get(now.source);
+            sources.ranNow(source);
+            CrawlMemory memory = new CrawlMemory(source);
+            Spooled spooled = spool(sync, now, source, memory);
+            if (now.stop) {
+                throw new Halted();
+            }
+            if (spooled.read() == 0) {
+                throw new SourceProblem("Nothing was found there. Nothing was changed.");
+            }
+            if (take(sync, now, source, spooled, false)) {
+                memory.keep();
+            }
+        });
+    }
+
+    @FunctionalInterface
+    private interface Work {
+        void go() throws SourceProblem, IOException;
+    }
+
+    /** Ends the sync in every case, with words for its owner. */
+    private void guarded(long sync, Running now, Work work) {
+        boolean asks = false;
+        try {
+            work.go();
+            asks = stored(sync).state().equals(State.ASKING.toString());
+        } catch (Halted | ItemIntake.Stopped stopped) {
+            end(sync, State.STOPPED, SyncReport.failed(now.read, List.of(), List.of(), "Stopped. Nothing was changed."));
+        } catch (SourceProblem problem) {
+            end(sync, State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), String.valueOf(problem.getMessage())));
+        } catch (Refusal refusal) {
+            end(sync, State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), String.valueOf(refusal.getMessage())));
+        } catch (IOException | RuntimeException failure) {
+            LOG.error("The sync {} failed", sync, failure);
+            end(sync, State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), "The service could not do this; its log has the reason. Nothing was changed. Try again."));
+        } finally {
+            running.remove(sync);
+            if (!asks) {
+                delete(spool(sync));
+            }
+        }
+    }
+
+    private static final class Halted extends RuntimeException {
+        Halted() {
+            super("stopped");
+        }
+    }
+
+    /** @param whole whether what is not in it is gone */
+    private record Spooled(int read, List<IntakeReport.Refused> refusals, int refused, List<String> notes, boolean whole) {}
+
+    private Spooled spool(long sync, Running now, Sources.Source source, CrawlMemory memory) throws SourceProblem, IOException {
+        Files.createDirectories(spools);
+        try (BufferedWriter out = Files.newBufferedWriter(spool(sync), StandardCharsets.UTF_8)) {
+            Spooling spooling = new Spooling(now, out, new Mapper(source.given().mapping(), sites.get(source.site()).address()), memory);
+            readers.read(source.site(), source.given().settings(), memory, spooling);
+            return new Spooled(spooling.read, List.copyOf(spooling.refusals), spooling.refused, List.copyOf(spooling.notes), !spooling.partly);
+        } catch (UncheckedIOException full) {
+            throw new SourceProblem("What was read could not be stored: " + full.getCause().getMessage(), full);
+        }
+    }
+
+    /** @return whether it was taken; otherwise it asks now */
+    private boolean take(long sync, Running now, Sources.Source source, Spooled spooled, boolean mayRemoveMany) {
+        Sources.SourceGiven given = source.given();
+        List<String> notes = new ArrayList<>(spooled.notes());
+        try {
+            IntakeReport taken = intake.take(source.site(), given.collection().value(), spool(sync),
+                    new ItemIntake.Manner(true, given.removesMissing() && spooled.whole(), mayRemoveMany, source.id(), given.mapping().fields()),
+                    ItemIntake.Watch.of(lines -> { }, () -> now.stop));
+            List<IntakeReport.Refused> refusals = new ArrayList<>(spooled.refusals());
+            refusals.addAll(taken.refusals());
+            end(sync, State.DONE, new SyncReport(spooled.read(), taken.added(), taken.changed(), taken.unchanged(), taken.removed(), spooled.refused() + taken.refused(),
+                    refusals.subList(0, Math.min(refusals.size(), ItemIntake.MOST_TOLD)), taken.changes(), taken.newFields(), taken.passedOver(), notes, null, null));
+            return true;
+        } catch (ItemIntake.RemovesMany many) {
+            String question = "%,d of the %,d items of the collection are no longer there and would be removed.".formatted(many.removed(), many.of());
+            store.changeSync(sync, State.ASKING.toString(), null, json.writeValueAsString(new SyncReport(spooled.read(), 0, 0, 0, 0, spooled.refused(), spooled.refusals(), List.of(), List.of(), List.of(), notes, question, many.removed())));
+            return false;
+        }
+    }
+
+    private void end(long sync, State state, SyncReport report) {
+        store.changeSync(sync, state.toString(), OffsetDateTime.now(clock), json.writeValueAsString(report));
+    }
+
+    private Path spool(long sync) {
+        return spools.resolve("sync-" + sync + ".jsonl");
+    }
+
+    private static void delete(Path spool) {
+        try {
+            Files.deleteIfExists(spool);
+        } catch (IOException failure) {
+            LOG.warn("A spool was left behind: {}", spool, failure);
+        }
+    }
+
+    /** Writes each record as an item to the spool. */
+    private final class Spooling implements Reading {
+        private final Running now;
+        private final BufferedWriter out;
+        private final Mapper mapper;
+        private final CrawlMemory memory;
+        private final List<IntakeReport.Refused> refusals = new ArrayList<>();
+        private final List<String> notes = new ArrayList<>();
+        private int read;
+        private int refused;
+        private boolean partly;
+
+        Spooling(Running now, BufferedWriter out, Mapper mapper, CrawlMemory memory) {
+            this.now = now;
+            this.out = out;
+            this.mapper = mapper;
+            this.memory = memory;
+        }
+
+        @Override
+        public void record(String at, Map<String, @Nullable Object> columns) {
+            read++;
+            try {
+                Mapper.Mapped mapped = mapper.map(columns);
+                Map<String, @Nullable Object> line = new LinkedHashMap<>();
+                line.put(Mapping.ID, mapped.id().value());
+                line.put(ItemIntake.AT, at);
+                line.putAll(mapped.properties());
+                write(line);
+                memory.became(mapped.id().value());
+            } catch (ItemRefused wrong) {
+                memory.forgetLast();
+                refuse(at, wrong.property(), String.valueOf(wrong.getMessage()));
+                // Its id may not be known, and then nobody can tell which item it would have been.
+                incomplete("Some records were refused, so nothing was taken for gone.");
+            }
+        }
+
+        private void write(Map<String, @Nullable Object> line) {
+            try {
+                out.write(json.writeValueAsString(line));
+                out.newLine();
+            } catch (IOException full) {
+                throw new UncheckedIOException(full);
+            }
+        }
+
+        @Override
+        public void refuse(String at, String reason) {
+            refuse(at, null, reason);
+        }
+
+        private void refuse(String at, @Nullable String column, String reason) {
+            refused++;
+            if (refusals.size() < ItemIntake.MOST_TOLD) {
+                refusals.add(new IntakeReport.Refused(0, at, null, column, reason));
+            }
+        }
+
+        @Override
+        public void asBefore(String at, String id) {
+            read++;
+            Map<String, @Nullable Object> line = new LinkedHashMap<>();
+            line.put(Mapping.ID, id);
+            line.put(ItemIntake.SAME, true);
+            write(line);
+        }
+
+        @Override
+        public void note(String note) {
+            notes.add(note);
+        }
+
+        @Override
+        public void incomplete(String why) {
+            partly = true;
+            if (!notes.contains(why)) {
+                notes.add(why);
+            }
+        }
+
+        @Override
+        public void progress(int done, int known) {
+            now.read = done;
+            now.known = known;
+        }
+
+        @Override
+        public boolean enough() {
+            return now.stop;
+        }
+    }
+
+    /** What a crawl remembers from one run to the next: kept when all went well, and only for pages read in the same way. */
+    private final class CrawlMemory implements CrawlReader.Memory {
+        private final Sources.Source source;
+        private final String readAs;
+        private final Map<String, SourceStore.StoredPage> before;
+        private final Map<String, SourceStore.StoredPage> after = new LinkedHashMap<>();
+        private @Nullable String last;
+
+        CrawlMemory(Sources.Source source) {
+            this.source = source;
+            this.readAs = print(source);
+            this.before = source.given().settings() instanceof SourceSettings.Crawl ? store.pages(source.id(), readAs) : Map.of();
+        }
+
+        private String print(Sources.Source of) {
+            try {
+                String said = json.writerFor(SourceSettings.class).writeValueAsString(of.given().settings()) + json.writeValueAsString(of.given().mapping());
+                return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(said.getBytes(StandardCharsets.UTF_8)));
+            } catch (NoSuchAlgorithmException impossible) {
+                throw new IllegalStateException("every JDK has SHA-256", impossible);
+            }
+        }
+
+        @Override
+        public CrawlReader.@Nullable Remembered of(URI page) {
+            SourceStore.StoredPage known = before.get(page.toString());
+            boolean thereStill = known != null && (known.itemId() == null || contents.has(source.site(), source.given().collection(), known.itemId()));
+            if (known == null || !thereStill || (known.entityTag() == null && known.lastModified() == null)) {
+                return null;
+            }
+            return new CrawlReader.Remembered(new WebFetcher.Known(known.entityTag(), known.lastModified()), known.itemId(), List.of(json.readValue(known.links(), String[].class)));
+        }
+
+        @Override
+        public void put(URI page, WebFetcher.Fetched answer, List<URI> links) {
+            last = page.toString();
+            if (page.toString().length() <= 2_000) {
+                after.put(last, new SourceStore.StoredPage(last, answer.entityTag(), answer.lastModified(), null, json.writeValueAsString(links.stream().map(URI::toString).toList())));
+            }
+        }
+
+        @Override
+        public void same(URI page) {
+            SourceStore.StoredPage known = before.get(page.toString());
+            if (known != null) {
+                after.put(known.address(), known);
+            }
+        }
+
+        void became(String id) {
+            if (last != null) {
+                after.computeIfPresent(last, (address, page) -> new SourceStore.StoredPage(address, page.entityTag(), page.lastModified(), id, page.links()));
+                last = null;
+            }
+        }
+
+        void forgetLast() {
+            if (last != null) {
+                after.remove(last);
+                last = null;
+            }
+        }
+
+        void keep() {
+            if (source.given().settings() instanceof SourceSettings.Crawl) {
+                store.putPages(source.id(), readAs, List.copyOf(after.values()));
+            }
+        }
+    }
+}

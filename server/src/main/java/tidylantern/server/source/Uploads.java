@@ -1,0 +1,80 @@
+package tidylantern.server.source;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.SecureRandom;
+import java.util.HexFormat;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.Settings;
+
+/** Files that owners upload; each is known by a token, and belongs to a site. */
+@Component
+class Uploads {
+    static final long MOST_BYTES = 1_000_000_000;
+
+    private final Path folder;
+    private final SecureRandom random = new SecureRandom();
+
+    Uploads(Settings settings) {
+        this.folder = settings.data().resolve("uploads");
+    }
+
+    /** @param bytes of the file */
+    record Upload(String upload, long bytes) {}
+
+    Upload keep(String site, InputStream body) {
+        byte[] token = new byte[12];
+        random.nextBytes(token);
+        String name = HexFormat.of().formatHex(token);
+        Path file = folder.resolve(site).resolve(name);
+        try {
+            Files.createDirectories(file.getParent());
+            long all = 0;
+            try (OutputStream out = Files.newOutputStream(file)) {
+                byte[] some = new byte[1 << 16];
+                for (int n = body.read(some); n >= 0; n = body.read(some)) {
+                    all += n;
+                    if (all > MOST_BYTES) {
+                        throw new Refusal(HttpStatus.CONTENT_TOO_LARGE, null, "The file has more than %s. Split it, or push the items.".formatted(WebFetcher.size(MOST_BYTES)));
+                    }
+                    out.write(some, 0, n);
+                }
+            } catch (IOException | RuntimeException failure) {
+                Files.deleteIfExists(file);
+                throw failure;
+            }
+            if (all == 0) {
+                Files.deleteIfExists(file);
+                throw Refusal.bad(null, "The file is empty. Choose another.");
+            }
+            return new Upload(name, all);
+        } catch (IOException brokenOff) {
+            throw Refusal.bad(null, "The file did not arrive whole (%s). Send it again.".formatted(brokenOff.getMessage()));
+        }
+    }
+
+    /** @throws SourceProblem if there is no such file any more */
+    Path file(String site, String token) throws SourceProblem {
+        Path file = folder.resolve(site).resolve(token);
+        if (!token.matches("[0-9a-f]{24}") || !Files.isRegularFile(file)) {
+            throw new SourceProblem("The uploaded file is no longer here. Upload it again.");
+        }
+        return file;
+    }
+
+    void delete(String site, String token) {
+        try {
+            if (token.matches("[0-9a-f]{24}")) {
+                Files.deleteIfExists(folder.resolve(site).resolve(token));
+            }
+        } catch (IOException failure) {
+            throw new UncheckedIOException("deleting an uploaded file", failure);
+        }
+    }
+}

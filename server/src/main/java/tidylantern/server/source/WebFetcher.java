@@ -1,0 +1,218 @@
+package tidylantern.server.source;
+
+import jakarta.annotation.PreDestroy;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.net.URI;
+import java.net.UnknownHostException;
+import java.time.Duration;
+import java.util.Locale;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.apache.hc.client5.http.classic.methods.HttpGet;
+import org.apache.hc.client5.http.config.ConnectionConfig;
+import org.apache.hc.client5.http.config.RequestConfig;
+import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
+import org.apache.hc.client5.http.impl.classic.HttpClients;
+import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
+import org.apache.hc.core5.http.ClassicHttpResponse;
+import org.apache.hc.core5.http.ContentType;
+import org.apache.hc.core5.http.Header;
+import org.apache.hc.core5.http.HttpEntity;
+import org.apache.hc.core5.http.HttpHost;
+import org.apache.hc.core5.util.Timeout;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tidylantern.server.platform.Settings;
+
+/**
+ * Asks websites for pages, feeds and files, with every answer bounded in size and time. Redirects are followed by hand, a few
+ * at most, so that each can be refused; private addresses are refused unless the operator allows the host.
+ */
+@Component
+class WebFetcher {
+    /** How this service names itself to sites; also what their robots.txt may call it. */
+    static final String ROBOT = "TidyLantern";
+    private static final String USER_AGENT = ROBOT + "/0.1 (+site search)";
+    private static final int MOST_REDIRECTS = 5;
+
+    private final PublicHosts hosts;
+    private final CloseableHttpClient client;
+    private final ScheduledExecutorService deadlines = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("fetch-deadlines").daemon().factory());
+
+    WebFetcher(Settings settings) {
+        hosts = new PublicHosts(settings.allowedHosts());
+        client = HttpClients.custom().disableRedirectHandling().disableCookieManagement().disableAuthCaching().disableAutomaticRetries().setUserAgent(USER_AGENT)
+                .setDefaultRequestConfig(RequestConfig.custom().setResponseTimeout(Timeout.ofSeconds(20)).build())
+                .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create().setDnsResolver(hosts)
+                        .setDefaultConnectionConfig(ConnectionConfig.custom().setConnectTimeout(Timeout.ofSeconds(10)).setSocketTimeout(Timeout.ofSeconds(20)).build()).build())
+                .build();
+    }
+
+    @PreDestroy
+    void stop() throws IOException {
+        deadlines.shutdownNow();
+        client.close();
+    }
+
+    /**
+     * What may come back at most.
+     *
+     * @param bytes after unpacking, so that a small answer cannot grow without end
+     * @param time from the first request to the last byte
+     * @param sameSite whether redirects must stay on the host that was asked
+     */
+    record Limits(long bytes, Duration time, boolean sameSite) {}
+
+    /** What was known before, so that an unchanged answer need not be sent; both null to ask for all. */
+    record Known(@Nullable String entityTag, @Nullable String lastModified) {
+        static final Known NOTHING = new Known(null, null);
+    }
+
+    /**
+     * An answer.
+     *
+     * @param address where it came from in the end
+     * @param notModified whether it is as it was known; there is no body then
+     * @param type media type in small letters, without parameters; empty where none was said
+     * @param charset that the header names; null where it names none
+     */
+    record Fetched(URI address, int status, boolean notModified, String type, @Nullable String charset, @Nullable String entityTag, @Nullable String lastModified, byte[] body) {
+        boolean ok() {
+            return status >= 200 && status < 300;
+        }
+
+        boolean gone() {
+            return status == 404 || status == 410;
+        }
+    }
+
+    /** Fetches into memory. An answer of any status comes back; only what is no answer at all, or too large, is a problem. */
+    Fetched fetch(URI address, Known known, Limits limits) throws SourceProblem {
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        Fetched head = fetch(address, known, limits, body);
+        return new Fetched(head.address(), head.status(), head.notModified(), head.type(), head.charset(), head.entityTag(), head.lastModified(), body.toByteArray());
+    }
+
+    /** Like {@link #fetch(URI, Known, Limits)}, with the body going elsewhere. */
+    Fetched fetch(URI address, Known known, Limits limits, OutputStream body) throws SourceProblem {
+        URI at = address;
+        AtomicBoolean late = new AtomicBoolean();
+        long end = System.nanoTime() + limits.time().toNanos();
+        for (int redirects = 0; ; redirects++) {
+            HttpGet request = new HttpGet(at);
+            if (known.entityTag() != null) {
+                request.setHeader("If-None-Match", known.entityTag());
+            }
+            if (known.lastModified() != null) {
+                request.setHeader("If-Modified-Since", known.lastModified());
+            }
+            ScheduledFuture<?> deadline = deadlines.schedule(() -> {
+                late.set(true);
+                request.abort();
+            }, Math.max(1, end - System.nanoTime()), TimeUnit.NANOSECONDS);
+            URI asked = at;
+            try {
+                Answer answer = client.execute(target(at), request, response -> read(asked, response, limits, body));
+                if (answer.redirect() == null) {
+                    return answer.fetched();
+                }
+                at = next(asked, answer.redirect(), limits, redirects);
+            } catch (TooLarge large) {
+                throw new SourceProblem("%s has more than %s. Bring in a smaller one.".formatted(address, size(limits.bytes())), large);
+            } catch (PublicHosts.Refused refused) {
+                throw new SourceProblem(String.valueOf(refused.getMessage()), refused);
+            } catch (UnknownHostException unknown) {
+                throw new SourceProblem("There is no host \"%s\". Check the address.".formatted(asked.getHost()), unknown);
+            } catch (IOException | RuntimeException failure) {
+                if (late.get()) {
+                    throw new SourceProblem("%s took longer than %d s, so it was given up.".formatted(address, limits.time().toSeconds()), failure);
+                }
+                throw new SourceProblem("%s does not answer (%s). Try again later.".formatted(address, failure.getMessage() == null ? failure.getClass().getSimpleName() : failure.getMessage()), failure);
+            } finally {
+                deadline.cancel(false);
+            }
+        }
+    }
+
+    private HttpHost target(URI at) throws SourceProblem {
+        int port = at.getPort() > 0 ? at.getPort() : at.getScheme().equalsIgnoreCase("https") ? 443 : 80;
+        try {
+            boolean onlyOtherPortsAllowed = !hosts.allowed(at.getHost(), port) && PublicHosts.special(java.net.InetAddress.getByName(at.getHost()));
+            if (onlyOtherPortsAllowed) {
+                throw new SourceProblem(String.valueOf(new PublicHosts.Refused(at.getHost() + ":" + port).getMessage()));
+            }
+        } catch (UnknownHostException unknown) {
+            throw new SourceProblem("There is no host \"%s\". Check the address.".formatted(at.getHost()), unknown);
+        }
+        return new HttpHost(at.getScheme(), at.getHost(), port);
+    }
+
+    private record Answer(Fetched fetched, @Nullable String redirect) {}
+
+    private static Answer read(URI at, ClassicHttpResponse response, Limits limits, OutputStream body) throws IOException {
+        int status = response.getCode();
+        Header location = response.getFirstHeader("Location");
+        HttpEntity entity = response.getEntity();
+        ContentType type = entity == null || entity.getContentType() == null ? null : ContentType.parseLenient(entity.getContentType());
+        Fetched head = new Fetched(at, status, status == 304, type == null || type.getMimeType() == null ? "" : type.getMimeType().toLowerCase(Locale.ROOT),
+                type == null || type.getCharset() == null ? null : type.getCharset().name(), header(response, "ETag"), header(response, "Last-Modified"), new byte[0]);
+        if (status >= 300 && status < 400 && status != 304 && location != null) {
+            return new Answer(head, location.getValue());
+        }
+        if (head.ok() && entity != null) {
+            try (InputStream in = entity.getContent()) {
+                byte[] some = new byte[1 << 14];
+                long all = 0;
+                for (int n = in.read(some); n >= 0; n = in.read(some)) {
+                    all += n;
+                    if (all > limits.bytes()) {
+                        throw new TooLarge();
+                    }
+                    body.write(some, 0, n);
+                }
+            }
+        }
+        return new Answer(head, null);
+    }
+
+    private static URI next(URI asked, @Nullable String location, Limits limits, int redirects) throws SourceProblem {
+        if (redirects >= MOST_REDIRECTS) {
+            throw new SourceProblem("%s leads from one address to the next without end. Give the address where it ends.".formatted(asked));
+        }
+        URI next;
+        try {
+            next = asked.resolve(String.valueOf(location));
+        } catch (IllegalArgumentException wrong) {
+            throw new SourceProblem("%s leads to \"%s\", which is no address.".formatted(asked, location), wrong);
+        }
+        String scheme = String.valueOf(next.getScheme()).toLowerCase(Locale.ROOT);
+        if (!scheme.matches("https?") || next.getHost() == null) {
+            throw new SourceProblem("%s leads to \"%s\", which is no web address.".formatted(asked, location));
+        }
+        if (limits.sameSite() && !SiteAddresses.sameSite(asked, next)) {
+            throw new SourceProblem("%s leads to another site, %s, which is not followed.".formatted(asked, next.getHost()));
+        }
+        return next;
+    }
+
+    private static @Nullable String header(ClassicHttpResponse response, String name) {
+        Header header = response.getFirstHeader(name);
+        return header == null || header.getValue().isBlank() || header.getValue().length() > 300 ? null : header.getValue();
+    }
+
+    static String size(long bytes) {
+        return bytes >= 1_000_000 ? "%d MB".formatted(bytes / 1_000_000) : "%d kB".formatted(bytes / 1_000);
+    }
+
+    private static final class TooLarge extends IOException {
+        TooLarge() {
+            super("larger than allowed");
+        }
+    }
+}
