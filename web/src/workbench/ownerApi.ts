@@ -1,7 +1,8 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CollectionShape, FieldKind, ItemPage, NewKey, SearchDesign, SearchSummary, Session, Site,
+  AccessKey, CategoryValue, CollectionShape, CrawlSettings, FieldKind, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
+  SearchDesign, SearchSummary, Session, Site, SourceGiven, SourceSettings, SourceShape, Sync,
 } from '../shared/contract'
 
 const root = '/api/owner'
@@ -47,10 +48,47 @@ export const api = {
   collections: (site: string) => get<CollectionShape[]>(`/sites/${path(site)}/collections`),
   putCollection: (site: string, key: string, given: { label: string, language: string }) =>
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(key)}`, given),
-  correctField: (site: string, collection: string, field: string, given: { kind: FieldKind, label: string }) =>
+  correctField: (site: string, collection: string, field: string, given: { kind: FieldKind, label: string, unit: string | null }) =>
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}`, given),
-  items: (site: string, collection: string, q: string, page: number, perPage: number) =>
-    get<ItemPage>(`/sites/${path(site)}/collections/${path(collection)}/items?${new URLSearchParams({ q, page: String(page), perPage: String(perPage) })}`),
+  merge: (site: string, collection: string, field: string, from: string[], into: string[]) =>
+    send<CollectionShape>('POST', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/merges`, { from, into }),
+  part: (site: string, collection: string, field: string, from: string[]) =>
+    send<CollectionShape>('DELETE', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/merges`, { from }),
+  values: (site: string, collection: string, field: string, q: string) =>
+    get<CategoryValue[]>(`/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/values?${new URLSearchParams({ q })}`),
+  /** @param asked page, order and filters, as the address of the request has them */
+  items: (site: string, collection: string, asked: URLSearchParams) => get<ItemPage>(`/sites/${path(site)}/collections/${path(collection)}/items?${asked}`),
+  item: (site: string, collection: string, id: string) => get<ItemWhole>(`/sites/${path(site)}/collections/${path(collection)}/item?${new URLSearchParams({ id })}`),
+  foundBy: (site: string, collection: string, id: string) =>
+    get<FoundBy[]>(`/sites/${path(site)}/collections/${path(collection)}/item/searches?${new URLSearchParams({ id })}`),
+  mark: (site: string, collection: string, id: string, mark: OwnerMark) =>
+    send<ItemWhole>('PUT', `/sites/${path(site)}/collections/${path(collection)}/item/mark?${new URLSearchParams({ id })}`, mark),
+  markSeveral: (site: string, collection: string, ids: string[], change: { keptOut?: boolean, addKeywords?: string }) =>
+    send<{ items: number }>('POST', `/sites/${path(site)}/collections/${path(collection)}/items/marks`, { ids, keptOut: change.keptOut ?? null, addKeywords: change.addKeywords ?? null }),
+  exported: (site: string, collection: string, format: 'csv' | 'jsonl') => `${root}/sites/${path(site)}/collections/${path(collection)}/export.${format}`,
+  health: (site: string) => get<Finding[]>(`/sites/${path(site)}/health`),
+
+  async upload(site: string, file: File): Promise<{ upload: string, bytes: number }> {
+    const request: RequestInit = { method: 'POST', headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() }, body: file }
+    return (await fetchJson<{ upload: string, bytes: number }>(`${root}/sites/${path(site)}/uploads`, request)).body
+  },
+  preview: (site: string, given: { settings: SourceSettings, mapping: Mapping | null, collection: string | null, fresh: boolean }) =>
+    send<Preview>('POST', `/sites/${path(site)}/source-previews`, given),
+  outline: (site: string, settings: CrawlSettings, address: string) => send<Outline>('POST', `/sites/${path(site)}/page-outlines`, { settings, address }),
+  sources: (site: string) => get<SourceShape[]>(`/sites/${path(site)}/sources`),
+  source: (id: number) => get<SourceShape>(`/sources/${id}`),
+  addSource: (site: string, given: SourceGiven) => send<SourceShape>('POST', `/sites/${path(site)}/sources`, given),
+  changeSource: (id: number, given: SourceGiven) => send<SourceShape>('PUT', `/sources/${id}`, given),
+  removeSource: (id: number) => send<null>('DELETE', `/sources/${id}`),
+  syncs: (source: number) => get<Sync[]>(`/sources/${source}/syncs`),
+  sync: (id: number) => get<Sync>(`/syncs/${id}`),
+  runSource: (id: number) => send<Sync>('POST', `/sources/${id}/syncs`),
+  stopSync: (id: number) => send<Sync>('POST', `/syncs/${id}/stop`),
+  goOn: (id: number) => send<Sync>('POST', `/syncs/${id}/go-on`),
+
+  reach: (search: string) => get<ReachCounts>(`/searches/${path(search)}/draft/reach`),
+  reached: (search: string, collection: string, asked: { which: string, rule?: number, q?: string, page?: number }) =>
+    get<ReachedPage>(`/searches/${path(search)}/draft/reach/${path(collection)}/items?${new URLSearchParams({ which: asked.which, rule: String(asked.rule ?? 0), q: asked.q ?? '', page: String(asked.page ?? 1) })}`),
 
   searches: (site: string) => get<SearchSummary[]>(`/sites/${path(site)}/searches`),
   addSearch: (site: string, name: string) => send<SearchSummary>('POST', `/sites/${path(site)}/searches`, { name }),

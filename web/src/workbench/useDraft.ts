@@ -71,6 +71,7 @@ export function useDraft(key: () => string, onKept: () => void) {
         if (design.value === sent) keeping.value = 'kept'
         onKept()
         void queries.invalidateQueries({ queryKey: ['search', key()] })
+        void queries.invalidateQueries({ queryKey: ['reach', key()] })
       } catch (error) {
         if (!(error instanceof RequestFailure)) throw error
         keeping.value = error.status === 412 ? 'conflict' : 'failed'

@@ -1,36 +1,22 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
-import { computed, reactive, ref } from 'vue'
-import { RequestFailure } from '../../shared/http'
-import { counted, formatNumber } from '../format'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { counted, formatNumber, formatTime } from '../format'
 import { api } from '../ownerApi'
 import LoadFailure from '../parts/LoadFailure.vue'
 
 const { site } = defineProps<{ site: string }>()
-const queries = useQueryClient()
+const router = useRouter()
 const { data: collections, error, refetch } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
+const { data: sources } = useQuery({ queryKey: ['sources', () => site], queryFn: () => api.sources(site), staleTime: 0 })
+const { data: findings } = useQuery({ queryKey: ['health', () => site], queryFn: () => api.health(site), staleTime: 0 })
 const total = computed(() => (collections.value ?? []).reduce((sum, one) => sum + one.items, 0))
-
-const adding = ref(false)
-const given = reactive({ key: '', label: '', language: 'en' })
-const wrong = ref('')
-async function add() {
-  wrong.value = ''
-  try {
-    await api.putCollection(site, given.key, { label: given.label, language: given.language })
-    await queries.invalidateQueries({ queryKey: ['collections'] })
-    adding.value = false
-    Object.assign(given, { key: '', label: '', language: 'en' })
-  } catch (failure) {
-    if (!(failure instanceof RequestFailure)) throw failure
-    wrong.value = failure.message
-  }
-}
-const pushLine = computed(() => `curl -X PUT ${location.origin}/api/owner/sites/${site}/collections/${collections.value?.[0]?.key ?? 'posts'}/items \\
-  -H "Authorization: Bearer YOUR-ACCESS-KEY" -H "Content-Type: application/jsonl" --data-binary @items.jsonl`)
+const sourcesOf = (collection: string) => (sources.value ?? []).filter(one => one.collection === collection)
+const findingsOf = (collection: string) => (findings.value ?? []).filter(one => one.collection === collection)
+const icons = { file: 'pi-file', feed: 'pi-rss', crawl: 'pi-sitemap' }
+const states = { running: 'runs now', asking: 'asks you', done: 'brought in', failed: 'failed', stopped: 'was stopped' }
 </script>
 
 <template>
@@ -40,53 +26,54 @@ const pushLine = computed(() => `curl -X PUT ${location.origin}/api/owner/sites/
         <h1>Content</h1>
         <p v-if="collections && collections.length > 0" class="lead">{{ counted(total, 'item') }} in {{ counted(collections.length, 'collection') }}. A search finds what stands here.</p>
       </div>
-      <Button label="Add a collection" icon="pi pi-plus" severity="secondary" outlined @click="adding = true" />
+      <Button label="Bring content in" icon="pi pi-plus" @click="router.push(`/${site}/sources/new`)" />
     </div>
     <LoadFailure v-if="error" :error="error" @again="refetch()" />
-    <ul v-else-if="collections && collections.length > 0" class="collections">
-      <li v-for="one in collections" :key="one.key" class="slip">
-        <RouterLink :to="`/${site}/content/${one.key}`"><h2>{{ one.label }}</h2></RouterLink>
-        <p class="count"><b class="number">{{ formatNumber(one.items) }}</b> {{ one.items === 1 ? 'item' : 'items' }}</p>
-        <p class="quiet fields"><span v-for="field in one.fields.slice(0, 9)" :key="field.key">{{ field.label }}</span><span v-if="one.fields.length > 9">and {{ one.fields.length - 9 }} more</span></p>
-        <p v-if="one.items === 0" class="quiet">Nothing has been brought in yet.</p>
-      </li>
-    </ul>
+    <template v-else-if="collections && collections.length > 0">
+      <RouterLink v-if="findings && findings.length > 0" :to="`/${site}/health`" class="health slip"><i class="pi pi-heart" aria-hidden="true" /><span><b>{{ counted(findings.length, 'thing') }} to look at.</b> {{ findings[0]!.what }}<template v-if="findings.length > 1">, and more</template>.</span><span class="go">See what is wrong <i class="pi pi-arrow-right" aria-hidden="true" /></span></RouterLink>
+      <p v-else-if="findings" class="health slip calm"><i class="pi pi-check-circle" aria-hidden="true" /><span>Nothing is wrong with your content.</span></p>
+      <ul class="collections">
+        <li v-for="one in collections" :key="one.key" class="slip">
+          <div class="name"><RouterLink class="whole" :to="`/${site}/content/${one.key}`"><h2>{{ one.label }}</h2></RouterLink>
+            <p><b class="number">{{ formatNumber(one.items) }}</b> {{ one.items === 1 ? 'item' : 'items' }}</p></div>
+          <p class="quiet fields"><span v-for="field in one.fields.slice(0, 7)" :key="field.key">{{ field.label }}</span><span v-if="one.fields.length > 7">and {{ one.fields.length - 7 }} more</span><span v-if="one.fields.length === 0">Nothing has been brought in yet.</span></p>
+          <p v-for="source in sourcesOf(one.key)" :key="source.id" class="source" :class="{ bad: source.last?.state === 'failed', asks: source.last?.state === 'asking' }"><i class="pi" :class="icons[source.settings.kind]" aria-hidden="true" /><RouterLink :to="`/${site}/sources/${source.id}`">{{ source.name }}</RouterLink><span class="quiet">{{ source.last ? `${states[source.last.state]}${source.last.state === 'running' ? '' : ` ${formatTime(source.last.ended ?? source.last.begun)}`}` : 'has not run yet' }}</span></p>
+          <p v-if="sourcesOf(one.key).length === 0" class="source"><i class="pi pi-send" aria-hidden="true" /><span class="quiet">{{ one.items > 0 ? 'sent by a script' : 'no source yet' }}</span></p>
+          <p v-if="findingsOf(one.key).length > 0" class="open"><span class="lamp" aria-hidden="true" />{{ counted(findingsOf(one.key).length, 'thing') }} to look at</p>
+        </li>
+      </ul>
+    </template>
     <section v-else-if="collections" class="slip empty">
       <h2>Bring in what your site has</h2>
-      <p class="lead">Begin with a collection: posts, makers, recipes, whatever your site is made of. Then send its items, one JSON object a line.</p>
-      <Button label="Add a collection" icon="pi pi-plus" @click="adding = true" />
+      <p class="lead">Posts, makers, recipes, homes: from a file, from a feed, or from the pages themselves. You see what is there before anything is taken.</p>
+      <Button label="Bring content in" icon="pi pi-plus" @click="router.push(`/${site}/sources/new`)" />
     </section>
-    <section v-if="collections && collections.length > 0" class="push">
-      <h2>Bring items in</h2>
-      <p class="lead">Send them as JSON Lines: one object a line, each with an <code>id</code>. Fields are made from what comes; an item that is there already is replaced.
-        Access keys are under <RouterLink :to="`/${site}/settings`">Site</RouterLink>.</p>
-      <pre class="slip" tabindex="0" aria-label="Command that sends items">{{ pushLine }}</pre>
-    </section>
-    <Dialog v-model:visible="adding" modal header="Add a collection" :draggable="false" :style="{ width: '440px' }">
-      <form @submit.prevent="add">
-        <div class="field"><label for="label">What visitors read</label><InputText id="label" v-model="given.label" required maxlength="80" placeholder="Recipes" /></div>
-        <div class="field"><label for="key">Key</label><InputText id="key" v-model="given.key" required placeholder="recipes" aria-describedby="key-help" /><small id="key-help">For addresses and scripts. Small letters, digits and -.</small></div>
-        <div class="field"><label for="language">Language of its texts</label><InputText id="language" v-model="given.language" required aria-describedby="language-help" /><small id="language-help">A tag such as en, de or pt-BR. It decides which forms of a word belong together.</small></div>
-        <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-        <Button type="submit" label="Add it" />
-      </form>
-    </Dialog>
   </main>
 </template>
 
 <style scoped>
+.health { display: flex; align-items: center; gap: 12px; padding: 12px 20px; margin-bottom: 16px; color: inherit; text-decoration: none; background: var(--lamp-wash); border-color: #eed9ae; }
+.health .pi-heart { color: var(--lamp-deep); }
+.health .go { margin-inline-start: auto; font-weight: 600; color: var(--lamp-deep); white-space: nowrap; }
+.health .go .pi { font-size: 12px; }
+.health.calm { background: var(--card); border-color: var(--line); }
+.health.calm .pi { color: var(--good); }
 .collections { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(320px, 1fr)); gap: 16px; }
-.collections li { position: relative; padding: 16px 20px; }
+.collections li { position: relative; padding: 16px 20px; display: grid; gap: 8px; align-content: start; }
 .collections li:hover { border-color: var(--edge); }
-.collections a { color: inherit; text-decoration: none; }
-.collections a::after { content: ''; position: absolute; inset: 0; border-radius: 10px; }
-.collections a:focus-visible { outline: 0; }
-.collections a:focus-visible::after { outline: 2px solid var(--sea); outline-offset: 2px; }
-.count { margin: 2px 0 10px; }
-.count b { font-size: 22px; font-weight: 650; }
+.name { display: flex; align-items: baseline; justify-content: space-between; gap: 12px; }
+.name b { font-size: 20px; font-weight: 650; }
+.whole { color: inherit; text-decoration: none; }
+.whole::after { content: ''; position: absolute; inset: 0; border-radius: 10px; }
+.whole:focus-visible { outline: 0; }
+.whole:focus-visible::after { outline: 2px solid var(--sea); outline-offset: 2px; }
 .fields { display: flex; flex-wrap: wrap; gap: 2px 12px; font-size: 13px; }
+.source { display: flex; align-items: baseline; gap: 8px; font-size: 13px; flex-wrap: wrap; }
+.source a { position: relative; font-weight: 600; }
+.source .pi { color: var(--sea); font-size: 13px; }
+.source.bad .quiet { color: var(--bad); }
+.source.asks .quiet { color: var(--lamp-deep); font-weight: 600; }
+.open { display: flex; align-items: center; gap: 8px; font-size: 13px; color: var(--lamp-deep); font-weight: 600; }
+.lamp { width: 9px; height: 9px; border-radius: 50%; border: 2px solid var(--lamp-deep); }
 .empty { padding: 32px; display: grid; gap: 12px; justify-items: start; }
-.push { margin-top: 40px; }
-pre { margin: 12px 0 0; padding: 14px 16px; overflow-x: auto; }
-form { display: grid; gap: 16px; }
 </style>

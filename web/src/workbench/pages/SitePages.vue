@@ -14,7 +14,8 @@ const { site } = defineProps<{ site: string }>()
 const router = useRouter()
 const route = useRoute()
 const parts = [{ key: 'content', name: 'Content' }, { key: 'searches', name: 'Searches' }, { key: 'settings', name: 'Site' }]
-const inPart = (key: string) => route.path.startsWith(`/${site}/${key}`)
+/** Sources and health are parts of the content. */
+const inPart = (key: string) => [key, ...(key === 'content' ? ['sources', 'health'] : [])].some(one => route.path.startsWith(`/${site}/${one}`))
 const { data: sites } = useQuery({ queryKey: ['sites'], queryFn: api.sites })
 const here = computed(() => sites.value?.find(one => one.key === site))
 const initials = computed(() => (session.known.value?.name ?? '').split(/\s+/).map(word => word[0] ?? '').join('').slice(0, 2).toUpperCase())

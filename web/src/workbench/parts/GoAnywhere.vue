@@ -19,6 +19,8 @@ const { data: collections } = useQuery({ queryKey: ['collections', () => site], 
 const places = computed(() => [
   { name: 'Content', to: `/${site}/content` },
   ...(collections.value ?? []).map(one => ({ name: `Content: ${one.label}`, to: `/${site}/content/${one.key}` })),
+  { name: 'Bring content in', to: `/${site}/sources/new` },
+  { name: 'Health of the content', to: `/${site}/health` },
   { name: 'Searches', to: `/${site}/searches` },
   ...(searches.value ?? []).flatMap(one => steps.map(step => ({ name: `${one.name}: ${step.name}`, to: `/${site}/searches/${one.key}/${step.key}` }))),
   { name: 'Site, origins and access keys', to: `/${site}/settings` },
