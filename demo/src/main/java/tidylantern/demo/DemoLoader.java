@@ -60,7 +60,18 @@ public final class DemoLoader {
             send("POST", "/sites/" + SITE + "/searches", "{\"name\":\"Island search\"}", "application/json", null);
             publish();
         }
+        sources(siteAddress);
         return items;
+    }
+
+    /** Sets up where each collection can be read from on the stand-in website; what is set up already follows the site's address. */
+    private void sources(String siteAddress) {
+        JsonNode known = JSON.readTree(send("GET", "/sites/" + SITE + "/sources", null, null, null).body());
+        for (JsonNode source : JSON.readTree(Quillhaven.sources(siteAddress))) {
+            JsonNode before = known.valueStream().filter(one -> one.path("name").equals(source.path("name"))).findFirst().orElse(null);
+            String address = before == null ? "/sites/" + SITE + "/sources" : "/sources/" + before.path("id").asLong();
+            send(before == null ? "POST" : "PUT", address, JSON.writeValueAsString(source), "application/json", null);
+        }
     }
 
     private void publish() {

@@ -79,6 +79,15 @@ public final class Quillhaven {
                 .map(parts -> new Expected(parts[0], Integer.parseInt(parts[1]), parts[2])).toList();
     }
 
+    /**
+     * Where each collection can be read from, as the service's API takes it: a JSON list.
+     *
+     * @param site where the stand-in website is, without a slash at the end
+     */
+    static String sources(String site) {
+        return String.join("\n", lines("sources.json")).replace("{site}", site);
+    }
+
     private static List<String> lines(String file) {
         try (InputStream in = Objects.requireNonNull(Quillhaven.class.getResourceAsStream("/quillhaven/" + file), file + " is not on the class path");
                 BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {

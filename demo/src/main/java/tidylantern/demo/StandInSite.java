@@ -12,10 +12,13 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -95,7 +98,8 @@ public final class StandInSite implements AutoCloseable {
             case "/search" -> send(exchange, 200, HTML, page("search", "Search", "Search the Quillhaven Isles.", "/search", "", Map.of()));
             case "/robots.txt" -> send(exchange, 200, "text/plain; charset=utf-8", "User-agent: *\nDisallow: /search\nSitemap: " + address() + "/sitemap.xml\n");
             case "/sitemap.xml" -> send(exchange, 200, "application/xml; charset=utf-8", plain("sitemap.xml", Map.of("addresses", addresses())));
-            case "/journal.atom" -> send(exchange, 200, "application/atom+xml; charset=utf-8", plain("journal.atom", Map.of("site", address(), "entries", entries(), "updated", entries().getFirst().get("day") + "T08:00:00Z")));
+            case "/journal.atom" -> send(exchange, 200, "application/atom+xml; charset=utf-8", plain("journal.atom", Map.of("site", address(), "entries", entries(), "updated", entries().getFirst().get("published") + "T08:00:00Z")));
+            case "/outings.jsonl" -> send(exchange, 200, "application/jsonl; charset=utf-8", content.jsonLines("outings"));
             case "/makers.csv" -> send(exchange, 200, "text/csv; charset=utf-8", csv());
             case "/homes.geojson" -> send(exchange, 200, "application/geo+json; charset=utf-8", geoJson());
             default -> other(exchange, path);
@@ -256,21 +260,25 @@ public final class StandInSite implements AutoCloseable {
 
     private List<Map<String, Object>> entries() {
         return content.items("journal").stream().map(item -> {
-            Map<String, Object> entry = new HashMap<>(card("journal", item));
-            entry.put("day", item.get("published"));
-            entry.put("id", item.get("id"));
-            entry.put("author", item.get("author"));
-            entry.put("body", item.get("body"));
+            Map<String, Object> entry = new HashMap<>(item);
+            if (item.get("image") instanceof Map<?, ?> image) {
+                entry.put("picture", image.get("url"));
+                if (image.get("alt") != null) {
+                    entry.put("alt", image.get("alt"));
+                }
+            }
             return entry;
-        }).sorted((a, b) -> text(b, "day").compareTo(text(a, "day"))).toList();
+        }).sorted((a, b) -> text(b, "published").compareTo(text(a, "published"))).toList();
     }
 
+    /** As a spreadsheet would have them: a column a field, lists with bars between their parts. */
     private String csv() {
-        List<String> columns = List.of("id", "title", "summary", "body", "url", "trade", "island", "plan", "rating", "since", "code", "keywords", "published");
+        List<String> columns = List.of("id", "title", "summary", "body", "url", "trade", "island", "lat", "lon", "town", "image", "image alt", "plan", "rating", "since", "code",
+                "keywords", "visitorsWelcome", "takesCards", "stepFree", "reviews", "published");
         StringWriter out = new StringWriter();
         try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(columns.toArray(String[]::new)).get())) {
             for (Map<String, Object> item : content.items("makers")) {
-                printer.printRecord(columns.stream().map(column -> item.get(column) instanceof List<?> list ? String.join("; ", list.stream().map(Object::toString).toList()) : item.get(column)).toList());
+                printer.printRecord(columns.stream().map(column -> cell(item, column)).toList());
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException("writing to memory", impossible);
@@ -278,11 +286,24 @@ public final class StandInSite implements AutoCloseable {
         return out.toString();
     }
 
+    private static @Nullable Object cell(Map<String, Object> item, String column) {
+        Map<?, ?> place = item.get("place") instanceof Map<?, ?> map ? map : Map.of();
+        Map<?, ?> image = item.get("image") instanceof Map<?, ?> map ? map : Map.of();
+        return switch (column) {
+            case "lat", "lon" -> place.get(column);
+            case "town" -> place.get("name");
+            case "image" -> image.get("url");
+            case "image alt" -> image.get("alt");
+            default -> item.get(column) instanceof List<?> list ? String.join(" | ", list.stream().map(Object::toString).toList()) : item.get(column);
+        };
+    }
+
     private String geoJson() {
         List<Map<String, Object>> features = content.items("homes").stream().map(item -> {
             Map<?, ?> place = (Map<?, ?>) Objects.requireNonNull(item.get("place"));
             Map<String, Object> properties = new LinkedHashMap<>(item);
             properties.remove("place");
+            properties.put("town", place.get("name"));
             return Map.<String, Object>of("type", "Feature", "geometry", Map.of("type", "Point", "coordinates", List.of(place.get("lon"), place.get("lat"))), "properties", properties);
         }).toList();
         return new JsonMapper().writeValueAsString(Map.of("type", "FeatureCollection", "features", features));
@@ -309,7 +330,7 @@ public final class StandInSite implements AutoCloseable {
     }
 
     private String plain(String name, Map<String, Object> values) {
-        return templates.computeIfAbsent(name, file -> Mustache.compiler().nullValue("").compile(new String(bytes(file), StandardCharsets.UTF_8))).execute(values);
+        return templates.computeIfAbsent(name, file -> Mustache.compiler().defaultValue("").compile(new String(bytes(file), StandardCharsets.UTF_8))).execute(values);
     }
 
     private static byte[] bytes(String file) {
@@ -336,10 +357,24 @@ public final class StandInSite implements AutoCloseable {
         exchange.getResponseHeaders().set("Content-Security-Policy",
                 "default-src 'none'; script-src %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s".formatted(service, service, service));
         exchange.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
+        String tag = "\"%s\"".formatted(HexFormat.of().formatHex(sha256(body), 0, 12));
+        exchange.getResponseHeaders().set("ETag", tag);
+        if (status == 200 && tag.equals(exchange.getRequestHeaders().getFirst("If-None-Match"))) {
+            exchange.sendResponseHeaders(304, -1);
+            return;
+        }
         boolean head = exchange.getRequestMethod().equals("HEAD");
         exchange.sendResponseHeaders(status, head || body.length == 0 ? -1 : body.length);
         if (!head && body.length > 0) {
             exchange.getResponseBody().write(body);
+        }
+    }
+
+    private static byte[] sha256(byte[] body) {
+        try {
+            return MessageDigest.getInstance("SHA-256").digest(body);
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException("every Java has SHA-256", impossible);
         }
     }
 

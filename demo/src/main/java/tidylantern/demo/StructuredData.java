@@ -38,7 +38,7 @@ final class StructuredData {
             said.put("image", picture);
         }
         if (item.get("place") instanceof Map<?, ?> place) {
-            said.put("geo", Map.of("@type", "GeoCoordinates", "latitude", place.get("lat"), "longitude", place.get("lon")));
+            said.put("geo", Map.of("@type", "GeoCoordinates", "latitude", place.get("lat"), "longitude", place.get("lon"), "name", place.get("name")));
         }
         put(said, "contentLocation", item.get("island"));
         put(said, "keywords", item.getOrDefault("tags", item.get("keywords")));

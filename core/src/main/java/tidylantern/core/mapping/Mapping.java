@@ -45,11 +45,11 @@ public record Mapping(String idColumn, List<MappedField> fields) {
      * @param levels between the levels of a category's tree in one text: {@code >}; null for a flat category
      * @param unit of a number
      * @param dates in which order a day is written
-     * @param decimalComma whether numbers are written as in 1.234,50
+     * @param decimalComma whether numbers are written as in 1.234,50; no where it is not given
      */
     public record MappedField(String property, String label, FieldKind kind, String column, @Nullable String longitude, @Nullable String placeName,
             @Nullable String alternative, @Nullable String currency, @Nullable String separator, @Nullable String levels, @Nullable String unit,
-            DateForm dates, boolean decimalComma) {
+            DateForm dates, @Nullable Boolean decimalComma) {
         public MappedField {
             unless(property != null && FieldKey.fits(property), "property",
                     "\"%s\" cannot name a field: start with a letter, then up to 63 letters, digits, - or _", property);
@@ -66,11 +66,18 @@ public record Mapping(String idColumn, List<MappedField> fields) {
             levels = kind != FieldKind.CATEGORY || levels == null || levels.isEmpty() ? null : levels;
             unit = kind == FieldKind.NUMBER ? given(unit) : null;
             dates = Objects.requireNonNullElse(dates, DateForm.YEAR_FIRST);
+            decimalComma = Objects.requireNonNullElse(decimalComma, false);
         }
 
         /** A field that is read as it comes. */
         public MappedField(String property, String label, FieldKind kind, String column) {
             this(property, label, kind, column, null, null, null, null, null, null, null, DateForm.YEAR_FIRST, false);
+        }
+
+        /** Never null: no where it was not given. */
+        @Override
+        public Boolean decimalComma() {
+            return Objects.requireNonNull(decimalComma);
         }
 
         private static @Nullable String given(@Nullable String text) {

@@ -26,9 +26,11 @@ import tidylantern.core.mapping.Mapping.MappedField;
 public final class MappingGuess {
     /** What the columns that every collection has are called elsewhere: common practice. Of several, the first that is there wins. */
     private static final Map<FieldKey, List<String>> KNOWN = new LinkedHashMap<>();
-    private static final List<String> ID_NAMES = List.of("id", "identifier", "dcidentifier", "schemaidentifier", "guid", "uuid", "key", "slug", "sku", "ref", "reference", "number", "no");
+    private static final List<String> ID_NAMES = List.of("id", "identifier", "schemaidentifier", "guid", "uuid", "key", "slug", "sku", "ref", "reference", "number", "no");
     private static final List<String> LATITUDES = List.of("lat", "latitude", "geolatitude", "schemageolatitude", "geolat", "y");
     private static final List<String> LONGITUDES = List.of("lon", "lng", "long", "longitude", "geolongitude", "schemageolongitude", "geolong", "x");
+    private static final List<String> POINTS = List.of("place", "geometry", "geo", "schemageo", "location", "coordinates", "position");
+    private static final List<String> TOWNS = List.of("placename", "place", "town", "city", "locality", "schemaaddressaddresslocality");
     private static final Set<String> MONEY_NAMES = Set.of("price", "cost", "rent", "fee", "deposit", "fare", "offersprice");
     private static final Set<String> LIST_NAMES = Set.of("tags", "keywords", "categories", "labels", "topics");
     private static final Pattern WITH_UNIT = Pattern.compile("[-+]?\\d[\\d.,]*\\s*([\\p{L}%°²³/]{1,10})");
@@ -40,11 +42,11 @@ public final class MappingGuess {
     static {
         KNOWN.put(FieldKey.TITLE, List.of("title", "name", "headline", "heading", "schemaname", "schemaheadline"));
         KNOWN.put(FieldKey.SUMMARY, List.of("summary", "excerpt", "teaser", "abstract", "description", "shortdescription", "subtitle", "schemadescription"));
-        KNOWN.put(FieldKey.BODY, List.of("body", "content", "text", "fulltext", "article", "contentencoded", "longdescription", "description"));
+        KNOWN.put(FieldKey.BODY, List.of("body", "content", "text", "fulltext", "article", "encoded", "longdescription", "description"));
         KNOWN.put(FieldKey.ADDRESS, List.of("url", "link", "permalink", "href", "address", "page", "website"));
         KNOWN.put(FieldKey.IMAGE, List.of("image", "picture", "photo", "imageurl", "thumbnail", "schemaimage", "schemaimageurl"));
         KNOWN.put(FieldKey.PUBLISHED, List.of("published", "datepublished", "pubdate", "date", "created", "publicationdate", "schemadatepublished", "schemadatecreated"));
-        KNOWN.put(FieldKey.AUTHOR, List.of("author", "by", "creator", "writer", "dccreator", "schemaauthorname"));
+        KNOWN.put(FieldKey.AUTHOR, List.of("author", "by", "creator", "writer", "schemaauthorname"));
     }
 
     private final Map<String, List<Object>> samples;
@@ -83,11 +85,16 @@ public final class MappingGuess {
         });
         place();
         for (String column : samples.keySet()) {
-            if (!used.contains(column) && !samples(column).isEmpty()) {
+            if (!used.contains(column) && !samples(column).isEmpty() && !saidAlready(column)) {
                 add(property(column), column);
             }
         }
         return fields.isEmpty() ? null : new Mapping(id, fields);
+    }
+
+    /** Pages often say a thing twice: in their text and in their structured data. */
+    private boolean saidAlready(String column) {
+        return !(samples(column).getFirst() instanceof Boolean) && new HashSet<>(samples(column)).size() > 1 && fields.stream().anyMatch(field -> samples(field.column()).equals(samples(column)));
     }
 
     /** By its name, else the first column in which no value comes twice; addresses will do. */
@@ -142,11 +149,21 @@ public final class MappingGuess {
         if (latitude != null && longitude != null && texts(latitude).stream().allMatch(text -> text.matches("-?\\d+([.,]\\d+)?"))) {
             used.addAll(List.of(latitude, longitude));
             properties.add("place");
-            String name = named(List.of("placename", "place", "town", "city", "locality"));
+            String name = named(TOWNS);
             if (name != null && samples(name).stream().allMatch(String.class::isInstance)) {
                 used.add(name);
             }
             fields.add(new MappedField("place", "Place", FieldKind.PLACE, latitude).withPlace(longitude, name));
+            return;
+        }
+        String whole = named(POINTS);
+        if (whole != null && samples(whole).stream().allMatch(value -> value instanceof Map<?, ?> map && map.containsKey("lat"))) {
+            String name = named(TOWNS);
+            add("place", whole);
+            if (name != null && samples(name).stream().allMatch(String.class::isInstance)) {
+                used.add(name);
+                fields.add(fields.removeLast().withPlace(null, name));
+            }
         }
     }
 
@@ -174,7 +191,7 @@ public final class MappingGuess {
 
     private @Nullable String alternativeOf(String image) {
         String name = simple(image);
-        return named(List.of(name + "alt", name + "alternative", name + "alttext", name + "caption", name.replace("url", "") + "caption", name.replace("url", "") + "alt", "alt", "imagealt", "imagealternative", "alttext"));
+        return named(List.of(name + "alt", name + "alternative", name + "alttext", name + "caption", name.replace("url", "") + "caption", name.replace("url", "") + "alt", "alt", "imagealt", "imagealternative", "alternative", "alttext"));
     }
 
     private MappedField guessed(String property, String label, String column) {
@@ -296,12 +313,17 @@ public final class MappingGuess {
     }
 
     private static String simple(String column) {
-        return column.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+        return withoutPrefix(column).toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+    }
+
+    /** Elements of a feed may belong to other vocabularies: {@code isles:island}. */
+    private static String withoutPrefix(String column) {
+        return column.replaceFirst("^[A-Za-z][A-Za-z0-9_-]*:(?=[A-Za-z])", "");
     }
 
     /** A column's name as a field's: {@code Price (EUR)} becomes {@code priceEur}, {@code schema.recipeYield} {@code recipeYield}. */
     static String property(String column) {
-        String name = column.replaceFirst("^schema\\.", "").replaceFirst("^additionalProperty\\.", "");
+        String name = withoutPrefix(column).replaceFirst("^schema\\.", "");
         if (FieldKey.fits(name)) {
             return name;
         }

@@ -32,6 +32,8 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.ObjectReader;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -337,6 +339,8 @@ final class FileReader {
     /** The objects of the outermost list; where the whole is an object, of the first list of objects in it. */
     private void jsonArray(Reader text, Reading reading, boolean geo) throws SourceProblem, IOException {
         int number = 0;
+        // What follows an element of a list is the next one.
+        ObjectReader element = json.readerFor(OBJECT).without(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
         try (JsonParser parser = json.createParser(text)) {
             JsonToken token = parser.nextToken();
             if (geo && token == JsonToken.START_OBJECT) {
@@ -356,7 +360,7 @@ final class FileReader {
                     continue;
                 }
                 long from = parser.currentLocation().getCharOffset();
-                Map<String, @Nullable Object> object = json.readValue(parser, OBJECT);
+                Map<String, @Nullable Object> object = element.readValue(parser);
                 if (parser.currentLocation().getCharOffset() - from > MOST_CHARACTERS) {
                     reading.refuse(at, "it has more than %,d characters".formatted(MOST_CHARACTERS));
                 } else if (geo) {

@@ -71,10 +71,13 @@ final class PageReader {
         Element main = MainText.find(page, settings.mainText());
         Set<Element> apart = MainText.apart(main, new HashSet<>(settings.leaveOut()));
         columns.put("address", address.toString());
-        columns.put("title", title(page, main, apart));
+        String title = title(page, main, apart);
+        columns.put("title", title);
         columns.put("description", meta(page, "meta[name~=(?i)^description$]", "meta[property=og:description]"));
         List<String> headings = main.select("h1, h2, h3, h4").stream().filter(heading -> !MainText.inside(heading, apart)).map(Element::text).filter(text -> !text.isBlank()).toList();
         columns.put("headings", headings.isEmpty() ? null : headings);
+        // What is the title already is not said a second time.
+        main.select("h1").stream().filter(heading -> heading.text().equals(title)).findFirst().ifPresent(apart::add);
         columns.put("text", text(main, apart));
         String language = page.selectFirst("html") == null ? "" : page.select("html").attr("lang").isEmpty() ? page.select("html").attr("xml:lang") : page.select("html").attr("lang");
         columns.put("language", language.isBlank() ? null : language.strip());
