@@ -5,6 +5,8 @@ const days = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' })
 
 export const formatNumber = (value: number): string => numbers.format(value)
 export const formatTime = (iso: string): string => times.format(new Date(iso))
+/** Days such as 2026-05-31 within a text, written as the owner's browser writes them. */
+export const withDays = (text: string): string => text.replace(/\d{4}-\d{2}-\d{2}/g, day => formatDay(`${day}T12:00`))
 export const formatDay = (iso: string): string => days.format(new Date(iso))
 /** "1 item", "12 items"; `many` where the plural is not the word with an s. */
 export const counted = (count: number, one: string, many = `${one}s`): string => `${formatNumber(count)} ${count === 1 ? one : many}`

@@ -25,7 +25,7 @@ const { data: here } = useQuery({ queryKey: ['sites'], queryFn: api.sites, selec
 
 const choices: readonly { kind: Kind, icon: string, name: string, what: string }[] = [
   { kind: 'file', icon: 'pi-file', name: 'A file', what: 'CSV, JSON or GeoJSON, uploaded or at an address' },
-  { kind: 'feed', icon: 'pi-rss', name: 'A feed', what: 'RSS or Atom, as most blogs have one' },
+  { kind: 'feed', icon: 'pi-megaphone', name: 'A feed', what: 'RSS or Atom, as most blogs have one' },
   { kind: 'crawl', icon: 'pi-sitemap', name: 'Pages of the site', what: 'read from its sitemap, or by following links' },
   { kind: 'push', icon: 'pi-send', name: 'A script of yours', what: 'sends items whenever something changes' },
 ]
@@ -212,7 +212,7 @@ const pushLine = computed(() => `curl -X PUT ${location.origin}/api/owner/sites/
       <section class="slip part" aria-labelledby="goes">
         <h2 id="goes">Where it goes</h2>
         <div class="where">
-          <div class="field"><label for="into">Collection</label><Select :model-value="collection ?? ''" input-id="into" :options="places" option-label="label" option-value="key" :disabled="before !== null" @update:model-value="collection = $event || null" /></div>
+          <div class="field"><label for="into">Collection</label><Select :model-value="collection ?? ''" input-id="into" :options="places" option-label="label" option-value="key" placeholder="A new collection" :disabled="before !== null" @update:model-value="collection = $event || null" /></div>
           <template v-if="!collection">
             <div class="field"><label for="new-label">What visitors read</label><InputText id="new-label" v-model="fresh.label" maxlength="80" placeholder="Recipes" /></div>
             <div class="field small"><label for="new-key">Key for scripts</label><InputText id="new-key" v-model="fresh.key" /></div>

@@ -15,7 +15,7 @@ const { data: findings } = useQuery({ queryKey: ['health', () => site], queryFn:
 const total = computed(() => (collections.value ?? []).reduce((sum, one) => sum + one.items, 0))
 const sourcesOf = (collection: string) => (sources.value ?? []).filter(one => one.collection === collection)
 const findingsOf = (collection: string) => (findings.value ?? []).filter(one => one.collection === collection)
-const icons = { file: 'pi-file', feed: 'pi-rss', crawl: 'pi-sitemap' }
+const icons = { file: 'pi-file', feed: 'pi-megaphone', crawl: 'pi-sitemap' }
 const states = { running: 'runs now', asking: 'asks you', done: 'brought in', failed: 'failed', stopped: 'was stopped' }
 </script>
 

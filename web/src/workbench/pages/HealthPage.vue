@@ -17,8 +17,22 @@ const { data: collections } = useQuery({ queryKey: ['collections', () => site], 
 const labelOf = (key: string) => collections.value?.find(one => one.key === key)?.label ?? key
 const only = ref('')
 const shown = computed(() => (findings.value ?? []).filter(one => only.value === '' || one.collection === only.value))
-const opened = ref<number | null>(null)
+interface Group { kind: Finding['kind'], effect: string, findings: Finding[] }
+const groups = computed(() => shown.value.reduce<Group[]>((groups, one) => {
+  const last = groups.at(-1)
+  if (last?.kind === one.kind) last.findings.push(one)
+  else groups.push({ kind: one.kind, effect: one.effect, findings: [one] })
+  return groups
+}, []))
+const keyOf = (finding: Finding) => `${finding.kind} ${finding.collection} ${finding.what}`
+const opened = ref<string | null>(null)
 const SHOWN = 40
+const { data: told } = useQuery({
+  queryKey: ['items', () => site, 'told', opened], enabled: computed(() => opened.value !== null), queryFn: () => {
+    const finding = findings.value?.find(one => keyOf(one) === opened.value)
+    return finding ? api.items(site, finding.collection, new URLSearchParams([['perPage', String(SHOWN)], ...finding.some.slice(0, SHOWN).map(item => ['id', item.id])])) : null
+  },
+})
 
 const { busy, wrong, attempt } = useAttempt()
 const said = ref('')
@@ -43,6 +57,10 @@ const icons: Record<Finding['kind'], string> = {
   'no-title': 'pi-minus', 'same-address': 'pi-clone', 'same-text': 'pi-clone', 'dates-past': 'pi-calendar-times', 'two-spellings': 'pi-language', 'place-far-off': 'pi-map-marker',
   'thin-text': 'pi-align-left', 'no-summary': 'pi-align-left', 'no-image': 'pi-image', 'no-alternative': 'pi-image', 'field-nearly-empty': 'pi-stop',
 }
+const titles: Record<Finding['kind'], string> = {
+  'no-title': 'No title', 'same-address': 'One address, several items', 'same-text': 'The same text twice', 'dates-past': 'Dates that are past', 'two-spellings': 'One value, two spellings',
+  'place-far-off': 'Places far from all others', 'thin-text': 'Few words', 'no-summary': 'No summary', 'no-image': 'No image', 'no-alternative': 'Images without alternative text', 'field-nearly-empty': 'Fields that are nearly empty',
+}
 /** Of these a whole field is concerned, and no item is to blame. */
 const ofItems = (finding: Finding) => finding.kind !== 'field-nearly-empty'
 </script>
@@ -51,30 +69,32 @@ const ofItems = (finding: Finding) => finding.kind !== 'field-nearly-empty'
   <main class="page">
     <RouterLink class="back" :to="`/${site}/content`"><i class="pi pi-arrow-left" aria-hidden="true" /> Content</RouterLink>
     <div class="page-head"><div><h1>Health</h1><p class="lead">What is wrong with the content, and what it does to a search. Worst first.</p></div>
-      <Select v-model="only" :options="[{ key: '', label: 'All collections' }, ...(collections ?? [])]" option-label="label" option-value="key" aria-label="Of which collection" /></div>
+      <Select v-model="only" :options="[{ key: '', label: 'All collections' }, ...(collections ?? [])]" option-label="label" option-value="key" placeholder="All collections" aria-label="Of which collection" /></div>
     <LoadFailure v-if="error" :error="error" @again="refetch()" />
     <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
     <p class="said" role="status">{{ said }}</p>
     <p v-if="isPending" class="quiet">Looking over every item…</p>
     <p v-else-if="shown.length === 0 && findings" class="slip calm"><i class="pi pi-check-circle" aria-hidden="true" /> Nothing is wrong{{ only ? ` with ${labelOf(only)}` : ' with your content' }}.</p>
-    <ol v-else class="slip">
-      <li v-for="(finding, n) in shown" :key="`${finding.kind} ${finding.collection} ${finding.what}`">
-        <i class="pi icon" :class="icons[finding.kind]" aria-hidden="true" />
-        <div class="what"><h2>{{ finding.what }}</h2><p class="quiet"><b>{{ labelOf(finding.collection) }}.</b> {{ finding.effect }}</p></div>
-        <div class="acts">
-          <template v-if="finding.merge">
-            <Button size="small" :label="`Make it “${finding.merge.into.at(-1)}”`" :loading="busy" @click="merge(finding, false)" />
-            <Button size="small" severity="secondary" outlined :label="`Make it “${finding.merge.from.at(-1)}”`" @click="merge(finding, true)" />
-          </template>
-          <Button v-else-if="ofItems(finding)" size="small" severity="secondary" outlined :label="finding.items === 1 ? 'Keep it out' : 'Keep them out'" :aria-label="`Keep out of search: ${finding.what}`" @click="fixing = finding" />
-          <Button v-if="ofItems(finding)" size="small" text :label="opened === n ? 'Close' : `Show ${finding.items === 1 ? 'it' : 'them'}`" :aria-label="`Show the items: ${finding.what}`" :aria-expanded="opened === n" @click="opened = opened === n ? null : n" />
-        </div>
-        <ul v-if="opened === n" class="items">
-          <li v-for="item in finding.some.slice(0, SHOWN)" :key="item.id"><RouterLink :to="{ path: `/${site}/content/${finding.collection}/item`, query: { id: item.id } }">{{ item.id }}</RouterLink></li>
-          <li v-if="finding.items > SHOWN" class="quiet">and {{ formatNumber(finding.items - SHOWN) }} more</li>
-        </ul>
-      </li>
-    </ol>
+    <section v-for="group in groups" v-else :key="group.kind" class="slip group" :aria-labelledby="`group-${group.kind}`">
+      <div class="head"><i class="pi icon" :class="icons[group.kind]" aria-hidden="true" /><div><h2 :id="`group-${group.kind}`">{{ titles[group.kind] }}</h2><p class="quiet">{{ group.effect }}</p></div></div>
+      <ul class="findings">
+        <li v-for="finding in group.findings" :key="keyOf(finding)">
+          <p><b>{{ labelOf(finding.collection) }}</b> {{ finding.what }}</p>
+          <div class="acts">
+            <template v-if="finding.merge">
+              <Button size="small" severity="secondary" outlined :label="`Make it “${finding.merge.into.at(-1)}”`" :loading="busy" @click="merge(finding, false)" />
+              <Button size="small" severity="secondary" text :label="`Make it “${finding.merge.from.at(-1)}”`" @click="merge(finding, true)" />
+            </template>
+            <Button v-else-if="ofItems(finding)" size="small" severity="secondary" outlined label="Keep out" :aria-label="`Keep out of search: ${labelOf(finding.collection)}, ${finding.what}`" @click="fixing = finding" />
+            <Button v-if="ofItems(finding)" size="small" text :label="opened === keyOf(finding) ? 'Close' : 'Show'" :aria-label="`Show the items: ${labelOf(finding.collection)}, ${finding.what}`" :aria-expanded="opened === keyOf(finding)" @click="opened = opened === keyOf(finding) ? null : keyOf(finding)" />
+          </div>
+          <ul v-if="opened === keyOf(finding)" class="items">
+            <li v-for="item in told?.items" :key="item.id"><RouterLink :to="{ path: `/${site}/content/${finding.collection}/item`, query: { id: item.id } }">{{ item.title }}</RouterLink> <small class="quiet">{{ item.id }}</small></li>
+            <li v-if="finding.items > SHOWN" class="quiet">and {{ formatNumber(finding.items - SHOWN) }} more</li>
+          </ul>
+        </li>
+      </ul>
+    </section>
     <Dialog :visible="fixing !== null" modal header="Keep out of search" :draggable="false" :style="{ width: '460px' }" @update:visible="fixing = null">
       <template v-if="fixing">
         <p>{{ counted(fixing.some.length, 'item') }} of {{ labelOf(fixing.collection) }} will not be found by any search. They stay in your content, and you can let them in again.</p>
@@ -91,13 +111,15 @@ const ofItems = (finding: Finding) => finding.kind !== 'field-nearly-empty'
 .said { margin-bottom: 12px; padding: 10px 14px; border-radius: 8px; background: #e6f1ea; color: #225c3a; }
 .calm { padding: 20px; }
 .calm .pi { color: var(--good); }
-ol { list-style: none; margin: 0; padding: 0; }
-ol > li { display: grid; grid-template-columns: 32px minmax(0, 1fr) auto; gap: 4px 8px; align-items: center; padding: 12px 20px; border-bottom: 1px solid var(--line); }
-ol > li:last-child { border-bottom: 0; }
+.group { padding: 14px 20px 6px; margin-bottom: 12px; }
+.head { display: grid; grid-template-columns: 28px 1fr; align-items: baseline; }
+.head h2 { font-size: 16px; }
+.head p { font-size: 13px; }
 .icon { color: var(--lamp-deep); }
-.what h2 { font-size: 15px; font-family: inherit; font-weight: 600; }
-.what p { font-size: 13px; }
+.findings { list-style: none; margin: 8px 0 0 28px; padding: 0; }
+.findings > li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 4px 12px; align-items: center; min-height: 44px; padding: 5px 0; border-top: 1px solid var(--line); }
+.findings b { display: inline-block; min-width: 84px; font-weight: 600; }
 .acts { display: flex; gap: 6px; align-items: center; }
-.items { grid-column: 2 / -1; list-style: none; margin: 4px 0 6px; padding: 0; display: flex; flex-wrap: wrap; gap: 4px 16px; font-size: 13.5px; }
-@media (max-width: 760px) { ol > li { grid-template-columns: 32px 1fr; } .acts { grid-column: 2; flex-wrap: wrap; } }
+.items { grid-column: 1 / -1; list-style: none; margin: 0 0 6px 88px; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(260px, 1fr)); gap: 4px 16px; font-size: 13.5px; }
+@media (max-width: 760px) { .findings > li { grid-template-columns: 1fr; } .items { margin-inline-start: 0; } }
 </style>

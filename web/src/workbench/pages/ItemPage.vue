@@ -7,7 +7,7 @@ import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, reactive, ref, watch } from 'vue'
 import type { FieldSaid } from '../../shared/contract'
 import { safeAddress } from '../../shared/http'
-import { formatTime } from '../format'
+import { formatTime, withDays } from '../format'
 import { api } from '../ownerApi'
 import LoadFailure from '../parts/LoadFailure.vue'
 import { useAttempt } from '../useAttempt'
@@ -69,7 +69,7 @@ const empty = computed(() => (item.value?.fields ?? []).filter(field => field.te
               <tr v-for="field in filled" :key="field.key">
                 <th scope="row">{{ field.label }}<small>{{ field.kind }}<template v-if="field.property !== field.key">, as {{ field.property }}</template></small></th>
                 <td><a v-if="field.addressed && field.text && whole(field.text)" :href="whole(field.text)!" target="_blank" rel="noopener">{{ field.text }}</a>
-                  <template v-else><span class="said">{{ cut(field) ? `${field.text!.slice(0, LONG)}…` : field.text }}</span>
+                  <template v-else><span class="said">{{ cut(field) ? `${field.text!.slice(0, LONG)}…` : field.kind === 'date' ? withDays(field.text ?? '') : field.text }}</span>
                     <Button v-if="cut(field)" label="Show all" text size="small" @click="opened.push(field.key)" /></template>
                   <small v-if="field.instead !== null" class="instead"><i class="pi pi-pencil" aria-hidden="true" /> Written by you. {{ field.instead ? `Its source says: ${field.instead.slice(0, 160)}` : 'Its source says nothing.' }}</small></td>
               </tr>

@@ -9,7 +9,7 @@ import Paginator from 'primevue/paginator'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import type { CollectionShape } from '../../shared/contract'
-import { counted, formatDay, formatNumber } from '../format'
+import { counted, formatDay, formatNumber, withDays } from '../format'
 import { api } from '../ownerApi'
 import { useAttempt } from '../useAttempt'
 import LoadFailure from './LoadFailure.vue'
@@ -67,6 +67,7 @@ function sortBy(key: string) {
 }
 const arrow = (key: string) => sort.value !== key ? 'none' : reversed.value ? 'descending' : 'ascending'
 const label = (key: string) => collection.fields.find(field => field.key === key)?.label ?? key
+const shown = (key: string, value: string) => collection.fields.find(field => field.key === key)?.kind === 'date' ? withDays(value) : value
 const numeric = (key: string) => ['number', 'money'].includes(collection.fields.find(field => field.key === key)?.kind ?? '')
 
 const chosen = ref<string[]>([])
@@ -97,7 +98,7 @@ const address = (of: string) => of.startsWith('/') ? (here.value?.address ?? '')
   <section aria-label="Items">
     <div class="tools">
       <InputText v-model="words" type="search" placeholder="Part of a title or id" aria-label="Find items by a part of their title or id" />
-      <Select v-model="filterField" :options="filters" option-group-label="label" option-group-children="items" option-label="label" option-value="value" filter aria-label="Filter the items" class="filter" />
+      <Select v-model="filterField" :options="filters" option-group-label="label" option-group-children="items" option-label="label" option-value="value" filter placeholder="All items" aria-label="Filter the items" class="filter" />
       <Select v-if="filtered" v-model="filterValue" :options="valueChoices" option-label="label" option-value="value" filter :aria-label="`Value of ${filtered.label}`" placeholder="Choose a value" class="filter" />
       <span class="quiet" role="status">{{ items ? counted(items.total, 'item') : '' }}</span>
       <span class="grow" />
@@ -127,7 +128,7 @@ const address = (of: string) => of.startsWith('/') ? (here.value?.address ?? '')
               <td class="tick"><Checkbox v-model="chosen" :value="item.id" :aria-label="`Choose ${item.title}`" /></td>
               <td><RouterLink :to="to(item.id)" class="title">{{ item.title }}</RouterLink><span v-if="item.keptOut" class="mark"><i class="pi pi-eye-slash" aria-hidden="true" /> kept out</span><a v-if="item.address" :href="address(item.address)" target="_blank" rel="noopener" class="there" :aria-label="`Page of ${item.title}`" title="Open its page"><i class="pi pi-external-link" aria-hidden="true" /></a></td>
               <td><code>{{ item.id }}</code></td>
-              <td v-for="key in columns" :key="key" :class="{ numeric: numeric(key) }"><span class="cell">{{ item.values[key] ?? '' }}</span></td>
+              <td v-for="key in columns" :key="key" :class="{ numeric: numeric(key) }"><span class="cell">{{ shown(key, item.values[key] ?? '') }}</span></td>
               <td><span class="quiet nowrap">{{ formatDay(item.changed) }}</span></td>
             </tr>
             <tr v-if="items.items.length === 0"><td :colspan="columns.length + 4" class="quiet">{{ words || filterField ? 'No item is like this.' : 'Nothing has been brought in yet.' }}</td></tr>
@@ -170,7 +171,7 @@ tr:last-child td { border-bottom: 0; }
 .mark { margin-inline-start: 8px; font-size: 12.5px; color: var(--lamp-deep); white-space: nowrap; }
 .mark .pi { font-size: 12px; }
 .out .title { color: var(--quiet); }
-.cell { display: inline-block; max-width: 220px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; vertical-align: bottom; font-size: 13.5px; }
+.cell { white-space: nowrap; display: inline-block; max-width: 220px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; vertical-align: bottom; font-size: 13.5px; }
 .nowrap { white-space: nowrap; }
 form { display: grid; gap: 16px; }
 </style>

@@ -103,7 +103,8 @@ async function letIn(selector: string) {
 <style scoped>
 .tools { display: flex; gap: 16px; margin-bottom: 12px; }
 .grow { flex: 1; min-width: 0; }
-.both { display: grid; grid-template-columns: 1.2fr 1fr; gap: 24px; }
+.line > input { flex: 0 1 220px; }
+.both { display: grid; grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr); gap: 24px; }
 .line { display: flex; align-items: center; justify-content: space-between; gap: 12px; }
 .small { font-size: 12.5px; }
 .mark { display: inline-block; width: 4px; height: 13px; background: var(--sea); border-radius: 2px; vertical-align: -2px; }
@@ -111,8 +112,8 @@ async function letIn(selector: string) {
 .blocks li { border-inline-start: 4px solid transparent; border-bottom: 1px solid var(--line); }
 .blocks li.main { border-inline-start-color: var(--sea); }
 .blocks li.chosen { background: var(--lamp-wash); }
-.blocks button { display: flex; gap: 10px; width: 100%; padding: 5px 10px; border: 0; background: none; font: inherit; color: inherit; text-align: start; cursor: pointer; align-items: baseline; }
-.blocks button:hover { background: var(--sea-wash); }
+.blocks > li > button { display: flex; gap: 10px; width: 100%; padding: 5px 10px; border: 0; background: none; font: inherit; color: inherit; text-align: start; cursor: pointer; align-items: baseline; }
+.blocks > li > button:hover { background: var(--sea-wash); }
 .blocks li:not(.main) .text { color: var(--quiet); }
 .tag { flex: 0 0 74px; font-size: 12px; color: var(--quiet); font-family: ui-monospace, 'DejaVu Sans Mono', monospace; }
 .text { flex: 1; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; font-size: 13.5px; }

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../shared/contract'
 import { counted, formatNumber } from '../format'
+import { api } from '../ownerApi'
 import { steps, type StepKey } from '../steps'
 
-const { design, summary, collections } = defineProps<{
+const { design, search, summary, collections } = defineProps<{
   site: string
   search: string
   here: StepKey
@@ -12,6 +14,8 @@ const { design, summary, collections } = defineProps<{
   summary: SearchSummary | null
   collections: readonly CollectionShape[]
 }>()
+
+const { data: counts } = useQuery({ queryKey: ['reach', () => search], queryFn: () => api.reach(search), staleTime: 0 })
 
 /** One line of truth a step: what is decided there, or what is open. */
 const path = computed(() => steps.map(step => {
@@ -21,10 +25,9 @@ const path = computed(() => steps.map(step => {
 }))
 const lines: Record<StepKey, () => string> = {
   'what-is-searched': () => {
-    const searched = new Set(design.reach.collections.map(one => one.collection))
-    const reached = collections.filter(one => searched.has(one.key))
+    const reached = design.reach.collections.filter(one => collections.some(known => known.key === one.collection)).length
     const all = collections.reduce((sum, one) => sum + one.items, 0)
-    return `${counted(reached.length, 'collection')} · ${formatNumber(reached.reduce((sum, one) => sum + one.items, 0))} of ${counted(all, 'item')}`
+    return `${counted(reached, 'collection')} · ${counts.value ? formatNumber(counts.value.inReach) : '…'} of ${counted(all, 'item')}`
   },
   'words': () => {
     const searched = design.words.weights.filter(one => one.weight > 0)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
@@ -10,7 +10,7 @@ import ReachedItems from '../parts/ReachedItems.vue'
 import RuleForm from '../parts/RuleForm.vue'
 import type { DraftEditing } from '../useDraft'
 
-const { draft, search, collections, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
+const { draft, site, search, collections, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
 type Part = 'only' | 'leaveOut'
 const chosen = computed(() => draft.design.value?.reach.collections ?? [])
 const searched = computed(() => new Map(chosen.value.map(one => [one.collection, one])))
@@ -46,10 +46,26 @@ function add(key: string, part: Part, rule: ReachRule) {
 }
 const listed = ref<{ collection: CollectionShape, which: 'found' | 'not-found' | 'only' | 'leave-out', rule: number, title: string } | null>(null)
 
+/** What the values and items of the rules are called; a rule knows them by their keys. */
+const rules = computed(() => chosen.value.flatMap(one => [...one.only, ...one.leaveOut].map(rule => ({ collection: one.collection, rule }))))
+const lookedUp = computed(() => [...new Set(rules.value.filter(one => one.rule.address === null).map(({ collection, rule }) => `${collection} ${rule.item !== null ? `item ${rule.item}` : `values ${rule.field ?? 'author'}`}`))].sort())
+const { data: names } = useQuery({
+  queryKey: ['names of rules', () => site, lookedUp], placeholderData: keepPreviousData, queryFn: async () => {
+    const found = new Map<string, string>()
+    await Promise.all(lookedUp.value.map(async one => {
+      const [collection, what, ...rest] = one.split(' ')
+      const of = rest.join(' ')
+      if (what === 'item') (await api.items(site, collection!, new URLSearchParams({ id: of }))).items.forEach(item => found.set(`${collection} item ${item.id}`, item.title))
+      else (await api.values(site, collection!, of, '')).forEach(value => found.set(`${collection} ${of} ${value.value}`, value.names.join(' › ')))
+    }))
+    return found
+  },
+})
 function said(collection: CollectionShape, rule: ReachRule): string {
-  if (rule.field !== null) return `${collection.fields.find(field => field.key === rule.field)?.label ?? rule.field}: ${rule.value?.split('/').join(' › ')}`
-  if (rule.author !== null) return `Author: ${rule.author}`
-  return rule.item !== null ? `Item: ${rule.item}` : `Address: ${rule.address}`
+  const named = (key: string, otherwise: string) => names.value?.get(`${collection.key} ${key}`) ?? otherwise
+  if (rule.field !== null) return `${collection.fields.find(field => field.key === rule.field)?.label ?? rule.field}: ${named(`${rule.field} ${rule.value}`, rule.value ?? '')}`
+  if (rule.author !== null) return `Author: ${named(`author ${rule.author}`, rule.author)}`
+  return rule.item !== null ? `Item: ${named(`item ${rule.item}`, rule.item)}` : `Address: ${rule.address}`
 }
 const parts: { part: Part, which: 'only' | 'leave-out', word: string }[] = [{ part: 'only', which: 'only', word: 'Only' }, { part: 'leaveOut', which: 'leave-out', word: 'Leave out' }]
 </script>

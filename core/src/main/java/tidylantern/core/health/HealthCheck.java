@@ -124,13 +124,13 @@ public final class HealthCheck {
     /** Worst first; within a kind the one that concerns more items. */
     public List<Finding> findings() {
         List<Finding> found = new ArrayList<>();
-        tell(found, Finding.Kind.NO_TITLE, FieldKey.TITLE, "without a title", "They are shown by their first heading or words, and miss the field that counts most.");
-        tell(found, Finding.Kind.THIN_TEXT, null, "with fewer than %d words".formatted(FEWEST_WORDS), "There is little to find them by.");
+        tell(found, Finding.Kind.NO_TITLE, FieldKey.TITLE, "without a title", "Results show the first heading or words instead, and the field that counts most is missing.");
+        tell(found, Finding.Kind.THIN_TEXT, null, "with fewer than %d words".formatted(FEWEST_WORDS), "There is little to be found by.");
         if (collection.field(FieldKey.SUMMARY) != null) {
-            tell(found, Finding.Kind.NO_SUMMARY, FieldKey.SUMMARY, "without a summary", "Their results show the first words of the text instead.");
+            tell(found, Finding.Kind.NO_SUMMARY, FieldKey.SUMMARY, "without a summary", "Results show the first words of the text instead.");
         }
         if (collection.field(FieldKey.IMAGE) != null) {
-            tell(found, Finding.Kind.NO_IMAGE, FieldKey.IMAGE, "without an image", "Their results stand bare among those with pictures.");
+            tell(found, Finding.Kind.NO_IMAGE, FieldKey.IMAGE, "without an image", "Results stand bare among those with pictures.");
             tell(found, Finding.Kind.NO_ALTERNATIVE, FieldKey.IMAGE, "whose image has no alternative text", "Whoever cannot see the picture is not told what it shows.");
         }
         shared(found, Finding.Kind.SAME_ADDRESS, byAddress, FieldKey.ADDRESS, "that share an address with another", "Visitors see one page twice among their results.");

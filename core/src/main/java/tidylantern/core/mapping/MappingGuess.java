@@ -85,11 +85,16 @@ public final class MappingGuess {
         });
         place();
         for (String column : samples.keySet()) {
-            if (!used.contains(column) && !samples(column).isEmpty() && !saidAlready(column)) {
+            if (!used.contains(column) && !samples(column).isEmpty() && !saidAlready(column) && !alike(column)) {
                 add(property(column), column);
             }
         }
         return fields.isEmpty() ? null : new Mapping(id, fields);
+    }
+
+    /** What kind of page it is, and in which language, matters only where pages differ in it. */
+    private boolean alike(String column) {
+        return Set.of("schema.type", "language").contains(column) && samples(column).size() > 1 && new HashSet<>(samples(column)).size() == 1;
     }
 
     /** Pages often say a thing twice: in their text and in their structured data. */

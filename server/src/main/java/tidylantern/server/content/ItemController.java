@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -101,7 +102,8 @@ class ItemController {
             @Parameter(description = "A field's key, a colon, and a category value's key, or yes or no") @RequestParam(defaultValue = "") List<String> value,
             @Parameter(description = "Keys of fields that say something") @RequestParam(defaultValue = "") List<String> with,
             @Parameter(description = "Keys of fields that say nothing") @RequestParam(defaultValue = "") List<String> without,
-            @RequestParam(required = false) @Nullable Boolean keptOut) {
+            @RequestParam(required = false) @Nullable Boolean keptOut,
+            @Parameter(description = "Only these items") @RequestParam(required = false) @Nullable List<String> id) {
         Collection known = contents.collection(site, collection);
         if (perPage < 1 || perPage > MOST_A_PAGE) {
             throw Refusal.bad("perPage", "%d items a page are not possible; choose 1 to %d.".formatted(perPage, MOST_A_PAGE));
@@ -118,6 +120,9 @@ class ItemController {
         without.forEach(field -> conditions.add(new ItemFilter.Says(key(field), false)));
         if (keptOut != null) {
             conditions.add(new ItemFilter.KeptOut(keptOut));
+        }
+        if (id != null) {
+            conditions.add(new ItemFilter.OneOf(id.stream().map(one -> ref(known, one)).collect(Collectors.toSet())));
         }
         List<FieldKey> shown = columns.stream().filter(column -> !column.isBlank()).map(column -> contents.field(site, collection, column).key()).toList();
         ItemListing.Key by = switch (sort) {
