@@ -10,6 +10,7 @@ export type LiveResults = Schemas['LiveResults']
 export type LiveGroup = Schemas['LiveGroup']
 export type SearchFace = Schemas['SearchFace']
 
+export type SetUpMade = Schemas['Made']
 export type Session = Schemas['Session']
 export type Site = Schemas['Site']
 export type CollectionShape = Schemas['CollectionShape']

@@ -2,7 +2,7 @@
 import { fetchJson } from '../shared/http'
 import type {
   AccessKey, CategoryValue, CollectionShape, CrawlSettings, FieldKind, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
-  SearchDesign, SearchSummary, Session, Site, SourceGiven, SourceSettings, SourceShape, Sync,
+  SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Sync,
 } from '../shared/contract'
 
 const root = '/api/owner'
@@ -41,6 +41,12 @@ export const api = {
 
   sites: () => get<Site[]>('/sites'),
   changeSite: (site: string, given: { name: string, address: string, origins: string[] }) => send<Site>('PUT', `/sites/${path(site)}`, given),
+  setUpFile: (site: string) => `${root}/sites/${path(site)}/set-up`,
+  /** @param document the text of a set-up's file */
+  addSetUp: async (document: string) => (await fetchJson<SetUpMade>(`${root}/set-ups`, { ...change('POST', undefined), body: document })).body,
+  designFile: (search: string) => `${root}/searches/${path(search)}/design-file`,
+  /** @param document the text of a design's file */
+  addDesign: async (site: string, document: string) => (await fetchJson<SearchSummary>(`${root}/sites/${path(site)}/designs`, { ...change('POST', undefined), body: document })).body,
   accessKeys: () => get<AccessKey[]>('/access-keys'),
   addAccessKey: (name: string) => send<NewKey>('POST', '/access-keys', { name }),
   removeAccessKey: (id: number) => send<null>('DELETE', `/access-keys/${id}`),

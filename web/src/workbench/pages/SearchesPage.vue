@@ -6,10 +6,11 @@ import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { SearchSummary } from '../../shared/contract'
-import { RequestFailure } from '../../shared/http'
 import { counted, formatTime } from '../format'
 import { api } from '../ownerApi'
+import FileButton from '../parts/FileButton.vue'
 import LoadFailure from '../parts/LoadFailure.vue'
+import { useAttempt } from '../useAttempt'
 
 const { site } = defineProps<{ site: string }>()
 const router = useRouter()
@@ -17,20 +18,14 @@ const queries = useQueryClient()
 const { data: searches, error, refetch } = useQuery({ queryKey: ['searches', () => site], queryFn: () => api.searches(site), staleTime: 0 })
 const adding = ref(false)
 const name = ref('')
-const wrong = ref('')
+const { busy, wrong, attempt } = useAttempt()
 
 const open = (one: SearchSummary) => one.remarks.length
-async function add() {
-  wrong.value = ''
-  try {
-    const made = await api.addSearch(site, name.value)
-    await queries.invalidateQueries({ queryKey: ['searches'] })
-    await router.push(`/${site}/searches/${made.key}/what-is-searched`)
-  } catch (failure) {
-    if (!(failure instanceof RequestFailure)) throw failure
-    wrong.value = failure.message
-  }
-}
+const add = (make: () => Promise<SearchSummary>) => attempt(async () => {
+  const made = await make()
+  await queries.invalidateQueries({ queryKey: ['searches'] })
+  await router.push(`/${site}/searches/${made.key}/what-is-searched`)
+})
 </script>
 
 <template>
@@ -60,10 +55,10 @@ async function add() {
       <Button label="New search" icon="pi pi-plus" @click="adding = true" />
     </section>
     <Dialog v-model:visible="adding" modal header="New search" :draggable="false" :style="{ width: '420px' }">
-      <form @submit.prevent="add">
+      <form @submit.prevent="add(() => api.addSearch(site, name))">
         <div class="field"><label for="search-name">Name</label><InputText id="search-name" v-model="name" required maxlength="80" aria-describedby="name-help" autofocus /><small id="name-help">For you; it also makes the key in the tag.</small></div>
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-        <Button type="submit" label="Make it" />
+        <div class="row"><Button type="submit" label="Make it" :loading="busy" /><span class="quiet">or</span><FileButton label="Read a saved design" accept=".json" @chosen="add(() => api.addDesign(site, $event))" /></div>
       </form>
     </Dialog>
   </main>
@@ -83,4 +78,5 @@ li a:focus-visible::after { outline: 2px solid var(--sea); outline-offset: 2px; 
 .chip { padding: 2px 10px; border-radius: 99px; background: var(--lamp-wash); color: #6f4200; font-weight: 600; font-size: 12.5px; }
 .empty { padding: 32px; display: grid; gap: 12px; justify-items: start; }
 form { display: grid; gap: 16px; }
+.row { display: flex; align-items: center; gap: 12px; }
 </style>

@@ -4,10 +4,11 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { ref, watch } from 'vue'
-import type { NewKey } from '../../shared/contract'
-import { RequestFailure } from '../../shared/http'
+import type { NewKey, SetUpMade } from '../../shared/contract'
 import { formatTime } from '../format'
 import { api } from '../ownerApi'
+import FileButton from '../parts/FileButton.vue'
+import { useAttempt } from '../useAttempt'
 
 const { site } = defineProps<{ site: string }>()
 const queries = useQueryClient()
@@ -24,21 +25,12 @@ watch(here, now => {
   origins.value = now.origins.join('\n')
 }, { immediate: true })
 const said = ref('')
-const wrong = ref('')
+const { wrong, attempt } = useAttempt()
 const keyName = ref('')
 const made = ref<NewKey | null>(null)
 
-async function attempt(work: () => Promise<void>) {
-  said.value = ''
-  wrong.value = ''
-  try {
-    await work()
-  } catch (error) {
-    if (!(error instanceof RequestFailure)) throw error
-    wrong.value = error.message
-  }
-}
 const keep = () => attempt(async () => {
+  said.value = ''
   await api.changeSite(site, { name: name.value, address: address.value, origins: origins.value.split(/\s+/).filter(Boolean) })
   await queries.invalidateQueries({ queryKey: ['sites'] })
   said.value = 'Kept.'
@@ -47,6 +39,11 @@ const addKey = () => attempt(async () => {
   made.value = await api.addAccessKey(keyName.value)
   keyName.value = ''
   await queries.invalidateQueries({ queryKey: ['access-keys'] })
+})
+const taken = ref<SetUpMade | null>(null)
+const bringIn = (document: string) => attempt(async () => {
+  taken.value = await api.addSetUp(document)
+  await queries.invalidateQueries({ queryKey: ['sites'] })
 })
 const removeKey = (id: number) => attempt(async () => {
   await api.removeAccessKey(id)
@@ -69,6 +66,12 @@ const removeKey = (id: number) => attempt(async () => {
         </div>
         <div class="row"><Button type="submit" label="Keep" /><span class="quiet" role="status">{{ said }}</span></div>
       </form>
+      <section class="slip">
+        <h2>Take it elsewhere</h2>
+        <p class="lead">The set-up holds collections, fields, sources, what you added to items, and the searches. Items stay; each collection is saved on its own page.</p>
+        <div class="row"><Button as="a" :href="api.setUpFile(site)" download label="Save the set-up" icon="pi pi-download" severity="secondary" outlined /><FileButton label="Make a site of a set-up" accept=".json" @chosen="bringIn" /></div>
+        <div v-if="taken" class="made" role="status"><p><b>The site is made.</b> <RouterLink :to="`/${taken.site}/content`">Go to it.</RouterLink></p><p v-for="note in taken.notes" :key="note">{{ note }}</p></div>
+      </section>
       <section class="slip">
         <h2>Access keys</h2>
         <p class="lead">A script that sends a key may do everything that an owner may.</p>

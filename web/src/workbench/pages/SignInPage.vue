@@ -3,32 +3,21 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { RequestFailure } from '../../shared/http'
 import { api } from '../ownerApi'
 import EntranceCard from '../parts/EntranceCard.vue'
 import { session } from '../session'
+import { useAttempt } from '../useAttempt'
 
 const route = useRoute()
 const router = useRouter()
 const name = ref('')
 const password = ref('')
-const wrong = ref('')
-const busy = ref(false)
+const { busy, wrong, attempt } = useAttempt()
 
-async function signIn() {
-  busy.value = true
-  wrong.value = ''
-  try {
-    session.became(await api.signIn(name.value, password.value))
-    const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') ? route.query.to : '/'
-    await router.push(to)
-  } catch (error) {
-    if (!(error instanceof RequestFailure)) throw error
-    wrong.value = error.message
-  } finally {
-    busy.value = false
-  }
-}
+const signIn = () => attempt(async () => {
+  session.became(await api.signIn(name.value, password.value))
+  await router.push(typeof route.query.to === 'string' && route.query.to.startsWith('/') ? route.query.to : '/')
+})
 </script>
 
 <template>

@@ -4,33 +4,23 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import type { SearchSummary } from '../../shared/contract'
-import { RequestFailure } from '../../shared/http'
 import { api } from '../ownerApi'
+import { useAttempt } from '../useAttempt'
 
 const { search, summary, settle } = defineProps<{ search: string, summary: SearchSummary | null, settle: () => Promise<string> }>()
 const shown = defineModel<boolean>({ required: true })
 const queries = useQueryClient()
-const wrong = ref('')
-const busy = ref(false)
+const { busy, wrong, attempt } = useAttempt()
 const done = ref(false)
 const stops = computed(() => (summary?.remarks ?? []).filter(remark => remark.stops))
 const open = computed(() => (summary?.remarks ?? []).filter(remark => !remark.stops))
 watch(shown, now => { if (now) { wrong.value = ''; done.value = false } })
 
-async function publish() {
-  busy.value = true
-  wrong.value = ''
-  try {
-    await api.publish(search, await settle())
-    done.value = true
-    await queries.invalidateQueries({ queryKey: ['search', search] })
-  } catch (error) {
-    if (!(error instanceof RequestFailure)) throw error
-    wrong.value = error.message
-  } finally {
-    busy.value = false
-  }
-}
+const publish = () => attempt(async () => {
+  await api.publish(search, await settle())
+  done.value = true
+  await queries.invalidateQueries({ queryKey: ['search', search] })
+})
 </script>
 
 <template>

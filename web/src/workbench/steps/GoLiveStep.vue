@@ -5,6 +5,7 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../shared/contract'
 import { counted, formatTime } from '../format'
+import { api } from '../ownerApi'
 import type { DraftEditing } from '../useDraft'
 
 const { draft, search, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
@@ -66,6 +67,12 @@ function put(address: string | null) {
       <Button :label="copied === 'page' ? 'Copied' : 'Copy'" icon="pi pi-copy" size="small" severity="secondary" outlined @click="copy('page', pageTag)" />
     </template>
     <p v-else class="quiet">At <a :href="hosted" target="_blank" rel="noopener">{{ hosted }}</a>. It works without script, too.</p>
+  </section>
+
+  <section>
+    <h3>4. Keep a copy</h3>
+    <p class="quiet">The draft as a file. This or another installation makes a search of it, under Searches.</p>
+    <Button as="a" :href="api.designFile(search)" download label="Save this design" icon="pi pi-download" size="small" severity="secondary" outlined />
   </section>
 </template>
 

@@ -270,6 +270,11 @@ class ContentStore {
         return marks;
     }
 
+    /** All marks of a collection, by item. */
+    Map<String, OwnerMark> marks(String site, String collection) {
+        return marks(site, collection, "", "\uffff");
+    }
+
     /** Puts a mark in place of the one before, and takes one away that says nothing. */
     void putMark(String site, ItemRef item, OwnerMark mark) {
         if (mark.saysNothing()) {

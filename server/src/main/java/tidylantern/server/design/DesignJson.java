@@ -13,7 +13,7 @@ import tools.jackson.databind.json.JsonMapper;
  * newer version, with unknown keys or with values out of range is refused, naming the key.
  */
 @Component
-class DesignJson {
+public class DesignJson {
     private final JsonMapper json;
 
     DesignJson(JsonMapper json) {
@@ -21,9 +21,17 @@ class DesignJson {
     }
 
     /** @throws Refusal naming the path of the key at fault */
-    SearchDesign read(String document) {
+    public SearchDesign read(String document) {
         try {
-            JsonNode tree = json.readTree(document);
+            return read(json.readTree(document));
+        } catch (JacksonException wrong) {
+            throw ProblemHandler.ofJson(wrong);
+        }
+    }
+
+    /** @throws Refusal naming the path of the key at fault */
+    public SearchDesign read(JsonNode tree) {
+        try {
             if (!tree.isObject()) {
                 throw Refusal.bad(null, "A search design is a JSON object.");
             }
@@ -37,7 +45,8 @@ class DesignJson {
         }
     }
 
-    String write(SearchDesign design) {
+    /** The current version of the form. */
+    public String write(SearchDesign design) {
         return json.writeValueAsString(design);
     }
 }

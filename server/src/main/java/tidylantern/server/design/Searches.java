@@ -58,7 +58,8 @@ public class Searches {
         return store.ofSite(site).stream().map(this::summary).toList();
     }
 
-    Summary summary(String key) {
+    /** @throws Refusal if there is no such search */
+    public Summary summary(String key) {
         return summary(stored(key));
     }
 
@@ -77,6 +78,19 @@ public class Searches {
         String key = KeyNames.from(name, "search", taken -> store.find(taken).isPresent());
         store.add(key, site, json.write(design));
         return summary(key);
+    }
+
+    /**
+     * A search with a design that was made elsewhere; nothing is published.
+     *
+     * @param wanted its key, where that is free; else one like it
+     */
+    @Transactional
+    public Draft add(String site, String wanted, SearchDesign design) {
+        contents.of(site);
+        String key = KeyNames.from(wanted, "search", taken -> store.find(taken).isPresent());
+        store.add(key, site, json.write(design));
+        return draft(key);
     }
 
     /** By key. */

@@ -14,8 +14,6 @@ import tools.jackson.databind.ser.std.StdSerializer;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
-import tidylantern.core.design.ReachRule;
-import com.fasterxml.jackson.annotation.JsonInclude;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.cfg.EnumFeature;
@@ -35,7 +33,6 @@ public class CoreJson {
         named(module, CollectionKey.class, CollectionKey::new);
         named(module, ItemId.class, ItemId::new);
         named(module, FieldKind.class, FieldKind::of);
-        // Of a rule only what it names is written, so that documents stay short.
         // A value of a tree is the list of its names.
         module.addSerializer(CategoryPath.class, new StdSerializer<>(CategoryPath.class) {
             @Override
@@ -50,7 +47,6 @@ public class CoreJson {
             }
         });
         return builder -> builder.addModule(module)
-                .withConfigOverride(ReachRule.class, rule -> rule.setInclude(JsonInclude.Value.construct(JsonInclude.Include.NON_NULL, JsonInclude.Include.NON_NULL)))
                 .enable(EnumFeature.READ_ENUMS_USING_TO_STRING, EnumFeature.WRITE_ENUMS_USING_TO_STRING)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES, DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES,
                         DeserializationFeature.FAIL_ON_TRAILING_TOKENS)

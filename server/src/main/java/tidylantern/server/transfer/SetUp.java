@@ -1,0 +1,36 @@
+package tidylantern.server.transfer;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Objects;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.server.content.ContentSetUps.CollectionSetUp;
+import tidylantern.server.source.Sources.SourceGiven;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * All that an owner decided about a site, as one JSON document. No items, accounts or access keys are in it.
+ *
+ * @param setUp version of this form
+ * @param searches with the draft of each
+ * @param leftOut what could not be taken along, and what to do about it
+ */
+record SetUp(int setUp, SiteSetUp site, List<CollectionSetUp> collections, List<SourceGiven> sources, List<SearchSetUp> searches, List<String> leftOut) {
+    static final int CURRENT_VERSION = 1;
+
+    SetUp {
+        collections = List.copyOf(Objects.requireNonNullElse(collections, List.of()));
+        sources = List.copyOf(Objects.requireNonNullElse(sources, List.of()));
+        searches = List.copyOf(Objects.requireNonNullElse(searches, List.of()));
+        leftOut = List.copyOf(Objects.requireNonNullElse(leftOut, List.of()));
+    }
+
+    record SiteSetUp(String name, String address, List<String> origins) {
+        SiteSetUp {
+            origins = List.copyOf(Objects.requireNonNullElse(origins, List.of()));
+        }
+    }
+
+    /** @param key in the tags of the site's pages */
+    record SearchSetUp(String key, @Schema(implementation = SearchDesign.class) JsonNode design) {}
+}

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+/** A button that asks for a file of the owner's, and gives its text. */
+const { label, accept } = defineProps<{ label: string, accept: string }>()
+const emit = defineEmits<{ chosen: [text: string] }>()
+
+async function read(event: Event) {
+  const field = event.target as HTMLInputElement
+  const text = await field.files?.[0]?.text()
+  field.value = ''
+  if (text !== undefined) emit('chosen', text)
+}
+</script>
+
+<template>
+  <label class="file"><input type="file" class="unseen" :accept="accept" @change="read"><i class="pi pi-upload" aria-hidden="true" /> {{ label }}</label>
+</template>
+
+<style scoped>
+.file { display: inline-flex; align-items: center; gap: 8px; padding: 6px 14px; border: 1px solid var(--edge); border-radius: 6px; font-weight: 600; cursor: pointer; background: var(--card); }
+.file:hover { background: var(--sea-wash); }
+.file:focus-within { outline: 2px solid var(--sea); outline-offset: 2px; }
+</style>
