@@ -333,7 +333,7 @@ public final class MappingGuess {
             return name;
         }
         StringBuilder property = new StringBuilder();
-        String ascii = java.text.Normalizer.normalize(name, java.text.Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
+        String ascii = java.text.Normalizer.normalize(name, java.text.Normalizer.Form.NFKD).replaceAll("\\p{M}", "").replace("ß", "ss");
         for (String word : ascii.split("[^A-Za-z0-9]+")) {
             if (!word.isEmpty()) {
                 property.append(property.isEmpty() ? word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1)
