@@ -1,6 +1,7 @@
 package tidylantern.server;
 
 import java.nio.file.Path;
+import java.util.List;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -19,6 +20,11 @@ public final class RunningService implements AutoCloseable {
     /** @param data folder for database and index; kept when the service is closed */
     public static RunningService on(Path data) {
         return start(data, "--tidy-lantern.owner=" + OWNER, "--tidy-lantern.password=" + PASSWORD, "--tidy-lantern.access-key=" + ACCESS_KEY);
+    }
+
+    /** Like {@link #on}, allowed to read from private hosts, each with its port. */
+    public static RunningService on(Path data, List<String> allowedHosts) {
+        return start(data, "--tidy-lantern.owner=" + OWNER, "--tidy-lantern.password=" + PASSWORD, "--tidy-lantern.access-key=" + ACCESS_KEY, "--tidy-lantern.allowed-hosts=" + String.join(",", allowedHosts));
     }
 
     /** An installation that nobody owns yet. */

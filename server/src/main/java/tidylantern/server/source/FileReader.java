@@ -172,10 +172,15 @@ final class FileReader {
         }
         if (start.startsWith("{")) {
             boolean geo = start.matches("(?s)\\{[^\\[]{0,400}\"type\"\\s*:\\s*\"(FeatureCollection|Feature)\".*") || (start.contains("\"FeatureCollection\"") && start.contains("\"features\""));
-            String line = start.lines().findFirst().orElse("").strip();
-            return geo ? Format.GEOJSON : line.endsWith("}") && start.lines().skip(1).findFirst().orElse("{").strip().startsWith("{") ? Format.JSON_LINES : Format.JSON;
+            return geo ? Format.GEOJSON : lines(start) ? Format.JSON_LINES : Format.JSON;
         }
         return Format.CSV;
+    }
+
+    /** Whether each line is an object; one line alone is the only item, unless it holds a list of objects. */
+    private static boolean lines(String start) {
+        List<String> first = start.lines().filter(line -> !line.isBlank()).map(String::strip).limit(2).toList();
+        return first.size() == 2 ? first.getFirst().endsWith("}") && first.getLast().startsWith("{") : first.getFirst().endsWith("}") && !first.getFirst().matches(".*:\\s*\\[\\s*\\{.*");
     }
 
     /** The one that gives the first records the same number of columns, and the most of them. */
@@ -206,8 +211,10 @@ final class FileReader {
             return true;
         }
         List<String> first = rows.getFirst().stream().map(String::strip).toList();
-        boolean names = first.stream().filter(cell -> !cell.isEmpty()).allMatch(cell -> cell.length() <= 60 && cell.chars().anyMatch(Character::isLetter)
-                && !cell.matches("(?i)https?://.*|.*@.*|\\d{4}-\\d{2}-\\d{2}.*")) && new HashSet<>(first).size() == first.size();
+        // A column without a name, or two of one name, are slips that happen; many are no names.
+        List<String> named = first.stream().filter(cell -> !cell.isEmpty()).toList();
+        boolean names = named.stream().allMatch(cell -> cell.length() <= 60 && cell.chars().anyMatch(Character::isLetter)
+                && !cell.matches("(?i)https?://.*|.*@.*|\\d{4}-\\d{2}-\\d{2}.*")) && new HashSet<>(named).size() * 2 > named.size();
         return names && !rows.stream().skip(1).anyMatch(row -> row.equals(rows.getFirst()));
     }
 
@@ -343,15 +350,11 @@ final class FileReader {
         ObjectReader element = json.readerFor(OBJECT).without(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
         try (JsonParser parser = json.createParser(text)) {
             JsonToken token = parser.nextToken();
-            if (geo && token == JsonToken.START_OBJECT) {
-                token = toList(parser, "features");
-            } else if (token == JsonToken.START_OBJECT) {
-                token = toList(parser, null);
-            }
-            if (token != JsonToken.START_ARRAY) {
+            boolean found = token == JsonToken.START_ARRAY ? parser.nextToken() != null : token == JsonToken.START_OBJECT && toList(parser, geo ? "features" : null);
+            if (!found) {
                 throw new SourceProblem(geo ? "This is no GeoJSON with features. Its outermost object needs a list \"features\"." : "There is no list of objects in this JSON.");
             }
-            while (!reading.enough() && parser.nextToken() != JsonToken.END_ARRAY) {
+            for (token = parser.currentToken(); !reading.enough() && token != JsonToken.END_ARRAY; token = parser.nextToken()) {
                 number++;
                 String at = (geo ? "feature " : "entry ") + number;
                 if (parser.currentToken() != JsonToken.START_OBJECT) {
@@ -375,16 +378,32 @@ final class FileReader {
         }
     }
 
-    private static @Nullable JsonToken toList(JsonParser parser, @Nullable String name) {
+    /**
+     * Goes to the first element of a list within an object.
+     *
+     * @param name of the list; null for the first that holds objects
+     */
+    private static boolean toList(JsonParser parser, @Nullable String name) {
         while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
             String property = parser.currentName();
             JsonToken value = parser.nextToken();
             if (value == JsonToken.START_ARRAY && (name == null || name.equals(property))) {
-                return value;
+                JsonToken first = parser.nextToken();
+                if (name != null || first == JsonToken.START_OBJECT) {
+                    return true;
+                }
+                for (int open = 1 + opens(first); open > 0; ) {
+                    open += opens(parser.nextToken());
+                }
+            } else {
+                parser.skipChildren();
             }
-            parser.skipChildren();
         }
-        return null;
+        return false;
+    }
+
+    private static int opens(@Nullable JsonToken token) {
+        return token == null || token.isStructEnd() ? -1 : token.isStructStart() ? 1 : 0;
     }
 
     private static void feature(String at, Map<String, @Nullable Object> feature, Reading reading) throws SourceProblem {

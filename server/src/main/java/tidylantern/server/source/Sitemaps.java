@@ -9,12 +9,14 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.Set;
+import java.util.Locale;
 import java.util.zip.GZIPInputStream;
 
 /** The pages that a site's sitemap names (sitemaps.org protocol 0.9): index files and gzip too. */
@@ -73,9 +75,9 @@ final class Sitemaps {
             throw new SourceProblem("The sitemap at %s answers with status %d. Check the address, or follow links instead.".formatted(at, answer.status()));
         }
         byte[] body = unpacked(at, answer.body());
-        String head = new String(body, 0, Math.min(body.length, 2_000), java.nio.charset.StandardCharsets.ISO_8859_1);
-        if (head.contains("<!DOCTYPE") || head.contains("<!ENTITY")) {
-            throw new SourceProblem(head.toLowerCase(java.util.Locale.ROOT).contains("<!doctype html") ? "At %s stands a page, no sitemap. Check the address, or follow links instead.".formatted(at)
+        String head = new String(body, 0, Math.min(body.length, 2_000), StandardCharsets.ISO_8859_1).toLowerCase(Locale.ROOT);
+        if (head.contains("<!doctype") || head.contains("<!entity")) {
+            throw new SourceProblem(head.contains("<!doctype html") ? "At %s stands a page, no sitemap. Check the address, or follow links instead.".formatted(at)
                     : "The sitemap at %s has a document type, which sitemaps do not need and this service does not read.".formatted(at));
         }
         try {
