@@ -58,6 +58,9 @@ public final class KindGuess {
         if (all(singles, Map.class::isInstance)) {
             return ofObjects(singles);
         }
+        if (all(singles, single -> single instanceof Number || has(single, "amount"))) {
+            return FieldKind.MONEY;
+        }
         return all(singles, String.class::isInstance)
                 ? ofStrings(name, singles.stream().map(s -> ((String) s).strip()).filter(s -> !s.isEmpty()).toList(), lists)
                 : FieldKind.TEXT;

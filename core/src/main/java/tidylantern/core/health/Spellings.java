@@ -67,7 +67,8 @@ final class Spellings {
             byFrequency.stream().skip(1).filter(path -> !letters(path.label()).equals(letters(most.label())) && oneApart(letters(path.label()), letters(most.label())) && items(path) <= items(most) * RARE)
                     .forEach(path -> merges.putIfAbsent(path, most));
         });
-        return merges.entrySet().stream().map(merge -> new Pair(merge.getKey(), merge.getValue(), new ArrayList<>(new java.util.LinkedHashSet<>(some(merge.getKey()))))).toList();
+        // Those that have one key count as one already.
+        return merges.entrySet().stream().filter(merge -> !merge.getKey().key().equals(merge.getValue().key())).map(merge -> new Pair(merge.getKey(), merge.getValue(), new ArrayList<>(new java.util.LinkedHashSet<>(some(merge.getKey()))))).toList();
     }
 
     private static final Comparator<CategoryPath> BY_NAME = Comparator.comparing(CategoryPath::toString);

@@ -136,6 +136,8 @@ public class Syncs implements SmartLifecycle {
         started = false;
         schedule.shutdownNow();
         running.values().forEach(one -> one.stop = true);
+        // Whoever waits for an answer need not wait for its end.
+        readers.stop();
         threads.shutdownNow();
         try {
             if (!threads.awaitTermination(10, TimeUnit.SECONDS)) {

@@ -25,6 +25,7 @@ import org.apache.hc.core5.http.ContentType;
 import org.apache.hc.core5.http.Header;
 import org.apache.hc.core5.http.HttpEntity;
 import org.apache.hc.core5.http.HttpHost;
+import org.apache.hc.core5.io.CloseMode;
 import org.apache.hc.core5.util.Timeout;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -54,10 +55,11 @@ class WebFetcher {
                 .build();
     }
 
+    /** Breaks off whatever is under way; nothing can be fetched afterwards. */
     @PreDestroy
-    void stop() throws IOException {
+    void stop() {
         deadlines.shutdownNow();
-        client.close();
+        client.close(CloseMode.IMMEDIATE);
     }
 
     /**

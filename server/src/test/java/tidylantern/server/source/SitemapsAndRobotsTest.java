@@ -3,7 +3,6 @@ package tidylantern.server.source;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.io.IOException;
 import java.net.URI;
 import java.nio.file.Path;
 import java.util.List;
@@ -46,7 +45,7 @@ class SitemapsAndRobotsTest {
     }
 
     @AfterEach
-    void stop() throws IOException {
+    void stop() {
         fetcher.stop();
         site.close();
     }

@@ -30,7 +30,7 @@ class WebFetcherTest {
     }
 
     @AfterEach
-    void stop() throws IOException {
+    void stop() {
         fetcher.stop();
         site.close();
     }
