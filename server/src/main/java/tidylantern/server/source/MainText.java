@@ -17,7 +17,9 @@ import org.jspecify.annotations.Nullable;
  * features", WSDM 2010, find link density and words a block the two best features).
  */
 final class MainText {
-    private static final Pattern APART = Pattern.compile("(?i)(^|[-_ ])(nav|navbar|navigation|docnav|menu|footer|header|masthead|sidebar|(bread)?crumbs?|pager|pagination|toc|cookie|consent|banner|share|social|related|comments?|skip|promo|advert|newsletter)([-_ ]|$)");
+    private static final Pattern APART = Pattern.compile("(?i)(^|[-_ ])(nav|navbar|navigation|docnav|menu|footer|header|masthead|(bread)?crumbs?|pager|pagination|toc|cookie|consent|banner|share|social|related|comments?|skip|promo|advert|newsletter)([-_ ]|$)");
+    /** Beside the main text a column of its own, within it a box of the text. */
+    private static final Pattern BESIDE = Pattern.compile("(?i)(^|[-_ ])sidebar([-_ ]|$)");
     private static final Set<String> APART_TAGS = Set.of("nav", "header", "footer", "aside", "form", "dialog", "button", "menu");
     private static final Set<String> APART_ROLES = Set.of("navigation", "banner", "contentinfo", "complementary", "search", "menu", "menubar", "dialog", "alert");
     private static final List<String> SAID = List.of("main", "[role=main]", "[itemprop=articleBody]");
@@ -95,12 +97,22 @@ final class MainText {
             }
             boolean named = APART_TAGS.contains(element.normalName()) && !(element.normalName().equals("header") && element.selectFirst("h1") != null && element.parents().stream().anyMatch(p -> p.normalName().equals("article") || p.normalName().equals("main")));
             boolean role = APART_ROLES.contains(element.attr("role"));
-            boolean name = (APART.matcher(element.className()).find() || APART.matcher(element.id()).find()) && (!element.normalName().matches("h[1-6]|p|html|main|article") || allLinks(element));
+            boolean name = (says(APART, element) || (says(BESIDE, element) && !amongParagraphs(element))) && (!element.normalName().matches("h[1-6]|p|html|main|article") || allLinks(element));
             if (named || role || name || linkList(element)) {
                 apart.add(element);
             }
         }
         return apart;
+    }
+
+    private static boolean says(Pattern pattern, Element element) {
+        return pattern.matcher(element.className()).find() || pattern.matcher(element.id()).find();
+    }
+
+    /** A column stands beside one container, a box of the text beside paragraphs. */
+    private static boolean amongParagraphs(Element element) {
+        return element.siblingElements().stream().anyMatch(sibling -> sibling.text().length() > 80 && sibling.selectFirst("> p, > div, > ul, > ol, > table, > section, > h1, > h2, > h3") == null
+                && sibling.select("a[href]").stream().mapToInt(link -> link.text().length()).sum() < sibling.text().length() * MOST_LINKED);
     }
 
     private static boolean allLinks(Element element) {
