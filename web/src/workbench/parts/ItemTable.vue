@@ -115,7 +115,7 @@ const address = (of: string) => of.startsWith('/') ? (here.value?.address ?? '')
     <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
     <LoadFailure v-if="error" :error="error" @again="refetch()" />
     <template v-else-if="items">
-      <div class="slip table">
+      <div class="slip table" tabindex="0" role="region" aria-label="Table of items">
         <table aria-label="Items">
           <thead>
             <tr>

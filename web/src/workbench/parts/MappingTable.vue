@@ -63,7 +63,7 @@ const problems = computed(() => preview.items.filter(item => item.problem !== nu
   <div class="field id"><label for="id-column">What tells one item from the others</label>
     <Select input-id="id-column" :model-value="mapping.idColumn" :options="columns.map(value => ({ value, label: value }))" option-label="label" option-value="value" filter @update:model-value="put(mapping.fields, $event)" />
     <small>By this column an item is known again the next time. No two items may have the same there.</small></div>
-  <div class="scroll">
+  <div class="scroll" tabindex="0" role="region" aria-label="Columns and their fields">
     <table aria-label="Columns and the fields they become">
       <thead><tr><th><span class="unseen">Take it</span></th><th>Column</th><th>Becomes the field</th><th>Kind</th><th>Written as</th></tr></thead>
       <tbody>
@@ -106,7 +106,7 @@ const problems = computed(() => preview.items.filter(item => item.problem !== nu
   <Button v-if="preview.columns.length > SHORT" class="all" :label="shownAll ? 'Show fewer columns' : `Show all ${preview.columns.length} columns`" text size="small" @click="shownAll = !shownAll" />
   <h3>The first items, as they would be</h3>
   <p v-if="problems > 0" class="remark bad"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ problems === 1 ? 'One of them would be refused.' : `${problems} of them would be refused.` }} The reason stands in its row; correct a kind, or untick the column.</p>
-  <div class="scroll">
+  <div class="scroll" tabindex="0" role="region" aria-label="The first items">
     <table aria-label="The first items" class="items">
       <thead><tr><th>Id</th><th v-for="field in shown" :key="field.property">{{ field.label }}</th></tr></thead>
       <tbody>

@@ -57,7 +57,7 @@ function add() {
       <Select v-model="subject" :options="subjects" option-label="label" option-value="value" size="small" aria-label="What the rule looks at" />
       <InputText v-if="subject === 'address'" v-model="pattern" size="small" placeholder="/journal/drafts/*" aria-label="Pattern of addresses" />
       <AutoComplete v-else v-model="picked" :suggestions="choices" option-label="label" :delay="120" :min-length="0" dropdown complete-on-focus force-selection size="small"
-        :placeholder="subject === 'item' ? 'Type its title' : 'Choose a value'" :pt="{ pcInputText: { root: { 'aria-label': subject === 'item' ? 'Item' : 'Value' } }, dropdown: { 'aria-label': 'Show the values' } }" @complete="offer($event.query)">
+        :placeholder="subject === 'item' ? 'Type its title' : 'Choose a value'" :pt="{ pcInputText: { root: { 'aria-label': subject === 'item' ? 'Item' : 'Value' } }, dropdown: { 'aria-label': 'Show the values' }, listContainer: { tabindex: 0 } }" @complete="offer($event.query)">
         <template #option="{ option }"><span class="option">{{ option.label }}<small class="quiet">{{ option.note }}</small></span></template>
         <template #empty><span class="quiet">Nothing has that.</span></template>
       </AutoComplete>

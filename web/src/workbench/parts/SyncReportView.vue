@@ -24,8 +24,8 @@ const SHOWN = 100
   <p v-for="one in report.passedOver" :key="one.property" class="remark"><i class="pi pi-info-circle" aria-hidden="true" />“{{ one.property }}” was passed over: {{ one.reason }}.</p>
   <template v-if="which">
     <SelectButton v-if="lists.length > 1" :model-value="which" :options="lists" option-label="label" option-value="value" :allow-empty="false" aria-label="Which items to list" @update:model-value="picked = $event" />
-    <div class="scroll">
-      <table :aria-label="`Items ${which}`">
+    <div class="scroll" tabindex="0" role="region" :aria-label="`Items ${which}`">
+      <table>
         <thead><tr><th>{{ which === 'refused' ? 'Where' : 'Item' }}</th><th v-if="which === 'refused'">Column</th><th v-if="which !== 'added'">{{ which === 'changed' ? 'What changed' : 'Why' }}</th></tr></thead>
         <tbody v-if="which === 'refused'">
           <tr v-for="(one, n) in report.refusals.slice(0, SHOWN)" :key="n"><td class="at">{{ one.at ?? `line ${one.line}` }}<template v-if="one.id"> · <code>{{ one.id }}</code></template></td><td><code v-if="one.property">{{ one.property }}</code></td><td>{{ one.reason }}</td></tr>

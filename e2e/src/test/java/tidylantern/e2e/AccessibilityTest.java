@@ -48,6 +48,15 @@ class AccessibilityTest {
             browser.seeText("[role=group] button", "Fields").click();
             browser.seeText("code", "bedrooms");
             browser.mustBeAccessible("a collection's fields");
+            browser.open(world.workbench("/content/homes/item?id=homes-001"));
+            browser.seeText("h2", "What you add");
+            browser.seeText("aside", "can find it");
+            browser.mustBeAccessible("an item");
+            browser.open(world.workbench("/health"));
+            browser.seeText("h2", "No summary");
+            browser.see("button[aria-label^='Show the items']").click();
+            browser.see(".items a");
+            browser.mustBeAccessible("health");
             browser.open(world.workbench("/settings"));
             browser.seeText("h2", "Access keys");
             browser.seeText("li", "operator");

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
 import tidylantern.demo.DemoLoader;
 import tidylantern.demo.StandInSite;
 import tidylantern.server.Api;
@@ -15,7 +16,7 @@ final class DemoWorld implements AutoCloseable {
     private final StandInSite site;
 
     DemoWorld(Path data) {
-        service = RunningService.on(data);
+        service = RunningService.on(data, List.of("localhost"));
         try {
             site = new StandInSite(0, service.address(), DemoLoader.SEARCH, LocalDate.now());
         } catch (IOException failure) {
