@@ -17,6 +17,7 @@ public final class Bench {
         all.put("wordnet", WordNetBench::run);
         all.put("demo", DemoBench::run);
         all.put("start", StartBench::run);
+        all.put("content", ContentBench::run);
         String name = arguments.length == 0 ? "all" : arguments[0];
         if (!name.equals("all") && !all.containsKey(name)) {
             System.err.println("There is no benchmark \"" + name + "\"; there are " + all.keySet());

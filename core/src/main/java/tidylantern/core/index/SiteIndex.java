@@ -2,6 +2,7 @@ package tidylantern.core.index;
 
 import java.io.Closeable;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Collection;
@@ -151,9 +152,21 @@ public final class SiteIndex implements Closeable {
      * the batches goes through {@link #apply}. Showing costs more than adding, so it is done once.
      */
     public synchronized void add(Collection<Changed> changed) throws IOException {
-        for (Changed one : changed) {
-            Analyzer analyzer = analyzers.computeIfAbsent(one.language(), WordForms::analyzer);
+        // Taking words apart is most of the work, and every processor can do a part of it: items of a batch are different ones,
+        // and the order of documents in the index decides nothing.
+        try {
+            changed.parallelStream().forEach(this::add);
+        } catch (UncheckedIOException failure) {
+            throw failure.getCause();
+        }
+    }
+
+    private void add(Changed one) {
+        Analyzer analyzer = analyzers.computeIfAbsent(one.language(), WordForms::analyzer);
+        try {
             writer.updateDocument(refTerm(one.item().ref()), IndexFields.document(one, analyzer));
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
         }
     }
 

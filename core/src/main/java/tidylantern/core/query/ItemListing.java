@@ -3,7 +3,6 @@ package tidylantern.core.query;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -15,16 +14,10 @@ import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
-import org.apache.lucene.search.Sort;
-import org.apache.lucene.search.SortField;
-import org.apache.lucene.search.SortedNumericSelector;
-import org.apache.lucene.search.SortedNumericSortField;
 import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
-import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.WildcardQuery;
 import org.apache.lucene.util.BytesRef;
-import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemRef;
@@ -36,6 +29,7 @@ import tidylantern.core.index.SiteIndex;
 /** Lists items as owners want to see them: filtered, sorted by any field, a page at a time. Threads may share it. */
 public final class ItemListing {
     private final SiteIndex index;
+    private final OrderedDocuments ordered = new OrderedDocuments();
 
     public ItemListing(SiteIndex index) {
         this.index = index;
@@ -64,22 +58,12 @@ public final class ItemListing {
             int shown = Math.clamp(page, 1, pages);
             int from = (shown - 1) * perPage;
             int to = Math.min(total, from + perPage);
-            // Beyond the middle it is cheaper to walk from the other end; the order is strict, so both ends agree.
-            boolean fromTheEnd = from > total / 2;
-            int wanted = fromTheEnd ? total - from : to;
             List<IndexFields.Row> rows = new ArrayList<>();
-            if (wanted > 0) {
-                Sort sort = sort(content, by, reversed, fromTheEnd);
-                List<ScoreDoc> top = new ArrayList<>(List.of(searcher.search(query, new TopFieldCollectorManager(sort, wanted, null, 1)).scoreDocs));
-                if (fromTheEnd) {
-                    Collections.reverse(top);
-                }
-                StoredFields stored = searcher.storedFields();
-                Set<FieldKey> read = new HashSet<>(columns);
-                read.addAll(Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS));
-                for (ScoreDoc document : fromTheEnd ? top.subList(0, to - from) : top.subList(from, to)) {
-                    rows.add(IndexFields.row(stored, document.doc, read));
-                }
+            StoredFields stored = searcher.storedFields();
+            Set<FieldKey> read = new HashSet<>(columns);
+            read.addAll(Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS));
+            for (int document : ordered.stretch(searcher, query, order(content, by), reversed, from, to)) {
+                rows.add(IndexFields.row(stored, document, read));
             }
             return new Page(total, shown, pages, rows);
         });
@@ -147,28 +131,17 @@ public final class ItemListing {
         return found.build();
     }
 
-    private static Sort sort(SiteContent content, Key by, boolean reversed, boolean fromTheEnd) {
-        boolean down = reversed != fromTheEnd;
-        SortField first = switch (by) {
-            case ByTitle title -> new SortField(IndexFields.TITLE, SortField.Type.STRING, down);
-            case ById id -> new SortField(IndexFields.REF, SortField.Type.STRING, down);
-            case ByChange change -> new SortField(IndexFields.CHANGED, SortField.Type.LONG, down);
-            case ByField field -> byField(field.field(), content.kind(field.field()), down, reversed);
+    private static OrderedDocuments.By order(SiteContent content, Key by) {
+        return switch (by) {
+            case ByTitle title -> new OrderedDocuments.By.Text(IndexFields.TITLE);
+            case ById id -> new OrderedDocuments.By.Text(IndexFields.REF);
+            case ByChange change -> new OrderedDocuments.By.Number(IndexFields.CHANGED);
+            case ByField field -> {
+                FieldKind kind = content.kind(field.field());
+                yield kind == FieldKind.NUMBER || kind == FieldKind.MONEY || kind == FieldKind.DATE ? new OrderedDocuments.By.Number(IndexFields.numbers(field.field()))
+                        : new OrderedDocuments.By.Text(IndexFields.sort(field.field()));
+            }
         };
-        return new Sort(first, new SortField(IndexFields.REF, SortField.Type.STRING, fromTheEnd));
-    }
-
-    /** @param reversed as the owner sees it: whoever sorts downwards wants what says nothing at the end, too */
-    private static SortField byField(FieldKey field, @Nullable FieldKind kind, boolean down, boolean reversed) {
-        SortedNumericSelector.Type end = reversed ? SortedNumericSelector.Type.MAX : SortedNumericSelector.Type.MIN;
-        if (kind == FieldKind.NUMBER || kind == FieldKind.MONEY) {
-            return new SortedNumericSortField(IndexFields.numbers(field), SortField.Type.DOUBLE, down, end, reversed ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY);
-        }
-        if (kind == FieldKind.DATE) {
-            return new SortedNumericSortField(IndexFields.numbers(field), SortField.Type.LONG, down, end, reversed ? Long.MIN_VALUE : Long.MAX_VALUE);
-        }
-        // To Lucene what is missing is the lowest or the highest value, whichever way the walk goes.
-        return new SortField(IndexFields.sort(field), SortField.Type.STRING, down, reversed ? SortField.STRING_FIRST : SortField.STRING_LAST);
     }
 
     private <T> T read(SiteIndex.Reading<T> reading) {

@@ -66,6 +66,10 @@ class ItemListingTest {
                     said.put("tags", tags.get(id));
                 }
                 site.item(SearchFixture.POSTS, id, said);
+                if (i % 13 == 0) {
+                    // Several parts of an index, and items that were replaced in some of them.
+                    site.indexed();
+                }
             }
             site.indexed();
             List<String> all = new ArrayList<>(ids(site, posts("")));

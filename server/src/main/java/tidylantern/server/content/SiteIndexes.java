@@ -2,7 +2,6 @@ package tidylantern.server.content;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -56,6 +55,7 @@ public class SiteIndexes implements SmartLifecycle {
     private final JsonMapper json;
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
+    private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
     private final Set<String> warmed = ConcurrentHashMap.newKeySet();
     private final Map<String, Object> turns = new ConcurrentHashMap<>();
     private volatile boolean running;
@@ -118,7 +118,7 @@ public class SiteIndexes implements SmartLifecycle {
 
     /** Lists a site's items as the index has them. */
     public ItemListing listing(String site) {
-        return new ItemListing(of(site));
+        return listings.computeIfAbsent(site, key -> new ItemListing(of(key)));
     }
 
     /** Counts the items that a filter lets through by the values of a category field. */
@@ -169,12 +169,8 @@ public class SiteIndexes implements SmartLifecycle {
             ContentStore.Place place = new ContentStore.Place(seen, "\uffff", "");
             List<ContentStore.StoredItem> items = store.changedAfter(site, place, BATCH);
             while (!items.isEmpty()) {
-                List<SiteIndex.Changed> changed = new ArrayList<>(items.size());
                 Map<String, OwnerMark> marks = store.marks(site, items.getFirst().collectionKey(), items.getFirst().itemId(), items.getLast().itemId());
-                for (ContentStore.StoredItem item : items) {
-                    changed.add(changed(content, readers, item, marks.getOrDefault(item.itemId(), OwnerMark.NONE)));
-                }
-                index.add(changed);
+                index.add(items.parallelStream().map(item -> changed(content, readers, item, marks.getOrDefault(item.itemId(), OwnerMark.NONE))).toList());
                 ContentStore.StoredItem last = items.getLast();
                 place = new ContentStore.Place(last.changeNumber(), last.collectionKey(), last.itemId());
                 items = store.changedAfter(site, place, BATCH);

@@ -1,0 +1,63 @@
+package tidylantern.bench;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The service as operators start it: its jar, in a process of its own. */
+final class ServiceProcess implements AutoCloseable {
+    private final Process process;
+    private final int port;
+
+    /**
+     * Returns when the service says that it is ready.
+     *
+     * @param javaOptions such as a bound of its heap
+     */
+    ServiceProcess(Path data, String... javaOptions) throws IOException {
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        List<String> command = new ArrayList<>(List.of(ProcessHandle.current().info().command().orElseThrow(), "--enable-native-access=ALL-UNNAMED"));
+        command.addAll(List.of(javaOptions));
+        try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("server/target"), "server-*-exec.jar")) {
+            command.addAll(List.of("-jar", jars.iterator().next().toString(), "--server.port=" + port, "--tidy-lantern.data=" + data, "--tidy-lantern.access-key=" + Service.KEY));
+        }
+        process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        BufferedReader output = process.inputReader(StandardCharsets.UTF_8);
+        StringBuilder said = new StringBuilder();
+        for (String line = output.readLine(); line != null; line = output.readLine()) {
+            said.append(line).append('\n');
+            if (line.contains("Started TidyLantern")) {
+                Thread.ofVirtual().start(() -> drain(output));
+                return;
+            }
+        }
+        throw new IllegalStateException("the service did not start: " + said);
+    }
+
+    /** A process whose output nobody reads stands still. */
+    private static void drain(BufferedReader output) {
+        try {
+            output.transferTo(java.io.Writer.nullWriter());
+        } catch (IOException ended) {
+            // The process was stopped, and its output with it.
+        }
+    }
+
+    String address() {
+        return "http://localhost:" + port;
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+        process.onExit().join();
+    }
+}
