@@ -53,7 +53,7 @@ const removeKey = (id: number) => attempt(async () => {
 
 <template>
   <main class="page">
-    <div class="page-head"><div><h1>Site</h1><p class="lead">What this site is called, who may ask its searches, and the keys that scripts use.</p></div></div>
+    <div class="page-head"><div><h1>Site</h1><p class="lead">What this site is called, who may ask its searches, the keys that scripts use, and its set-up as a file.</p></div></div>
     <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
     <div class="two">
       <form class="slip" @submit.prevent="keep">
@@ -67,12 +67,6 @@ const removeKey = (id: number) => attempt(async () => {
         <div class="row"><Button type="submit" label="Keep" /><span class="quiet" role="status">{{ said }}</span></div>
       </form>
       <section class="slip">
-        <h2>Take it elsewhere</h2>
-        <p class="lead">The set-up holds collections, fields, sources, what you added to items, and the searches. Items stay; each collection is saved on its own page.</p>
-        <div class="row"><Button as="a" :href="api.setUpFile(site)" download label="Save the set-up" icon="pi pi-download" severity="secondary" outlined /><FileButton label="Make a site of a set-up" accept=".json" @chosen="bringIn" /></div>
-        <div v-if="taken" class="made" role="status"><p><b>The site is made.</b> <RouterLink :to="`/${taken.site}/content`">Go to it.</RouterLink></p><p v-for="note in taken.notes" :key="note">{{ note }}</p></div>
-      </section>
-      <section class="slip">
         <h2>Access keys</h2>
         <p class="lead">A script that sends a key may do everything that an owner may.</p>
         <ul v-if="keys && keys.length > 0">
@@ -84,6 +78,12 @@ const removeKey = (id: number) => attempt(async () => {
         <form class="row" @submit.prevent="addKey">
           <InputText v-model="keyName" required maxlength="80" placeholder="What it is for" aria-label="Name of the new key" /><Button type="submit" label="Make a key" severity="secondary" outlined />
         </form>
+      </section>
+      <section class="slip">
+        <h2>Take it elsewhere</h2>
+        <p class="lead">The set-up holds collections, fields, sources, what you added to items, and the searches. Items stay; each collection is saved on its own page.</p>
+        <div class="row"><Button as="a" :href="api.setUpFile(site)" download label="Save the set-up" icon="pi pi-download" severity="secondary" outlined /><FileButton label="Make a site of a set-up" accept=".json" @chosen="bringIn" /></div>
+        <div v-if="taken" class="made" role="status"><p><b>The site is made.</b> <RouterLink :to="`/${taken.site}/content`">Go to it.</RouterLink></p><p v-for="note in taken.notes" :key="note">{{ note }}</p></div>
       </section>
     </div>
   </main>

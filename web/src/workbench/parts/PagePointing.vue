@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { CrawlSettings, Outline } from '../../shared/contract'
 import { counted } from '../format'
 import { api } from '../ownerApi'
@@ -31,9 +31,11 @@ const partOf = (selector: string) => chosen.parts.find(part => part.selector ===
 const containers = computed(() => (outline.value?.containers ?? []).map(one => ({ value: one.selector, label: `${one.selector} · ${counted(one.words, 'word')}` })))
 const main = computed(() => outline.value?.containers.find(one => one.chosen)?.selector ?? null)
 
+const list = ref<HTMLElement>()
 function point(selector: string, tag: string) {
   pointedAt.value = pointedAt.value === selector ? null : selector
   const last = selector.split(/[ .#]/).pop() ?? tag
+  void nextTick(() => list.value?.querySelector('form')?.scrollIntoView({ block: 'nearest' }))
   name.value = /^[a-z][a-z-]+$/i.test(last) && last !== tag ? last.replace(/-/g, ' ') : ''
 }
 function addPart(selector: string) {
@@ -68,7 +70,7 @@ async function letIn(selector: string) {
       <section aria-label="Parts of the page">
         <div class="line"><h3>Parts of the page</h3><InputText v-model="words" size="small" type="search" placeholder="Find words of the page" aria-label="Find words of the page" /></div>
         <p class="quiet small">Choose a part to make a field of it, or to leave it out. <span class="mark" /> is taken as main text.</p>
-        <ul class="blocks" tabindex="-1">
+        <ul ref="list" class="blocks" tabindex="-1">
           <li v-for="(block, n) in blocks" :key="n" :class="{ main: block.main, chosen: partOf(block.selector) }">
             <button type="button" :aria-expanded="pointedAt === block.selector" @click="point(block.selector, block.tag)">
               <span class="tag">{{ block.picture ? 'image' : block.tag }}</span><span class="text">{{ block.text || 'an image without alternative text' }}</span>

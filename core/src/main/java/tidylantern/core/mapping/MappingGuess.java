@@ -32,6 +32,8 @@ public final class MappingGuess {
     private static final List<String> POINTS = List.of("place", "geometry", "geo", "schemageo", "location", "coordinates", "position");
     private static final List<String> TOWNS = List.of("placename", "place", "town", "city", "locality", "schemaaddressaddresslocality");
     private static final Set<String> MONEY_NAMES = Set.of("price", "cost", "rent", "fee", "deposit", "fare", "offersprice");
+    /** Read as they are, whatever stands in them. */
+    private static final Set<String> PROSE = Set.of("title", "summary", "body", "headings");
     private static final Set<String> LIST_NAMES = Set.of("tags", "keywords", "categories", "labels", "topics");
     private static final Pattern WITH_UNIT = Pattern.compile("[-+]?\\d[\\d.,]*\\s*([\\p{L}%°²³/]{1,10})");
     private static final Pattern MONEY = Pattern.compile("[€£$¥₹]\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[€£$¥₹]|[A-Z]{3}\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[A-Z]{3}");
@@ -206,7 +208,7 @@ public final class MappingGuess {
         boolean lists = values.stream().anyMatch(List.class::isInstance);
         FieldKind first = KindGuess.of(property, values);
         MappedField field = new MappedField(property, label, first, column);
-        if (!allTexts || (first == FieldKind.TEXT && Set.of("title", "summary", "body", "headings", "reviews").contains(property)) || first == FieldKind.LINK || first == FieldKind.IMAGE) {
+        if (!allTexts || (first == FieldKind.TEXT && PROSE.contains(property)) || first == FieldKind.LINK || first == FieldKind.IMAGE) {
             return field;
         }
         DateForm dates = dateForm(texts);
@@ -264,7 +266,13 @@ public final class MappingGuess {
             }
         }
         FieldKind kind = separator != null || levels != null ? FieldKind.CATEGORY : KindGuess.of(field.property(), lists ? List.of(pieces) : pieces);
-        return of(field, kind).splitAt(kind == FieldKind.CATEGORY ? separator : null).withLevels(levels);
+        // Bars with spaces around them part sentences too; other separators stand within them.
+        String parts = kind == FieldKind.CATEGORY ? separator : barred(texts) ? "|" : null;
+        return of(field, kind).splitAt(parts).withLevels(levels);
+    }
+
+    private static boolean barred(List<String> texts) {
+        return texts.stream().filter(text -> text.contains(" | ")).count() * 4 >= texts.size();
     }
 
     private static boolean brief(List<String> texts, String separator) {

@@ -59,6 +59,13 @@ class MappingGuessTest {
     }
 
     @Test
+    void sentencesWithBarsBetweenThemAreSeveralTexts() {
+        MappedField reviews = of(guess(null, "reviews", List.of("She re-laid my hammock, and would not take extra. | Bought a bell rope; good.", "Nobody was in a hurry here at all, least of all the cat.", "Slow. | Lovely.", "We came twice and will come again, whatever the weather.")), "reviews");
+        assertThat(reviews.kind()).isEqualTo(FieldKind.TEXT);
+        assertThat(reviews.separator()).isEqualTo("|");
+    }
+
+    @Test
     void theOrderOfDayAndMonthIsToldFromDaysThatHaveOnlyOneReading() {
         assertThat(of(guess(null, "on", List.of("31/05/2026", "01/06/2026", "02/06/2026", "03/06/2026")), "on").dates()).isEqualTo(DateForm.DAY_FIRST);
         assertThat(of(guess(null, "on", List.of("05/31/2026", "06/01/2026", "06/02/2026", "06/03/2026")), "on").dates()).isEqualTo(DateForm.MONTH_FIRST);
