@@ -234,7 +234,6 @@ const pushLine = computed(() => `curl -X PUT ${location.origin}/api/owner/sites/
 </template>
 
 <style scoped>
-.back { display: inline-flex; align-items: center; gap: 6px; margin-bottom: 8px; text-decoration: none; font-weight: 600; }
 .part { padding: 20px 24px; margin-bottom: 16px; display: grid; gap: 16px; }
 .part-head { display: flex; align-items: baseline; gap: 16px; }
 .choices { display: grid; grid-template-columns: repeat(4, 1fr); gap: 12px; }

@@ -85,7 +85,6 @@ const acts = computed(() => [
 </template>
 
 <style scoped>
-.back { display: inline-flex; align-items: center; gap: 6px; margin-bottom: 8px; text-decoration: none; font-weight: 600; }
 .acts { display: flex; gap: 8px; flex-wrap: wrap; justify-content: flex-end; }
 .table { overflow-x: auto; }
 table { width: 100%; border-collapse: collapse; }

@@ -106,7 +106,6 @@ const ofItems = (finding: Finding) => finding.kind !== 'field-nearly-empty'
 </template>
 
 <style scoped>
-.back { display: inline-flex; align-items: center; gap: 6px; margin-bottom: 8px; text-decoration: none; font-weight: 600; }
 .said:empty { display: none; }
 .said { margin-bottom: 12px; padding: 10px 14px; border-radius: 8px; background: #e6f1ea; color: #225c3a; }
 .calm { padding: 20px; }

@@ -103,7 +103,6 @@ const empty = computed(() => (item.value?.fields ?? []).filter(field => field.te
 </template>
 
 <style scoped>
-.back { display: inline-flex; align-items: center; gap: 6px; margin-bottom: 8px; text-decoration: none; font-weight: 600; }
 .columns { display: grid; grid-template-columns: minmax(0, 1fr) 320px; gap: 16px; align-items: start; }
 table { width: 100%; border-collapse: collapse; }
 tbody th { text-align: start; vertical-align: top; width: 150px; padding: 10px 12px 10px 20px; font-weight: 600; border-bottom: 1px solid var(--line); }

@@ -95,7 +95,7 @@ const uploaded = computed(() => here.value?.settings.kind === 'file' && here.val
             <h2>Runs</h2>
             <ul class="runs">
               <li v-for="one in syncs.slice(0, 12)" :key="one.id"><button type="button" :aria-current="sync?.id === one.id ? 'true' : undefined" @click="picked = one.id">
-                <span>{{ formatTime(one.begun) }}</span><span class="quiet">{{ states[one.state] }}<template v-if="one.state === 'done'">, {{ formatNumber(one.report.added + one.report.changed + one.report.removed) }} changes</template></span></button></li>
+                <span>{{ formatTime(one.begun) }}</span><span class="quiet">{{ states[one.state] }}<template v-if="one.state === 'done'">, {{ counted(one.report.added + one.report.changed + one.report.removed, 'change') }}</template></span></button></li>
             </ul>
           </section>
           <section class="slip side" aria-label="Take it away">
@@ -110,7 +110,6 @@ const uploaded = computed(() => here.value?.settings.kind === 'file' && here.val
 </template>
 
 <style scoped>
-.back { display: inline-flex; align-items: center; gap: 6px; margin-bottom: 8px; text-decoration: none; font-weight: 600; }
 .acts { display: flex; gap: 8px; flex-shrink: 0; }
 .columns { display: grid; grid-template-columns: minmax(0, 1fr) 270px; gap: 16px; align-items: start; }
 .report { padding: 20px 24px; display: grid; gap: 14px; }

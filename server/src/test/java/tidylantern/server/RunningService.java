@@ -43,6 +43,11 @@ public final class RunningService implements AutoCloseable {
         return "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
     }
 
+    /** A part of the service, for what no request can bring about: the time that passes. */
+    public <T> T part(Class<T> type) {
+        return context.getBean(type);
+    }
+
     /** Speaks to the service with its access key. */
     public Api api() {
         return new Api(address(), ACCESS_KEY);

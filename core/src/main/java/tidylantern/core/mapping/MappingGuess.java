@@ -272,7 +272,7 @@ public final class MappingGuess {
     }
 
     private static boolean barred(List<String> texts) {
-        return texts.stream().filter(text -> text.contains(" | ")).count() * 4 >= texts.size();
+        return texts.stream().filter(text -> text.contains(" | ")).count() > 1;
     }
 
     private static boolean brief(List<String> texts, String separator) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
@@ -18,7 +19,6 @@ import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.Scorer;
 import org.apache.lucene.util.IntroSelector;
-import org.apache.lucene.util.IntroSorter;
 import org.apache.lucene.util.LongValues;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.index.IndexFields;
@@ -56,12 +56,11 @@ final class OrderedDocuments {
         if (from >= end) {
             return new int[0];
         }
-        found.select(from);
+        found.select(0, from);
         if (end < found.size) {
-            found.selectWithin(from, end);
+            found.select(from, end);
         }
-        found.sort(from, end);
-        return Arrays.copyOfRange(found.documents, from, end);
+        return found.inOrder(from, end);
     }
 
     /** Documents with their keys, all of which grow in the order that is wanted. */
@@ -99,17 +98,9 @@ final class OrderedDocuments {
             return byKey != 0 ? byKey : Integer.compare(reference, otherReference);
         }
 
-        /** Afterwards all before the place are lower, and none behind it is. */
-        void select(int place) {
-            selector().select(0, size, place);
-        }
-
-        void selectWithin(int from, int place) {
-            selector().select(from, size, place);
-        }
-
-        private IntroSelector selector() {
-            return new IntroSelector() {
+        /** Afterwards, of those from {@code first} on, all before the place are lower, and none behind it is. */
+        void select(int first, int place) {
+            new IntroSelector() {
                 private long key;
                 private int reference;
 
@@ -128,30 +119,11 @@ final class OrderedDocuments {
                 protected int comparePivot(int place) {
                     return compared(key, reference, keys[place], references[place]);
                 }
-            };
+            }.select(first, size, place);
         }
 
-        void sort(int from, int to) {
-            new IntroSorter() {
-                private long key;
-                private int reference;
-
-                @Override
-                protected void swap(int a, int b) {
-                    swapped(a, b);
-                }
-
-                @Override
-                protected void setPivot(int place) {
-                    key = keys[place];
-                    reference = references[place];
-                }
-
-                @Override
-                protected int comparePivot(int place) {
-                    return compared(key, reference, keys[place], references[place]);
-                }
-            }.sort(from, to);
+        int[] inOrder(int from, int to) {
+            return IntStream.range(from, to).boxed().sorted((a, b) -> compared(keys[a], references[a], keys[b], references[b])).mapToInt(place -> documents[place]).toArray();
         }
     }
 

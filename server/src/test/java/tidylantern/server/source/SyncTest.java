@@ -16,7 +16,9 @@ import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
@@ -290,6 +292,22 @@ class SyncTest {
         long source = source(file("/posts.csv"), "{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"Title\",\"kind\":\"text\",\"column\":\"title\"}]}", "daily");
         Instant next = Instant.parse(api.get("/api/owner/sources/" + source).json().path("nextRun").asString());
         assertThat(next).isBetween(Instant.now().plus(Duration.ofHours(23)), Instant.now().plus(Duration.ofHours(25)));
+    }
+
+    /** Looks for due sources are 20 seconds apart. */
+    @Test
+    @EnabledIfSystemProperty(named = "long", matches = ".*")
+    void aSourceRunsByItselfOnceItsTimeHasCome() {
+        web.has("/posts.csv", "text/csv", csv(0, 3));
+        long source = source(file("/posts.csv"), "{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"Title\",\"kind\":\"text\",\"column\":\"title\"}]}", "hourly");
+        service.part(JdbcClient.class).sql("UPDATE source SET next_run = DATEADD(HOUR, -2, next_run) WHERE source_id = :source").param("source", source).update();
+        Instant latest = Instant.now().plus(LONG);
+        while (ids().size() < 3 && Instant.now().isBefore(latest)) {
+            Thread.onSpinWait();
+        }
+        assertThat(ids()).hasSize(3);
+        assertThat(api.get("/api/owner/sources/" + source + "/syncs").json().path(0).path("begunBy").asString()).isEqualTo("schedule");
+        assertThat(Instant.parse(api.get("/api/owner/sources/" + source).json().path("nextRun").asString())).isAfter(Instant.now().plus(Duration.ofMinutes(50)));
     }
 
     @Test
