@@ -28,6 +28,8 @@ public final class DesignDifferences {
         compare(found, Step.REACH, collections(before), collections(after));
         compare(found, Step.WORDS, weights(before), weights(after));
         compare(found, Step.WORDS, strictness(before), strictness(after));
+        compare(found, Step.WORDS, byName(before.words().synonyms(), entry -> "Synonyms " + entry, entry -> "apply"), byName(after.words().synonyms(), entry -> "Synonyms " + entry, entry -> "apply"));
+        compare(found, Step.WORDS, byName(before.words().stopWords(), word -> "Stop word " + word, word -> "does not count"), byName(after.words().stopWords(), word -> "Stop word " + word, word -> "does not count"));
         compare(found, Step.GO_LIVE, page(before), page(after));
         return found;
     }
@@ -59,10 +61,15 @@ public final class DesignDifferences {
         Words words = design.words();
         Map<String, String> said = new LinkedHashMap<>();
         said.put("Words needed", words.needed().toString());
-        said.put("A word may be", words.partOfWord() == Words.PartOfWord.START ? "the start of a word" : "a whole word only");
+        said.put("A word may be", switch (words.partOfWord()) {
+            case WHOLE -> "a whole word only";
+            case START -> "the start of a word";
+            case INSIDE -> "any part of a word";
+        });
         said.put("Typos", words.typos().allowed() ? "forgiven" : "not forgiven");
         said.put("First letter", words.typos().firstLetterFixed() ? "must be right" : "may be wrong");
         said.put("Other forms of a word", words.stemming() ? "found" : "not found");
+        said.put("Operators", words.operators() ? "allowed" : "read as words");
         said.put("Fewest letters", words.fewestLetters().toString());
         said.put("Words in an excerpt", words.excerpt().words().toString());
         said.put("Words before the first match", words.excerpt().wordsBefore().toString());

@@ -1,6 +1,8 @@
 package tidylantern.core.design;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /** A design document says something that cannot hold. */
 public final class DesignFault extends IllegalArgumentException {
@@ -27,8 +29,9 @@ public final class DesignFault extends IllegalArgumentException {
 
     /** Refuses a list that holds one thing twice, naming the second place. */
     static void ifTwice(List<?> values, String list, String what) {
+        Set<Object> seen = new HashSet<>();
         for (int i = 0; i < values.size(); i++) {
-            unless(values.indexOf(values.get(i)) == i, "%s[%d]".formatted(list, i), "%s \"%s\" stands twice; take one away", what, values.get(i));
+            unless(seen.add(values.get(i)), "%s[%d]".formatted(list, i), "%s \"%s\" stands twice; take one away", what, values.get(i));
         }
     }
 }

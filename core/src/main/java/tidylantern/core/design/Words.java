@@ -3,6 +3,7 @@ package tidylantern.core.design;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 
 /**
@@ -10,12 +11,17 @@ import tidylantern.core.content.FieldKey;
  *
  * @param weights which fields are searched, and how much each counts
  * @param needed how many of a query's words an item must hold, in any of its searched fields together
- * @param partOfWord whether a word must stand whole or may be the start of one
+ * @param partOfWord whether a word must stand whole, may be the start of one, or stand inside one
  * @param stemming whether other forms of a word, by the collection's language, are found too
+ * @param synonyms words that stand for one another, in the owner's order
+ * @param stopWords words that do not count unless a query holds nothing else
+ * @param operators whether visitors may use quotes, AND, OR, NOT, a minus and parentheses
  * @param fewestLetters below this many letters and digits the starting list stands; 1 to 5
  */
 public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord partOfWord, Typos typos, Boolean stemming,
-        Integer fewestLetters, Excerpt excerpt) {
+        Integer fewestLetters, Excerpt excerpt, List<Synonym> synonyms, List<String> stopWords, Boolean operators) {
+    public static final int MOST_SYNONYMS = 50_000;
+    public static final int MOST_STOP_WORDS = 5_000;
 
     public Words {
         weights = weights == null ? List.of() : List.copyOf(weights);
@@ -27,6 +33,20 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
         fewestLetters = Objects.requireNonNullElse(fewestLetters, 2);
         DesignFault.unless(fewestLetters >= 1 && fewestLetters <= 5, "fewestLetters", "%d fewest letters are not possible; choose 1 to 5", fewestLetters);
         excerpt = Objects.requireNonNullElseGet(excerpt, () -> new Excerpt(null, null));
+        synonyms = List.copyOf(Objects.requireNonNullElse(synonyms, List.of()));
+        DesignFault.unless(synonyms.size() <= MOST_SYNONYMS, "synonyms", "%d entries are too many; %d are the most", synonyms.size(), MOST_SYNONYMS);
+        DesignFault.ifTwice(synonyms, "synonyms", "the entry");
+        stopWords = Objects.requireNonNullElse(stopWords, List.<String>of()).stream().map(String::strip).filter(word -> !word.isEmpty()).distinct().toList();
+        DesignFault.unless(stopWords.size() <= MOST_STOP_WORDS, "stopWords", "%d stop words are too many; %d are the most", stopWords.size(), MOST_STOP_WORDS);
+        for (String word : stopWords) {
+            DesignFault.unless(!word.contains(" ") && word.length() <= 50, "stopWords", "\"%s\" is no single word; stop words are words of one piece", word);
+        }
+        operators = Objects.requireNonNullElse(operators, false);
+    }
+
+    /** Without synonyms, stop words and operators. */
+    public Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord partOfWord, Typos typos, Boolean stemming, Integer fewestLetters, @Nullable Excerpt excerpt) {
+        this(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, List.of(), List.of(), false);
     }
 
     public static Words standard() {
@@ -35,7 +55,23 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
     }
 
     public Words withWeights(List<FieldWeight> changed) {
-        return new Words(changed, needed, partOfWord, typos, stemming, fewestLetters, excerpt);
+        return new Words(changed, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators);
+    }
+
+    public Words withSynonyms(List<Synonym> changed) {
+        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, changed, stopWords, operators);
+    }
+
+    public Words withStopWords(List<String> changed) {
+        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, changed, operators);
+    }
+
+    public Words withOperators(boolean allowed) {
+        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, allowed);
+    }
+
+    public Words withPartOfWord(PartOfWord changed) {
+        return new Words(weights, needed, changed, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators);
     }
 
     /** The fields that are searched: those with a weight above 0. */
@@ -67,7 +103,14 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
     }
 
     public enum PartOfWord {
-        WHOLE, START;
+        WHOLE, START,
+        /** Anywhere in a word, from three letters on. */
+        INSIDE;
+
+        /** Whether the beginning of a word is enough. */
+        public boolean starts() {
+            return this != WHOLE;
+        }
 
         @Override
         public String toString() {

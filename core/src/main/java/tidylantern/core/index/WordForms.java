@@ -5,8 +5,10 @@ import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.TokenFilter;
@@ -91,6 +93,13 @@ public final class WordForms {
 
     /** The words of a query, different ones only, in the order typed. */
     public static List<Word> wordsOf(String query, Set<String> languages) {
+        Map<String, Word> different = new LinkedHashMap<>();
+        allWordsOf(query, languages).forEach(word -> different.putIfAbsent(word.folded(), word));
+        return List.copyOf(different.values());
+    }
+
+    /** The words of a phrase, as often as they stand there, in the order typed. */
+    public static List<Word> allWordsOf(String query, Set<String> languages) {
         List<Stemming> stemmings = languages.stream().sorted().map(Stemming::new).toList();
         List<Word> words = new ArrayList<>();
         each(query, (lower, start, end) -> {
@@ -106,7 +115,7 @@ public final class WordForms {
                 bareStems.addAll(tokens.subList(Math.min(1, tokens.size()), tokens.size()));
             }
             Word made = new Word(Folding.fold(word), stems, bareStems);
-            if (!made.folded().isEmpty() && words.stream().noneMatch(w -> w.folded().equals(made.folded()))) {
+            if (!made.folded().isEmpty()) {
                 words.add(made);
             }
             return true;

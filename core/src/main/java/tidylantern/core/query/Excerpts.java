@@ -12,19 +12,23 @@ import tidylantern.core.index.WordForms;
 final class Excerpts {
     private static final String GAP = " … ";
 
-    private final List<WordMatch> matches;
+    private final List<? extends Match> matches;
     private final Words.Excerpt shape;
     private final boolean oneLine;
 
     /** @param oneLine whether there is room for one stretch of text only, as in live results */
-    Excerpts(List<WordMatch> matches, Words.Excerpt shape, boolean oneLine) {
+    Excerpts(List<? extends Match> matches, Words.Excerpt shape, boolean oneLine) {
         this.matches = matches;
         this.shape = shape;
         this.oneLine = oneLine;
     }
 
-    /** One word of a text: where it stands, how much of it to mark, and which word of the query (a bit each) met it. */
-    private record Spot(int start, int end, int marked, long met) {}
+    /** One word of a text: where it stands, what of it to mark, and which part of the query (a bit each) met it. */
+    private record Spot(int start, int end, int markFrom, int markTo, long met) {
+        Spot whole(int match) {
+            return new Spot(start, end, start, end, met | 1L << match);
+        }
+    }
 
     MarkedText whole(String text, Stemming stemming) {
         List<Spot> spots = spots(text, stemming, Integer.MAX_VALUE);
@@ -119,10 +123,10 @@ final class Excerpts {
     private static void append(MarkedText.Builder made, String text, List<Spot> spots, int from, int to) {
         int at = from;
         for (Spot spot : spots) {
-            if (spot.marked() > 0) {
-                made.add(text.substring(at, spot.start()), false);
-                made.add(text.substring(spot.start(), spot.start() + spot.marked()), true);
-                at = spot.start() + spot.marked();
+            if (spot.markTo() > spot.markFrom()) {
+                made.add(text.substring(at, spot.markFrom()), false);
+                made.add(text.substring(spot.markFrom(), spot.markTo()), true);
+                at = spot.markTo();
             }
         }
         made.add(text.substring(at, to), false);
@@ -130,19 +134,39 @@ final class Excerpts {
 
     private List<Spot> spots(String text, Stemming stemming, int most) {
         List<Spot> spots = new ArrayList<>();
+        boolean phrases = matches.stream().anyMatch(match -> !match.phrases().isEmpty());
+        List<String> words = new ArrayList<>();
         WordForms.each(text, (lower, start, end) -> {
-            int marked = 0;
+            Match.Mark best = null;
             long met = 0;
             for (int i = 0; i < matches.size(); i++) {
-                int marks = matches.get(i).marks(lower, end - start, stemming);
-                if (marks > 0) {
-                    marked = Math.max(marked, marks);
+                Match.Mark mark = matches.get(i).mark(lower, end - start, stemming);
+                if (mark != null) {
+                    best = best == null || mark.length() > best.length() ? mark : best;
                     met |= 1L << i;
                 }
             }
-            spots.add(new Spot(start, end, marked, met));
+            spots.add(best == null ? new Spot(start, end, start, start, met) : new Spot(start, end, start + best.from(), start + best.from() + best.length(), met));
+            if (phrases) {
+                words.add(lower);
+                markPhrases(spots, words, stemming);
+            }
             return spots.size() < most;
         });
         return spots;
+    }
+
+    /** Marks the last words if a phrase ends with them. */
+    private void markPhrases(List<Spot> spots, List<String> words, Stemming stemming) {
+        for (int i = 0; i < matches.size(); i++) {
+            for (Phrase phrase : matches.get(i).phrases()) {
+                if (phrase.endsAt(words, words.size() - 1, stemming)) {
+                    for (int back = 1; back <= phrase.words().size(); back++) {
+                        int place = spots.size() - back;
+                        spots.set(place, spots.get(place).whole(i));
+                    }
+                }
+            }
+        }
     }
 }

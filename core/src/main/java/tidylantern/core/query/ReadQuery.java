@@ -3,6 +3,7 @@ package tidylantern.core.query;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -14,12 +15,13 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.CollectionTerminatedException;
 import org.apache.lucene.search.CollectorManager;
 import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.SimpleCollector;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.core.design.Words;
 import tidylantern.core.index.Folding;
 import tidylantern.core.index.WordForms;
 
@@ -29,11 +31,13 @@ final class ReadQuery {
     private static final int SPELLED_RIGHT_FROM = 3;
     /** Codes of up to this many pieces are found when spaces part them. */
     private static final int MOST_PIECES_OF_CODE = 4;
+    /** What a word of a text met is told by one bit each. */
+    private static final int MOST_MATCHES = 60;
 
     private final Query lucene;
-    private final List<WordMatch> matches;
+    private final List<Match> matches;
 
-    private ReadQuery(Query lucene, List<WordMatch> matches) {
+    private ReadQuery(Query lucene, List<Match> matches) {
         this.lucene = lucene;
         this.matches = matches;
     }
@@ -42,8 +46,8 @@ final class ReadQuery {
         return lucene;
     }
 
-    /** None for the starting list. */
-    List<WordMatch> matches() {
+    /** What an item may meet of the query; none for the starting list. */
+    List<Match> matches() {
         return matches;
     }
 
@@ -54,50 +58,156 @@ final class ReadQuery {
     /** Below the fewest letters, and where nothing but punctuation was typed, the starting list stands. */
     static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher) throws IOException {
         Query reach = ReachQuery.of(design.reach());
-        List<WordMatch> matches = query.letters() < design.words().fewestLetters() ? List.of() : matches(query.text(), design, content);
-        if (matches.isEmpty()) {
-            return new ReadQuery(reach, matches);
+        if (query.letters() < design.words().fewestLetters()) {
+            return new ReadQuery(reach, List.of());
         }
-        BooleanQuery.Builder found = new BooleanQuery.Builder();
-        found.add(reach, BooleanClause.Occur.FILTER);
-        for (WordMatch match : matches) {
+        return new Reader(design, content, searcher, reach).read(query.text());
+    }
+
+    /** Reads one query. */
+    private static final class Reader {
+        private final SearchDesign design;
+        private final SiteContent content;
+        private final IndexSearcher searcher;
+        private final Query reach;
+        private final Set<String> languages;
+        private final Vocabulary vocabulary;
+        private final List<Match> matches = new ArrayList<>();
+
+        Reader(SearchDesign design, SiteContent content, IndexSearcher searcher, Query reach) {
+            this.design = design;
+            this.content = content;
+            this.searcher = searcher;
+            this.reach = reach;
+            this.languages = content.languages(design.searched());
+            this.vocabulary = Vocabulary.of(design.words(), languages);
+        }
+
+        ReadQuery read(String text) throws IOException {
+            Operators.Node operators = design.words().operators() ? Operators.read(text) : null;
+            Query found = operators == null ? null : query(operators);
+            if (found == null) {
+                matches.clear();
+                found = words(text);
+            }
+            if (matches.isEmpty()) {
+                return new ReadQuery(reach, List.of());
+            }
+            return new ReadQuery(new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER).add(found, BooleanClause.Occur.MUST).build(), matches);
+        }
+
+        /** So many of the words as the design needs, wherever they stand. */
+        private Query words(String text) throws IOException {
+            List<WordMatch> words = wordMatches(text, true);
+            BooleanQuery.Builder found = new BooleanQuery.Builder();
+            for (WordMatch match : words) {
+                found.add(query(match), BooleanClause.Occur.SHOULD);
+            }
+            found.setMinimumNumberShouldMatch(design.words().needed().of(words.size()));
+            matches.addAll(words);
+            return found.build();
+        }
+
+        /** With typos only if hardly anything in reach holds the word as typed. */
+        private Query query(WordMatch match) throws IOException {
             Query asTyped = match.query(searcher.getIndexReader(), content);
             if (match.bends() && !spelledRight(asTyped, reach, searcher)) {
                 match.allowTypos();
-                asTyped = match.query(searcher.getIndexReader(), content);
+                return match.query(searcher.getIndexReader(), content);
             }
-            found.add(asTyped, BooleanClause.Occur.SHOULD);
+            return asTyped;
         }
-        found.setMinimumNumberShouldMatch(design.words().needed().of(matches.size()));
-        return new ReadQuery(found.build(), matches);
-    }
 
-    private static List<WordMatch> matches(String text, SearchDesign design, SiteContent content) {
-        Set<String> languages = content.languages(design.searched());
-        String[] chunks = text.strip().split("\\s+");
-        Map<String, WordForms.Word> words = new LinkedHashMap<>();
-        Map<String, Set<String>> codes = new LinkedHashMap<>();
-        String whole = chunks.length <= MOST_PIECES_OF_CODE ? Folding.code(text) : "";
-        for (String chunk : chunks) {
-            for (WordForms.Word word : WordForms.wordsOf(chunk, languages)) {
-                if (words.size() >= VisitorQuery.MOST_WORDS && !words.containsKey(word.folded())) {
-                    continue;
+        /** Null where a part holds no word, so that it is no query. What is asked not to be there is not marked either. */
+        private @Nullable Query query(Operators.Node node) throws IOException {
+            return switch (node) {
+                case Operators.Node.Words words -> {
+                    BooleanQuery.Builder all = new BooleanQuery.Builder();
+                    List<WordMatch> found = wordMatches(words.text(), false);
+                    for (WordMatch match : found) {
+                        all.add(query(match), BooleanClause.Occur.MUST);
+                    }
+                    mark(found);
+                    yield found.isEmpty() ? null : all.build();
                 }
-                words.putIfAbsent(word.folded(), word);
-                Set<String> ofWord = codes.computeIfAbsent(word.folded(), key -> new LinkedHashSet<>());
-                ofWord.add(Folding.code(chunk));
-                if (!whole.isEmpty()) {
-                    ofWord.add(whole);
+                case Operators.Node.Quoted quoted -> {
+                    List<WordForms.Word> words = WordForms.allWordsOf(quoted.text(), languages);
+                    PhraseMatch phrase = new PhraseMatch(new Phrase(words, false), design.words());
+                    mark(List.of(phrase));
+                    yield words.isEmpty() ? null : phrase.query(searcher.getIndexReader(), content);
+                }
+                case Operators.Node.Not not -> {
+                    List<Match> before = List.copyOf(matches);
+                    Query part = query(not.part());
+                    if (part == null) {
+                        yield null;
+                    }
+                    if (before.isEmpty()) {
+                        // Something must be there to tell a query from the starting list.
+                        matches.subList(1, matches.size()).clear();
+                    } else {
+                        matches.clear();
+                        matches.addAll(before);
+                    }
+                    yield new BooleanQuery.Builder().add(MatchAllDocsQuery.INSTANCE, BooleanClause.Occur.FILTER).add(part, BooleanClause.Occur.MUST_NOT).build();
+                }
+                case Operators.Node.And and -> several(and.parts(), BooleanClause.Occur.MUST);
+                case Operators.Node.Or or -> several(or.parts(), BooleanClause.Occur.SHOULD);
+            };
+        }
+
+        private @Nullable Query several(List<Operators.Node> parts, BooleanClause.Occur occur) throws IOException {
+            BooleanQuery.Builder all = new BooleanQuery.Builder();
+            for (Operators.Node part : parts) {
+                Query query = query(part);
+                if (query == null) {
+                    return null;
+                }
+                all.add(query, occur);
+            }
+            return all.build();
+        }
+
+        private void mark(List<? extends Match> more) {
+            more.stream().limit(Math.max(0, MOST_MATCHES - matches.size())).forEach(matches::add);
+        }
+
+        /** @param last whether the last word may still be half typed */
+        private List<WordMatch> wordMatches(String text, boolean last) {
+            String[] chunks = text.strip().split("\\s+");
+            List<WordForms.Word> typed = new ArrayList<>();
+            Map<String, Set<String>> codes = new HashMap<>();
+            String whole = chunks.length <= MOST_PIECES_OF_CODE ? Folding.code(text) : "";
+            for (String chunk : chunks) {
+                for (WordForms.Word word : WordForms.allWordsOf(chunk, languages)) {
+                    typed.add(word);
+                    Set<String> ofWord = codes.computeIfAbsent(word.folded(), key -> new LinkedHashSet<>());
+                    ofWord.add(Folding.code(chunk));
+                    if (!whole.isEmpty()) {
+                        ofWord.add(whole);
+                    }
                 }
             }
+            List<List<Phrase>> synonyms = vocabulary.synonyms(typed);
+            boolean onlyStopWords = typed.stream().allMatch(vocabulary::stops);
+            Map<String, WordForms.Word> words = new LinkedHashMap<>();
+            Map<String, List<Phrase>> alternatives = new HashMap<>();
+            for (int i = 0; i < typed.size(); i++) {
+                WordForms.Word word = typed.get(i);
+                if ((onlyStopWords || !vocabulary.stops(word)) && (words.size() < VisitorQuery.MOST_WORDS || words.containsKey(word.folded()))) {
+                    words.putIfAbsent(word.folded(), word);
+                    alternatives.computeIfAbsent(word.folded(), key -> new ArrayList<>()).addAll(synonyms.get(i));
+                }
+            }
+            List<WordMatch> found = new ArrayList<>();
+            int left = words.size();
+            for (WordForms.Word word : words.values()) {
+                left--;
+                found.add(new WordMatch(word, codes.getOrDefault(word.folded(), Set.of()), design.words(), last && left == 0,
+                        alternatives.getOrDefault(word.folded(), List.of()).stream().distinct().toList()));
+            }
+            return found;
         }
-        List<WordMatch> matches = new ArrayList<>();
-        int left = words.size();
-        for (WordForms.Word word : words.values()) {
-            left--;
-            matches.add(new WordMatch(word, codes.getOrDefault(word.folded(), Set.of()), design.words(), left == 0));
-        }
-        return matches;
     }
 
     private static boolean spelledRight(Query word, Query reach, IndexSearcher searcher) throws IOException {

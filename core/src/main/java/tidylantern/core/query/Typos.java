@@ -1,11 +1,14 @@
 package tidylantern.core.query;
 
 import java.util.Arrays;
+import java.util.List;
+import org.apache.lucene.util.automaton.Automata;
 import org.apache.lucene.util.automaton.Automaton;
 import org.apache.lucene.util.automaton.LevenshteinAutomata;
 import org.apache.lucene.util.automaton.Operations;
 import org.apache.lucene.util.automaton.Transition;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.index.WordForms;
 
 /**
  * Which words a mistyped word may stand for: those within so many edits, where an edit is a letter too many, too few or
@@ -69,6 +72,51 @@ final class Typos {
             return Strength.TYPO_START;
         }
         return whole <= 2 ? Strength.FAR_TYPO : Strength.FAR_TYPO_START;
+    }
+
+    /** Accepts the words that hold the letters somewhere after their first, and none that stands for a stem. */
+    static Automaton inside(String letters) {
+        Automaton first = Operations.union(List.of(Automata.makeCharRange(Character.MIN_CODE_POINT, WordForms.STEM_MARK - 1), Automata.makeCharRange(WordForms.STEM_MARK + 1, Character.MAX_CODE_POINT)));
+        Automaton all = Operations.concatenate(List.of(first, Automata.makeAnyString(), Automata.makeString(letters), Automata.makeAnyString()));
+        return Operations.determinize(all, Operations.DEFAULT_DETERMINIZE_WORK_LIMIT);
+    }
+
+    /**
+     * In which way a part of a word stands for the typed one: its best distance from any run of the word's letters (Sellers
+     * 1980: the distance with a free beginning and end).
+     *
+     * @return null if every part is too far off
+     */
+    static @Nullable Strength insideStrength(String typed, String word, int edits, boolean firstLetterFixed) {
+        int[] a = typed.codePoints().toArray();
+        int[] b = word.codePoints().toArray();
+        if (b.length < a.length - edits) {
+            return null;
+        }
+        int far = a.length + b.length;
+        int[] beforeLast = new int[b.length + 1];
+        int[] last = new int[b.length + 1];
+        int[] row = new int[b.length + 1];
+        for (int i = 1; i <= a.length; i++) {
+            int[] spare = beforeLast;
+            beforeLast = last;
+            last = row;
+            row = spare;
+            row[0] = firstLetterFixed ? far : i;
+            for (int j = 1; j <= b.length; j++) {
+                boolean same = a[i - 1] == b[j - 1];
+                if (i == 1 && firstLetterFixed) {
+                    row[j] = same ? 0 : Math.min(far, row[j - 1] + 1);
+                    continue;
+                }
+                row[j] = Math.min(Math.min(last[j], row[j - 1]) + 1, last[j - 1] + (same ? 0 : 1));
+                if (i > (firstLetterFixed ? 2 : 1) && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1]) {
+                    row[j] = Math.min(row[j], beforeLast[j - 2] + 1);
+                }
+            }
+        }
+        int best = Arrays.stream(row).min().orElse(far);
+        return best > edits ? null : best <= 1 ? Strength.TYPO_INSIDE : Strength.FAR_TYPO_INSIDE;
     }
 
     /** Accepts the words that begin with one that {@code whole} accepts; {@code whole} is deterministic. */

@@ -12,6 +12,7 @@ import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
+import org.apache.lucene.search.AutomatonQuery;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.BoostQuery;
@@ -45,11 +46,14 @@ import tidylantern.core.index.WordForms;
  * {@code strength x idf / (1 + k1)}: what BM25 gives one occurrence in a text of average length, with the rarity of all
  * the words met in that way together.
  */
-final class WordMatch {
+final class WordMatch implements Match {
+    private static final int FEWEST_INSIDE = 3;
+
     private final WordForms.Word word;
     private final Set<String> codes;
     private final Words design;
     private final boolean last;
+    private final List<Phrase> synonyms;
     private boolean typos;
     /** Words within reach of a typo that the index holds; filled as queries are made. */
     private final Set<String> typoWords = new HashSet<>();
@@ -58,12 +62,14 @@ final class WordMatch {
     /**
      * @param codes forms in which the word, alone or with its neighbours, may be a code
      * @param last whether it is the word being typed
+     * @param synonyms what may stand in its place, or in that of a phrase to which it belongs
      */
-    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last) {
+    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last, List<Phrase> synonyms) {
         this.word = word;
         this.codes = codes;
         this.design = design;
         this.last = last;
+        this.synonyms = synonyms;
     }
 
     /** Whether a slip may be forgiven in this word at all. */
@@ -75,8 +81,9 @@ final class WordMatch {
         typos = true;
     }
 
-    /** Finds the items that hold the word, in any of the searched fields, scored as the class says. */
-    Query query(IndexReader reader, SiteContent content) throws IOException {
+    /** Scored as the class says. */
+    @Override
+    public Query query(IndexReader reader, SiteContent content) throws IOException {
         BooleanQuery.Builder fields = new BooleanQuery.Builder();
         for (FieldWeight weight : design.searched()) {
             List<Query> ways = content.kind(weight.field()) == FieldKind.CODE ? codeWays(weight.field()) : wordWays(weight.field(), reader);
@@ -105,12 +112,26 @@ final class WordMatch {
             word.bareStems().forEach(stem -> bare.addTerm(new Term(place, stem), Strength.STEM.share()));
             ways.add(bare.build());
         }
-        if (design.partOfWord() == Words.PartOfWord.START) {
+        if (design.partOfWord().starts()) {
             float rarity = rarity(terms, documentsWithStart(terms, new BytesRef(word.folded())));
             ways.add(constant(new PrefixQuery(new Term(place, word.folded())), Strength.START, rarity));
         }
+        if (foundInside()) {
+            CompiledAutomaton inside = new CompiledAutomaton(Typos.inside(word.folded()), false, true);
+            long documents = documents(terms.intersect(inside, null), terms.getDocCount());
+            ways.add(constant(new AutomatonQuery(new Term(place, word.folded()), Typos.inside(word.folded())), Strength.INSIDE, rarity(terms, documents)));
+        }
         if (typos) {
             addTypos(ways, place, terms);
+        }
+        for (Phrase synonym : synonyms) {
+            long documents = 0;
+            for (String form : synonym.rarest()) {
+                documents += reader.docFreq(new Term(place, form));
+            }
+            if (documents > 0) {
+                ways.add(constant(synonym.query(place), Strength.SYNONYM, rarity(terms, documents)));
+            }
         }
         return ways;
     }
@@ -131,13 +152,19 @@ final class WordMatch {
     private void addTypos(List<Query> ways, String place, Terms terms) throws IOException {
         Map<Strength, List<BytesRef>> met = new EnumMap<>(Strength.class);
         Map<Strength, Long> documents = new EnumMap<>(Strength.class);
-        TermsEnum found = terms.intersect(reach(), null);
+        boolean inside = foundInside();
+        // What holds the word somewhere begins with any letter, so nothing narrows the walk.
+        TermsEnum found = inside ? terms.iterator() : terms.intersect(reach(), null);
         for (BytesRef term = found.next(); term != null; term = found.next()) {
             if (term.bytes[term.offset] == WordForms.STEM_MARK) {
                 continue;
             }
             String other = term.utf8ToString();
-            Strength strength = Typos.strength(word.folded(), other, design.typos().editsIn(word.folded()), startsCount());
+            int edits = design.typos().editsIn(word.folded());
+            Strength strength = inside && design.typos().firstLetterFixed() && other.charAt(0) != word.folded().charAt(0) ? null : Typos.strength(word.folded(), other, edits, startsCount());
+            if (strength == null && inside) {
+                strength = Typos.insideStrength(word.folded(), other, edits, design.typos().firstLetterFixed());
+            }
             if (strength != null) {
                 typoWords.add(other);
                 met.computeIfAbsent(strength, key -> new ArrayList<>()).add(BytesRef.deepCopyOf(term));
@@ -152,7 +179,12 @@ final class WordMatch {
 
     /** The start of a word may be mistyped too while it is being typed. */
     private boolean startsCount() {
-        return last && design.partOfWord() == Words.PartOfWord.START;
+        return last && design.partOfWord().starts();
+    }
+
+    /** Parts of two letters would be found in every other word. */
+    private boolean foundInside() {
+        return design.partOfWord() == Words.PartOfWord.INSIDE && word.folded().codePointCount(0, word.folded().length()) >= FEWEST_INSIDE;
     }
 
     /** All words that a slip may lead to, whatever the way. Compiling it is the dear part, so it is done once a word. */
@@ -177,6 +209,15 @@ final class WordMatch {
         return (float) Math.log(1 + (all - with + 0.5) / (with + 0.5));
     }
 
+    /** The sum of the document counts of some words, which is at least how many documents hold one; {@code most} at most. */
+    private static long documents(TermsEnum words, long most) throws IOException {
+        long documents = 0;
+        for (BytesRef term = words.next(); term != null && documents < most; term = words.next()) {
+            documents += words.docFreq();
+        }
+        return documents;
+    }
+
     /** The sum of the document counts of the words with this start, which is at least how many documents hold one. */
     private static long documentsWithStart(Terms terms, BytesRef start) throws IOException {
         long documents = 0;
@@ -190,28 +231,38 @@ final class WordMatch {
         return documents;
     }
 
-    /**
-     * How many UTF-16 units of a text's word to mark because this word meets it; 0 for none.
-     *
-     * @param lower the text's word from {@link WordForms#each}
-     * @param length its length in the text
-     */
-    int marks(String lower, int length, Stemming stemming) {
+    @Override
+    public @Nullable Mark mark(String lower, int length, Stemming stemming) {
         String folded = Folding.fold(lower);
-        if (folded.equals(word.folded())) {
-            return length;
+        if (folded.equals(word.folded()) || (design.stemming() && sameStem(word, lower, stemming))) {
+            return new Mark(0, length);
         }
-        if (design.stemming() && sameStem(lower, folded, stemming)) {
-            return length;
-        }
-        if (design.partOfWord() == Words.PartOfWord.START && folded.startsWith(word.folded())) {
+        if (design.partOfWord().starts() && folded.startsWith(word.folded())) {
             // Where folding changed the length (ß, æ) there is no telling which letters were typed.
-            return folded.length() == length ? word.folded().length() : length;
+            return new Mark(0, folded.length() == length ? word.folded().length() : length);
         }
-        return typos && typoWords.contains(folded) ? length : 0;
+        int inside = foundInside() ? folded.indexOf(word.folded()) : -1;
+        if (inside > 0) {
+            return folded.length() == length ? new Mark(inside, word.folded().length()) : new Mark(0, length);
+        }
+        if (typos && typoWords.contains(folded)) {
+            return new Mark(0, length);
+        }
+        for (Phrase synonym : synonyms) {
+            if (synonym.words().size() == 1 && synonym.endsAt(List.of(lower), 0, stemming)) {
+                return new Mark(0, length);
+            }
+        }
+        return null;
     }
 
-    private boolean sameStem(String lower, String folded, Stemming stemming) {
+    @Override
+    public List<Phrase> phrases() {
+        return synonyms.stream().filter(synonym -> synonym.words().size() > 1).toList();
+    }
+
+    static boolean sameStem(WordForms.Word word, String lower, Stemming stemming) {
+        String folded = Folding.fold(lower);
         // No algorithm changes the first letter, so most words need no stemming to be told apart.
         if (folded.isEmpty() || word.stems().isEmpty() || folded.charAt(0) != word.folded().charAt(0)) {
             return false;
