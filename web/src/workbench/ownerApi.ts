@@ -1,8 +1,8 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CrawlSettings, FieldKind, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
-  SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Sync,
+  AccessKey, CategoryValue, CollectionShape, CrawlSettings, FieldCount, FieldKind, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
+  SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, Sync,
 } from '../shared/contract'
 
 const root = '/api/owner'
@@ -92,6 +92,11 @@ export const api = {
   stopSync: (id: number) => send<Sync>('POST', `/syncs/${id}/stop`),
   goOn: (id: number) => send<Sync>('POST', `/syncs/${id}/go-on`),
 
+  fieldCounts: (search: string) => get<FieldCount[]>(`/searches/${path(search)}/draft/fields`),
+  stopWords: (language: string) => get<string[]>(`/stop-words?${new URLSearchParams({ language })}`),
+  synonymsFile: (search: string) => `${root}/searches/${path(search)}/draft/synonyms.csv`,
+  /** @param csv the text of a table of synonyms */
+  readSynonyms: async (csv: string) => (await fetchJson<Synonym[]>(`${root}/synonym-tables`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
   reach: (search: string) => get<ReachCounts>(`/searches/${path(search)}/draft/reach`),
   reached: (search: string, collection: string, asked: { which: string, rule?: number, q?: string, page?: number }) =>
     get<ReachedPage>(`/searches/${path(search)}/draft/reach/${path(collection)}/items?${new URLSearchParams({ which: asked.which, rule: String(asked.rule ?? 0), q: asked.q ?? '', page: String(asked.page ?? 1) })}`),

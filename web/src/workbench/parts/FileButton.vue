@@ -16,7 +16,7 @@ async function read(event: Event) {
 </template>
 
 <style scoped>
-.file { display: inline-flex; align-items: center; gap: 8px; padding: 6px 14px; border: 1px solid var(--edge); border-radius: 6px; font-weight: 600; cursor: pointer; background: var(--card); }
+.file { position: relative; display: inline-flex; align-items: center; gap: 8px; padding: 6px 14px; border: 1px solid var(--edge); border-radius: 6px; font-weight: 600; cursor: pointer; background: var(--card); }
 .file:hover { background: var(--sea-wash); }
 .file:focus-within { outline: 2px solid var(--sea); outline-offset: 2px; }
 </style>

@@ -35,7 +35,7 @@ function at(address: string | undefined) {
 </template>
 
 <style scoped>
-.drop { display: flex; align-items: center; gap: 12px; min-height: 58px; padding: 12px 20px; border: 1.5px dashed var(--edge); border-radius: 8px; cursor: pointer; }
+.drop { position: relative; display: flex; align-items: center; gap: 12px; min-height: 58px; padding: 12px 20px; border: 1.5px dashed var(--edge); border-radius: 8px; cursor: pointer; }
 .drop:hover, .drop.over { border-color: var(--sea); background: var(--sea-wash); }
 .drop:focus-within { outline: 2px solid var(--sea); outline-offset: 2px; }
 .drop .pi { font-size: 18px; color: var(--sea); }

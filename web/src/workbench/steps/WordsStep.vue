@@ -1,12 +1,18 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import Slider from 'primevue/slider'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref, watch } from 'vue'
 import type { CollectionShape, SearchSummary, Words } from '../../shared/contract'
+import { formatNumber } from '../format'
+import { api } from '../ownerApi'
+import SynonymsEditor from '../parts/SynonymsEditor.vue'
+import StopWordsEditor from '../parts/StopWordsEditor.vue'
 import type { DraftEditing } from '../useDraft'
 
-const { draft, collections, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
+const { draft, search, collections, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
 const words = computed(() => draft.design.value!.words)
 const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.step === 'words'))
 
@@ -56,7 +62,21 @@ function set(part: string, changed: Partial<Words>) {
   draft.change(part, design => ({ ...design, words: { ...design.words, ...changed } }))
 }
 const needed: { label: string, value: Words['needed'] }[] = [{ label: 'All', value: 'all' }, { label: 'Most', value: 'most' }, { label: 'Any', value: 'any' }]
-const parts: { label: string, value: Words['partOfWord'] }[] = [{ label: 'The start of a word', value: 'start' }, { label: 'A whole word only', value: 'whole' }]
+const parts: { label: string, value: Words['partOfWord'] }[] = [{ label: 'A whole word', value: 'whole' }, { label: 'Its start', value: 'start' }, { label: 'Any part of it', value: 'inside' }]
+const partsHelp = computed(() => ({ whole: '“bird” finds “bird” and its other forms.', start: '“bird” finds “birdsong” too.', inside: '“bird” finds “hummingbird” too, from three letters on.' })[words.value.partOfWord])
+const { data: fieldCounts } = useQuery({ queryKey: ['reach', () => search, 'fields'], queryFn: () => api.fieldCounts(search), staleTime: 0 })
+const itemsOf = (key: string) => fieldCounts.value?.find(one => one.field === key)?.items
+const languages = computed(() => [...new Set(collections.filter(one => draft.design.value!.reach.collections.some(searched => searched.collection === one.key)).map(one => one.language.split('-')[0]!))].sort())
+/** Fields that say what an item is about in few words, those that hold its text, and the rest. */
+const PROSE = ['summary', 'body', 'headings']
+const groups: { label: string, what: string, weigh: (key: string) => number }[] = [
+  { label: 'Titles only', what: 'Nothing but titles counts', weigh: key => (key === 'title' ? 5 : 0) },
+  { label: 'Titles and texts', what: 'Titles count most, texts less', weigh: key => (key === 'title' ? 5 : key === 'summary' || key === 'headings' ? 2 : key === 'body' ? 1 : 0) },
+  { label: 'Everything', what: 'Every field with words in it counts', weigh: key => (key === 'title' ? 5 : PROSE.includes(key) && key !== 'body' ? 2 : key === 'body' ? 1 : Math.max(1, weightOf(key))) },
+]
+function weighAll(by: (key: string) => number) {
+  draft.change('weights', design => ({ ...design, words: { ...design.words, weights: rows.value.map(row => ({ field: row.key, weight: by(row.key) })) } }))
+}
 const letters = [1, 2, 3, 4].map(value => ({ label: String(value), value }))
 const neededHelp = computed(() => ({
   all: 'An item must hold every word, in any of its fields together.',
@@ -69,9 +89,10 @@ const neededHelp = computed(() => ({
   <h2>Words</h2>
   <p class="lead">Which fields count, and how much. The stage answers as you move them.</p>
   <p v-for="remark in remarks" :key="remark.text" class="remark" role="status"><i class="pi pi-info-circle" aria-hidden="true" />{{ remark.text }}</p>
+  <div class="groups" role="group" aria-label="Fields as a group"><Button v-for="group in groups" :key="group.label" :label="group.label" :title="group.what" size="small" severity="secondary" outlined @click="weighAll(group.weigh)" /></div>
   <ul class="weights">
     <li v-for="row in rows" :key="row.key" :class="{ off: weightOf(row.key) === 0 }">
-      <span class="name"><b :id="`weight-${row.key}`">{{ row.label }}</b><small class="quiet">{{ where(row) }}</small></span>
+      <span class="name"><b :id="`weight-${row.key}`">{{ row.label }}</b><small class="quiet">{{ itemsOf(row.key) === undefined ? '' : `${formatNumber(itemsOf(row.key)!)} items · ` }}{{ where(row) }}</small></span>
       <span class="slide">
         <Slider :model-value="weightOf(row.key)" :min="0" :max="10" :step="1" :aria-labelledby="`weight-${row.key}`" @update:model-value="weigh(row.key, $event as number)" />
         <small class="quiet">{{ said(weightOf(row.key)) }}</small>
@@ -88,6 +109,7 @@ const neededHelp = computed(() => ({
   <div class="choice">
     <span id="part" class="label">What is typed may be</span>
     <SelectButton :model-value="words.partOfWord" :options="parts" option-label="label" option-value="value" :allow-empty="false" size="small" aria-labelledby="part" @update:model-value="set('partOfWord', { partOfWord: $event })" />
+    <small class="quiet">{{ partsHelp }}</small>
   </div>
   <div class="choice">
     <span id="letters" class="label">Search from how many letters on</span>
@@ -100,7 +122,15 @@ const neededHelp = computed(() => ({
       <ToggleSwitch input-id="first-letter" :model-value="!words.typos.firstLetterFixed" @update:model-value="set('firstLetter', { typos: { ...words.typos, firstLetterFixed: !$event } })" /></label>
     <label for="stemming"><span><b>Find other forms of a word</b><small class="quiet">“baking” finds “baked” too.</small></span>
       <ToggleSwitch input-id="stemming" :model-value="words.stemming" @update:model-value="set('stemming', { stemming: $event })" /></label>
+    <label for="operators"><span><b>Allow operators</b><small class="quiet">“exact words” in quotes, AND, OR, NOT or a minus, parentheses.</small></span>
+      <ToggleSwitch input-id="operators" :model-value="words.operators" @update:model-value="set('operators', { operators: $event })" /></label>
   </div>
+  <h2 class="second">Synonyms</h2>
+  <p class="quiet part">Other words for the same thing, phrases too. What is found by them comes after what holds the word itself.</p>
+  <SynonymsEditor :search="search" :model-value="words.synonyms" @update:model-value="set('synonyms', { synonyms: [...$event] })" />
+  <h2 class="second">Words that do not count</h2>
+  <p class="quiet part">They need not be there, unless nothing else is typed.</p>
+  <StopWordsEditor :languages="languages" :model-value="words.stopWords" @update:model-value="set('stopWords', { stopWords: [...$event] })" />
 </template>
 
 <style scoped>
@@ -115,6 +145,8 @@ output { text-align: end; font-weight: 650; }
 .off output, .off .name b { color: var(--quiet); }
 .off :deep(.p-slider-handle) { opacity: .8; }
 .second { margin: 28px 0 0; }
+.groups { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 12px; }
+.part { margin: 4px 0 10px; font-size: 13.5px; }
 .choice { display: grid; justify-items: start; gap: 6px; margin-top: 16px; }
 .switches { margin-top: 20px; }
 .switches label { display: flex; justify-content: space-between; align-items: center; gap: 16px; padding: 10px 0; border-top: 1px solid var(--line); cursor: pointer; }

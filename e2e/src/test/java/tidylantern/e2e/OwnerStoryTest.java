@@ -92,6 +92,29 @@ class OwnerStoryTest {
     }
 
     @Test
+    void anOwnersSynonymsAndStopWordsHoldAtOnce(@TempDir Path data) {
+        try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
+            browser.signIn(world.service());
+            browser.open(world.workbench("/searches/island-search/words"));
+            browser.enterStage();
+            ask(browser, "zzqxw");
+            browser.untilTexts(browser.inside("tidy-results"), ".again", texts -> !texts.isEmpty());
+            browser.leaveFrame();
+            WebElement words = browser.see("[aria-label='Words that mean the same']");
+            words.sendKeys("zzqxw, lighthouse", Keys.ENTER);
+            browser.seeText("[aria-label=Synonyms]", "zzqxw = lighthouse");
+            browser.enterStage();
+            browser.untilTexts(browser.inside("tidy-results"), ".card mark", texts -> texts.stream().anyMatch(text -> text.toLowerCase(java.util.Locale.ROOT).startsWith("lighthouse")));
+            browser.leaveFrame();
+            browser.seeText("button", "Take the list for English").click();
+            browser.seeText("[aria-label='Stop words']", "the");
+            browser.mustBeAccessible("synonyms and stop words");
+            browser.until("kept by the service", () -> world.api().get("/api/owner/searches/island-search/draft").text().contains("\"the\""));
+            assertThat(world.api().get("/api/owner/searches/island-search/draft/synonyms.csv").text().strip()).isEqualTo("=,zzqxw,lighthouse");
+        }
+    }
+
+    @Test
     void twoPeopleNeverOverwriteOneAnotherUnseen(@TempDir Path data) {
         try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
             browser.signIn(world.service());

@@ -2,16 +2,21 @@ package tidylantern.core.design;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.design.DesignChecks.Step;
 
 /** What differs between two designs of one search, decision by decision, in the order of the steps. */
 public final class DesignDifferences {
+    private static final int MOST_LISTED = 8;
+
     private DesignDifferences() {}
 
     /**
@@ -28,10 +33,26 @@ public final class DesignDifferences {
         compare(found, Step.REACH, collections(before), collections(after));
         compare(found, Step.WORDS, weights(before), weights(after));
         compare(found, Step.WORDS, strictness(before), strictness(after));
-        compare(found, Step.WORDS, byName(before.words().synonyms(), entry -> "Synonyms " + entry, entry -> "apply"), byName(after.words().synonyms(), entry -> "Synonyms " + entry, entry -> "apply"));
-        compare(found, Step.WORDS, byName(before.words().stopWords(), word -> "Stop word " + word, word -> "does not count"), byName(after.words().stopWords(), word -> "Stop word " + word, word -> "does not count"));
+        lists(found, "Synonyms", before.words().synonyms(), after.words().synonyms());
+        lists(found, "Stop words", before.words().stopWords(), after.words().stopWords());
         compare(found, Step.GO_LIVE, page(before), page(after));
         return found;
+    }
+
+    /** What was added to a list and what was taken away; of many a few. */
+    private static void lists(List<Difference> found, String what, List<?> before, List<?> after) {
+        Set<Object> removed = new LinkedHashSet<>(before);
+        removed.removeAll(Set.copyOf(after));
+        Set<Object> added = new LinkedHashSet<>(after);
+        added.removeAll(Set.copyOf(before));
+        if (!removed.isEmpty() || !added.isEmpty()) {
+            found.add(new Difference(Step.WORDS, what, listed(removed), listed(added)));
+        }
+    }
+
+    private static @Nullable String listed(Set<Object> entries) {
+        String first = entries.stream().limit(MOST_LISTED).map(String::valueOf).collect(Collectors.joining("; "));
+        return entries.isEmpty() ? null : entries.size() <= MOST_LISTED ? first : "%s; and %d more".formatted(first, entries.size() - MOST_LISTED);
     }
 
     private static void compare(List<Difference> found, Step step, Map<String, String> before, Map<String, String> after) {

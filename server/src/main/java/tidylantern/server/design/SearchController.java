@@ -1,5 +1,6 @@
 package tidylantern.server.design;
 
+import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.parameters.RequestBody;
@@ -15,9 +16,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Synonym;
+import tidylantern.core.index.StopWordLists;
 import tidylantern.server.platform.Refusal;
 
 /** An owner's searches: drafts under an ETag, so that two people never overwrite one another, and publishing. */
@@ -65,6 +69,25 @@ class SearchController {
     @PostMapping("/searches/{key}/publish")
     Searches.Summary publish(@PathVariable String key, @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch, Authentication who) {
         return searches.publish(key, revision(ifMatch), who.getName());
+    }
+
+    @Operation(summary = "The draft's synonyms as CSV: an entry a row, = before a group, > before what holds one way.")
+    @GetMapping(path = "/searches/{key}/draft/synonyms.csv", produces = "text/csv;charset=UTF-8")
+    ResponseEntity<String> synonyms(@PathVariable String key) {
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + key + ".synonyms.csv\"").header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .body(SynonymTable.write(searches.draft(key).design().words().synonyms()));
+    }
+
+    @Operation(summary = "Reads synonyms of a CSV. Nothing is changed: put what comes back into a draft.")
+    @PostMapping(path = "/synonym-tables", consumes = "text/csv")
+    List<Synonym> readSynonyms(@org.springframework.web.bind.annotation.RequestBody String csv) {
+        return SynonymTable.read(csv);
+    }
+
+    @Operation(summary = "A ready list of words that say little by themselves; empty for a language that has none.")
+    @GetMapping("/stop-words")
+    List<String> stopWords(@RequestParam String language) {
+        return StopWordLists.of(language);
     }
 
     private static ResponseEntity<SearchDesign> tagged(Searches.Draft draft) {

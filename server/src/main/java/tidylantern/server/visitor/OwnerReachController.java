@@ -12,6 +12,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.Reach;
@@ -59,6 +61,19 @@ class OwnerReachController {
     ReachCounts counts(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
         return indexes.listing(draft.site()).counts(draft.design().reach());
+    }
+
+    /** @param items in the draft's reach that say anything in the field */
+    record FieldCount(FieldKey field, int items) {}
+
+    @Operation(summary = "In how many items that the draft reaches each field says anything.")
+    @GetMapping("/searches/{key}/draft/fields")
+    List<FieldCount> fields(@PathVariable String key) {
+        Searches.Draft draft = searches.draft(key);
+        Reach reach = draft.design().reach();
+        ItemListing listing = indexes.listing(draft.site());
+        return contents.of(draft.site()).collections().stream().filter(collection -> reach.keys().contains(collection.key())).flatMap(collection -> collection.fields().stream()).map(Field::key).distinct()
+                .map(field -> new FieldCount(field, listing.count(new ItemFilter(null, "", List.of(new ItemFilter.InReach(reach, true), new ItemFilter.Says(field, true)))))).toList();
     }
 
     @Operation(summary = "The items of a collection that the draft reaches, does not reach, or that one of its rules hits.")

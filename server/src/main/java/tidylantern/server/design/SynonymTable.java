@@ -1,0 +1,67 @@
+package tidylantern.server.design;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import tidylantern.core.design.DesignFault;
+import tidylantern.core.design.Synonym;
+import tidylantern.server.platform.Refusal;
+
+/**
+ * Synonyms as CSV (RFC 4180), an entry a row. The first cell says how it holds: {@code =} for a group, {@code >} for what is
+ * typed in the second cell and finds the rest too; a row with neither is a group.
+ */
+final class SynonymTable {
+    private static final String BOTH_WAYS = "=";
+    private static final String ONE_WAY = ">";
+
+    private SynonymTable() {}
+
+    static String write(List<Synonym> synonyms) {
+        StringWriter out = new StringWriter();
+        try (var printer = CSVFormat.RFC4180.print(out)) {
+            for (Synonym synonym : synonyms) {
+                List<String> row = new ArrayList<>(List.of(synonym.from() == null ? BOTH_WAYS : ONE_WAY));
+                synonym.all().forEach(row::add);
+                printer.printRecord(row);
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("writing to memory", impossible);
+        }
+        return out.toString();
+    }
+
+    /** @throws Refusal naming the row at fault */
+    static List<Synonym> read(String csv) {
+        List<Synonym> synonyms = new ArrayList<>();
+        try (CSVParser rows = CSVParser.parse(new StringReader(csv.startsWith("\ufeff") ? csv.substring(1) : csv), CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get())) {
+            for (CSVRecord row : rows) {
+                List<String> cells = row.toList().stream().map(String::strip).filter(cell -> !cell.isEmpty()).toList();
+                if (!cells.isEmpty()) {
+                    synonyms.add(entry(row.getRecordNumber(), cells));
+                }
+            }
+        } catch (IOException | UncheckedIOException broken) {
+            throw Refusal.bad(null, "This is no CSV: %s. Save it as CSV with commas first.".formatted(broken.getMessage()));
+        }
+        return synonyms;
+    }
+
+    private static Synonym entry(long row, List<String> cells) {
+        try {
+            return switch (cells.getFirst()) {
+                case ONE_WAY -> new Synonym(cells.size() > 1 ? cells.get(1) : null, cells.subList(Math.min(2, cells.size()), cells.size()));
+                case BOTH_WAYS -> new Synonym(null, cells.subList(1, cells.size()));
+                default -> new Synonym(null, cells);
+            };
+        } catch (DesignFault wrong) {
+            throw Refusal.bad(null, "Row %d: %s.".formatted(row, wrong.getMessage()));
+        }
+    }
+}
