@@ -66,6 +66,18 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
         return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, changed, operators);
     }
 
+    public Words withNeeded(WordsNeeded changed) {
+        return new Words(weights, changed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators);
+    }
+
+    public Words withTypos(Typos changed) {
+        return new Words(weights, needed, partOfWord, changed, stemming, fewestLetters, excerpt, synonyms, stopWords, operators);
+    }
+
+    public Words withStemming(boolean on) {
+        return new Words(weights, needed, partOfWord, typos, on, fewestLetters, excerpt, synonyms, stopWords, operators);
+    }
+
     public Words withOperators(boolean allowed) {
         return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, allowed);
     }

@@ -35,11 +35,28 @@ final class ReadQuery {
     private static final int MOST_MATCHES = 60;
 
     private final Query lucene;
+    private final Query asked;
     private final List<Match> matches;
+    private final List<Part> parts;
 
-    private ReadQuery(Query lucene, List<Match> matches) {
+    private ReadQuery(Query lucene, Query asked, List<Match> matches, List<Part> parts) {
         this.lucene = lucene;
+        this.asked = asked;
         this.matches = matches;
+        this.parts = parts;
+    }
+
+    /** A word of a query without operators, and what finds the items that hold it. */
+    record Part(WordMatch match, Query query) {}
+
+    /** What is asked for, in reach or not. */
+    Query asked() {
+        return asked;
+    }
+
+    /** The words; none for the starting list and for a query with operators. */
+    List<Part> parts() {
+        return parts;
     }
 
     Query lucene() {
@@ -59,7 +76,7 @@ final class ReadQuery {
     static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher) throws IOException {
         Query reach = ReachQuery.of(design.reach());
         if (query.letters() < design.words().fewestLetters()) {
-            return new ReadQuery(reach, List.of());
+            return new ReadQuery(reach, reach, List.of(), List.of());
         }
         return new Reader(design, content, searcher, reach).read(query.text());
     }
@@ -73,6 +90,7 @@ final class ReadQuery {
         private final Set<String> languages;
         private final Vocabulary vocabulary;
         private final List<Match> matches = new ArrayList<>();
+        private final List<Part> parts = new ArrayList<>();
 
         Reader(SearchDesign design, SiteContent content, IndexSearcher searcher, Query reach) {
             this.design = design;
@@ -91,9 +109,9 @@ final class ReadQuery {
                 found = words(text);
             }
             if (matches.isEmpty()) {
-                return new ReadQuery(reach, List.of());
+                return new ReadQuery(reach, reach, List.of(), List.of());
             }
-            return new ReadQuery(new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER).add(found, BooleanClause.Occur.MUST).build(), matches);
+            return new ReadQuery(new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER).add(found, BooleanClause.Occur.MUST).build(), found, matches, parts);
         }
 
         /** So many of the words as the design needs, wherever they stand. */
@@ -101,7 +119,9 @@ final class ReadQuery {
             List<WordMatch> words = wordMatches(text, true);
             BooleanQuery.Builder found = new BooleanQuery.Builder();
             for (WordMatch match : words) {
-                found.add(query(match), BooleanClause.Occur.SHOULD);
+                Part part = new Part(match, query(match));
+                parts.add(part);
+                found.add(part.query(), BooleanClause.Occur.SHOULD);
             }
             found.setMinimumNumberShouldMatch(design.words().needed().of(words.size()));
             matches.addAll(words);

@@ -23,6 +23,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.Item;
+import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
@@ -112,6 +113,15 @@ public final class SearchEngine {
                 }
                 return new LiveAnswer(query.text().strip(), read.startingList(), total, shown);
             });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    /** Why a query finds an item where it does, or why it does not. */
+    public Explanation explain(SiteContent content, SearchDesign design, VisitorQuery query, ItemRef item) {
+        try {
+            return index.read(searcher -> new Explainer(searcher, content, query, item).explain(design));
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }

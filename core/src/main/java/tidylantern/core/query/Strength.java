@@ -30,6 +30,11 @@ public enum Strength {
         this.share = (float) share;
     }
 
+    @Override
+    public String toString() {
+        return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+    }
+
     /** Of what an exact match gives, 0 to 1. */
     public float share() {
         return share;

@@ -13,11 +13,8 @@ import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.search.AutomatonQuery;
-import org.apache.lucene.search.BooleanClause;
-import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.BoostQuery;
 import org.apache.lucene.search.ConstantScoreQuery;
-import org.apache.lucene.search.DisjunctionMaxQuery;
 import org.apache.lucene.search.PrefixQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.SynonymQuery;
@@ -81,36 +78,42 @@ final class WordMatch implements Match {
         typos = true;
     }
 
+    @Override
+    public String typed() {
+        return word.folded();
+    }
+
+    @Override
+    public boolean forgivesTypos() {
+        return typos;
+    }
+
     /** Scored as the class says. */
     @Override
-    public Query query(IndexReader reader, SiteContent content) throws IOException {
-        BooleanQuery.Builder fields = new BooleanQuery.Builder();
+    public List<InField> inFields(IndexReader reader, SiteContent content) throws IOException {
+        List<InField> fields = new ArrayList<>();
         for (FieldWeight weight : design.searched()) {
-            List<Query> ways = content.kind(weight.field()) == FieldKind.CODE ? codeWays(weight.field()) : wordWays(weight.field(), reader);
-            if (!ways.isEmpty()) {
-                Query best = ways.size() == 1 ? ways.getFirst() : new DisjunctionMaxQuery(ways, 0);
-                fields.add(new BoostQuery(best, (float) weight.weight()), BooleanClause.Occur.SHOULD);
-            }
+            fields.add(new InField(weight.field(), weight.weight(), content.kind(weight.field()) == FieldKind.CODE ? codeWays(weight.field()) : wordWays(weight.field(), reader)));
         }
-        return fields.build();
+        return fields;
     }
 
-    private List<Query> codeWays(FieldKey field) {
-        return codes.stream().<Query>map(code -> new TermQuery(new Term(IndexFields.codes(field), code))).toList();
+    private List<Way> codeWays(FieldKey field) {
+        return codes.stream().map(code -> new Way(Strength.EXACT, new TermQuery(new Term(IndexFields.codes(field), code)))).toList();
     }
 
-    private List<Query> wordWays(FieldKey field, IndexReader reader) throws IOException {
+    private List<Way> wordWays(FieldKey field, IndexReader reader) throws IOException {
         String place = IndexFields.words(field);
         Terms terms = MultiTerms.getTerms(reader, place);
         if (terms == null) {
             return List.of();
         }
-        List<Query> ways = new ArrayList<>();
+        List<Way> ways = new ArrayList<>();
         ways.add(typed(place));
         if (design.stemming() && !word.bareStems().isEmpty()) {
             SynonymQuery.Builder bare = new SynonymQuery.Builder(place);
             word.bareStems().forEach(stem -> bare.addTerm(new Term(place, stem), Strength.STEM.share()));
-            ways.add(bare.build());
+            ways.add(new Way(Strength.STEM, bare.build()));
         }
         if (design.partOfWord().starts()) {
             float rarity = rarity(terms, documentsWithStart(terms, new BytesRef(word.folded())));
@@ -137,19 +140,19 @@ final class WordMatch implements Match {
     }
 
     /** The word itself and its stems as one: an occurrence of the word counts whole, one of another form as a stem. */
-    private Query typed(String place) {
+    private Way typed(String place) {
         Term exact = new Term(place, word.folded());
         if (!design.stemming() || word.stems().isEmpty()) {
-            return new TermQuery(exact);
+            return new Way(Strength.EXACT, new TermQuery(exact));
         }
         // The word's own occurrences stand in the index under their stem too, so the two shares add up to 1.
         SynonymQuery.Builder both = new SynonymQuery.Builder(place);
         both.addTerm(exact, Strength.EXACT.share() - Strength.STEM.share());
         word.stems().forEach(stem -> both.addTerm(new Term(place, stem), Strength.STEM.share()));
-        return both.build();
+        return new Way(Strength.EXACT, both.build());
     }
 
-    private void addTypos(List<Query> ways, String place, Terms terms) throws IOException {
+    private void addTypos(List<Way> ways, String place, Terms terms) throws IOException {
         Map<Strength, List<BytesRef>> met = new EnumMap<>(Strength.class);
         Map<Strength, Long> documents = new EnumMap<>(Strength.class);
         boolean inside = foundInside();
@@ -198,8 +201,8 @@ final class WordMatch implements Match {
         return reach;
     }
 
-    private static Query constant(Query found, Strength strength, float rarity) {
-        return new BoostQuery(new ConstantScoreQuery(found), strength.share() * rarity / (1 + SiteIndex.K1));
+    private static Way constant(Query found, Strength strength, float rarity) {
+        return new Way(strength, new BoostQuery(new ConstantScoreQuery(found), strength.share() * rarity / (1 + SiteIndex.K1)));
     }
 
     /** BM25's inverse document frequency, ln(1 + (N - n + 0.5) / (n + 0.5)), with n held to N. */

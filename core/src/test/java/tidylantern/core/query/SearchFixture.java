@@ -13,6 +13,7 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
@@ -111,6 +112,21 @@ final class SearchFixture implements AutoCloseable {
 
     SearchEngine engine() {
         return new SearchEngine(index);
+    }
+
+    /** What keeps an item from being found. */
+    interface Causes {
+        List<Explainer.Cause> causes(SearchDesign design);
+    }
+
+    Causes explainer(String query, ItemRef item) {
+        return design -> {
+            try {
+                return index.read(searcher -> new Explainer(searcher, SITE, new VisitorQuery(query, 1), item).causes(design));
+            } catch (IOException failure) {
+                throw new UncheckedIOException(failure);
+            }
+        };
     }
 
     ItemListing listing() {

@@ -1,0 +1,408 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.apache.lucene.index.DocValues;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.ReaderUtil;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreMode;
+import org.apache.lucene.search.Scorer;
+import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.search.TopDocs;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.Item;
+import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.DesignChecks;
+import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Reach;
+import tidylantern.core.design.ReachRule;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Synonym;
+import tidylantern.core.design.Words;
+import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.Stemming;
+import tidylantern.core.index.WordForms;
+import tidylantern.core.query.Explanation.Cure;
+import tidylantern.core.query.Explanation.FieldPart;
+import tidylantern.core.query.Explanation.Kind;
+import tidylantern.core.query.Explanation.Leaving;
+import tidylantern.core.query.Explanation.Reason;
+import tidylantern.core.query.Explanation.Remedy;
+import tidylantern.core.query.Explanation.WordPart;
+
+/**
+ * Tells why a query finds one item, or does not. Everything is asked of the very queries that answer visitors, one item at
+ * a time; nothing is reckoned a second time by other rules.
+ */
+final class Explainer {
+    private static final int MOST_MET = 5;
+    private static final int MOST_WORDS_IN_SYNONYM = 6;
+
+    private final IndexSearcher searcher;
+    private final SiteContent content;
+    private final VisitorQuery query;
+    private final ItemRef ref;
+
+    Explainer(IndexSearcher searcher, SiteContent content, VisitorQuery query, ItemRef ref) {
+        this.searcher = searcher;
+        this.content = content;
+        this.query = query;
+        this.ref = ref;
+    }
+
+    /** A reason with the changes that take it away, still to be applied. */
+    record Cause(Kind kind, List<String> words, List<FieldKey> fields, @Nullable ReachRule rule, List<Fix> fixes) {}
+
+    record Fix(Cure cure, @Nullable FieldKey field, UnaryOperator<SearchDesign> change) {}
+
+    Explanation explain(SearchDesign design) throws IOException {
+        ReadQuery read = ReadQuery.read(query, design, content, searcher);
+        int total = searcher.count(read.lucene());
+        int document = document();
+        if (document < 0) {
+            return new Explanation(ref, ref.id().value(), read.startingList(), total, null, null, 0, List.of(), List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())), List.of());
+        }
+        Item item = IndexFields.item(searcher.storedFields(), document, fieldKeys());
+        Integer place = place(read, document);
+        double score = place == null || read.startingList() ? 0 : Objects.requireNonNullElse(score(read.lucene(), document), 0f);
+        List<WordPart> words = read.startingList() ? List.of() : words(read, item, document);
+        List<Reason> reasons = new ArrayList<>();
+        List<Leaving> leavings = List.of();
+        if (place == null) {
+            for (Cause cause : causes(design, read, item, document)) {
+                List<Remedy> remedies = new ArrayList<>();
+                for (Fix fix : cause.fixes()) {
+                    SearchDesign after = fix.change().apply(design);
+                    ReadQuery then = ReadQuery.read(query, after, content, searcher);
+                    remedies.add(new Remedy(fix.cure(), fix.field(), after, searcher.count(then.lucene()), place(then, document)));
+                }
+                reasons.add(new Reason(cause.kind(), cause.words(), cause.fields(), cause.rule(), remedies));
+            }
+        } else {
+            leavings = leavings(design, item);
+        }
+        return new Explanation(ref, item.title(), read.startingList(), total, place, place == null ? null : (place - 1) / design.page().perPage() + 1, score, words, reasons, leavings);
+    }
+
+    /** What keeps the item from being found under a design; empty if nothing does. */
+    List<Cause> causes(SearchDesign design) throws IOException {
+        int document = document();
+        if (document < 0) {
+            return List.of(new Cause(Kind.NOT_THERE, List.of(), List.of(), null, List.of()));
+        }
+        return causes(design, ReadQuery.read(query, design, content, searcher), IndexFields.item(searcher.storedFields(), document, fieldKeys()), document);
+    }
+
+    private Set<FieldKey> fieldKeys() {
+        Set<FieldKey> keys = new HashSet<>();
+        content.collections().forEach(collection -> collection.fields().forEach(field -> keys.add(field.key())));
+        return keys;
+    }
+
+    // One document
+
+    private int document() throws IOException {
+        TopDocs found = searcher.search(new TermQuery(new Term(IndexFields.REF, ref.toString())), 1);
+        return found.scoreDocs.length == 0 ? -1 : found.scoreDocs[0].doc;
+    }
+
+    /** What a query gives the document; null where it does not find it. */
+    private @Nullable Float score(Query asked, int document) throws IOException {
+        LeafReaderContext leaf = searcher.getIndexReader().leaves().get(ReaderUtil.subIndex(document, searcher.getIndexReader().leaves()));
+        Scorer scorer = searcher.createWeight(searcher.rewrite(asked), ScoreMode.COMPLETE, 1).scorer(leaf);
+        int there = document - leaf.docBase;
+        return scorer != null && scorer.iterator().advance(there) == there ? scorer.score() : null;
+    }
+
+    private boolean finds(Query asked, int document) throws IOException {
+        return score(asked, document) != null;
+    }
+
+    /** 1 for the first of the results; null where it is none of them. */
+    private @Nullable Integer place(ReadQuery read, int document) throws IOException {
+        Float own = score(read.lucene(), document);
+        if (own == null) {
+            return null;
+        }
+        int before = 0;
+        Long ownDay = newest(document);
+        String ownRef = ref.toString();
+        var weight = searcher.createWeight(searcher.rewrite(read.lucene()), read.startingList() ? ScoreMode.COMPLETE_NO_SCORES : ScoreMode.COMPLETE, 1);
+        for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
+            Scorer scorer = weight.scorer(leaf);
+            if (scorer == null) {
+                continue;
+            }
+            var references = DocValues.getSorted(leaf.reader(), IndexFields.REF);
+            var days = DocValues.getNumeric(leaf.reader(), IndexFields.NEWEST);
+            var live = leaf.reader().getLiveDocs();
+            var documents = scorer.iterator();
+            for (int other = documents.nextDoc(); other != org.apache.lucene.search.DocIdSetIterator.NO_MORE_DOCS; other = documents.nextDoc()) {
+                if (live != null && !live.get(other)) {
+                    continue;
+                }
+                int order = read.startingList() ? Long.compare(days.advanceExact(other) ? days.longValue() : Long.MIN_VALUE, ownDay) : Float.compare(scorer.score(), own);
+                if (order > 0 || (order == 0 && references.advanceExact(other) && references.lookupOrd(references.ordValue()).utf8ToString().compareTo(ownRef) < 0)) {
+                    before++;
+                }
+            }
+        }
+        return before + 1;
+    }
+
+    private long newest(int document) throws IOException {
+        LeafReaderContext leaf = searcher.getIndexReader().leaves().get(ReaderUtil.subIndex(document, searcher.getIndexReader().leaves()));
+        var days = DocValues.getNumeric(leaf.reader(), IndexFields.NEWEST);
+        return days.advanceExact(document - leaf.docBase) ? days.longValue() : Long.MIN_VALUE;
+    }
+
+    // A hit
+
+    private List<WordPart> words(ReadQuery read, Item item, int document) throws IOException {
+        Stemming stemming = new Stemming(language(item));
+        List<WordPart> words = new ArrayList<>();
+        for (Match match : read.matches()) {
+            List<FieldPart> fields = new ArrayList<>();
+            for (Match.InField in : match.inFields(searcher.getIndexReader(), content)) {
+                Strength best = null;
+                float most = 0;
+                for (Match.Way way : in.ways()) {
+                    Float gives = score(way.query(), document);
+                    if (gives != null && (best == null || gives > most)) {
+                        best = way.way();
+                        most = gives;
+                    }
+                }
+                if (best == Strength.EXACT && match instanceof WordMatch && content.kind(in.field()) != FieldKind.CODE
+                        && !finds(new TermQuery(new Term(IndexFields.words(in.field()), match.typed())), document)) {
+                    // The word and its other forms are scored as one, so the strength follows from what is there.
+                    best = Strength.STEM;
+                }
+                if (best != null) {
+                    fields.add(new FieldPart(in.field(), in.weight(), best, met(match, item.values().get(in.field()), stemming), in.weight() * most));
+                }
+            }
+            fields.sort(Comparator.comparingDouble(FieldPart::gives).reversed());
+            words.add(new WordPart(match.typed(), match.forgivesTypos(), fields.stream().mapToDouble(FieldPart::gives).sum(), fields));
+        }
+        return words;
+    }
+
+    private static List<String> met(Match match, @Nullable FieldValue value, Stemming stemming) {
+        Set<String> met = new LinkedHashSet<>();
+        if (value instanceof FieldValue.Codes codes) {
+            met.addAll(codes.codes());
+        } else if (value != null) {
+            String text = IndexFields.searchableText(value);
+            List<String> words = new ArrayList<>();
+            WordForms.each(text, (lower, start, end) -> {
+                words.add(lower);
+                boolean phrase = match.phrases().stream().anyMatch(one -> one.endsAt(words, words.size() - 1, stemming));
+                if (phrase || match.mark(lower, end - start, stemming) != null) {
+                    met.add(text.substring(start, end));
+                }
+                return met.size() < MOST_MET;
+            });
+        }
+        return List.copyOf(met);
+    }
+
+    private String language(Item item) {
+        Collection collection = content.collection(item.ref().collection());
+        return collection == null ? "und" : collection.language();
+    }
+
+    private List<Leaving> leavings(SearchDesign design, Item item) throws IOException {
+        List<ReachRule> rules = new ArrayList<>(List.of(ReachRule.item(item.ref().id())));
+        item.values().forEach((key, value) -> {
+            if (value instanceof FieldValue.Categories categories) {
+                categories.paths().stream().flatMap(path -> path.fromTheTop().stream().sorted(Comparator.comparing(above -> -above.names().size())))
+                        .forEach(path -> rules.add(key.equals(FieldKey.AUTHOR) ? ReachRule.author(path.key()) : ReachRule.category(key, path.key())));
+            } else if (key.equals(FieldKey.AUTHOR) && value instanceof FieldValue.Text text) {
+                text.text().lines().filter(line -> !line.isBlank()).forEach(line -> rules.add(ReachRule.author(line)));
+            }
+        });
+        List<Leaving> leavings = new ArrayList<>();
+        for (ReachRule rule : rules.stream().distinct().toList()) {
+            leavings.add(new Leaving(rule, searcher.count(new BooleanQuery.Builder().add(ReachQuery.of(design.reach()), Occur.FILTER).add(ReachQuery.rule(rule, item.ref().collection()), Occur.FILTER).build())));
+        }
+        return leavings;
+    }
+
+    // A miss
+
+    private List<Cause> causes(SearchDesign design, ReadQuery read, Item item, int document) throws IOException {
+        List<Cause> causes = new ArrayList<>();
+        reach(causes, design.reach(), document);
+        SearchDesign inReach = design;
+        for (Cause cause : causes) {
+            for (Fix fix : cause.fixes()) {
+                inReach = fix.change().apply(inReach);
+            }
+        }
+        // Whether slips are forgiven hangs on what is in reach, so words are looked at as if the item were.
+        ReadQuery then = inReach.equals(design) ? read : ReadQuery.read(query, inReach, content, searcher);
+        if (!then.startingList()) {
+            if (then.parts().isEmpty()) {
+                if (!finds(then.asked(), document)) {
+                    causes.add(new Cause(Kind.OPERATORS, List.of(), List.of(), null, List.of(new Fix(Cure.NO_OPERATORS, null, now -> now.withWords(now.words().withOperators(false))))));
+                }
+            } else {
+                words(causes, inReach, then, item, document);
+            }
+        }
+        return causes;
+    }
+
+    private void reach(List<Cause> causes, Reach reach, int document) throws IOException {
+        if (finds(ReachQuery.keptOut(), document)) {
+            causes.add(new Cause(Kind.KEPT_OUT, List.of(), List.of(), null, List.of()));
+        }
+        Reach.Searched searched = reach.collections().stream().filter(one -> one.collection().equals(ref.collection())).findFirst().orElse(null);
+        if (searched == null) {
+            causes.add(new Cause(Kind.COLLECTION_NOT_SEARCHED, List.of(), List.of(), null,
+                    List.of(new Fix(Cure.SEARCH_COLLECTION, null, now -> searched(now, Reach.Searched.all(ref.collection()))))));
+            return;
+        }
+        for (ReachRule rule : searched.leaveOut()) {
+            if (finds(ReachQuery.rule(rule, ref.collection()), document)) {
+                causes.add(new Cause(Kind.LEFT_OUT, List.of(), List.of(), rule, List.of(new Fix(Cure.DROP_RULE, null,
+                        now -> rules(now, one -> new Reach.Searched(one.collection(), one.only(), one.leaveOut().stream().filter(other -> !other.equals(rule)).toList()))))));
+            }
+        }
+        Map<String, List<ReachRule>> alternatives = new LinkedHashMap<>();
+        searched.only().forEach(rule -> alternatives.computeIfAbsent(rule.looksAt(), key -> new ArrayList<>()).add(rule));
+        for (List<ReachRule> only : alternatives.values()) {
+            boolean passes = false;
+            for (ReachRule rule : only) {
+                passes |= finds(ReachQuery.rule(rule, ref.collection()), document);
+            }
+            if (!passes) {
+                causes.add(new Cause(Kind.NOT_LET_IN, List.of(), List.of(), only.getFirst(), List.of(new Fix(Cure.DROP_ONLY_RULES, null,
+                        now -> rules(now, one -> new Reach.Searched(one.collection(), one.only().stream().filter(other -> !only.contains(other)).toList(), one.leaveOut()))))));
+            }
+        }
+    }
+
+    private SearchDesign rules(SearchDesign design, UnaryOperator<Reach.Searched> change) {
+        return design.withReach(new Reach(design.reach().collections().stream().map(one -> one.collection().equals(ref.collection()) ? change.apply(one) : one).toList()));
+    }
+
+    private static SearchDesign searched(SearchDesign design, Reach.Searched more) {
+        List<Reach.Searched> all = new ArrayList<>(design.reach().collections());
+        if (all.stream().noneMatch(one -> one.collection().equals(more.collection()))) {
+            all.add(more);
+        }
+        return design.withReach(new Reach(all));
+    }
+
+    private void words(List<Cause> causes, SearchDesign design, ReadQuery read, Item item, int document) throws IOException {
+        List<ReadQuery.Part> missing = new ArrayList<>();
+        for (ReadQuery.Part part : read.parts()) {
+            if (!finds(part.query(), document)) {
+                missing.add(part);
+            }
+        }
+        int all = read.parts().size();
+        int needed = design.words().needed().of(all);
+        if (all - missing.size() >= needed) {
+            return;
+        }
+        if (needed < all) {
+            // Which of the missing words would do is anybody's choice, so they are one reason together.
+            List<Fix> fixes = new ArrayList<>();
+            if (design.words().needed() != Words.WordsNeeded.ANY && missing.size() < all) {
+                fixes.add(new Fix(Cure.NEED_FEWER_WORDS, null, now -> now.withWords(now.words().withNeeded(Words.WordsNeeded.ANY))));
+            }
+            for (ReadQuery.Part part : missing) {
+                fixes.addAll(fixes(design, part.match().typed(), item, document).values().stream().flatMap(List::stream).toList());
+            }
+            causes.add(new Cause(Kind.TOO_FEW_WORDS, missing.stream().map(part -> part.match().typed()).toList(), List.of(), null, fixes));
+            return;
+        }
+        for (ReadQuery.Part part : missing) {
+            String word = part.match().typed();
+            Map<Kind, List<Fix>> fixes = fixes(design, word, item, document);
+            Kind kind = fixes.containsKey(Kind.FIELD_NOT_SEARCHED) ? Kind.FIELD_NOT_SEARCHED : fixes.containsKey(Kind.TOO_STRICT) ? Kind.TOO_STRICT : Kind.WORD_NOWHERE;
+            causes.add(new Cause(kind, List.of(word), fixes.getOrDefault(Kind.FIELD_NOT_SEARCHED, List.of()).stream().map(Fix::field).filter(Objects::nonNull).toList(), null,
+                    fixes.values().stream().flatMap(List::stream).toList()));
+        }
+    }
+
+    /** Changes under which the item holds the word, by what they say of the reason; the likeliest first. */
+    private Map<Kind, List<Fix>> fixes(SearchDesign design, String word, Item item, int document) throws IOException {
+        List<Map.Entry<Kind, Fix>> candidates = new ArrayList<>();
+        Collection collection = content.collection(item.ref().collection());
+        for (Field field : collection == null ? List.<Field>of() : collection.fields()) {
+            boolean searched = design.words().searched().stream().anyMatch(weight -> weight.field().equals(field.key()));
+            if (!searched && DesignChecks.searchable(field.kind()) && item.values().containsKey(field.key())) {
+                candidates.add(Map.entry(Kind.FIELD_NOT_SEARCHED, new Fix(Cure.SEARCH_FIELD, field.key(), now -> now.withWords(now.words().withWeights(searching(now.words().weights(), field.key()))))));
+            }
+        }
+        Words words = design.words();
+        if (!words.stemming()) {
+            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.FIND_OTHER_FORMS, null, now -> now.withWords(now.words().withStemming(true)))));
+        }
+        if (words.partOfWord() == Words.PartOfWord.WHOLE) {
+            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.MATCH_STARTS, null, now -> now.withWords(now.words().withPartOfWord(Words.PartOfWord.START)))));
+        }
+        if (!words.typos().allowed()) {
+            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.ALLOW_TYPOS, null, now -> now.withWords(now.words().withTypos(new Words.Typos(true, now.words().typos().firstLetterFixed()))))));
+        }
+        if (words.typos().firstLetterFixed()) {
+            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.FREE_FIRST_LETTER, null, now -> now.withWords(now.words().withTypos(new Words.Typos(true, false))))));
+        }
+        if (words.partOfWord() != Words.PartOfWord.INSIDE) {
+            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.MATCH_INSIDE, null, now -> now.withWords(now.words().withPartOfWord(Words.PartOfWord.INSIDE)))));
+        }
+        List<String> title = new ArrayList<>();
+        WordForms.each(item.title(), (lower, start, end) -> {
+            title.add(lower);
+            return title.size() < MOST_WORDS_IN_SYNONYM;
+        });
+        if (!title.isEmpty()) {
+            Synonym synonym = Synonym.oneWay(word, String.join(" ", title));
+            candidates.add(Map.entry(Kind.WORD_NOWHERE, new Fix(Cure.ADD_SYNONYM, null, now -> {
+                List<Synonym> more = new ArrayList<>(now.words().synonyms());
+                more.add(synonym);
+                return now.withWords(now.words().withSynonyms(more.stream().distinct().toList()));
+            })));
+        }
+        Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
+        for (Map.Entry<Kind, Fix> candidate : candidates) {
+            ReadQuery then = ReadQuery.read(query, candidate.getValue().change().apply(design), content, searcher);
+            for (ReadQuery.Part part : then.parts()) {
+                if (part.match().typed().equals(word) && finds(part.query(), document)) {
+                    fixes.computeIfAbsent(candidate.getKey(), kind -> new ArrayList<>()).add(candidate.getValue());
+                }
+            }
+        }
+        return fixes;
+    }
+
+    private static List<FieldWeight> searching(List<FieldWeight> weights, FieldKey field) {
+        List<FieldWeight> changed = new ArrayList<>(weights.stream().filter(weight -> !weight.field().equals(field)).toList());
+        changed.add(new FieldWeight(field, 1));
+        return changed;
+    }
+}
