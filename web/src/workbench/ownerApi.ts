@@ -1,8 +1,8 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CrawlSettings, FieldCount, FieldKind, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
-  SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, Sync,
+  AccessKey, CategoryValue, CollectionShape, CrawlSettings, Explanation, FieldCount, FieldKind, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
+  NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, Sync,
 } from '../shared/contract'
 
 const root = '/api/owner'
@@ -92,6 +92,10 @@ export const api = {
   stopSync: (id: number) => send<Sync>('POST', `/syncs/${id}/stop`),
   goOn: (id: number) => send<Sync>('POST', `/syncs/${id}/go-on`),
 
+  why: (search: string, which: 'draft' | 'live-version', q: string, item: { collection: string, id: string }) =>
+    get<Explanation>(`/searches/${path(search)}/${which}/why?${new URLSearchParams({ q, collection: item.collection, id: item.id })}`),
+  anyItems: (search: string, q: string) => get<NamedItem[]>(`/searches/${path(search)}/draft/items?${new URLSearchParams({ q })}`),
+  draftResults: (search: string, q: string) => get<Results>(`/searches/${path(search)}/draft/results?${new URLSearchParams({ q })}`),
   fieldCounts: (search: string) => get<FieldCount[]>(`/searches/${path(search)}/draft/fields`),
   stopWords: (language: string) => get<string[]>(`/stop-words?${new URLSearchParams({ language })}`),
   synonymsFile: (search: string) => `${root}/searches/${path(search)}/draft/synonyms.csv`,

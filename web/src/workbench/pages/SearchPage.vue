@@ -10,6 +10,7 @@ import LoadFailure from '../parts/LoadFailure.vue'
 import PathSteps from '../parts/PathSteps.vue'
 import PublishDialog from '../parts/PublishDialog.vue'
 import StagePane from '../parts/StagePane.vue'
+import WhyPanel from '../parts/WhyPanel.vue'
 import GoLiveStep from '../steps/GoLiveStep.vue'
 import ReachStep from '../steps/ReachStep.vue'
 import WordsStep from '../steps/WordsStep.vue'
@@ -22,6 +23,12 @@ const router = useRouter()
 const stage = ref<InstanceType<typeof StagePane>>()
 const draft = useDraft(() => search, () => stage.value?.refresh())
 const publishing = ref(false)
+const asking = ref(false)
+const typed = ref('')
+function askWhy(words: string) {
+  typed.value = words
+  asking.value = true
+}
 const failed = ref<Error | null>(null)
 const { data: summary } = useQuery({ queryKey: ['search', () => search], queryFn: () => api.search(search), staleTime: 0 })
 const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
@@ -54,7 +61,7 @@ const state = computed(() => {
   return changes === 0 ? 'Live as designed' : `Draft · ${counted(changes, 'change')} not live`
 })
 useKeys({
-  'Ctrl+z': draft.undo, 'Ctrl+Shift+z': draft.redo, '[': () => walk(-1), ']': () => walk(1), '/': () => stage.value?.focusBox(),
+  'Ctrl+z': draft.undo, 'Ctrl+Shift+z': draft.redo, '[': () => walk(-1), ']': () => walk(1), '/': () => stage.value?.focusBox(), 'w': () => askWhy(stage.value?.typed() ?? ''),
 })
 </script>
 
@@ -84,8 +91,9 @@ useKeys({
       <section class="decisions" :aria-label="steps.find(one => one.key === here)?.name">
         <component :is="panels[here]" :draft="draft" :site="site" :search="search" :collections="collections" :summary="summary ?? null" @publish="lookOver" />
       </section>
-      <StagePane ref="stage" :search="search" :site="site" />
+      <StagePane ref="stage" :search="search" :site="site" @why="askWhy" />
     </div>
+    <WhyPanel v-model="asking" :draft="draft" :search="search" :collections="collections" :live="Boolean(summary?.live)" :typed="typed" />
     <PublishDialog v-model="publishing" :search="search" :summary="summary ?? null" :settle="draft.settle" />
   </main>
 </template>

@@ -6,7 +6,7 @@ import { singleKeys, switchSingleKeys } from '../useSingleKeys'
 const shown = defineModel<boolean>({ required: true })
 const keys: [string, string][] = [
   ['Ctrl K', 'Go anywhere'], ['Ctrl Z', 'Undo the last change of a draft'], ['Ctrl Shift Z', 'Redo it'],
-  ['/', 'Put the cursor into the stage’s search box'], ['[', 'Previous step of a search'], [']', 'Next step'], ['?', 'This list'],
+  ['/', 'Put the cursor into the stage’s search box'], ['w', 'Why an item is found, or not'], ['[', 'Previous step of a search'], [']', 'Next step'], ['?', 'This list'],
 ]
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
+import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import { api } from '../ownerApi'
@@ -16,9 +17,13 @@ const source = computed(() => `/workbench/stage.html?${new URLSearchParams({ sea
 /** The box inside; the stage is of our own origin, so it can be reached. */
 const box = () => frame.value?.contentDocument?.querySelector<HTMLElement>('tidy-search') ?? null
 
+const emit = defineEmits<{ why: [typed: string] }>()
+const typed = () => box()?.shadowRoot?.querySelector('input')?.value ?? ''
+
 defineExpose({
   /** Has the elements ask again, since the draft changed. */
   refresh: () => { frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh')) },
+  typed,
   focusBox: () => {
     frame.value?.contentWindow?.focus()
     box()?.focus()
@@ -32,6 +37,7 @@ defineExpose({
       <SelectButton v-model="place" :options="places" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Place on the site" />
       <SelectButton v-model="width" :options="widths" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Width" />
       <span class="hint quiet"><kbd>/</kbd> to type</span>
+      <Button label="Why?" icon="pi pi-question-circle" size="small" severity="secondary" outlined title="Why an item is found, or not (W)" @click="emit('why', typed())" />
     </div>
     <div class="sheet" :class="width">
       <iframe :key="source" ref="frame" :src="source" title="The visitors’ search, answering from the draft" />

@@ -92,6 +92,38 @@ class OwnerStoryTest {
     }
 
     @Test
+    void whyNamesTheFieldThatIsNotSearchedAndOneClickSearchesIt(@TempDir Path data) {
+        try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
+            browser.signIn(world.service());
+            browser.open(world.workbench("/searches/island-search/words"));
+            browser.enterStage();
+            ask(browser, "hammock");
+            browser.untilTexts(browser.inside("tidy-results"), ".again", texts -> !texts.isEmpty());
+            browser.leaveFrame();
+            browser.seeText("button", "Why?").click();
+            assertThat(browser.see("#why-words").getDomProperty("value")).as("what stands on the stage").isEqualTo("hammock");
+            browser.see("#why-item").sendKeys("ropewalk");
+            browser.seeText("[role=option]", "Orrel Ropewalk").click();
+            browser.seeText(".reason", "“hammock” stands in Reviews, which is not searched.");
+            browser.seeText(".reason li", "then place 1 · 1 result instead of 0");
+            browser.mustBeAccessible("why an item is not found");
+            browser.seeText("button", "Search Reviews").click();
+            browser.seeText(".verdict", "Found at place 1");
+            browser.seeText(".word", "the word itself: hammock");
+            browser.mustBeAccessible("why an item is found");
+            browser.enterStage();
+            browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> texts.equals(List.of("Orrel Ropewalk")));
+            browser.leaveFrame();
+            assertThat(world.api().results("island-search", "hammock").hits()).as("visitors, before publishing").isEmpty();
+
+            browser.see("[aria-label='Leave out this item']").click();
+            browser.seeText(".reason", "A rule leaves it out: this item.");
+            browser.seeText("button", "Take the rule back").click();
+            browser.seeText(".verdict", "Found at place 1");
+        }
+    }
+
+    @Test
     void anOwnersSynonymsAndStopWordsHoldAtOnce(@TempDir Path data) {
         try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
             browser.signIn(world.service());

@@ -233,18 +233,19 @@ final class Explainer {
     }
 
     private List<Leaving> leavings(SearchDesign design, Item item) throws IOException {
-        List<ReachRule> rules = new ArrayList<>(List.of(ReachRule.item(item.ref().id())));
+        Map<ReachRule, String> rules = new LinkedHashMap<>();
+        rules.put(ReachRule.item(item.ref().id()), item.title());
         item.values().forEach((key, value) -> {
             if (value instanceof FieldValue.Categories categories) {
                 categories.paths().stream().flatMap(path -> path.fromTheTop().stream().sorted(Comparator.comparing(above -> -above.names().size())))
-                        .forEach(path -> rules.add(key.equals(FieldKey.AUTHOR) ? ReachRule.author(path.key()) : ReachRule.category(key, path.key())));
+                        .forEach(path -> rules.putIfAbsent(key.equals(FieldKey.AUTHOR) ? ReachRule.author(path.key()) : ReachRule.category(key, path.key()), String.join(" › ", path.names())));
             } else if (key.equals(FieldKey.AUTHOR) && value instanceof FieldValue.Text text) {
-                text.text().lines().filter(line -> !line.isBlank()).forEach(line -> rules.add(ReachRule.author(line)));
+                text.text().lines().filter(line -> !line.isBlank()).forEach(line -> rules.putIfAbsent(ReachRule.author(line), line.strip()));
             }
         });
         List<Leaving> leavings = new ArrayList<>();
-        for (ReachRule rule : rules.stream().distinct().toList()) {
-            leavings.add(new Leaving(rule, searcher.count(new BooleanQuery.Builder().add(ReachQuery.of(design.reach()), Occur.FILTER).add(ReachQuery.rule(rule, item.ref().collection()), Occur.FILTER).build())));
+        for (Map.Entry<ReachRule, String> rule : rules.entrySet()) {
+            leavings.add(new Leaving(rule.getKey(), rule.getValue(), searcher.count(new BooleanQuery.Builder().add(ReachQuery.of(design.reach()), Occur.FILTER).add(ReachQuery.rule(rule.getKey(), item.ref().collection()), Occur.FILTER).build())));
         }
         return leavings;
     }

@@ -124,7 +124,8 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
     /**
      * A rule that would leave the item out.
      *
+     * @param name of the category or author as the site writes it, or the item's title
      * @param items how many items that are in reach now would go
      */
-    public record Leaving(ReachRule rule, int items) {}
+    public record Leaving(ReachRule rule, String name, int items) {}
 }

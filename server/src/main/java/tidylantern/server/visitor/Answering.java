@@ -2,11 +2,14 @@ package tidylantern.server.visitor;
 
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.Answer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.LiveAnswer;
+import tidylantern.core.query.Explanation;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
@@ -53,6 +56,11 @@ class Answering {
                     .map(group -> new LiveGroup(group.collection(), group.label(), group.total(), group.hits().stream().map(hit -> shape(hit, base)).toList()))
                     .toList());
         });
+    }
+
+    Explanation explain(String site, SearchDesign design, String q, String collection, String id) {
+        ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
+        return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, new VisitorQuery(q, 1), item));
     }
 
     private static long micros(long begun) {

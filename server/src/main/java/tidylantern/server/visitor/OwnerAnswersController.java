@@ -1,5 +1,6 @@
 package tidylantern.server.visitor;
 
+import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -8,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.Explanation;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -48,6 +50,13 @@ class OwnerAnswersController {
     ResponseEntity<LiveResults> live(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q) {
         Asked asked = asked(key, which);
         return now(answering.live(asked.site(), asked.design(), q));
+    }
+
+    @Operation(summary = "Why a query finds an item where it does, or why it does not, with what would change that.")
+    @GetMapping("/why")
+    ResponseEntity<Explanation> why(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q, @RequestParam String collection, @RequestParam String id) {
+        Asked asked = asked(key, which);
+        return now(answering.explain(asked.site(), asked.design(), q, collection, id));
     }
 
     private Asked asked(String key, String which) {

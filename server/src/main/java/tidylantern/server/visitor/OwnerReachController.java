@@ -32,6 +32,7 @@ import tidylantern.server.platform.Refusal;
 @RequestMapping("/api/owner")
 class OwnerReachController {
     private static final int PER_PAGE = 20;
+    private static final int MOST_OFFERED = 12;
 
     private final Searches searches;
     private final SiteIndexes indexes;
@@ -61,6 +62,16 @@ class OwnerReachController {
     ReachCounts counts(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
         return indexes.listing(draft.site()).counts(draft.design().reach());
+    }
+
+    record NamedItem(CollectionKey collection, ItemId id, String title) {}
+
+    @Operation(summary = "Items of any collection with these words in title or id, to choose one from.")
+    @GetMapping("/searches/{key}/draft/items")
+    List<NamedItem> anyItems(@PathVariable String key, @RequestParam String q) {
+        String site = searches.draft(key).site();
+        return indexes.listing(site).page(contents.of(site), new ItemFilter(null, q, List.of()), new ItemListing.ByTitle(), false, 1, MOST_OFFERED, Set.of()).rows().stream()
+                .map(row -> new NamedItem(row.item().ref().collection(), row.item().ref().id(), row.item().title())).toList();
     }
 
     /** @param items in the draft's reach that say anything in the field */
