@@ -4,7 +4,7 @@ import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue'
 import type { CollectionShape, Explanation, NamedItem, Reason, ReachRule, Remedy, SearchDesign } from '../../shared/contract'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
@@ -15,6 +15,15 @@ import LoadFailure from './LoadFailure.vue'
 const { draft, search, collections, live, typed } = defineProps<{ draft: DraftEditing, search: string, collections: readonly CollectionShape[], live: boolean, typed: string }>()
 const shown = defineModel<boolean>({ required: true })
 const words = ref('')
+/** What is asked, a moment after the last key: an explanation is work for the service. */
+const asked = ref('')
+const PAUSE = 250
+let timer: ReturnType<typeof setTimeout> | undefined
+watch(words, now => {
+  clearTimeout(timer)
+  timer = setTimeout(() => { asked.value = now }, PAUSE)
+})
+onBeforeUnmount(() => clearTimeout(timer))
 const which = ref<'draft' | 'live-version'>('draft')
 const sides = [{ value: 'draft', label: 'Draft' }, { value: 'live-version', label: 'Live' }]
 const picked = ref<NamedItem | string | null>(null)
@@ -36,8 +45,8 @@ const labelOf = (key: string) => collections.find(one => one.key === key)?.label
 const fieldLabel = (key: string) => collections.find(one => one.key === item.value?.collection)?.fields.find(field => field.key === key)?.label ?? key
 
 const { data: why, error, refetch } = useQuery({
-  queryKey: ['reach', () => search, 'why', which, words, () => item.value?.collection, () => item.value?.id], enabled: computed(() => item.value !== null), placeholderData: keepPreviousData, staleTime: 0,
-  queryFn: () => api.why(search, which.value, words.value, item.value!),
+  queryKey: ['reach', () => search, 'why', which, asked, () => item.value?.collection, () => item.value?.id], enabled: computed(() => item.value !== null), placeholderData: keepPreviousData, staleTime: 0,
+  queryFn: () => api.why(search, which.value, asked.value, item.value!),
 })
 const ways: Record<Explanation['words'][number]['fields'][number]['way'], string> = {
   'exact': 'the word itself', 'stem': 'another form', 'start': 'its start', 'inside': 'inside a word', 'typo': 'one slip off', 'typo-start': 'a start, one slip off', 'typo-inside': 'a part, one slip off',

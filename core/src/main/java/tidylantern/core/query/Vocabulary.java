@@ -14,7 +14,7 @@ import tidylantern.core.index.WordForms;
 
 /**
  * A design's synonyms and stop words, taken apart into words once instead of with every query. Kept for the last few
- * designs by their identity: what answers visitors is one object for as long as it is live.
+ * designs: comparing lists, even long ones, is far cheaper than taking them apart, and a draft is another object each time.
  */
 final class Vocabulary {
     private static final int KEPT = 16;
@@ -51,7 +51,7 @@ final class Vocabulary {
     static Vocabulary of(Words words, Set<String> languages) {
         synchronized (LAST) {
             for (Kept kept : LAST) {
-                if (kept.words() == words && kept.languages().equals(languages)) {
+                if (same(kept.words(), words) && kept.languages().equals(languages)) {
                     return kept.vocabulary();
                 }
             }
@@ -64,6 +64,10 @@ final class Vocabulary {
             }
         }
         return made;
+    }
+
+    private static boolean same(Words a, Words b) {
+        return a == b || (a.stemming().equals(b.stemming()) && a.stopWords().equals(b.stopWords()) && a.synonyms().equals(b.synonyms()));
     }
 
     boolean stops(WordForms.Word word) {

@@ -16,12 +16,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
-import tidylantern.core.index.StopWordLists;
 import tidylantern.server.platform.Refusal;
 
 /** An owner's searches: drafts under an ETag, so that two people never overwrite one another, and publishing. */
@@ -82,12 +80,6 @@ class SearchController {
     @PostMapping(path = "/synonym-tables", consumes = "text/csv")
     List<Synonym> readSynonyms(@org.springframework.web.bind.annotation.RequestBody String csv) {
         return SynonymTable.read(csv);
-    }
-
-    @Operation(summary = "A ready list of words that say little by themselves; empty for a language that has none.")
-    @GetMapping("/stop-words")
-    List<String> stopWords(@RequestParam String language) {
-        return StopWordLists.of(language);
     }
 
     private static ResponseEntity<SearchDesign> tagged(Searches.Draft draft) {

@@ -19,6 +19,7 @@ import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.StopWordLists;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.ReachCounts;
@@ -62,6 +63,12 @@ class OwnerReachController {
     ReachCounts counts(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
         return indexes.listing(draft.site()).counts(draft.design().reach());
+    }
+
+    @Operation(summary = "A ready list of words that say little by themselves; empty for a language that has none.")
+    @GetMapping("/stop-words")
+    List<String> stopWords(@RequestParam String language) {
+        return StopWordLists.of(language);
     }
 
     record NamedItem(CollectionKey collection, ItemId id, String title) {}
