@@ -111,7 +111,17 @@ final class ReadQuery {
             if (matches.isEmpty()) {
                 return new ReadQuery(reach, reach, List.of(), List.of());
             }
-            return new ReadQuery(new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER).add(found, BooleanClause.Occur.MUST).build(), found, matches, parts);
+            return new ReadQuery(inReach(found), found, matches, parts);
+        }
+
+        /** Of plain words one flat query: Lucene skips what cannot reach the top there, and not in one that stands inside another. */
+        private Query inReach(Query found) {
+            BooleanQuery.Builder all = new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER);
+            if (parts.isEmpty()) {
+                return all.add(found, BooleanClause.Occur.MUST).build();
+            }
+            parts.forEach(part -> all.add(part.query(), BooleanClause.Occur.SHOULD));
+            return all.setMinimumNumberShouldMatch(design.words().needed().of(parts.size())).build();
         }
 
         /** So many of the words as the design needs, wherever they stand. */
