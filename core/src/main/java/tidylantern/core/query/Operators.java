@@ -2,7 +2,6 @@ package tidylantern.core.query;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -148,10 +147,5 @@ final class Operators {
         };
         level--;
         return read;
-    }
-
-    @Override
-    public String toString() {
-        return tokens.toString().toLowerCase(Locale.ROOT);
     }
 }

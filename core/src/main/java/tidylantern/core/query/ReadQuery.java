@@ -49,7 +49,7 @@ final class ReadQuery {
     /** A word of a query without operators, and what finds the items that hold it. */
     record Part(WordMatch match, Query query) {}
 
-    /** What is asked for, in reach or not. */
+    /** What a query with operators asks for, in reach or not; of other queries see {@link #parts}. */
     Query asked() {
         return asked;
     }
@@ -104,38 +104,23 @@ final class ReadQuery {
         ReadQuery read(String text) throws IOException {
             Operators.Node operators = design.words().operators() ? Operators.read(text) : null;
             Query found = operators == null ? null : query(operators);
-            if (found == null) {
-                matches.clear();
-                found = words(text);
-            }
-            if (matches.isEmpty()) {
-                return new ReadQuery(reach, reach, List.of(), List.of());
-            }
-            return new ReadQuery(inReach(found), found, matches, parts);
-        }
-
-        /** Of plain words one flat query: Lucene skips what cannot reach the top there, and not in one that stands inside another. */
-        private Query inReach(Query found) {
             BooleanQuery.Builder all = new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER);
-            if (parts.isEmpty()) {
-                return all.add(found, BooleanClause.Occur.MUST).build();
+            if (found != null) {
+                return new ReadQuery(all.add(found, BooleanClause.Occur.MUST).build(), found, matches, List.of());
             }
-            parts.forEach(part -> all.add(part.query(), BooleanClause.Occur.SHOULD));
-            return all.setMinimumNumberShouldMatch(design.words().needed().of(parts.size())).build();
-        }
-
-        /** So many of the words as the design needs, wherever they stand. */
-        private Query words(String text) throws IOException {
-            List<WordMatch> words = wordMatches(text, true);
-            BooleanQuery.Builder found = new BooleanQuery.Builder();
-            for (WordMatch match : words) {
+            matches.clear();
+            // One flat query: Lucene skips what cannot reach the top there, and not in one that stands inside another.
+            for (WordMatch match : wordMatches(text, true)) {
                 Part part = new Part(match, query(match));
                 parts.add(part);
-                found.add(part.query(), BooleanClause.Occur.SHOULD);
+                matches.add(match);
+                all.add(part.query(), BooleanClause.Occur.SHOULD);
             }
-            found.setMinimumNumberShouldMatch(design.words().needed().of(words.size()));
-            matches.addAll(words);
-            return found.build();
+            if (parts.isEmpty()) {
+                return new ReadQuery(reach, reach, List.of(), List.of());
+            }
+            Query lucene = all.setMinimumNumberShouldMatch(design.words().needed().of(parts.size())).build();
+            return new ReadQuery(lucene, lucene, matches, parts);
         }
 
         /** With typos only if hardly anything in reach holds the word as typed. */

@@ -45,7 +45,7 @@ public class DesignJson {
         }
     }
 
-    /** The current version of the form. */
+    /** In the current version of the form. */
     public String write(SearchDesign design) {
         return json.writeValueAsString(design);
     }

@@ -37,9 +37,4 @@ final class Robots {
     long pause() {
         return Math.clamp(rules.getCrawlDelay(), 0, LONGEST_DELAY);
     }
-
-    /** The sitemaps that it names. */
-    List<String> sitemaps() {
-        return rules.getSitemaps();
-    }
 }
