@@ -46,6 +46,10 @@ function turn(page: number) {
   turned = true
   show(state, state.query, page)
 }
+function ask(query: string) {
+  turned = true
+  show(state, query, 1)
+}
 watch(() => results.value, async now => {
   if (now.kind !== 'ready' || !turned) return
   turned = false
@@ -65,6 +69,7 @@ watch(() => results.value, async now => {
         <p class="note">{{ texts.nothingHint }}</p>
         <p><button type="button" class="again" @click="show(state, '', 1)">{{ texts.everything }}</button></p>
       </template>
+      <p v-if="answer.didYouMean" class="meant" part="did-you-mean">{{ texts.didYouMean }} <a :href="addressOf(search, answer.didYouMean, 1)" @click.exact.prevent="ask(answer.didYouMean)">{{ answer.didYouMean }}</a>?</p>
       <ol class="cards">
         <li v-for="hit in answer.hits" :key="`${hit.collection}/${hit.id}`">
           <article class="card" :class="{ plain: !hit.image }" part="card">
@@ -83,6 +88,10 @@ watch(() => results.value, async now => {
           <span v-else-if="page === answer.page" class="here" aria-current="page" :aria-label="texts.page(page)">{{ page }}</span>
           <a v-else :href="addressOf(search, state.query, page)" :aria-label="texts.page(page)" @click.exact.prevent="turn(page)">{{ page }}</a>
         </template>
+      </nav>
+      <nav v-if="answer.seeAlso.length > 0" class="see-also" part="see-also" :aria-label="texts.seeAlso">
+        <h3 aria-hidden="true">{{ texts.seeAlso }}</h3>
+        <a v-for="query in answer.seeAlso" :key="query" :href="addressOf(search, query, 1)" @click.exact.prevent="ask(query)">{{ query }}</a>
       </nav>
     </template>
     <div v-if="results.kind === 'failed'" class="note">

@@ -46,10 +46,17 @@ const live = useLatest(
 
 const groups = computed(() => live.value.value?.groups ?? [])
 const total = computed(() => live.value.value?.total ?? 0)
-interface Row { id: string, hit: Hit | null, address: string | null }
+/** What can be chosen: a query to go on with, a hit, or the results page. */
+interface Row { id: string, query: string | null, hit: Hit | null, address: string | null }
+/** Queries to go on with: the word at hand completed or, where nothing is found, another way to write it. */
+const queries = computed(() => {
+  const answer = live.value.value
+  return answer?.didYouMean ? [answer.didYouMean] : answer?.completions ?? []
+})
 const rows = computed<Row[]>(() => {
-  const found = groups.value.flatMap(group => group.hits).map((hit, n) => ({ id: `${id}-row-${n}`, hit, address: safeAddress(hit.url) }))
-  return total.value > 0 ? [...found, { id: `${id}-all`, hit: null, address: allAddress.value }] : found
+  const asked = queries.value.map((query, n) => ({ id: `${id}-query-${n}`, query, hit: null, address: null }))
+  const found = groups.value.flatMap(group => group.hits).map((hit, n) => ({ id: `${id}-row-${n}`, query: null, hit, address: safeAddress(hit.url) }))
+  return total.value > 0 ? [...asked, ...found, { id: `${id}-all`, query: null, hit: null, address: allAddress.value }] : asked
 })
 const shown = computed(() => open.value && (enough.value || asked.value) && live.value.kind !== 'idle' && (live.value.value !== null || live.value.kind === 'failed'))
 const activeRow = computed(() => (shown.value ? rows.value[active.value] : undefined))
@@ -98,8 +105,15 @@ function submit() {
   if (state.resultsHere > 0 || !resultsPage.value) show(state, query, 1)
   else location.assign(addressOf(search, query, 1, resultsPage.value))
 }
+/** Puts a query into the box; its live results follow. */
+function goOn(query: string) {
+  text.value = query
+  typed()
+  input.value?.focus()
+}
 function choose(row: Row) {
-  if (row.hit === null) submit()
+  if (row.query !== null) goOn(row.query)
+  else if (row.hit === null) submit()
   else if (row.address !== null) {
     close()
     if (target.value) window.open(row.address, target.value)
@@ -173,9 +187,15 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhe
       <p v-if="live.kind === 'failed'">{{ texts.failed }}</p>
       <template v-else-if="total === 0">
         <p class="strong">{{ texts.nothing(live.value?.query ?? '') }}</p>
-        <p>{{ texts.nothingHint }}</p>
+        <p v-if="queries.length === 0">{{ texts.nothingHint }}</p>
       </template>
       <div :id="`${id}-list`" class="list" role="listbox" :aria-label="label" :aria-busy="live.kind === 'loading'">
+        <div v-if="queries.length > 0" role="group" class="queries" part="group" :aria-label="total > 0 ? texts.goOn : texts.didYouMean">
+          <span v-if="total === 0" aria-hidden="true">{{ texts.didYouMean }}</span>
+          <span
+            v-for="(query, n) in queries" :id="`${id}-query-${n}`" :key="query" role="option" class="query" :class="{ active: active === n }"
+            :part="active === n ? 'query query-active' : 'query'" :aria-selected="active === n" @click="goOn(query)">{{ query }}</span>
+        </div>
         <div v-for="group in groups" :key="group.collection" role="group" :aria-labelledby="`${id}-${group.collection}`" part="group">
           <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">{{ group.label }}<span aria-hidden="true">{{ group.total }}</span></div>
           <a

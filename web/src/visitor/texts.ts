@@ -5,6 +5,9 @@ export interface Texts {
   searching: string
   nothing: (query: string) => string
   nothingHint: string
+  didYouMean: string
+  goOn: string
+  seeAlso: string
   everything: string
   newest: string
   resultsFor: (query: string) => string
@@ -26,6 +29,9 @@ export const english: Texts = {
   searching: 'Searching',
   nothing: query => `Nothing found for “${query}”`,
   nothingHint: 'Try fewer words, or other ones.',
+  didYouMean: 'Did you mean',
+  goOn: 'Go on with',
+  seeAlso: 'See also',
   everything: 'Look at everything',
   newest: 'Everything, newest first',
   resultsFor: query => `Results for “${query}”`,

@@ -9,6 +9,8 @@ import type { CollectionShape, SearchSummary, Words } from '../../shared/contrac
 import { formatNumber } from '../format'
 import { api } from '../ownerApi'
 import SynonymsEditor from '../parts/SynonymsEditor.vue'
+import VisitorHelp from '../parts/VisitorHelp.vue'
+import ExcerptShape from '../parts/ExcerptShape.vue'
 import StopWordsEditor from '../parts/StopWordsEditor.vue'
 import type { DraftEditing } from '../useDraft'
 
@@ -131,6 +133,12 @@ const neededHelp = computed(() => ({
   <h2 class="second">Words that do not count</h2>
   <p class="quiet part">They need not be there, unless nothing else is typed.</p>
   <StopWordsEditor :languages="languages" :model-value="words.stopWords" @update:model-value="set('stopWords', { stopWords: [...$event] })" />
+  <h2 class="second">Help for visitors</h2>
+  <p class="quiet part">Nothing is offered that would lead to an empty page.</p>
+  <VisitorHelp :model-value="words.help" @update:model-value="set('help', { help: $event })" />
+  <h2 class="second">Text under a title</h2>
+  <p class="quiet part">The summary first; where it is short or does not hold the words, the text around them.</p>
+  <ExcerptShape :model-value="words.excerpt" @update:model-value="set('excerpt', { excerpt: $event })" />
 </template>
 
 <style scoped>

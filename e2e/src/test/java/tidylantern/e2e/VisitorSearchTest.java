@@ -71,10 +71,12 @@ class VisitorSearchTest {
         assertThat(active()).isEmpty();
         List<String> rows = browser.texts(box(), ".row .name");
         input.sendKeys(Keys.ARROW_DOWN);
+        assertThat(active()).as("a word to go on with comes first").isEqualTo("harbour");
+        input.sendKeys(Keys.ARROW_DOWN);
         assertThat(active()).startsWith(rows.get(0));
         input.sendKeys(Keys.ARROW_DOWN);
         assertThat(active()).startsWith(rows.get(1));
-        input.sendKeys(Keys.ARROW_UP, Keys.ARROW_UP);
+        input.sendKeys(Keys.ARROW_UP, Keys.ARROW_UP, Keys.ARROW_UP);
         assertThat(active()).as("past the first row lies the typed text").isEmpty();
         input.sendKeys(Keys.ARROW_UP);
         assertThat(active()).as("and past that the last row").startsWith("See all");
@@ -97,6 +99,7 @@ class VisitorSearchTest {
         WebElement input = typed("honey cake");
         String announced = (String) ((org.openqa.selenium.JavascriptExecutor) browser.driver()).executeScript("return arguments[0].shadowRoot.querySelector('[role=status]').textContent", browser.see("tidy-search"));
         assertThat(announced).matches("\\d+ results?");
+        browser.until("no completion of a whole word", () -> box().findElements(By.cssSelector(".query")).isEmpty());
         input.sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
         browser.until("the item's page", () -> browser.address().equals(world.site() + "/kitchen/farrow-honey-cake"));
     }
@@ -109,6 +112,32 @@ class VisitorSearchTest {
         assertThat(browser.texts(box(), ".row .name mark").getFirst()).isEqualTo("Porpoise");
         browser.type(input(), "zzqxw");
         browser.untilTexts(box(), ".panel p", texts -> texts.contains("Nothing found for “zzqxw”"));
+    }
+
+    @Test
+    void wordsAreCompletedAndEveryWayOnLeadsSomewhere() {
+        browser.open(world.site() + "/search");
+        WebElement input = typed("lighth");
+        browser.untilTexts(box(), ".query", texts -> texts.contains("lighthouse"));
+        input.sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
+        browser.until("the word is completed", () -> "lighthouse".equals(input().getDomProperty("value")));
+        assertThat(input.getDomAttribute("aria-expanded")).as("one can go on typing").isEqualTo("true");
+
+        browser.type(input(), "lighthuose zzqxw");
+        browser.untilTexts(box(), ".query", texts -> texts.equals(List.of("lighthouse")));
+        input().sendKeys(Keys.ENTER);
+        SearchContext results = browser.inside("tidy-results");
+        browser.untilTexts(results, ".meant a", texts -> texts.equals(List.of("lighthouse")));
+        browser.see(results, ".meant a").click();
+        browser.untilTexts(results, ".heading", texts -> texts.equals(List.of("Results for “lighthouse”")));
+        assertThat(input().getDomProperty("value")).as("the box shows it too").isEqualTo("lighthouse");
+        browser.untilTexts(results, ".see-also a", texts -> !texts.isEmpty());
+        WebElement other = browser.see(results, ".see-also a");
+        String query = other.getText();
+        other.click();
+        browser.untilTexts(results, ".heading", texts -> texts.equals(List.of("Results for “" + query + "”")));
+        assertThat(results.findElements(By.cssSelector(".card"))).isNotEmpty();
+        browser.mustBeAccessible("ways on from a query");
     }
 
     @Test

@@ -35,6 +35,7 @@ public final class DesignDifferences {
         compare(found, Step.WORDS, strictness(before), strictness(after));
         lists(found, "Synonyms", before.words().synonyms(), after.words().synonyms());
         lists(found, "Stop words", before.words().stopWords(), after.words().stopWords());
+        lists(found, "See also", before.words().help().owners(), after.words().help().owners());
         compare(found, Step.GO_LIVE, page(before), page(after));
         return found;
     }
@@ -92,6 +93,9 @@ public final class DesignDifferences {
         said.put("Other forms of a word", words.stemming() ? "found" : "not found");
         said.put("Operators", words.operators() ? "allowed" : "read as words");
         said.put("Fewest letters", words.fewestLetters().toString());
+        said.put("Completion of words", words.help().completions() ? "offered" : "not offered");
+        said.put("Did you mean", words.help().didYouMean() ? "offered" : "not offered");
+        said.put("Queries under the results", words.help().seeAlso() ? "offered" : "not offered");
         said.put("Words in an excerpt", words.excerpt().words().toString());
         said.put("Words before the first match", words.excerpt().wordsBefore().toString());
         return said;

@@ -34,7 +34,8 @@ public record Synonym(@Nullable String from, List<String> words) {
         return new Synonym(from, List.of(words));
     }
 
-    private static String tidy(@Nullable String word, String name) {
+    /** A word or phrase without needless spaces. */
+    static String tidy(@Nullable String word, String name) {
         String tidy = word == null ? "" : word.strip().replaceAll("\\s+", " ");
         DesignFault.unless(tidy.codePoints().anyMatch(Character::isLetterOrDigit), name, "\"%s\" has no letter or digit; write a word or a phrase", tidy);
         DesignFault.unless(tidy.length() <= LONGEST, name, "\"%s…\" is longer than %d characters", tidy.substring(0, Math.min(20, tidy.length())), LONGEST);

@@ -16,10 +16,11 @@ import tidylantern.core.content.FieldKey;
  * @param synonyms words that stand for one another, in the owner's order
  * @param stopWords words that do not count unless a query holds nothing else
  * @param operators whether visitors may use quotes, AND, OR, NOT, a minus and parentheses
+ * @param help what helps visitors on
  * @param fewestLetters below this many letters and digits the starting list stands; 1 to 5
  */
 public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord partOfWord, Typos typos, Boolean stemming,
-        Integer fewestLetters, Excerpt excerpt, List<Synonym> synonyms, List<String> stopWords, Boolean operators) {
+        Integer fewestLetters, Excerpt excerpt, List<Synonym> synonyms, List<String> stopWords, Boolean operators, Help help) {
     public static final int MOST_SYNONYMS = 50_000;
     public static final int MOST_STOP_WORDS = 5_000;
 
@@ -42,11 +43,12 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
             DesignFault.unless(!word.contains(" ") && word.length() <= 50, "stopWords", "\"%s\" is no single word; stop words are words of one piece", word);
         }
         operators = Objects.requireNonNullElse(operators, false);
+        help = Objects.requireNonNullElseGet(help, Help::usual);
     }
 
-    /** Without synonyms, stop words and operators. */
+    /** Without synonyms, stop words and operators, with the usual help. */
     public Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord partOfWord, Typos typos, Boolean stemming, Integer fewestLetters, @Nullable Excerpt excerpt) {
-        this(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, List.of(), List.of(), false);
+        this(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, List.of(), List.of(), false, Help.usual());
     }
 
     public static Words standard() {
@@ -55,35 +57,43 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
     }
 
     public Words withWeights(List<FieldWeight> changed) {
-        return new Words(changed, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators);
+        return new Words(changed, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, help);
     }
 
     public Words withSynonyms(List<Synonym> changed) {
-        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, changed, stopWords, operators);
+        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, changed, stopWords, operators, help);
     }
 
     public Words withStopWords(List<String> changed) {
-        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, changed, operators);
+        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, changed, operators, help);
     }
 
     public Words withNeeded(WordsNeeded changed) {
-        return new Words(weights, changed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators);
+        return new Words(weights, changed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, help);
     }
 
     public Words withTypos(Typos changed) {
-        return new Words(weights, needed, partOfWord, changed, stemming, fewestLetters, excerpt, synonyms, stopWords, operators);
+        return new Words(weights, needed, partOfWord, changed, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, help);
     }
 
     public Words withStemming(boolean on) {
-        return new Words(weights, needed, partOfWord, typos, on, fewestLetters, excerpt, synonyms, stopWords, operators);
+        return new Words(weights, needed, partOfWord, typos, on, fewestLetters, excerpt, synonyms, stopWords, operators, help);
     }
 
     public Words withOperators(boolean allowed) {
-        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, allowed);
+        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, allowed, help);
     }
 
     public Words withPartOfWord(PartOfWord changed) {
-        return new Words(weights, needed, changed, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators);
+        return new Words(weights, needed, changed, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, help);
+    }
+
+    public Words withHelp(Help changed) {
+        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, changed);
+    }
+
+    public Words withExcerpt(Excerpt changed) {
+        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, changed, synonyms, stopWords, operators, help);
     }
 
     /** The fields that are searched: those with a weight above 0. */

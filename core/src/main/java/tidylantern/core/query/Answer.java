@@ -1,6 +1,7 @@
 package tidylantern.core.query;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One page of results.
@@ -9,10 +10,14 @@ import java.util.List;
  * @param startingList whether nothing, or too little, was typed, so that this is everything in reach, newest first
  * @param total how many items are found; exact
  * @param page 1 to {@code pages}
+ * @param didYouMean another query, where little is found; it finds something
+ * @param seeAlso queries to go on with; each finds something
  * @param pages at least 1, even if nothing is found
  */
-public record Answer(String query, boolean startingList, int total, int page, int pages, int perPage, List<Hit> hits) {
+public record Answer(String query, boolean startingList, int total, int page, int pages, int perPage, List<Hit> hits,
+        @Nullable String didYouMean, List<String> seeAlso) {
     public Answer {
         hits = List.copyOf(hits);
+        seeAlso = List.copyOf(seeAlso);
     }
 }

@@ -1,6 +1,7 @@
 package tidylantern.core.query;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 
 /**
@@ -8,10 +9,13 @@ import tidylantern.core.content.CollectionKey;
  * with the best hit comes first.
  *
  * @param total how many items are found in all
+ * @param completions whole queries in which the word at hand is completed; each finds something
+ * @param didYouMean another query, where nothing is found; it finds something
  */
-public record LiveAnswer(String query, boolean startingList, int total, List<Group> groups) {
+public record LiveAnswer(String query, boolean startingList, int total, List<Group> groups, List<String> completions, @Nullable String didYouMean) {
     public LiveAnswer {
         groups = List.copyOf(groups);
+        completions = List.copyOf(completions);
     }
 
     /** @param total how many items of the collection are found; exact */

@@ -2,23 +2,17 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.CollectionTerminatedException;
-import org.apache.lucene.search.CollectorManager;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.ScoreMode;
-import org.apache.lucene.search.SimpleCollector;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
@@ -34,12 +28,14 @@ final class ReadQuery {
     /** What a word of a text met is told by one bit each. */
     private static final int MOST_MATCHES = 60;
 
+    private final Query reach;
     private final Query lucene;
     private final Query asked;
     private final List<Match> matches;
     private final List<Part> parts;
 
-    private ReadQuery(Query lucene, Query asked, List<Match> matches, List<Part> parts) {
+    private ReadQuery(Query reach, Query lucene, Query asked, List<Match> matches, List<Part> parts) {
+        this.reach = reach;
         this.lucene = lucene;
         this.asked = asked;
         this.matches = matches;
@@ -59,6 +55,11 @@ final class ReadQuery {
         return parts;
     }
 
+    /** The items that may be found at all. */
+    Query reach() {
+        return reach;
+    }
+
     Query lucene() {
         return lucene;
     }
@@ -76,7 +77,7 @@ final class ReadQuery {
     static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher) throws IOException {
         Query reach = ReachQuery.of(design.reach());
         if (query.letters() < design.words().fewestLetters()) {
-            return new ReadQuery(reach, reach, List.of(), List.of());
+            return new ReadQuery(reach, reach, reach, List.of(), List.of());
         }
         return new Reader(design, content, searcher, reach).read(query.text());
     }
@@ -106,7 +107,7 @@ final class ReadQuery {
             Query found = operators == null ? null : query(operators);
             BooleanQuery.Builder all = new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER);
             if (found != null) {
-                return new ReadQuery(all.add(found, BooleanClause.Occur.MUST).build(), found, matches, List.of());
+                return new ReadQuery(reach, all.add(found, BooleanClause.Occur.MUST).build(), found, matches, List.of());
             }
             matches.clear();
             // One flat query: Lucene skips what cannot reach the top there, and not in one that stands inside another.
@@ -117,10 +118,10 @@ final class ReadQuery {
                 all.add(part.query(), BooleanClause.Occur.SHOULD);
             }
             if (parts.isEmpty()) {
-                return new ReadQuery(reach, reach, List.of(), List.of());
+                return new ReadQuery(reach, reach, reach, List.of(), List.of());
             }
             Query lucene = all.setMinimumNumberShouldMatch(design.words().needed().of(parts.size())).build();
-            return new ReadQuery(lucene, lucene, matches, parts);
+            return new ReadQuery(reach, lucene, lucene, matches, parts);
         }
 
         /** With typos only if hardly anything in reach holds the word as typed. */
@@ -225,50 +226,9 @@ final class ReadQuery {
         }
     }
 
-    private static boolean spelledRight(Query word, Query reach, IndexSearcher searcher) throws IOException {
+    static boolean spelledRight(Query word, Query reach, IndexSearcher searcher) throws IOException {
         BooleanQuery inReach = new BooleanQuery.Builder()
                 .add(word, BooleanClause.Occur.FILTER).add(reach, BooleanClause.Occur.FILTER).build();
-        return searcher.search(inReach, new AtLeast(SPELLED_RIGHT_FROM));
-    }
-
-    /** Tells whether so many items are found, and looks no further. */
-    private record AtLeast(int wanted) implements CollectorManager<AtLeast.Counter, Boolean> {
-        @Override
-        public Counter newCollector() {
-            return new Counter(wanted);
-        }
-
-        @Override
-        public Boolean reduce(Collection<Counter> counters) {
-            return counters.stream().mapToInt(counter -> counter.found).sum() >= wanted;
-        }
-
-        static final class Counter extends SimpleCollector {
-            private final int wanted;
-            private int found;
-
-            Counter(int wanted) {
-                this.wanted = wanted;
-            }
-
-            @Override
-            protected void doSetNextReader(LeafReaderContext leaf) {
-                if (found >= wanted) {
-                    throw new CollectionTerminatedException();
-                }
-            }
-
-            @Override
-            public void collect(int document) {
-                if (++found >= wanted) {
-                    throw new CollectionTerminatedException();
-                }
-            }
-
-            @Override
-            public ScoreMode scoreMode() {
-                return ScoreMode.COMPLETE_NO_SCORES;
-            }
-        }
+        return AtLeast.found(searcher, inReach, SPELLED_RIGHT_FROM);
     }
 }

@@ -69,7 +69,10 @@ public final class SearchEngine {
                 int from = (page - 1) * perPage;
                 List<ScoreDoc> shown = List.of(top.scoreDocs).subList(Math.min(from, top.scoreDocs.length), Math.min(from + perPage, top.scoreDocs.length));
                 Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), design.words().excerpt(), false));
-                return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, cards.of(shown));
+                List<Hit> hits = cards.of(shown);
+                Asked asked = new Asked(searcher, content, design, query, read);
+                String didYouMean = new DidYouMean(asked).of(total);
+                return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()));
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
@@ -111,7 +114,8 @@ public final class SearchEngine {
                         shown.add(new LiveAnswer.Group(key, cards.label(key), ofGroup, cards.of(List.of(group.getValue().scoreDocs).subList(0, room))));
                     }
                 }
-                return new LiveAnswer(query.text().strip(), read.startingList(), total, shown);
+                Asked asked = new Asked(searcher, content, design, query, read);
+                return new LiveAnswer(query.text().strip(), read.startingList(), total, shown, new Completions(asked).of(), total == 0 ? new DidYouMean(asked).of(0) : null);
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
@@ -143,6 +147,7 @@ public final class SearchEngine {
         private final Excerpts excerpts;
         private final List<FieldKey> prose;
         private final Set<FieldKey> wanted;
+        private final List<Item> items = new ArrayList<>();
         private final Map<String, Stemming> stemmings = new HashMap<>();
 
         Cards(IndexSearcher searcher, SiteContent content, SearchDesign design, ReadQuery read, Excerpts excerpts) throws IOException {
@@ -154,13 +159,22 @@ public final class SearchEngine {
                     .sorted(Comparator.comparingDouble(FieldWeight::weight).reversed().thenComparing(FieldWeight::field))
                     .map(FieldWeight::field).filter(field -> content.kind(field) == FieldKind.TEXT).toList();
             this.wanted = new HashSet<>(prose);
+            if (design.words().help().seeAlso() && !read.startingList()) {
+                content.collections().stream().flatMap(collection -> collection.fields().stream()).filter(field -> field.kind() == FieldKind.CATEGORY).forEach(field -> wanted.add(field.key()));
+            }
             wanted.addAll(List.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.IMAGE, FieldKey.ADDRESS));
+        }
+
+        /** The items of the hits made so far, with the fields that are needed of them. */
+        List<Item> items() {
+            return items;
         }
 
         List<Hit> of(List<ScoreDoc> documents) throws IOException {
             List<Hit> hits = new ArrayList<>(documents.size());
             for (ScoreDoc document : documents) {
                 Item item = IndexFields.item(stored, document.doc, wanted);
+                items.add(item);
                 Stemming stemming = stemmings.computeIfAbsent(language(item.ref().collection()), Stemming::new);
                 double score = startingList ? 0 : ((Number) ((FieldDoc) document).fields[0]).doubleValue();
                 hits.add(new Hit(item.ref(), label(item.ref().collection()), item.address(), excerpts.whole(item.title(), stemming),

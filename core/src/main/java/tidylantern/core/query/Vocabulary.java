@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.ObjIntConsumer;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.WordForms;
@@ -26,25 +27,38 @@ final class Vocabulary {
 
     private record Kept(Words words, Set<String> languages, Vocabulary vocabulary) {}
 
-    private record Entry(List<WordForms.Word> typed, List<Phrase> found) {}
+    private record Entry(List<WordForms.Word> typed, List<Other> others) {}
+
+    /** @param written as the owner writes it */
+    private record Other(Phrase phrase, String written) {}
+
+    /**
+     * A run of words of a query that others may stand for.
+     *
+     * @param from the place of its first word
+     * @param words how many there are
+     * @param written the others, as the owner writes them
+     */
+    record Replaceable(int from, int words, List<String> written) {}
 
     private Vocabulary(Words words, Set<String> languages) {
         words.stopWords().forEach(stop -> WordForms.wordsOf(stop, languages).forEach(word -> stopWords.add(word.folded())));
         for (Synonym synonym : words.synonyms()) {
-            List<Phrase> phrases = synonym.words().stream().map(phrase -> new Phrase(WordForms.allWordsOf(phrase, languages), words.stemming())).filter(phrase -> !phrase.words().isEmpty()).toList();
+            List<Other> others = synonym.words().stream().map(written -> new Other(new Phrase(WordForms.allWordsOf(written, languages), words.stemming()), written))
+                    .filter(other -> !other.phrase().words().isEmpty()).toList();
             if (synonym.from() != null) {
-                add(WordForms.allWordsOf(synonym.from(), languages), phrases);
+                add(WordForms.allWordsOf(synonym.from(), languages), others);
             } else {
-                for (Phrase phrase : phrases) {
-                    add(phrase.words(), phrases.stream().filter(other -> other != phrase).toList());
+                for (Other one : others) {
+                    add(one.phrase().words(), others.stream().filter(other -> other != one).toList());
                 }
             }
         }
     }
 
-    private void add(List<WordForms.Word> typed, List<Phrase> found) {
-        if (!typed.isEmpty() && !found.isEmpty()) {
-            byFirstWord.computeIfAbsent(typed.getFirst().folded(), first -> new ArrayList<>()).add(new Entry(typed, found));
+    private void add(List<WordForms.Word> typed, List<Other> others) {
+        if (!typed.isEmpty() && !others.isEmpty()) {
+            byFirstWord.computeIfAbsent(typed.getFirst().folded(), first -> new ArrayList<>()).add(new Entry(typed, others));
         }
     }
 
@@ -83,16 +97,29 @@ final class Vocabulary {
     List<List<Phrase>> synonyms(List<WordForms.Word> typed) {
         List<List<Phrase>> found = new ArrayList<>();
         typed.forEach(word -> found.add(new ArrayList<>()));
+        eachEntryIn(typed, (entry, at) -> {
+            for (int i = at; i < at + entry.typed().size(); i++) {
+                found.get(i).addAll(entry.others().stream().map(Other::phrase).toList());
+            }
+        });
+        return found;
+    }
+
+    /** The runs of a query's words that have synonyms, in their order. */
+    List<Replaceable> replaceable(List<WordForms.Word> typed) {
+        List<Replaceable> found = new ArrayList<>();
+        eachEntryIn(typed, (entry, at) -> found.add(new Replaceable(at, entry.typed().size(), entry.others().stream().map(Other::written).toList())));
+        return found;
+    }
+
+    private void eachEntryIn(List<WordForms.Word> typed, ObjIntConsumer<Entry> use) {
         for (int at = 0; at < typed.size(); at++) {
             for (Entry entry : byFirstWord.getOrDefault(typed.get(at).folded(), List.of())) {
                 if (standsAt(typed, at, entry.typed())) {
-                    for (int i = at; i < at + entry.typed().size(); i++) {
-                        found.get(i).addAll(entry.found());
-                    }
+                    use.accept(entry, at);
                 }
             }
         }
-        return found;
     }
 
     private static boolean standsAt(List<WordForms.Word> typed, int at, List<WordForms.Word> phrase) {

@@ -83,6 +83,16 @@ final class WordMatch implements Match {
         return word.folded();
     }
 
+    /** The same word without slips and synonyms. */
+    WordMatch asTyped() {
+        return new WordMatch(word, codes, design, last, List.of());
+    }
+
+    /** The words of the index that a slip may lead to, as far as queries were made of it. */
+    Set<String> typoWords() {
+        return typoWords;
+    }
+
     @Override
     public boolean forgivesTypos() {
         return typos;

@@ -42,7 +42,7 @@ class Answering {
             Answer answer = indexes.engine(site).answer(contents.of(site), design, new VisitorQuery(q, page));
             String base = sites.get(site).address();
             return new Results(answer.query(), answer.startingList(), answer.total(), answer.page(), answer.pages(), answer.perPage(),
-                    micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList());
+                    micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList(), answer.didYouMean(), answer.seeAlso());
         });
     }
 
@@ -54,7 +54,7 @@ class Answering {
             String base = sites.get(site).address();
             return new LiveResults(answer.query(), answer.startingList(), answer.total(), micros(begun), answer.groups().stream()
                     .map(group -> new LiveGroup(group.collection(), group.label(), group.total(), group.hits().stream().map(hit -> shape(hit, base)).toList()))
-                    .toList());
+                    .toList(), answer.completions(), answer.didYouMean());
         });
     }
 

@@ -45,6 +45,9 @@ class HostedPage {
     record PageHit(String title, List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, boolean hasExcerpt, @Nullable String url, String collection,
             SearchAnswers.@Nullable Picture image) {}
 
+    /** Another query, and where it is answered. */
+    record QueryLink(String query, String address) {}
+
     /** One entry of the list of pages; a gap has no address. */
     record PageLink(String label, @Nullable String address, boolean current) {}
 
@@ -66,6 +69,9 @@ class HostedPage {
         model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image())).toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results) : List.of());
         model.addAttribute("several", results.pages() > 1);
+        model.addAttribute("didYouMean", results.didYouMean() == null ? List.of() : links(key, List.of(results.didYouMean())));
+        model.addAttribute("seeAlso", links(key, results.seeAlso()));
+        model.addAttribute("hasSeeAlso", !results.seeAlso().isEmpty());
         return "results-page";
     }
 
@@ -83,6 +89,10 @@ class HostedPage {
     static String count(Results results) {
         String items = results.total() == 1 ? "1 result" : "%,d results".formatted(results.total());
         return results.pages() > 1 ? items + ", page %,d of %,d".formatted(results.page(), results.pages()) : items;
+    }
+
+    private static List<QueryLink> links(String key, List<String> queries) {
+        return queries.stream().map(query -> new QueryLink(query, address(key, query, 1))).toList();
     }
 
     private static List<PageLink> links(String key, Results results) {

@@ -21,12 +21,21 @@ final class SearchAnswers {
     record HitShape(ItemId id, CollectionKey collection, String collectionLabel, @Nullable String url, String title,
             List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable Picture image, double score) {}
 
-    /** @param tookMicros how long the reckoning took, in microseconds */
-    record Results(String query, boolean startingList, int total, int page, int pages, int perPage, long tookMicros, List<HitShape> hits) {}
+    /**
+     * @param tookMicros how long the reckoning took, in microseconds
+     * @param didYouMean another query, where little is found; it finds something
+     * @param seeAlso queries to go on with; each finds something
+     */
+    record Results(String query, boolean startingList, int total, int page, int pages, int perPage, long tookMicros, List<HitShape> hits,
+            @Nullable String didYouMean, List<String> seeAlso) {}
 
     record LiveGroup(CollectionKey collection, String label, int total, List<HitShape> hits) {}
 
-    record LiveResults(String query, boolean startingList, int total, long tookMicros, List<LiveGroup> groups) {}
+    /**
+     * @param completions whole queries in which the word at hand is completed; each finds something
+     * @param didYouMean another query, where nothing is found; it finds something
+     */
+    record LiveResults(String query, boolean startingList, int total, long tookMicros, List<LiveGroup> groups, List<String> completions, @Nullable String didYouMean) {}
 
     /**
      * What the elements need to draw a search.

@@ -42,7 +42,7 @@ class PublicAnswersTest {
     @Test
     void resultsHaveTheShapeOfTheContract() {
         JsonNode results = visitor.results(search, "lobster").json();
-        assertThat(results.propertyNames()).containsExactlyInAnyOrder("query", "startingList", "total", "page", "pages", "perPage", "tookMicros", "hits");
+        assertThat(results.propertyNames()).containsExactlyInAnyOrder("query", "startingList", "total", "page", "pages", "perPage", "tookMicros", "hits", "didYouMean", "seeAlso");
         JsonNode hit = results.path("hits").get(0);
         assertThat(hit.path("url").asString()).isEqualTo("https://isles.example/x");
         assertThat(hit.path("image").path("url").asString()).isEqualTo("https://isles.example/x.svg");
@@ -52,6 +52,14 @@ class PublicAnswersTest {
         JsonNode face = visitor.get("/api/public/searches/" + search).json();
         assertThat(face.path("resultsPage").asString()).isEqualTo("/s/" + search);
         assertThat(face.path("hostedPage").asBoolean()).isTrue();
+    }
+
+    @Test
+    void waysOnAreOfferedWithAndWithoutScript() {
+        assertThat(visitor.get("/api/public/searches/" + search + "/live?q=lob").json().path("completions").toString()).isEqualTo("[\"lobster\"]");
+        assertThat(visitor.get("/api/public/searches/" + search + "/live?q=lobster%20zebra").json().path("didYouMean").asString()).isEqualTo("lobster");
+        assertThat(visitor.results(search, "lobsetr").json().path("didYouMean").asString()).isEqualTo("lobster");
+        assertThat(visitor.get("/s/" + search + "?q=lobsetr").text().replace("&#x3D;", "=")).contains("Did you mean <a href=\"/s/" + search + "?q=lobster\">lobster</a>?");
     }
 
     @ParameterizedTest

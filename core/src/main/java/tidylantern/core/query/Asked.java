@@ -1,0 +1,77 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.Set;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.search.TopDocs;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.Item;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.WordForms;
+
+/** One query with all that it is asked of; what ways on from it are made from and tried on. */
+record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, ReadQuery read) {
+    /** The same with other words. */
+    Asked with(String text) throws IOException {
+        VisitorQuery other = new VisitorQuery(text, 1);
+        return new Asked(searcher, content, design, other, ReadQuery.read(other, design, content, searcher));
+    }
+
+    int total() throws IOException {
+        return searcher.count(read.lucene());
+    }
+
+    /** Whether it leads anywhere: the starting list is nowhere. */
+    boolean findsSomething() throws IOException {
+        return !read.startingList() && AtLeast.found(searcher, read.lucene(), 1);
+    }
+
+    Set<String> languages() {
+        return content.languages(design.searched());
+    }
+
+    TypedText typed() {
+        return TypedText.of(query.text().strip(), languages());
+    }
+
+    /** The items that hold a word just so in one of these fields. */
+    static Query holding(String folded, java.util.Collection<FieldKey> fields) {
+        BooleanQuery.Builder any = new BooleanQuery.Builder();
+        fields.forEach(field -> any.add(new TermQuery(new Term(IndexFields.words(field), folded)), Occur.SHOULD));
+        return any.build();
+    }
+
+    /** One of the items that a query finds, with these fields; null if it finds none. */
+    @Nullable Item anyOf(Query found, Set<FieldKey> fields) throws IOException {
+        TopDocs first = searcher.search(found, 1);
+        return first.scoreDocs.length == 0 ? null : IndexFields.item(searcher.storedFields(), first.scoreDocs[0].doc, fields);
+    }
+
+    /** How an item writes a word in these fields, in small letters; as it is compared where it stands in none (as owners' keywords do). */
+    String asWritten(String folded, Item item, java.util.Collection<FieldKey> fields) {
+        Collection collection = content.collection(item.ref().collection());
+        Set<String> language = collection == null ? Set.of() : Set.of(collection.language());
+        String[] written = {folded};
+        for (FieldKey field : fields) {
+            FieldValue value = item.values().get(field);
+            if (value != null && written[0].equals(folded)) {
+                WordForms.each(IndexFields.searchableText(value), (lower, start, end) -> {
+                    boolean same = TypedText.folded(lower, language).equals(folded);
+                    written[0] = same ? lower : written[0];
+                    return !same;
+                });
+            }
+        }
+        return written[0];
+    }
+}
