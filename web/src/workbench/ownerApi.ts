@@ -2,7 +2,7 @@
 import { fetchJson } from '../shared/http'
 import type {
   AccessKey, CategoryValue, CollectionShape, CrawlSettings, Explanation, FieldCount, FieldKind, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
-  NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, Sync,
+  NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, SynonymEffect, Sync, Trial, TrialsRun,
 } from '../shared/contract'
 
 const root = '/api/owner'
@@ -101,6 +101,16 @@ export const api = {
   synonymsFile: (search: string) => `${root}/searches/${path(search)}/draft/synonyms.csv`,
   /** @param csv the text of a table of synonyms */
   readSynonyms: async (csv: string) => (await fetchJson<Synonym[]>(`${root}/synonym-tables`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
+  /** What each synonym does for the trials; those that no trial brings into play are missing. */
+  synonymEffects: (search: string) => get<SynonymEffect[]>(`/searches/${path(search)}/draft/synonym-effects`),
+  /** The trials, run on draft and live version. */
+  trials: (search: string) => get<TrialsRun>(`/searches/${path(search)}/trials`),
+  addTrial: (search: string, trial: Trial) => send<{ id: number }>('POST', `/searches/${path(search)}/trials`, trial),
+  changeTrial: (search: string, id: number, trial: Trial) => send<{ id: number }>('PUT', `/searches/${path(search)}/trials/${id}`, trial),
+  removeTrial: (search: string, id: number) => send<null>('DELETE', `/searches/${path(search)}/trials/${id}`),
+  trialsFile: (search: string) => `${root}/searches/${path(search)}/trials.csv`,
+  /** @param csv the text of a table of trials */
+  addTrials: async (search: string, csv: string) => (await fetchJson<{ added: number }>(`${root}/searches/${path(search)}/trials.csv`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
   reach: (search: string) => get<ReachCounts>(`/searches/${path(search)}/draft/reach`),
   reached: (search: string, collection: string, asked: { which: string, rule?: number, q?: string, page?: number }) =>
     get<ReachedPage>(`/searches/${path(search)}/draft/reach/${path(collection)}/items?${new URLSearchParams({ which: asked.which, rule: String(asked.rule ?? 0), q: asked.q ?? '', page: String(asked.page ?? 1) })}`),

@@ -1,7 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { RequestFailure } from '../shared/http'
 import { session } from './session'
-import { steps } from './steps'
+import { steps, TRIALS } from './steps'
 
 /** Every address of the workbench. All but signing in need a session. */
 export const router = createRouter({
@@ -25,7 +25,7 @@ export const router = createRouter({
         { path: 'sources/:source(\\d+)/change', component: () => import('./pages/BringInPage.vue'), props: to => ({ site: to.params.site, source: Number(to.params.source) }), meta: { title: 'Source' } },
         { path: 'searches', component: () => import('./pages/SearchesPage.vue'), props: true, meta: { title: 'Searches' } },
         { path: 'searches/:search', redirect: to => `${to.path.replace(/\/$/, '')}/${steps[0].key}` },
-        { path: `searches/:search/:step(${steps.map(step => step.key).join('|')})`, component: () => import('./pages/SearchPage.vue'), props: true, meta: { title: 'Searches' } },
+        { path: `searches/:search/:step(${[...steps.map(step => step.key), TRIALS].join('|')})`, component: () => import('./pages/SearchPage.vue'), props: true, meta: { title: 'Searches' } },
         { path: 'settings', component: () => import('./pages/SettingsPage.vue'), props: true, meta: { title: 'Site' } },
       ],
     },

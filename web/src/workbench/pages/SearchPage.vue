@@ -13,12 +13,13 @@ import StagePane from '../parts/StagePane.vue'
 import WhyPanel from '../parts/WhyPanel.vue'
 import GoLiveStep from '../steps/GoLiveStep.vue'
 import ReachStep from '../steps/ReachStep.vue'
+import TrialsStep from '../steps/TrialsStep.vue'
 import WordsStep from '../steps/WordsStep.vue'
-import { steps, type StepKey } from '../steps'
+import { steps, TRIALS, type ViewKey } from '../steps'
 import { useDraft } from '../useDraft'
 import { useKeys } from '../useSingleKeys'
 
-const { site, search, step: here } = defineProps<{ site: string, search: string, step: StepKey }>()
+const { site, search, step: here } = defineProps<{ site: string, search: string, step: ViewKey }>()
 const router = useRouter()
 const stage = ref<InstanceType<typeof StagePane>>()
 const draft = useDraft(() => search, () => stage.value?.refresh())
@@ -32,7 +33,7 @@ function askWhy(words: string) {
 const failed = ref<Error | null>(null)
 const { data: summary } = useQuery({ queryKey: ['search', () => search], queryFn: () => api.search(search), staleTime: 0 })
 const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
-const panels = { 'what-is-searched': ReachStep, 'words': WordsStep, 'go-live': GoLiveStep }
+const panels = { 'what-is-searched': ReachStep, 'words': WordsStep, 'go-live': GoLiveStep, 'trials': TrialsStep }
 
 async function load() {
   failed.value = null
@@ -48,7 +49,8 @@ watch(() => search, load)
 onBeforeRouteLeave(async () => { await draft.settle() })
 
 function walk(by: number) {
-  const next = steps[steps.findIndex(one => one.key === here) + by]
+  const at = steps.findIndex(one => one.key === here)
+  const next = at < 0 ? steps[0] : steps[at + by]
   if (next) void router.push(`/${site}/searches/${search}/${next.key}`)
 }
 async function lookOver() {
@@ -62,6 +64,7 @@ const state = computed(() => {
 })
 useKeys({
   'Ctrl+z': draft.undo, 'Ctrl+Shift+z': draft.redo, '[': () => walk(-1), ']': () => walk(1), '/': () => stage.value?.focusBox(), 'w': () => askWhy(stage.value?.typed() ?? ''),
+  't': () => { void router.push(`/${site}/searches/${search}/${TRIALS}`) },
 })
 </script>
 
@@ -86,10 +89,10 @@ useKeys({
       <Button v-if="draft.keeping.value === 'failed'" label="Try again" size="small" severity="secondary" outlined @click="draft.retry" />
       <Button v-else label="Read the draft again" size="small" severity="secondary" outlined @click="load" />
     </div>
-    <div class="columns">
+    <div class="columns" :class="{ 'much-to-compare': here === TRIALS }">
       <PathSteps :site="site" :search="search" :here="here" :design="draft.design.value" :summary="summary ?? null" :collections="collections" />
-      <section class="decisions" :aria-label="steps.find(one => one.key === here)?.name">
-        <component :is="panels[here]" :draft="draft" :site="site" :search="search" :collections="collections" :summary="summary ?? null" @publish="lookOver" />
+      <section class="decisions" :aria-label="here === TRIALS ? 'Trials' : steps.find(one => one.key === here)?.name">
+        <component :is="panels[here]" :draft="draft" :site="site" :search="search" :collections="collections" :summary="summary ?? null" @publish="lookOver" @ask="stage?.ask($event)" />
       </section>
       <StagePane ref="stage" :search="search" :site="site" @why="askWhy" />
     </div>
@@ -110,7 +113,8 @@ useKeys({
 .redo :deep(.p-button-icon) { transform: scaleX(-1); }
 .notice { margin: 8px 16px; }
 .columns { flex: 1; min-height: 0; display: grid; grid-template-columns: 210px minmax(340px, 400px) minmax(0, 1fr); }
+.columns.much-to-compare { grid-template-columns: 210px minmax(420px, 1.15fr) minmax(380px, 1fr); }
 .decisions { overflow-y: auto; padding: 20px; background: var(--leaf); border-inline: 1px solid var(--line); }
-@media (max-width: 1080px) { .columns { grid-template-columns: 60px minmax(300px, 360px) minmax(0, 1fr); } .published { display: none; } }
+@media (max-width: 1080px) { .columns { grid-template-columns: 60px minmax(300px, 360px) minmax(0, 1fr); } .columns.much-to-compare { grid-template-columns: 60px minmax(380px, 1fr) minmax(320px, 1fr); } .published { display: none; } }
 @media (max-width: 760px) { .search { height: auto; } .columns { display: block; } .bar { flex-wrap: wrap; } }
 </style>

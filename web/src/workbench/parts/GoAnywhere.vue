@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../ownerApi'
-import { steps } from '../steps'
+import { steps, TRIALS } from '../steps'
 
 const { site } = defineProps<{ site: string }>()
 const shown = defineModel<boolean>({ required: true })
@@ -22,7 +22,7 @@ const places = computed(() => [
   { name: 'Bring content in', to: `/${site}/sources/new` },
   { name: 'Health of the content', to: `/${site}/health` },
   { name: 'Searches', to: `/${site}/searches` },
-  ...(searches.value ?? []).flatMap(one => steps.map(step => ({ name: `${one.name}: ${step.name}`, to: `/${site}/searches/${one.key}/${step.key}` }))),
+  ...(searches.value ?? []).flatMap(one => [...steps, { key: TRIALS, name: 'Trials' }].map(step => ({ name: `${one.name}: ${step.name}`, to: `/${site}/searches/${one.key}/${step.key}` }))),
   { name: 'Site, origins and access keys', to: `/${site}/settings` },
 ])
 const found = computed(() => places.value.filter(place => words.value.toLowerCase().split(/\s+/).every(word => place.name.toLowerCase().includes(word))).slice(0, 10))

@@ -4,12 +4,13 @@ import { computed } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../shared/contract'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
-import { steps, type StepKey } from '../steps'
+import { steps, TRIALS, type StepKey, type ViewKey } from '../steps'
+import { useTrials } from '../trials'
 
 const { design, search, summary, collections } = defineProps<{
   site: string
   search: string
-  here: StepKey
+  here: ViewKey
   design: SearchDesign
   summary: SearchSummary | null
   collections: readonly CollectionShape[]
@@ -17,6 +18,8 @@ const { design, search, summary, collections } = defineProps<{
 
 const { data: counts } = useQuery({ queryKey: ['reach', () => search], queryFn: () => api.reach(search), staleTime: 0 })
 
+const { ran } = useTrials(() => search)
+const trials = computed(() => (!ran.value ? '…' : ran.value.draft.trials === 0 ? 'None yet' : `${formatNumber(ran.value.draft.hold)} of ${formatNumber(ran.value.draft.trials)} hold`))
 /** One line of truth a step: what is decided there, or what is open. */
 const path = computed(() => steps.map(step => {
   const open = (summary?.remarks ?? []).filter(remark => remark.step === step.remarks)
@@ -50,12 +53,18 @@ const lines: Record<StepKey, () => string> = {
         </RouterLink>
       </li>
     </ol>
+    <div class="beside">
+      <RouterLink :to="`/${site}/searches/${search}/${TRIALS}`" :aria-current="here === TRIALS ? 'page' : undefined">
+        <i class="pi pi-check-square" aria-hidden="true" />
+        <span class="words"><b>Trials</b><small>{{ trials }}</small></span>
+      </RouterLink>
+    </div>
     <p class="keys quiet"><kbd>[</kbd> <kbd>]</kbd> walk the path</p>
   </nav>
 </template>
 
 <style scoped>
-.path { display: flex; flex-direction: column; justify-content: space-between; padding: 16px 12px; overflow-y: auto; }
+.path { display: flex; flex-direction: column; padding: 16px 12px; overflow-y: auto; }
 ol { list-style: none; margin: 0; padding: 0; }
 li { position: relative; }
 li:not(:last-child)::after { content: ''; position: absolute; left: 17px; top: 36px; bottom: -12px; width: 2px; background: var(--line); }
@@ -67,7 +76,10 @@ a[aria-current] b { color: var(--sea-deep); }
 small { display: block; color: var(--quiet); font-size: 12.5px; line-height: 1.35; }
 .lamp { z-index: 1; width: 14px; height: 14px; margin: 3px; border: 2px solid var(--edge); border-radius: 50%; background: var(--paper); }
 .settled .lamp { background: var(--lamp); border-color: var(--lamp-deep); box-shadow: 0 0 0 3px #f0a93a38; }
-.keys { padding: 12px 8px 0; font-size: 12.5px; }
+/* Beside the path and no step of it: a line of its own, without a lamp. */
+.beside { margin-top: 12px; padding-top: 12px; border-top: 1px solid var(--line); }
+.beside .pi { margin: 4px 3px; color: var(--quiet); font-size: 14px; }
+.keys { margin-top: auto; padding: 12px 8px 0; font-size: 12.5px; }
 @media (max-width: 1080px) { .words, .keys { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); } a { padding: 8px; } .path { padding: 16px 10px; } }
 @media (max-width: 760px) { ol { display: flex; } li:not(:last-child)::after { display: none; } }
 </style>

@@ -5,6 +5,7 @@ import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import type { SearchSummary } from '../../shared/contract'
 import { api } from '../ownerApi'
+import { became, expectation, useTrials } from '../trials'
 import { useAttempt } from '../useAttempt'
 
 const { search, summary, settle } = defineProps<{ search: string, summary: SearchSummary | null, settle: () => Promise<string> }>()
@@ -12,14 +13,21 @@ const shown = defineModel<boolean>({ required: true })
 const queries = useQueryClient()
 const { busy, wrong, attempt } = useAttempt()
 const done = ref(false)
+const { failing, refetch } = useTrials(() => search)
+const MOST_LISTED = 6
 const stops = computed(() => (summary?.remarks ?? []).filter(remark => remark.stops))
 const open = computed(() => (summary?.remarks ?? []).filter(remark => !remark.stops))
-watch(shown, now => { if (now) { wrong.value = ''; done.value = false } })
+watch(shown, now => {
+  if (!now) return
+  wrong.value = ''
+  done.value = false
+  void refetch()
+})
 
 const publish = () => attempt(async () => {
   await api.publish(search, await settle())
   done.value = true
-  await queries.invalidateQueries({ queryKey: ['search', search] })
+  await Promise.all([queries.invalidateQueries({ queryKey: ['search', search] }), queries.invalidateQueries({ queryKey: ['reach', search, 'trials'] })])
 })
 </script>
 
@@ -38,13 +46,17 @@ const publish = () => attempt(async () => {
       </table>
       <p v-for="remark in stops" :key="remark.text" class="remark bad"><i class="pi pi-times-circle" aria-hidden="true" />{{ remark.text }}</p>
       <p v-for="remark in open" :key="remark.text" class="remark"><i class="pi pi-info-circle" aria-hidden="true" />{{ remark.text }}</p>
+      <div v-if="failing.length > 0" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" /><div>
+        <b>{{ failing.length === 1 ? 'A trial fails' : `${failing.length} trials fail` }} with this draft.</b>
+        <ul><li v-for="outcome in failing.slice(0, MOST_LISTED)" :key="outcome.id">“{{ outcome.trial.query }}”: {{ expectation(outcome.trial, outcome.title) }}, but {{ became(outcome.trial, outcome.draft) }}{{ outcome.live?.holds ? '; it holds live' : '' }}</li><li v-if="failing.length > MOST_LISTED">and {{ failing.length - MOST_LISTED }} more</li></ul>
+      </div></div>
       <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
     </template>
     <template #footer>
       <Button v-if="done" label="Close" @click="shown = false" />
       <template v-else>
         <Button label="Not yet" severity="secondary" text @click="shown = false" />
-        <Button label="Publish" :loading="busy" :disabled="stops.length > 0 || (summary?.live != null && summary.differences.length === 0)" @click="publish" />
+        <Button :label="failing.length > 0 ? 'Publish all the same' : 'Publish'" :severity="failing.length > 0 ? 'danger' : undefined" :loading="busy" :disabled="stops.length > 0 || (summary?.live != null && summary.differences.length === 0)" @click="publish" />
       </template>
     </template>
   </Dialog>
@@ -55,6 +67,7 @@ table { width: 100%; border-collapse: collapse; margin-bottom: 12px; }
 th { text-align: start; font-size: 12.5px; color: var(--quiet); font-weight: 600; }
 th, td { padding: 7px 12px 7px 0; border-bottom: 1px solid var(--line); }
 .remark { margin-top: 8px; }
+.remark ul { margin: 4px 0 0; padding-left: 18px; }
 .done { display: flex; gap: 12px; align-items: center; }
 .done .pi { font-size: 24px; color: var(--good); }
 </style>

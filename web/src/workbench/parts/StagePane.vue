@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import { api } from '../ownerApi'
+import TrialStrip from './TrialStrip.vue'
 
 const { site, search } = defineProps<{ site: string, search: string }>()
 const places = [{ label: 'Results page', value: 'results' }, { label: 'Box on a page', value: 'box' }]
@@ -19,11 +20,33 @@ const box = () => frame.value?.contentDocument?.querySelector<HTMLElement>('tidy
 
 const emit = defineEmits<{ why: [typed: string] }>()
 const typed = () => box()?.shadowRoot?.querySelector('input')?.value ?? ''
+/** What stands in the box, as far as can be seen from here. */
+const inBox = ref('')
+const look = () => { inBox.value = typed() }
+/** Events inside reach the document, whatever of the elements is in the shadow. */
+function listen() {
+  const inside = frame.value?.contentDocument
+  if (!inside) return
+  for (const event of ['input', 'keyup', 'click']) inside.addEventListener(event, () => setTimeout(look))
+  inside.defaultView?.addEventListener('popstate', () => setTimeout(look))
+  look()
+}
+/** Has the elements ask this query, as if it had been typed: they follow the address. */
+function ask(query: string) {
+  place.value = 'results'
+  const inside = frame.value?.contentWindow
+  if (!inside) return
+  const address = new URL(inside.location.href)
+  address.searchParams.set('q', query)
+  inside.history.pushState(null, '', address)
+  inside.dispatchEvent(new PopStateEvent('popstate'))
+}
 
 defineExpose({
   /** Has the elements ask again, since the draft changed. */
   refresh: () => { frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh')) },
   typed,
+  ask,
   focusBox: () => {
     frame.value?.contentWindow?.focus()
     box()?.focus()
@@ -40,15 +63,18 @@ defineExpose({
       <Button label="Why?" icon="pi pi-question-circle" size="small" severity="secondary" outlined title="Why an item is found, or not (W)" @click="emit('why', typed())" />
     </div>
     <div class="sheet" :class="width">
-      <iframe :key="source" ref="frame" :src="source" title="The visitors’ search, answering from the draft" />
+      <iframe :key="source" ref="frame" :src="source" @load="listen" title="The visitors’ search, answering from the draft" />
     </div>
+    <TrialStrip :site="site" :search="search" :typed="inBox" @ask="ask" />
   </section>
 </template>
 
 <style scoped>
 .stage { display: flex; flex-direction: column; min-width: 0; min-height: 0; padding: 12px 16px 0; background: #ece8dc; }
 .tools { display: flex; align-items: center; gap: 12px; margin-bottom: 12px; }
+.stage { container-type: inline-size; }
 .hint { margin-left: auto; font-size: 12.5px; color: #4f5d64; white-space: nowrap; }
+@container (max-width: 520px) { .hint { display: none; } .tools > :last-child { margin-left: auto; } }
 .sheet { flex: 1; min-height: 420px; width: 100%; margin: 0 auto; background: #fff; border-radius: 10px 10px 0 0; box-shadow: 0 6px 24px rgb(27 42 51 / 15%); overflow: hidden; transition: width .18s; }
 .sheet.phone { width: min(390px, 100%); }
 iframe { display: block; width: 100%; height: 100%; border: 0; }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
@@ -30,6 +31,14 @@ function add() {
   from.value = ''
   words.value = ''
 }
+const { data: effects } = useQuery({ queryKey: ['reach', () => search, 'synonym-effects'], queryFn: () => api.synonymEffects(search), staleTime: 0 })
+/** What an entry does for the trials; nothing where none brings it into play. */
+function adds(entry: Synonym): string {
+  const effect = effects.value?.find(one => said(one.synonym) === said(entry))
+  if (!effect) return ''
+  const items = effect.items === 0 ? 'no result more' : `${counted(effect.items, 'result')} more`
+  return `${items} in ${counted(effect.queries.length, 'trial query', 'trial queries')}${effect.saved > 0 ? `, keeps ${counted(effect.saved, 'trial')}` : ''}`
+}
 const { wrong, attempt } = useAttempt()
 const readIn = (csv: string) => attempt(async () => {
   const read = await api.readSynonyms(csv)
@@ -49,7 +58,7 @@ const readIn = (csv: string) => attempt(async () => {
   </form>
   <InputText v-if="synonyms.length > 8" v-model="filter" size="small" type="search" placeholder="Find an entry" aria-label="Find an entry" class="filter" />
   <ul v-if="synonyms.length > 0" class="entries" aria-label="Synonyms">
-    <li v-for="{ entry, n } in shown" :key="said(entry)"><span>{{ said(entry) }}</span><Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away ${said(entry)}`" @click="synonyms = synonyms.filter((_, other) => other !== n)" /></li>
+    <li v-for="{ entry, n } in shown" :key="said(entry)"><span>{{ said(entry) }}<small v-if="adds(entry)" class="quiet">{{ adds(entry) }}</small></span><Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away ${said(entry)}`" @click="synonyms = synonyms.filter((_, other) => other !== n)" /></li>
     <li v-if="synonyms.length > shown.length" class="quiet">{{ counted(synonyms.length, 'entry', 'entries') }} in all</li>
   </ul>
   <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
@@ -63,5 +72,6 @@ const readIn = (csv: string) => attempt(async () => {
 .filter { margin-top: 8px; width: 100%; }
 .entries { list-style: none; margin: 8px 0 0; padding: 0; max-height: 240px; overflow-y: auto; width: 100%; }
 .entries li { display: flex; align-items: center; justify-content: space-between; gap: 8px; min-height: 34px; border-bottom: 1px solid var(--line); font-size: 14px; overflow-wrap: anywhere; }
+.entries small { display: block; font-size: 12.5px; }
 .files { margin-top: 8px; font-size: 13px; }
 </style>

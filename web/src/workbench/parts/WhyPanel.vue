@@ -5,9 +5,11 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue'
-import type { CollectionShape, Explanation, NamedItem, Reason, ReachRule, Remedy, SearchDesign } from '../../shared/contract'
+import type { CollectionShape, Explanation, NamedItem, Reason, ReachRule, Remedy, SearchDesign, Trial } from '../../shared/contract'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
+import { expectation, useTrials } from '../trials'
+import { useAttempt } from '../useAttempt'
 import type { DraftEditing } from '../useDraft'
 import LoadFailure from './LoadFailure.vue'
 
@@ -82,6 +84,20 @@ function keep(after: SearchDesign) {
 function leaveOut(rule: ReachRule) {
   draft.change('why.leave-out', design => ({ ...design, reach: { collections: design.reach.collections.map(one => (one.collection === item.value?.collection ? { ...one, leaveOut: [...one.leaveOut, rule] } : one)) } }))
 }
+const { ran, again } = useTrials(() => search)
+const { busy, wrong, attempt } = useAttempt()
+const FIRST = [1, 3, 10, 20, 50, 100]
+/** What a trial of this would expect: the item no further down than about where it is; one that is not found, on the first page. */
+const trial = computed<Trial | null>(() => {
+  if (!item.value || !why.value || asked.value.trim() === '' || why.value.startingList) return null
+  const place = why.value.place ?? 10
+  return { query: asked.value.trim(), expects: 'within', collection: item.value.collection, item: item.value.id, number: FIRST.find(first => place <= first) ?? 100, suggestion: null }
+})
+const kept = computed(() => ran.value?.outcomes.some(one => one.trial.query === trial.value?.query && one.trial.collection === trial.value.collection && one.trial.item === trial.value.item) ?? false)
+const keepTrial = (made: Trial) => attempt(async () => {
+  await api.addTrial(search, made)
+  await again()
+})
 const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.value?.score ?? 1, 1e-9) * 100))}%`
 </script>
 
@@ -91,7 +107,7 @@ const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.
     <div class="asked">
       <div class="field"><label for="why-words">Visitors type</label><InputText id="why-words" v-model="words" size="small" /></div>
       <div class="field"><label for="why-item">and look for</label>
-        <AutoComplete v-model="picked" input-id="why-item" :suggestions="offered" option-label="title" :delay="120" :min-length="0" dropdown complete-on-focus force-selection size="small" fluid placeholder="An item, by its title" :pt="{ dropdown: { 'aria-label': 'Show items' }, listContainer: { tabindex: 0 } }" @complete="offer($event.query)">
+        <AutoComplete v-model="picked" input-id="why-item" :suggestions="offered" option-label="title" :delay="120" :min-length="0" dropdown force-selection size="small" fluid placeholder="An item, by its title" :pt="{ dropdown: { 'aria-label': 'Show items' }, listContainer: { tabindex: 0 } }" @complete="offer($event.query)">
           <template #option="{ option }"><span class="option">{{ option.title }}<small class="quiet">{{ labelOf(option.collection) }}</small></span></template>
         </AutoComplete></div>
       <SelectButton v-if="live" v-model="which" :options="sides" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Which version is asked" />
@@ -117,6 +133,9 @@ const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.
           <ul><li v-for="remedy in reason.remedies" :key="remedy.cure + remedy.field"><Button :label="cures[remedy.cure](remedy)" size="small" severity="secondary" outlined :disabled="which !== 'draft'" @click="keep(remedy.after)" /><small class="quiet">{{ effect(remedy) }}</small></li></ul>
         </section>
       </template>
+      <div v-if="trial" class="trial"><span v-if="kept" class="quiet"><i class="pi pi-check" aria-hidden="true" /> A trial of this is kept.</span>
+        <template v-else><Button label="Keep as a trial" icon="pi pi-check-square" size="small" severity="secondary" outlined :loading="busy" @click="keepTrial(trial)" /><small class="quiet">{{ expectation(trial, item.title) }}, on every change from now on</small></template>
+        <span v-if="wrong" class="wrong" role="alert">{{ wrong }}</span></div>
     </template>
     <p v-else class="quiet hint">Choose an item, found or not. You see which words met which fields and what each gave, or every reason that keeps it out.</p>
   </aside>
@@ -132,6 +151,7 @@ const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.
 .verdict.hit { background: #e6f1ea; color: #225c3a; }
 .verdict .pi { margin-top: 3px; }
 .word h3 { display: flex; justify-content: space-between; margin-top: 12px; font-family: inherit; }
+.trial { display: flex; flex-wrap: wrap; align-items: center; gap: 6px 12px; margin-top: 16px; padding-top: 14px; border-top: 1px solid var(--line); }
 ul { list-style: none; margin: 4px 0 0; padding: 0; }
 .word li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2px 12px; padding: 6px 0; border-top: 1px solid var(--line); font-size: 14px; overflow-wrap: anywhere; }
 .bar { grid-column: 1 / -1; height: 4px; border-radius: 2px; background: var(--line); }

@@ -7,4 +7,8 @@ export const steps = [
   { key: 'go-live', name: 'Go live', remarks: 'go-live' },
 ] as const satisfies readonly { key: string, name: string, remarks: Remark['step'] }[]
 
+/** What stands beside the path, and is no step of it: it is looked at from any of them. */
+export const TRIALS = 'trials'
+
+export type ViewKey = StepKey | typeof TRIALS
 export type StepKey = (typeof steps)[number]['key']

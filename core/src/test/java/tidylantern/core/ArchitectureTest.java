@@ -25,13 +25,15 @@ class ArchitectureTest {
                 .layer("design").definedBy("tidylantern.core.design..")
                 .layer("index").definedBy("tidylantern.core.index..")
                 .layer("query").definedBy("tidylantern.core.query..")
+                .layer("trial").definedBy("tidylantern.core.trial..")
                 .layer("mapping").definedBy("tidylantern.core.mapping..")
                 .layer("health").definedBy("tidylantern.core.health..")
                 .whereLayer("mapping").mayNotBeAccessedByAnyLayer()
                 .whereLayer("health").mayNotBeAccessedByAnyLayer()
-                .whereLayer("query").mayNotBeAccessedByAnyLayer()
-                .whereLayer("design").mayOnlyBeAccessedByLayers("query")
+                .whereLayer("trial").mayNotBeAccessedByAnyLayer()
+                .whereLayer("query").mayOnlyBeAccessedByLayers("trial")
+                .whereLayer("design").mayOnlyBeAccessedByLayers("query", "trial")
                 .whereLayer("index").mayOnlyBeAccessedByLayers("query")
-                .whereLayer("content").mayOnlyBeAccessedByLayers("design", "index", "query", "mapping", "health").check(CORE);
+                .whereLayer("content").mayOnlyBeAccessedByLayers("design", "index", "query", "trial", "mapping", "health").check(CORE);
     }
 }

@@ -59,6 +59,7 @@ public final class DemoLoader {
         if (get("/searches/" + SEARCH) == null) {
             send("POST", "/sites/" + SITE + "/searches", "{\"name\":\"Island search\"}", "application/json", null);
             publish();
+            send("POST", "/searches/" + SEARCH + "/trials.csv", Quillhaven.trials(), "text/csv", null);
         }
         sources(siteAddress);
         return items;

@@ -88,6 +88,11 @@ public final class Quillhaven {
         return String.join("\n", lines("sources.json")).replace("{site}", site);
     }
 
+    /** Trials of the demo's search as CSV. */
+    static String trials() {
+        return String.join("\n", lines("trials.csv"));
+    }
+
     private static List<String> lines(String file) {
         try (InputStream in = Objects.requireNonNull(Quillhaven.class.getResourceAsStream("/quillhaven/" + file), file + " is not on the class path");
                 BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import tidylantern.demo.DemoLoader;
 import tidylantern.demo.StandInSite;
 import tidylantern.server.Api;
@@ -12,8 +13,12 @@ import tidylantern.server.RunningService;
 
 /** The service with the Isles in it and their website beside it, as bin/demo starts them, on free ports. */
 final class DemoWorld implements AutoCloseable {
+    private static final String SEARCH = "/api/owner/searches/" + DemoLoader.SEARCH;
+
     private final RunningService service;
     private final StandInSite site;
+    private final String draft;
+    private final String trials;
 
     DemoWorld(Path data) {
         service = RunningService.on(data, List.of("localhost"));
@@ -24,6 +29,17 @@ final class DemoWorld implements AutoCloseable {
             throw new UncheckedIOException(failure);
         }
         new DemoLoader(service.address(), RunningService.ACCESS_KEY).load(site.address(), LocalDate.now());
+        draft = api().get(SEARCH + "/draft").text();
+        trials = api().get(SEARCH + "/trials.csv").text();
+    }
+
+    /** Makes the demo's search what it was at first, for visitors too, with the trials it had. */
+    void restoreSearch() {
+        String tag = api().get(SEARCH + "/draft").header("ETag");
+        Api.Answer changed = api().send("PUT", SEARCH + "/draft", draft, Map.of("Content-Type", "application/json", "If-Match", tag));
+        api().send("POST", SEARCH + "/publish", "", Map.of("If-Match", changed.header("ETag")));
+        api().get(SEARCH + "/trials").json().path("outcomes").forEach(outcome -> api().send("DELETE", SEARCH + "/trials/" + outcome.path("id").asLong(), null, Map.of()));
+        api().send("POST", SEARCH + "/trials.csv", trials, Map.of("Content-Type", "text/csv"));
     }
 
     String service() {

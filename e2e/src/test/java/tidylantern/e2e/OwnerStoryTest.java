@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
@@ -14,6 +17,23 @@ import org.openqa.selenium.WebElement;
 /** From a decision to a visitor: an owner changes a weight, sees it on the stage, publishes, and finds it on the site. */
 class OwnerStoryTest {
     private static final String QUERY = "lighthouse";
+    private static DemoWorld world;
+
+    @BeforeAll
+    static void start(@TempDir Path data) {
+        world = new DemoWorld(data);
+    }
+
+    @AfterAll
+    static void stop() {
+        world.close();
+    }
+
+    /** Each story begins with the demo's search as it was made. */
+    @AfterEach
+    void restore() {
+        world.restoreSearch();
+    }
 
     private static List<String> titles(Browser browser, SearchContext results) {
         return browser.texts(results, ".card h3");
@@ -26,8 +46,8 @@ class OwnerStoryTest {
     }
 
     @Test
-    void aChangedWeightReachesTheStageAtOnceAndVisitorsWhenPublished(@TempDir Path data) {
-        try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
+    void aChangedWeightReachesTheStageAtOnceAndVisitorsWhenPublished() {
+        try (Browser browser = Browser.wide()) {
             browser.open(world.site() + "/search?q=" + QUERY);
             SearchContext visitors = browser.inside("tidy-results");
             browser.untilTexts(visitors, ".card h3", texts -> !texts.isEmpty());
@@ -72,8 +92,8 @@ class OwnerStoryTest {
     }
 
     @Test
-    void changesAreKeptAsTheyAreMadeAndCanBeUndoneAndRedone(@TempDir Path data) {
-        try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
+    void changesAreKeptAsTheyAreMadeAndCanBeUndoneAndRedone() {
+        try (Browser browser = Browser.wide()) {
             browser.signIn(world.service());
             browser.open(world.workbench("/searches/island-search/what-is-searched"));
             browser.seeText(".sum", "275 of 275");
@@ -92,8 +112,8 @@ class OwnerStoryTest {
     }
 
     @Test
-    void whyNamesTheFieldThatIsNotSearchedAndOneClickSearchesIt(@TempDir Path data) {
-        try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
+    void whyNamesTheFieldThatIsNotSearchedAndOneClickSearchesIt() {
+        try (Browser browser = Browser.wide()) {
             browser.signIn(world.service());
             browser.open(world.workbench("/searches/island-search/words"));
             browser.enterStage();
@@ -116,6 +136,40 @@ class OwnerStoryTest {
             browser.leaveFrame();
             assertThat(world.api().results("island-search", "hammock").hits()).as("visitors, before publishing").isEmpty();
 
+            // What was won is kept as a trial, so that a later change that would lose it is caught before publishing.
+            browser.seeText("button", "Keep as a trial").click();
+            browser.seeText(".trial", "A trial of this is kept.");
+            browser.see(".why [aria-label=Close]").click();
+            browser.seeText(".strip .sum", "13 of 13 hold");
+            browser.seeText("nav.path a", "Words").click();
+            browser.see("[role=slider][aria-labelledby=weight-reviews]").sendKeys(Keys.HOME);
+            browser.seeText(".strip .sum", "12 of 13 hold");
+            browser.seeText(".strip .fails", "hammock");
+            browser.seeText("button", "Look over and publish").click();
+            browser.seeText("[role=dialog] .remark", "“hammock”: “Orrel Ropewalk” comes first, but nothing found");
+            browser.mustBeAccessible("publishing with a failing trial");
+            browser.seeText("[role=dialog] button", "Publish all the same");
+            browser.seeText("[role=dialog] button", "Not yet").click();
+            browser.until("the dialog is gone", () -> browser.driver().findElements(By.cssSelector("[role=dialog]")).isEmpty());
+            browser.see("[role=slider][aria-labelledby=weight-reviews]").sendKeys(Keys.ARROW_RIGHT);
+            browser.seeText(".strip .sum", "13 of 13 hold");
+            browser.seeText("button", "Look over and publish").click();
+            browser.seeText("[role=dialog] button", "Publish").click();
+            browser.seeText("[role=dialog]", "It is live");
+            assertThat(world.api().results("island-search", "hammock").hits()).as("visitors, after publishing").containsExactly("makers-001");
+        }
+    }
+
+    @Test
+    void aHitThatShouldNotBeThereIsLeftOutAndLetInAgain() {
+        try (Browser browser = Browser.wide()) {
+            browser.signIn(world.service());
+            browser.open(world.workbench("/searches/island-search/words"));
+            browser.seeText("button", "Why?").click();
+            browser.see("#why-words").sendKeys("ropewalk");
+            browser.see("#why-item").sendKeys("ropewalk");
+            browser.seeText("[role=option]", "Orrel Ropewalk").click();
+            browser.seeText(".verdict", "Found at place 1");
             browser.see("[aria-label='Leave out this item']").click();
             browser.seeText(".reason", "A rule leaves it out: this item.");
             browser.seeText("button", "Take the rule back").click();
@@ -124,8 +178,49 @@ class OwnerStoryTest {
     }
 
     @Test
-    void anOwnersSynonymsAndStopWordsHoldAtOnce(@TempDir Path data) {
-        try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
+    void trialsAreKeptFromTheStageByHandAndFromATable(@TempDir Path data) throws Exception {
+        try (Browser browser = Browser.wide()) {
+            browser.signIn(world.service());
+            browser.open(world.workbench("/searches/island-search/words"));
+            browser.seeText(".strip .sum", "12 of 12 hold");
+            browser.enterStage();
+            ask(browser, "stargazing");
+            browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> !texts.isEmpty());
+            browser.leaveFrame();
+            browser.seeText(".strip .keep", "keep “stargazing”").click();
+            browser.seeText(".strip .sum", "13 of 13 hold");
+            browser.seeText(".strip a", "Trials").click();
+            browser.seeText(".outcomes", "stargazing");
+            browser.mustBeAccessible("trials");
+
+            browser.seeText("button", "New trial").click();
+            browser.see("#trial-query").sendKeys("lamp cottage");
+            browser.see("#trial-item").sendKeys("Lamp Cott");
+            browser.seeText("[role=option]", "Lamp Cottage").click();
+            browser.until("the list is closed", () -> browser.driver().findElements(By.cssSelector("[role=option]")).isEmpty());
+            browser.mustBeAccessible("a new trial");
+            browser.seeText("form button", "Keep").click();
+            browser.seeText(".outcomes", "“Lamp Cottage” within the first 3");
+            browser.see("[aria-label='Take away the trial regatta']").click();
+            browser.until("it is gone", () -> !browser.see(".outcomes").getText().contains("regatta"));
+
+            Path table = java.nio.file.Files.writeString(data.resolve("trials.csv"), "query,item,rank\nviolin,makers-019,3\nbees,nowhere,1\n");
+            browser.driver().findElement(By.cssSelector("input[type=file]")).sendKeys(table.toString());
+            browser.seeText("[role=alert]", "Row 3: There is no item \"nowhere\"");
+            java.nio.file.Files.writeString(table, "query,item,rank\nviolin,makers-019,3\nbees,outings-020,5\n");
+            browser.driver().findElement(By.cssSelector("input[type=file]")).sendKeys(table.toString());
+            browser.seeText(".files", "2 trials added.");
+            browser.seeText(".strip .sum", "15 of 15 hold");
+            browser.seeText(".outcomes .query", "violin").click();
+            browser.enterStage();
+            browser.untilTexts(browser.inside("tidy-results"), ".heading", texts -> texts.equals(List.of("Results for “violin”")));
+            browser.leaveFrame();
+        }
+    }
+
+    @Test
+    void anOwnersSynonymsAndStopWordsHoldAtOnce() {
+        try (Browser browser = Browser.wide()) {
             browser.signIn(world.service());
             browser.open(world.workbench("/searches/island-search/words"));
             browser.enterStage();
@@ -147,8 +242,8 @@ class OwnerStoryTest {
     }
 
     @Test
-    void twoPeopleNeverOverwriteOneAnotherUnseen(@TempDir Path data) {
-        try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
+    void twoPeopleNeverOverwriteOneAnotherUnseen() {
+        try (Browser browser = Browser.wide()) {
             browser.signIn(world.service());
             browser.open(world.workbench("/searches/island-search/what-is-searched"));
             browser.seeText(".sum", "275 of 275");
@@ -164,8 +259,8 @@ class OwnerStoryTest {
     }
 
     @Test
-    void keysLeadEverywhere(@TempDir Path data) {
-        try (DemoWorld world = new DemoWorld(data); Browser browser = Browser.wide()) {
+    void keysLeadEverywhere() {
+        try (Browser browser = Browser.wide()) {
             browser.signIn(world.service());
             browser.open(world.workbench("/searches/island-search/what-is-searched"));
             browser.seeText("h2", "What is searched");

@@ -31,7 +31,7 @@ class ArchitectureTest {
 
     @Test
     void onlyAnswersAndIndexesTouchTheEngine() {
-        noClasses().that().resideOutsideOfPackages("tidylantern.server.content..", "tidylantern.server.visitor..")
+        noClasses().that().resideOutsideOfPackages("tidylantern.server.content..", "tidylantern.server.visitor..", "tidylantern.server.trial..")
                 .should().dependOnClassesThat().resideInAnyPackage("tidylantern.core.query..", "tidylantern.core.index..", "org.apache.lucene..").check(SERVER);
     }
 }

@@ -26,11 +26,9 @@ import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CategoryPath;
-import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.Item;
-import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 
 /** How an item lies in the index: the names of the Lucene fields, and the way there and back. */
@@ -244,17 +242,15 @@ public final class IndexFields {
     /** Like {@link #item}, with the owner's mark and the time of the last change, in milliseconds since 1970. */
     public static Row row(StoredFields stored, int document, Set<FieldKey> wanted) throws IOException {
         Set<String> names = wanted.stream().map(key -> STORED + key.value()).collect(Collectors.toSet());
-        names.addAll(List.of(REF, COLLECTION, KEPT_OUT, CHANGED));
+        names.addAll(List.of(REF, KEPT_OUT, CHANGED));
         Document found = stored.document(document, names);
-        CollectionKey collection = new CollectionKey(found.get(COLLECTION));
-        String id = found.get(REF).substring(collection.value().length() + 1);
         Map<FieldKey, FieldValue> values = new HashMap<>();
         for (IndexableField field : new ArrayList<>(found.getFields())) {
             if (field.name().startsWith(STORED)) {
                 values.put(new FieldKey(field.name().substring(STORED.length())), StoredValue.read(field.stringValue()));
             }
         }
-        Item item = new Item(new ItemRef(collection, new ItemId(id)), values);
+        Item item = new Item(ItemRef.parse(found.get(REF)), values);
         return new Row(item, found.get(KEPT_OUT) != null, found.getField(CHANGED).numericValue().longValue());
     }
 }

@@ -160,7 +160,7 @@ final class DidYouMean {
     /** Every word of the searched fields that is near enough, with how many items hold it at least. */
     private Map<String, Long> walked(String typed, int edits) throws IOException {
         Map<String, Long> near = new HashMap<>();
-        CompiledAutomaton within = new CompiledAutomaton(Typos.within(typed, edits, false), true, true);
+        CompiledAutomaton within = Typos.reach(typed, edits, false, false);
         for (FieldKey field : fields) {
             Terms terms = MultiTerms.getTerms(asked.searcher().getIndexReader(), IndexFields.words(field));
             TermsEnum found = terms == null ? TermsEnum.EMPTY : terms.intersect(within, null);

@@ -11,18 +11,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import org.apache.lucene.index.DocValues;
-import org.apache.lucene.index.LeafReaderContext;
-import org.apache.lucene.index.ReaderUtil;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.ScoreMode;
-import org.apache.lucene.search.Scorer;
 import org.apache.lucene.search.TermQuery;
-import org.apache.lucene.search.TopDocs;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
@@ -62,12 +56,14 @@ final class Explainer {
     private final SiteContent content;
     private final VisitorQuery query;
     private final ItemRef ref;
+    private final Places places;
 
     Explainer(IndexSearcher searcher, SiteContent content, VisitorQuery query, ItemRef ref) {
         this.searcher = searcher;
         this.content = content;
         this.query = query;
         this.ref = ref;
+        this.places = new Places(searcher);
     }
 
     /** A reason with the changes that take it away, still to be applied. */
@@ -78,13 +74,13 @@ final class Explainer {
     Explanation explain(SearchDesign design) throws IOException {
         ReadQuery read = ReadQuery.read(query, design, content, searcher);
         int total = searcher.count(read.lucene());
-        int document = document();
+        int document = places.document(ref);
         if (document < 0) {
             return new Explanation(ref, ref.id().value(), read.startingList(), total, null, null, 0, List.of(), List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())), List.of());
         }
         Item item = IndexFields.item(searcher.storedFields(), document, fieldKeys());
-        Integer place = place(read, document);
-        double score = place == null || read.startingList() ? 0 : Objects.requireNonNullElse(score(read.lucene(), document), 0f);
+        Integer place = places.place(read, document, ref);
+        double score = place == null || read.startingList() ? 0 : Objects.requireNonNullElse(places.score(read.lucene(), document), 0f);
         List<WordPart> words = read.startingList() ? List.of() : words(read, item, document);
         List<Reason> reasons = new ArrayList<>();
         List<Leaving> leavings = List.of();
@@ -94,7 +90,7 @@ final class Explainer {
                 for (Fix fix : cause.fixes()) {
                     SearchDesign after = fix.change().apply(design);
                     ReadQuery then = ReadQuery.read(query, after, content, searcher);
-                    remedies.add(new Remedy(fix.cure(), fix.field(), after, searcher.count(then.lucene()), place(then, document)));
+                    remedies.add(new Remedy(fix.cure(), fix.field(), after, searcher.count(then.lucene()), places.place(then, document, ref)));
                 }
                 reasons.add(new Reason(cause.kind(), cause.words(), cause.fields(), cause.rule(), remedies));
             }
@@ -106,7 +102,7 @@ final class Explainer {
 
     /** What keeps the item from being found under a design; empty if nothing does. */
     List<Cause> causes(SearchDesign design) throws IOException {
-        int document = document();
+        int document = places.document(ref);
         if (document < 0) {
             return List.of(new Cause(Kind.NOT_THERE, List.of(), List.of(), null, List.of()));
         }
@@ -119,61 +115,8 @@ final class Explainer {
         return keys;
     }
 
-    // One document
-
-    private int document() throws IOException {
-        TopDocs found = searcher.search(new TermQuery(new Term(IndexFields.REF, ref.toString())), 1);
-        return found.scoreDocs.length == 0 ? -1 : found.scoreDocs[0].doc;
-    }
-
-    /** What a query gives the document; null where it does not find it. */
-    private @Nullable Float score(Query asked, int document) throws IOException {
-        LeafReaderContext leaf = searcher.getIndexReader().leaves().get(ReaderUtil.subIndex(document, searcher.getIndexReader().leaves()));
-        Scorer scorer = searcher.createWeight(searcher.rewrite(asked), ScoreMode.COMPLETE, 1).scorer(leaf);
-        int there = document - leaf.docBase;
-        return scorer != null && scorer.iterator().advance(there) == there ? scorer.score() : null;
-    }
-
     private boolean finds(Query asked, int document) throws IOException {
-        return score(asked, document) != null;
-    }
-
-    /** 1 for the first of the results; null where it is none of them. */
-    private @Nullable Integer place(ReadQuery read, int document) throws IOException {
-        Float own = score(read.lucene(), document);
-        if (own == null) {
-            return null;
-        }
-        int before = 0;
-        Long ownDay = newest(document);
-        String ownRef = ref.toString();
-        var weight = searcher.createWeight(searcher.rewrite(read.lucene()), read.startingList() ? ScoreMode.COMPLETE_NO_SCORES : ScoreMode.COMPLETE, 1);
-        for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
-            Scorer scorer = weight.scorer(leaf);
-            if (scorer == null) {
-                continue;
-            }
-            var references = DocValues.getSorted(leaf.reader(), IndexFields.REF);
-            var days = DocValues.getNumeric(leaf.reader(), IndexFields.NEWEST);
-            var live = leaf.reader().getLiveDocs();
-            var documents = scorer.iterator();
-            for (int other = documents.nextDoc(); other != org.apache.lucene.search.DocIdSetIterator.NO_MORE_DOCS; other = documents.nextDoc()) {
-                if (live != null && !live.get(other)) {
-                    continue;
-                }
-                int order = read.startingList() ? Long.compare(days.advanceExact(other) ? days.longValue() : Long.MIN_VALUE, ownDay) : Float.compare(scorer.score(), own);
-                if (order > 0 || (order == 0 && references.advanceExact(other) && references.lookupOrd(references.ordValue()).utf8ToString().compareTo(ownRef) < 0)) {
-                    before++;
-                }
-            }
-        }
-        return before + 1;
-    }
-
-    private long newest(int document) throws IOException {
-        LeafReaderContext leaf = searcher.getIndexReader().leaves().get(ReaderUtil.subIndex(document, searcher.getIndexReader().leaves()));
-        var days = DocValues.getNumeric(leaf.reader(), IndexFields.NEWEST);
-        return days.advanceExact(document - leaf.docBase) ? days.longValue() : Long.MIN_VALUE;
+        return places.score(asked, document) != null;
     }
 
     // A hit
@@ -187,7 +130,7 @@ final class Explainer {
                 Strength best = null;
                 float most = 0;
                 for (Match.Way way : in.ways()) {
-                    Float gives = score(way.query(), document);
+                    Float gives = places.score(way.query(), document);
                     if (gives != null && (best == null || gives > most)) {
                         best = way.way();
                         most = gives;

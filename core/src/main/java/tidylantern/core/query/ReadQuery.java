@@ -127,7 +127,8 @@ final class ReadQuery {
         /** With typos only if hardly anything in reach holds the word as typed. */
         private Query query(WordMatch match) throws IOException {
             Query asTyped = match.query(searcher.getIndexReader(), content);
-            if (match.bends() && !spelledRight(asTyped, reach, searcher)) {
+            // Most words that are right stand somewhere just as typed, and that is quickly seen.
+            if (match.bends() && !spelledRight(match.itself(), reach, searcher) && !spelledRight(asTyped, reach, searcher)) {
                 match.allowTypos();
                 return match.query(searcher.getIndexReader(), content);
             }

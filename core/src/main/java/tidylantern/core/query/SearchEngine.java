@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
@@ -17,6 +18,7 @@ import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.SortField;
 import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TopFieldDocs;
+import org.apache.lucene.util.BytesRef;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
@@ -27,10 +29,12 @@ import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.index.Stemming;
+import tidylantern.core.index.WordForms;
 
 /**
  * Answers queries over one site. Threads may share it; an answer is reckoned on the thread that asks, which should be one
@@ -43,6 +47,8 @@ public final class SearchEngine {
     private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(8, 2);
     private static final Sort BY_RELEVANCE = new Sort(SortField.FIELD_SCORE, new SortField(IndexFields.REF, SortField.Type.STRING));
     private static final Sort BY_NEWEST = new Sort(newest(), new SortField(IndexFields.REF, SortField.Type.STRING));
+
+    private static final Set<FieldKey> NAMING = Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS);
 
     private final SiteIndex index;
 
@@ -122,6 +128,76 @@ public final class SearchEngine {
         }
     }
 
+    /**
+     * The order of a query's results, and the places of some items among them.
+     *
+     * @param most how many of the first results are named
+     * @param suggestion whether it matters what visitors are asked, which is much work where little is found
+     */
+    public Ranking ranking(SiteContent content, SearchDesign design, String text, int most, Set<ItemRef> asked, boolean suggestion) {
+        VisitorQuery query = new VisitorQuery(text, 1);
+        try {
+            return index.read(searcher -> {
+                ReadQuery read = ReadQuery.read(query, design, content, searcher);
+                TopFieldDocs top = top(searcher, read, order(read), most);
+                int total = Math.toIntExact(top.totalHits.value());
+                List<ItemRef> first = new ArrayList<>();
+                for (ScoreDoc document : top.scoreDocs) {
+                    first.add(ItemRef.parse(((BytesRef) ((FieldDoc) document).fields[1]).utf8ToString()));
+                }
+                Map<ItemRef, Integer> places = new HashMap<>();
+                Places beyond = new Places(searcher);
+                for (ItemRef ref : asked) {
+                    int place = first.indexOf(ref) + 1;
+                    int document = place > 0 || total <= first.size() ? -1 : beyond.document(ref);
+                    Integer found = place > 0 ? (Integer) place : document < 0 ? null : beyond.place(read, document, ref);
+                    if (found != null) {
+                        places.put(ref, found);
+                    }
+                }
+                return new Ranking(total, first, places, !suggestion ? null : new DidYouMean(new Asked(searcher, content, design, query, read)).of(total));
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    /** Another number whenever items came, went or changed, so that what was reckoned before may not hold any more. */
+    public long contentState() {
+        try {
+            return index.read(searcher -> ((DirectoryReader) searcher.getIndexReader()).getVersion());
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    /** The titles of items; those that are gone are missing. */
+    public Map<ItemRef, String> titles(java.util.Collection<ItemRef> refs) {
+        try {
+            return index.read(searcher -> {
+                Map<ItemRef, String> titles = new HashMap<>();
+                Places places = new Places(searcher);
+                for (ItemRef ref : refs) {
+                    int document = places.document(ref);
+                    if (document >= 0) {
+                        // An item without a title is named by what else it says.
+                        titles.put(ref, IndexFields.item(searcher.storedFields(), document, NAMING).title());
+                    }
+                }
+                return titles;
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    /** The owner's synonyms that a query brings into play. */
+    public static Set<Synonym> synonymsIn(SiteContent content, SearchDesign design, String text) {
+        Set<String> languages = content.languages(design.searched());
+        return Vocabulary.of(design.words(), languages).replaceable(WordForms.allWordsOf(text, languages)).stream().map(Vocabulary.Replaceable::synonym)
+                .collect(java.util.stream.Collectors.toCollection(java.util.LinkedHashSet::new));
+    }
+
     /** Why a query finds an item where it does, or why it does not. */
     public Explanation explain(SiteContent content, SearchDesign design, VisitorQuery query, ItemRef item) {
         try {
@@ -136,7 +212,7 @@ public final class SearchEngine {
         @SuppressWarnings("unchecked")
         Comparable<Object> first = (Comparable<Object>) a.fields[0];
         int byFirst = -first.compareTo(b.fields[0]);
-        return byFirst != 0 ? byFirst : ((org.apache.lucene.util.BytesRef) a.fields[1]).compareTo((org.apache.lucene.util.BytesRef) b.fields[1]);
+        return byFirst != 0 ? byFirst : ((BytesRef) a.fields[1]).compareTo((BytesRef) b.fields[1]);
     }
 
     /** Makes hits of what was found, for one query. */

@@ -1,9 +1,12 @@
 package tidylantern.core.query;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.lucene.util.automaton.Automata;
 import org.apache.lucene.util.automaton.Automaton;
+import org.apache.lucene.util.automaton.CompiledAutomaton;
 import org.apache.lucene.util.automaton.LevenshteinAutomata;
 import org.apache.lucene.util.automaton.Operations;
 import org.apache.lucene.util.automaton.Transition;
@@ -16,7 +19,45 @@ import tidylantern.core.index.WordForms;
  * Schulz and Mihov 2002.
  */
 final class Typos {
+    /** Compiled automata that are kept; each takes some ten kilobytes. */
+    private static final int KEPT = 128;
+    private static final Map<Reach, CompiledAutomaton> LAST = new LinkedHashMap<>(KEPT, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Reach, CompiledAutomaton> eldest) {
+            return size() > KEPT;
+        }
+    };
+
     private Typos() {}
+
+    private record Reach(String word, int edits, boolean firstLetterFixed, boolean starts) {}
+
+    /**
+     * All words that a slip may lead to, whatever the way. Compiling it is the dear part of forgiving slips, and it hangs on
+     * nothing but the word; so the last are kept, for the same word is asked again with every change of a draft, every trial,
+     * every remedy of Why? and every way on from a query.
+     *
+     * @param starts whether the start of a word is enough
+     */
+    static CompiledAutomaton reach(String word, int edits, boolean firstLetterFixed, boolean starts) {
+        Reach wanted = new Reach(word, edits, firstLetterFixed, starts);
+        synchronized (LAST) {
+            CompiledAutomaton known = LAST.get(wanted);
+            if (known != null) {
+                return known;
+            }
+        }
+        Automaton widest = within(word, edits, firstLetterFixed);
+        // Called finite although a start may go on for ever: it has no loop before it accepts, and what Lucene would
+        // reckon for a true loop (the suffix that all words share) is dear, and empty here.
+        CompiledAutomaton made = new CompiledAutomaton(starts ? startingWith(widest) : widest, true, true);
+        synchronized (LAST) {
+            LAST.put(wanted, made);
+        }
+        return made;
+    }
 
     /**
      * Accepts the words within {@code edits} of {@code word}.

@@ -27,7 +27,7 @@ final class Vocabulary {
 
     private record Kept(Words words, Set<String> languages, Vocabulary vocabulary) {}
 
-    private record Entry(List<WordForms.Word> typed, List<Other> others) {}
+    private record Entry(Synonym synonym, List<WordForms.Word> typed, List<Other> others) {}
 
     /** @param written as the owner writes it */
     private record Other(Phrase phrase, String written) {}
@@ -37,9 +37,10 @@ final class Vocabulary {
      *
      * @param from the place of its first word
      * @param words how many there are
+     * @param synonym the owner's entry
      * @param written the others, as the owner writes them
      */
-    record Replaceable(int from, int words, List<String> written) {}
+    record Replaceable(int from, int words, Synonym synonym, List<String> written) {}
 
     private Vocabulary(Words words, Set<String> languages) {
         words.stopWords().forEach(stop -> WordForms.wordsOf(stop, languages).forEach(word -> stopWords.add(word.folded())));
@@ -47,18 +48,18 @@ final class Vocabulary {
             List<Other> others = synonym.words().stream().map(written -> new Other(new Phrase(WordForms.allWordsOf(written, languages), words.stemming()), written))
                     .filter(other -> !other.phrase().words().isEmpty()).toList();
             if (synonym.from() != null) {
-                add(WordForms.allWordsOf(synonym.from(), languages), others);
+                add(synonym, WordForms.allWordsOf(synonym.from(), languages), others);
             } else {
                 for (Other one : others) {
-                    add(one.phrase().words(), others.stream().filter(other -> other != one).toList());
+                    add(synonym, one.phrase().words(), others.stream().filter(other -> other != one).toList());
                 }
             }
         }
     }
 
-    private void add(List<WordForms.Word> typed, List<Other> others) {
+    private void add(Synonym synonym, List<WordForms.Word> typed, List<Other> others) {
         if (!typed.isEmpty() && !others.isEmpty()) {
-            byFirstWord.computeIfAbsent(typed.getFirst().folded(), first -> new ArrayList<>()).add(new Entry(typed, others));
+            byFirstWord.computeIfAbsent(typed.getFirst().folded(), first -> new ArrayList<>()).add(new Entry(synonym, typed, others));
         }
     }
 
@@ -108,7 +109,7 @@ final class Vocabulary {
     /** The runs of a query's words that have synonyms, in their order. */
     List<Replaceable> replaceable(List<WordForms.Word> typed) {
         List<Replaceable> found = new ArrayList<>();
-        eachEntryIn(typed, (entry, at) -> found.add(new Replaceable(at, entry.typed().size(), entry.others().stream().map(Other::written).toList())));
+        eachEntryIn(typed, (entry, at) -> found.add(new Replaceable(at, entry.typed().size(), entry.synonym(), entry.others().stream().map(Other::written).toList())));
         return found;
     }
 

@@ -13,6 +13,8 @@ import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.search.AutomatonQuery;
+import org.apache.lucene.search.BooleanClause;
+import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.BoostQuery;
 import org.apache.lucene.search.ConstantScoreQuery;
 import org.apache.lucene.search.PrefixQuery;
@@ -21,7 +23,7 @@ import org.apache.lucene.search.SynonymQuery;
 import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
-import org.apache.lucene.util.automaton.Automaton;
+import org.apache.lucene.util.StringHelper;
 import org.apache.lucene.util.automaton.CompiledAutomaton;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
@@ -45,6 +47,7 @@ import tidylantern.core.index.WordForms;
  */
 final class WordMatch implements Match {
     private static final int FEWEST_INSIDE = 3;
+    private static final int FEW = 16;
 
     private final WordForms.Word word;
     private final Set<String> codes;
@@ -54,7 +57,6 @@ final class WordMatch implements Match {
     private boolean typos;
     /** Words within reach of a typo that the index holds; filled as queries are made. */
     private final Set<String> typoWords = new HashSet<>();
-    private @Nullable CompiledAutomaton reach;
 
     /**
      * @param codes forms in which the word, alone or with its neighbours, may be a code
@@ -81,6 +83,15 @@ final class WordMatch implements Match {
     @Override
     public String typed() {
         return word.folded();
+    }
+
+    /** Finds the items that hold the word just as it is typed; a quick look before the whole query. */
+    Query itself() {
+        BooleanQuery.Builder any = new BooleanQuery.Builder();
+        for (FieldWeight weight : design.searched()) {
+            any.add(new TermQuery(new Term(IndexFields.words(weight.field()), word.folded())), BooleanClause.Occur.SHOULD);
+        }
+        return any.build();
     }
 
     /** The same word without slips and synonyms. */
@@ -126,8 +137,10 @@ final class WordMatch implements Match {
             ways.add(new Way(Strength.STEM, bare.build()));
         }
         if (design.partOfWord().starts()) {
-            float rarity = rarity(terms, documentsWithStart(terms, new BytesRef(word.folded())));
-            ways.add(constant(new PrefixQuery(new Term(place, word.folded())), Strength.START, rarity));
+            Way start = start(place, terms);
+            if (start != null) {
+                ways.add(start);
+            }
         }
         if (foundInside()) {
             CompiledAutomaton inside = new CompiledAutomaton(Typos.inside(word.folded()), false, true);
@@ -167,7 +180,7 @@ final class WordMatch implements Match {
         Map<Strength, Long> documents = new EnumMap<>(Strength.class);
         boolean inside = foundInside();
         // What holds the word somewhere begins with any letter, so nothing narrows the walk.
-        TermsEnum found = inside ? terms.iterator() : terms.intersect(reach(), null);
+        TermsEnum found = inside ? terms.iterator() : terms.intersect(Typos.reach(word.folded(), design.typos().editsIn(word.folded()), design.typos().firstLetterFixed(), startsCount()), null);
         for (BytesRef term = found.next(); term != null; term = found.next()) {
             if (term.bytes[term.offset] == WordForms.STEM_MARK) {
                 continue;
@@ -200,17 +213,6 @@ final class WordMatch implements Match {
         return design.partOfWord() == Words.PartOfWord.INSIDE && word.folded().codePointCount(0, word.folded().length()) >= FEWEST_INSIDE;
     }
 
-    /** All words that a slip may lead to, whatever the way. Compiling it is the dear part, so it is done once a word. */
-    private CompiledAutomaton reach() {
-        if (reach == null) {
-            Automaton widest = Typos.within(word.folded(), design.typos().editsIn(word.folded()), design.typos().firstLetterFixed());
-            // Called finite although a start may go on for ever: it has no loop before it accepts, and what Lucene would
-            // reckon for a true loop (the suffix that all words share) is dear, and empty here.
-            reach = new CompiledAutomaton(startsCount() ? Typos.startingWith(widest) : widest, true, true);
-        }
-        return reach;
-    }
-
     private static Way constant(Query found, Strength strength, float rarity) {
         return new Way(strength, new BoostQuery(new ConstantScoreQuery(found), strength.share() * rarity / (1 + SiteIndex.K1)));
     }
@@ -231,17 +233,30 @@ final class WordMatch implements Match {
         return documents;
     }
 
-    /** The sum of the document counts of the words with this start, which is at least how many documents hold one. */
-    private static long documentsWithStart(Terms terms, BytesRef start) throws IOException {
+    /**
+     * The words of a field with the start, as one way to be met. Where they are few they are asked for one by one, which is
+     * cheaper than by their pattern; that is so for most words that are typed out.
+     */
+    private @Nullable Way start(String place, Terms terms) throws IOException {
+        BytesRef start = new BytesRef(word.folded());
+        List<BytesRef> few = new ArrayList<>();
+        // The sum over the words, which is at least how many documents hold one.
         long documents = 0;
+        long all = terms.getDocCount();
         TermsEnum found = terms.iterator();
         if (found.seekCeil(start) != TermsEnum.SeekStatus.END) {
-            long all = terms.getDocCount();
-            for (BytesRef term = found.term(); term != null && org.apache.lucene.util.StringHelper.startsWith(term, start) && documents < all; term = found.next()) {
+            for (BytesRef term = found.term(); term != null && StringHelper.startsWith(term, start) && (documents < all || few.size() <= FEW); term = found.next()) {
                 documents += found.docFreq();
+                if (few.size() <= FEW) {
+                    few.add(BytesRef.deepCopyOf(term));
+                }
             }
         }
-        return documents;
+        if (few.isEmpty()) {
+            return null;
+        }
+        Query query = few.size() == 1 ? new TermQuery(new Term(place, few.getFirst())) : few.size() <= FEW ? new TermInSetQuery(place, few) : new PrefixQuery(new Term(place, start));
+        return constant(query, Strength.START, rarity(terms, documents));
     }
 
     @Override

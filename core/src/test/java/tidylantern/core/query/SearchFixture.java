@@ -25,15 +25,15 @@ import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
 
 /** A small site for tests of answers: items of the collection "posts" with title, body, tags, code and day. */
-final class SearchFixture implements AutoCloseable {
-    static final Collection POSTS = collection("posts", "en");
-    static final Collection NOTES = collection("notes", "en");
-    static final SiteContent SITE = new SiteContent(List.of(POSTS, NOTES));
+public final class SearchFixture implements AutoCloseable {
+    public static final Collection POSTS = collection("posts", "en");
+    public static final Collection NOTES = collection("notes", "en");
+    public static final SiteContent SITE = new SiteContent(List.of(POSTS, NOTES));
 
     private final SiteIndex index;
     private final List<SiteIndex.Changed> items = new ArrayList<>();
 
-    SearchFixture(Path folder) {
+    public SearchFixture(Path folder) {
         try {
             index = SiteIndex.open(folder);
         } catch (IOException failure) {
@@ -50,11 +50,11 @@ final class SearchFixture implements AutoCloseable {
         return new Field(new FieldKey(key), kind, key, Field.labelFrom(key));
     }
 
-    SearchFixture post(String id, String... propertiesAndValues) {
+    public SearchFixture post(String id, String... propertiesAndValues) {
         return item(POSTS, id, propertiesAndValues);
     }
 
-    SearchFixture item(Collection collection, String id, String... propertiesAndValues) {
+    public SearchFixture item(Collection collection, String id, String... propertiesAndValues) {
         Map<String, Object> properties = new LinkedHashMap<>();
         for (int i = 0; i < propertiesAndValues.length; i += 2) {
             properties.put(propertiesAndValues[i], propertiesAndValues[i + 1]);
@@ -62,7 +62,7 @@ final class SearchFixture implements AutoCloseable {
         return item(collection, id, properties);
     }
 
-    SearchFixture item(Collection collection, String id, Map<String, Object> properties) {
+    public SearchFixture item(Collection collection, String id, Map<String, Object> properties) {
         try {
             items.add(new SiteIndex.Changed(new ItemReader(collection).read(new ItemId(id), properties), collection.language()));
         } catch (ItemRefused wrong) {
@@ -78,7 +78,7 @@ final class SearchFixture implements AutoCloseable {
         return this;
     }
 
-    SearchFixture indexed() {
+    public SearchFixture indexed() {
         try {
             index.apply(items, List.of(), 1);
         } catch (IOException failure) {
@@ -88,16 +88,16 @@ final class SearchFixture implements AutoCloseable {
     }
 
     /** Title 5, summary 2, body 1, tags 2, code 8; all words needed, starts of words, typos and stems on. */
-    static SearchDesign design() {
+    public static SearchDesign design() {
         List<FieldWeight> weights = List.of(weight("title", 5), weight("summary", 2), weight("body", 1), weight("tags", 2), weight("code", 8));
         return SearchDesign.firstFor("Test", SITE).withWords(Words.standard().withWeights(weights));
     }
 
-    static FieldWeight weight(String field, double weight) {
+    public static FieldWeight weight(String field, double weight) {
         return new FieldWeight(new FieldKey(field), weight);
     }
 
-    static SearchDesign searching(String... collections) {
+    public static SearchDesign searching(String... collections) {
         return design().withReach(new Reach(List.of(collections).stream().map(key -> Reach.Searched.all(new CollectionKey(key))).toList()));
     }
 
@@ -110,7 +110,7 @@ final class SearchFixture implements AutoCloseable {
         return engine().answer(SITE, design, new VisitorQuery(query, 1));
     }
 
-    SearchEngine engine() {
+    public SearchEngine engine() {
         return new SearchEngine(index);
     }
 

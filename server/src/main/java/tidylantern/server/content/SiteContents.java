@@ -5,12 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -59,6 +62,24 @@ public class SiteContents {
     /** Whether there is such an item. */
     public boolean has(String site, CollectionKey collection, String item) {
         return store.said(site, collection, item).isPresent();
+    }
+
+    /**
+     * The item that somebody means.
+     *
+     * @param written {@code collection/id}, or the id alone
+     * @return null if there is none, or if several collections have one with that id
+     */
+    public @Nullable ItemRef item(String site, String written) {
+        List<CollectionKey> collections = of(site).collections().stream().map(Collection::key).toList();
+        for (CollectionKey collection : collections) {
+            String start = collection.value() + "/";
+            if (written.startsWith(start) && has(site, collection, written.substring(start.length()))) {
+                return ItemRef.parse(written);
+            }
+        }
+        List<CollectionKey> having = written.isEmpty() ? List.of() : collections.stream().filter(collection -> has(site, collection, written)).toList();
+        return having.size() == 1 ? new ItemRef(having.getFirst(), new ItemId(written)) : null;
     }
 
     public Map<String, Integer> counts(String site) {

@@ -6,6 +6,7 @@ import java.util.Objects;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.server.content.ContentSetUps.CollectionSetUp;
 import tidylantern.server.source.Sources.SourceGiven;
+import tidylantern.server.trial.TrialShape;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -32,5 +33,9 @@ record SetUp(int setUp, SiteSetUp site, List<CollectionSetUp> collections, List<
     }
 
     /** @param key in the tags of the site's pages */
-    record SearchSetUp(String key, @Schema(implementation = SearchDesign.class) JsonNode design) {}
+    record SearchSetUp(String key, @Schema(implementation = SearchDesign.class) JsonNode design, List<TrialShape> trials) {
+        SearchSetUp {
+            trials = List.copyOf(Objects.requireNonNullElse(trials, List.of()));
+        }
+    }
 }

@@ -12,6 +12,7 @@ import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tidylantern.server.source.SourceSettings;
 import tidylantern.server.source.Sources;
+import tidylantern.server.trial.Trials;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -24,14 +25,16 @@ class SetUps {
     private final Sources sources;
     private final Searches searches;
     private final DesignJson designs;
+    private final Trials trials;
     private final JsonMapper json;
 
-    SetUps(Sites sites, ContentSetUps contents, Sources sources, Searches searches, DesignJson designs, JsonMapper json) {
+    SetUps(Sites sites, ContentSetUps contents, Sources sources, Searches searches, DesignJson designs, Trials trials, JsonMapper json) {
         this.sites = sites;
         this.contents = contents;
         this.sources = sources;
         this.searches = searches;
         this.designs = designs;
+        this.trials = trials;
         this.json = json;
     }
 
@@ -52,7 +55,7 @@ class SetUps {
             }
         }
         return new SetUp(SetUp.CURRENT_VERSION, new SetUp.SiteSetUp(site.name(), site.address(), site.origins()), contents.of(key), taken,
-                searches.drafts(key).stream().map(draft -> new SetUp.SearchSetUp(draft.search(), json.readTree(designs.write(draft.design())))).toList(), leftOut);
+                searches.drafts(key).stream().map(draft -> new SetUp.SearchSetUp(draft.search(), json.readTree(designs.write(draft.design())), trials.shapes(draft.search()))).toList(), leftOut);
     }
 
     /**
@@ -72,6 +75,7 @@ class SetUps {
         for (SetUp.SearchSetUp search : given.searches()) {
             Searches.Draft draft = searches.add(site.key(), search.key(), designs.read(search.design()));
             made.add(draft.search());
+            trials.addShapes(draft.search(), search.trials());
             if (!draft.search().equals(search.key())) {
                 notes.add("The search “%s” has the key %s here, since %s is taken. Write it in the tags.".formatted(draft.design().name(), draft.search(), search.key()));
             }

@@ -33,6 +33,7 @@ class TransferTest {
         ObjectNode design = (ObjectNode) draft.json();
         ((ObjectNode) design.path("reach").path("collections").path(0)).set("leaveOut", JSON.readTree("[{\"field\":\"tags\",\"value\":\"food\"},{\"address\":\"/drafts/*\"}]"));
         assertThat(api.send("PUT", "/api/owner/searches/island-search/draft", design.toString(), Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag"))).status()).isEqualTo(200);
+        assertThat(api.post("/api/owner/searches/island-search/trials", "{\"query\":\"rope\",\"expects\":\"within\",\"collection\":\"posts\",\"item\":\"a\",\"number\":1}").status()).isEqualTo(201);
     }
 
     @Test
@@ -101,6 +102,9 @@ class TransferTest {
             ObjectNode twoKinds = (ObjectNode) api.get("/api/owner/sites/isles/set-up").json();
             twoKinds.withArray("collections").add(JSON.readTree("{\"key\":\"more\",\"label\":\"More\",\"language\":\"en\",\"fields\":[{\"key\":\"size\",\"kind\":\"date\",\"property\":\"size\",\"label\":\"Size\"}]}"));
             assertThat(api.post("/api/owner/set-ups", twoKinds.toString()).json().path("detail").asString()).contains("one kind in a site");
+            ObjectNode badTrial = (ObjectNode) api.get("/api/owner/sites/isles/set-up").json();
+            ((ObjectNode) badTrial.path("searches").path(0).path("trials").path(0)).put("number", 0);
+            assertThat(api.post("/api/owner/set-ups", badTrial.toString()).json().path("field").asString()).isEqualTo("trials[0].first");
             assertThat(api.get("/api/owner/sites").json()).as("nothing was made").hasSize(1);
         }
     }
