@@ -29,6 +29,7 @@ import org.apache.lucene.search.TopDocs;
 import org.apache.lucene.search.TopScoreDocCollectorManager;
 import org.apache.lucene.search.uhighlight.UnifiedHighlighter;
 import org.apache.lucene.store.FSDirectory;
+import tidylantern.core.reference.WordNet;
 
 /**
  * The floor: the same work written straight on Lucene, as somebody would who needs it once. Two weighted fields, each word
@@ -52,9 +53,9 @@ final class BareLucene implements AutoCloseable {
         try (IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(byField))) {
             for (WordNet.Entry entry : entries) {
                 Document document = new Document();
-                document.add(new TextField("title", entry.words(), Field.Store.YES));
+                document.add(new TextField("title", String.join(", ", entry.words()), Field.Store.YES));
                 document.add(new TextField("body", entry.gloss(), Field.Store.YES));
-                document.add(new TextField("title.stem", entry.words(), Field.Store.NO));
+                document.add(new TextField("title.stem", String.join(", ", entry.words()), Field.Store.NO));
                 document.add(new TextField("body.stem", entry.gloss(), Field.Store.NO));
                 writer.addDocument(document);
             }

@@ -32,6 +32,7 @@ import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.store.FSDirectory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tidylantern.core.reference.WordNet;
 
 /**
  * 100,000 items of 1 kB: by push into a service with a heap of 512 MB, with visitors asking meanwhile, against plain JDBC
@@ -75,7 +76,7 @@ final class ContentBench {
         WordNet.Entry entry = entries.get(n % entries.size());
         Map<String, Object> item = new LinkedHashMap<>();
         item.put("id", "item-%06d".formatted(n));
-        item.put("title", entry.words().substring(0, Math.min(60, entry.words().length())));
+        item.put("title", String.join(", ", entry.words()).substring(0, Math.min(60, String.join(", ", entry.words()).length())));
         item.put("url", "/items/" + n);
         item.put("author", "Author " + n % 97);
         item.put("tags", List.of("Part %d/Group %d/Tag %d".formatted(n % 7, n % 49, n % 343), "Colour " + n % 11));

@@ -22,6 +22,7 @@ import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
 import tools.jackson.databind.json.JsonMapper;
+import tidylantern.core.reference.WordNet;
 
 /**
  * A fixed list of queries over WordNet's 117,659 entries: through the core with typos off and on, as live results, through
@@ -35,7 +36,7 @@ final class WordNetBench {
 
     static void run() throws Exception {
         List<WordNet.Entry> entries = WordNet.entries();
-        List<String> queries = WordNet.queries(entries);
+        List<String> queries = WordNetQueries.of(entries);
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
         Collection words = new Collection(new CollectionKey("words"), "Words", "en",
                 List.of(new Field(FieldKey.TITLE, FieldKind.TEXT, "title", "Title"), new Field(FieldKey.BODY, FieldKind.TEXT, "body", "Body")));
@@ -49,7 +50,7 @@ final class WordNetBench {
             ItemReader reader = new ItemReader(words);
             List<SiteIndex.Changed> batch = new ArrayList<>();
             for (WordNet.Entry entry : entries) {
-                Item item = reader.read(new ItemId(entry.id()), Map.of("title", entry.words(), "body", entry.gloss()));
+                Item item = reader.read(new ItemId(entry.id()), Map.of("title", String.join(", ", entry.words()), "body", entry.gloss()));
                 batch.add(new SiteIndex.Changed(item, "en"));
                 if (batch.size() == 1_000) {
                     index.add(batch);
@@ -88,7 +89,7 @@ final class WordNetBench {
         for (WordNet.Entry entry : entries) {
             Map<String, Object> item = new LinkedHashMap<>();
             item.put("id", entry.id());
-            item.put("title", entry.words());
+            item.put("title", String.join(", ", entry.words()));
             item.put("body", entry.gloss());
             lines.append(json.writeValueAsString(item)).append('\n');
         }

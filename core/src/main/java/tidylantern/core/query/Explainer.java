@@ -136,11 +136,6 @@ final class Explainer {
                         most = gives;
                     }
                 }
-                if (best == Strength.EXACT && match instanceof WordMatch && content.kind(in.field()) != FieldKind.CODE
-                        && !finds(new TermQuery(new Term(IndexFields.words(in.field()), match.typed())), document)) {
-                    // The word and its other forms are scored as one, so the strength follows from what is there.
-                    best = Strength.STEM;
-                }
                 if (best != null) {
                     fields.add(new FieldPart(in.field(), in.weight(), best, met(match, item.values().get(in.field()), stemming), in.weight() * most));
                 }

@@ -40,8 +40,8 @@ import tidylantern.core.index.WordForms;
 /**
  * One word of a query, and the ways in which it may meet the words of items.
  *
- * <p>What it gives an item is a sum over the searched fields of {@code weight x best way in that field}. An exact word or
- * a stem is scored by BM25, where an occurrence counts as much as its {@link Strength}; the weaker ways give
+ * <p>What it gives an item is a sum over the searched fields of {@code weight x best way in that field}. The word
+ * itself is scored by BM25, by its own rarity; its stems are too, times their {@link Strength}; the weaker ways give
  * {@code strength x idf / (1 + k1)}: what BM25 gives one occurrence in a text of average length, with the rarity of all
  * the words met in that way together.
  */
@@ -130,11 +130,9 @@ final class WordMatch implements Match {
             return List.of();
         }
         List<Way> ways = new ArrayList<>();
-        ways.add(typed(place));
-        if (design.stemming() && !word.bareStems().isEmpty()) {
-            SynonymQuery.Builder bare = new SynonymQuery.Builder(place);
-            word.bareStems().forEach(stem -> bare.addTerm(new Term(place, stem), Strength.STEM.share()));
-            ways.add(new Way(Strength.STEM, bare.build()));
+        ways.add(new Way(Strength.EXACT, new TermQuery(new Term(place, word.folded()))));
+        if (design.stemming() && !(word.stems().isEmpty() && word.bareStems().isEmpty())) {
+            ways.add(new Way(Strength.STEM, new BoostQuery(stems(place), Strength.STEM.share())));
         }
         if (design.partOfWord().starts()) {
             Way start = start(place, terms);
@@ -162,17 +160,16 @@ final class WordMatch implements Match {
         return ways;
     }
 
-    /** The word itself and its stems as one: an occurrence of the word counts whole, one of another form as a stem. */
-    private Way typed(String place) {
-        Term exact = new Term(place, word.folded());
-        if (!design.stemming() || word.stems().isEmpty()) {
-            return new Way(Strength.EXACT, new TermQuery(exact));
+    /** Its stems in all the languages as one word, so that a text of one of them counts the same as another. */
+    private Query stems(String place) {
+        Set<String> stems = new HashSet<>(word.stems());
+        stems.addAll(word.bareStems());
+        if (stems.size() == 1) {
+            return new TermQuery(new Term(place, stems.iterator().next()));
         }
-        // The word's own occurrences stand in the index under their stem too, so the two shares add up to 1.
-        SynonymQuery.Builder both = new SynonymQuery.Builder(place);
-        both.addTerm(exact, Strength.EXACT.share() - Strength.STEM.share());
-        word.stems().forEach(stem -> both.addTerm(new Term(place, stem), Strength.STEM.share()));
-        return new Way(Strength.EXACT, both.build());
+        SynonymQuery.Builder any = new SynonymQuery.Builder(place);
+        stems.forEach(stem -> any.addTerm(new Term(place, stem)));
+        return any.build();
     }
 
     private void addTypos(List<Way> ways, String place, Terms terms) throws IOException {
