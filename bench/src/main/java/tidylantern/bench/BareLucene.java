@@ -13,6 +13,13 @@ import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
 import org.apache.lucene.document.Document;
 import org.apache.lucene.document.Field;
 import org.apache.lucene.document.TextField;
+import org.apache.lucene.facet.Facets;
+import org.apache.lucene.facet.FacetsCollectorManager;
+import org.apache.lucene.facet.FacetsConfig;
+import org.apache.lucene.facet.sortedset.DefaultSortedSetDocValuesReaderState;
+import org.apache.lucene.facet.sortedset.SortedSetDocValuesFacetCounts;
+import org.apache.lucene.facet.sortedset.SortedSetDocValuesFacetField;
+import org.apache.lucene.facet.sortedset.SortedSetDocValuesReaderState;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
@@ -29,16 +36,20 @@ import org.apache.lucene.search.TopDocs;
 import org.apache.lucene.search.TopScoreDocCollectorManager;
 import org.apache.lucene.search.uhighlight.UnifiedHighlighter;
 import org.apache.lucene.store.FSDirectory;
-import tidylantern.core.reference.WordNet;
 
 /**
  * The floor: the same work written straight on Lucene, as somebody would who needs it once. Two weighted fields, each word
- * as typed, by stem or as a start, all words needed, an exact count, ten hits with their texts and marked excerpts. No
- * typos, no design, no groups.
+ * as typed, by stem or as a start, all words needed, an exact count, counts of two categories, ten hits with their texts
+ * and marked excerpts. No typos, no design, no groups.
  */
 final class BareLucene implements AutoCloseable {
     private static final String[] FIELDS = {"title", "body"};
     private static final float[] WEIGHTS = {5, 1};
+    private static final List<String> CATEGORIES = List.of("part", "file");
+    private static final int MOST_VALUES = 100;
+
+    /** What is searched: an entry of WordNet, or several made into a page. */
+    record Page(String id, String title, String body, String part, String file) {}
 
     private final Analyzer plain = new StandardAnalyzer();
     private final Analyzer english = new EnglishAnalyzer();
@@ -46,26 +57,71 @@ final class BareLucene implements AutoCloseable {
     private final DirectoryReader reader;
     private final IndexSearcher searcher;
     private final UnifiedHighlighter highlighter;
+    private final FacetsConfig facets = new FacetsConfig();
+    private final SortedSetDocValuesReaderState state;
 
-    BareLucene(Path folder, List<WordNet.Entry> entries) throws IOException {
+    /** @param pages texts, with the words that they are called by */
+    BareLucene(Path folder, List<Page> pages) throws IOException {
         directory = FSDirectory.open(folder);
         Analyzer byField = new PerFieldAnalyzerWrapper(plain, java.util.Map.of("title.stem", english, "body.stem", english));
         try (IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(byField))) {
-            for (WordNet.Entry entry : entries) {
+            for (Page page : pages) {
                 Document document = new Document();
-                document.add(new TextField("title", String.join(", ", entry.words()), Field.Store.YES));
-                document.add(new TextField("body", entry.gloss(), Field.Store.YES));
-                document.add(new TextField("title.stem", String.join(", ", entry.words()), Field.Store.NO));
-                document.add(new TextField("body.stem", entry.gloss(), Field.Store.NO));
-                writer.addDocument(document);
+                document.add(new TextField("title", page.title(), Field.Store.YES));
+                document.add(new TextField("body", page.body(), Field.Store.YES));
+                document.add(new TextField("title.stem", page.title(), Field.Store.NO));
+                document.add(new TextField("body.stem", page.body(), Field.Store.NO));
+                for (String category : CATEGORIES) {
+                    document.add(new SortedSetDocValuesFacetField(category, category.equals("part") ? page.part() : page.file()));
+                }
+                writer.addDocument(facets.build(document));
             }
         }
         reader = DirectoryReader.open(directory);
         searcher = new IndexSearcher(reader);
         highlighter = UnifiedHighlighter.builder(searcher, plain).build();
+        state = new DefaultSortedSetDocValuesReaderState(reader, facets);
     }
 
     int answer(String text) throws IOException {
+        Query query = query(text);
+        FacetsCollectorManager.FacetsResult found = FacetsCollectorManager.search(searcher, query, 10, new FacetsCollectorManager());
+        // Over all dimensions in one go, as its documentation advises.
+        Facets counts = new SortedSetDocValuesFacetCounts(state, found.facetsCollector());
+        for (String category : CATEGORIES) {
+            counts.getTopChildren(MOST_VALUES, category);
+        }
+        show(query, found.topDocs());
+        return (int) found.topDocs().totalHits.value();
+    }
+
+    /** Without counts and without anything to show. */
+    int find(String text) throws IOException {
+        return (int) top(query(text)).totalHits.value();
+    }
+
+    /** Without counts. */
+    int findAndShow(String text) throws IOException {
+        Query query = query(text);
+        TopDocs top = top(query);
+        show(query, top);
+        return (int) top.totalHits.value();
+    }
+
+    private TopDocs top(Query query) throws IOException {
+        return searcher.search(query, new TopScoreDocCollectorManager(10, null, Integer.MAX_VALUE));
+    }
+
+    private void show(Query query, TopDocs top) throws IOException {
+        for (var hit : top.scoreDocs) {
+            reader.storedFields().document(hit.doc).get("title");
+        }
+        if (top.scoreDocs.length > 0) {
+            highlighter.highlightFields(FIELDS, query, top, new int[] {1, 1});
+        }
+    }
+
+    private Query query(String text) throws IOException {
         BooleanQuery.Builder words = new BooleanQuery.Builder();
         List<String> typed = tokens(plain, text);
         for (String word : typed) {
@@ -79,16 +135,7 @@ final class BareLucene implements AutoCloseable {
             }
             words.add(new DisjunctionMaxQuery(ways, 0), BooleanClause.Occur.MUST);
         }
-        Query query = words.build();
-        TopDocs top = searcher.search(query, new TopScoreDocCollectorManager(10, null, Integer.MAX_VALUE));
-        for (var hit : top.scoreDocs) {
-            Document document = reader.storedFields().document(hit.doc);
-            document.get("title");
-        }
-        if (top.scoreDocs.length > 0) {
-            highlighter.highlightFields(FIELDS, query, top, new int[] {1, 1});
-        }
-        return (int) top.totalHits.value();
+        return words.build();
     }
 
     private static List<String> tokens(Analyzer analyzer, String text) throws IOException {

@@ -5,7 +5,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
@@ -16,6 +18,7 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
@@ -31,36 +34,29 @@ import tidylantern.core.reference.WordNet;
 final class WordNetBench {
     private static final int ROUNDS_TO_WARM = 1;
     private static final int ROUNDS = 3;
+    private static final int WORDS_OF_A_PAGE = 400;
+    private static final List<FieldKey> CATEGORIES = List.of(new FieldKey("part"), new FieldKey("file"));
+    private static final Collection WORDS = new Collection(new CollectionKey("words"), "Words", "en", List.of(new Field(FieldKey.TITLE, FieldKind.TEXT, "title", "Title"),
+            new Field(FieldKey.BODY, FieldKind.TEXT, "body", "Body"), new Field(CATEGORIES.get(0), FieldKind.CATEGORY, "part", "Part"), new Field(CATEGORIES.get(1), FieldKind.CATEGORY, "file", "File")));
+    private static final SiteContent SITE = new SiteContent(List.of(WORDS));
+    private static final List<FieldWeight> WEIGHTS = List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1));
+    /** As the product begins, with completions, 'did you mean' and see also. */
+    private static final SearchDesign HELPING = SearchDesign.firstFor("Words", SITE).withWords(Words.standard().withWeights(WEIGHTS));
+    /** The floor offers no help, so beside it none is made. */
+    private static final SearchDesign FORGIVING = HELPING.withWords(HELPING.words().withHelp(new Help(false, false, false, List.of())));
+    private static final SearchDesign EXACT = FORGIVING.withWords(FORGIVING.words().withTypos(new Words.Typos(false, true)));
 
     private WordNetBench() {}
 
     static void run() throws Exception {
         List<WordNet.Entry> entries = WordNet.entries();
         List<String> queries = WordNetQueries.of(entries);
+        List<BareLucene.Page> pages = entries.stream().map(entry -> new BareLucene.Page(entry.id(), String.join(", ", entry.words()), entry.gloss(), entry.part(), entry.file())).toList();
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
-        Collection words = new Collection(new CollectionKey("words"), "Words", "en",
-                List.of(new Field(FieldKey.TITLE, FieldKind.TEXT, "title", "Title"), new Field(FieldKey.BODY, FieldKind.TEXT, "body", "Body")));
-        SiteContent site = new SiteContent(List.of(words));
-        List<FieldWeight> weights = List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1));
-        SearchDesign forgiving = SearchDesign.firstFor("Words", site).withWords(Words.standard().withWeights(weights));
-        SearchDesign exact = forgiving.withWords(new Words(weights, Words.WordsNeeded.ALL, Words.PartOfWord.START, new Words.Typos(false, true), true, 2, null));
-
         long begun = System.nanoTime();
-        try (SiteIndex index = SiteIndex.open(folder.resolve("core")); BareLucene lucene = new BareLucene(folder.resolve("bare"), entries); Service service = new Service(folder.resolve("service"))) {
-            ItemReader reader = new ItemReader(words);
-            List<SiteIndex.Changed> batch = new ArrayList<>();
-            for (WordNet.Entry entry : entries) {
-                Item item = reader.read(new ItemId(entry.id()), Map.of("title", String.join(", ", entry.words()), "body", entry.gloss()));
-                batch.add(new SiteIndex.Changed(item, "en"));
-                if (batch.size() == 1_000) {
-                    index.add(batch);
-                    batch.clear();
-                }
-            }
-            index.apply(batch, List.of(), 1);
-            String search = pushed(service, entries);
+        try (SiteIndex index = indexed(folder.resolve("core"), pages); BareLucene lucene = new BareLucene(folder.resolve("bare"), pages); Service service = new Service(folder.resolve("service"))) {
+            String search = pushed(service, pages);
             System.out.printf("%,d entries, %d queries, a tenth mistyped; prepared in %d s%n", entries.size(), queries.size(), (System.nanoTime() - begun) / 1_000_000_000);
-
             SearchEngine engine = new SearchEngine(index);
             Timings timings = new Timings();
             for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
@@ -70,27 +66,84 @@ final class WordNetBench {
                 for (String query : queries) {
                     VisitorQuery asked = new VisitorQuery(query, 1);
                     timings.measure("bare Lucene, no typos", () -> lucene.answer(query));
-                    timings.measure("core, no typos", () -> engine.answer(site, exact, asked).total());
-                    timings.measure("core, typos forgiven", () -> engine.answer(site, forgiving, asked).total());
-                    timings.measure("core, live results", () -> engine.live(site, forgiving, asked).total());
-                    timings.measure("HTTP, results, typos forgiven", () -> service.ask(search, "results", query));
+                    timings.measure("core, no typos", () -> engine.counted(SITE, EXACT, asked, CATEGORIES).answer().total());
+                    timings.measure("core, typos forgiven", () -> engine.counted(SITE, FORGIVING, asked, CATEGORIES).answer().total());
+                    timings.measure("core, with all help", () -> engine.counted(SITE, HELPING, asked, CATEGORIES).answer().total());
+                    timings.measure("core, live results", () -> engine.live(SITE, HELPING, asked).total());
+                    timings.measure("HTTP, results, all help", () -> service.ask(search, "results", query));
                 }
             }
             timings.print("bare Lucene, no typos");
         }
+        excerpts(entries, folder);
     }
 
-    private static String pushed(Service service, List<WordNet.Entry> entries) throws Exception {
+    /** Excerpts over texts as long as a page: what showing ten hits adds to finding them, here and with the unified highlighter. */
+    private static void excerpts(List<WordNet.Entry> entries, Path folder) throws Exception {
+        List<BareLucene.Page> pages = new ArrayList<>();
+        StringBuilder text = new StringBuilder();
+        int words = 0;
+        for (WordNet.Entry entry : entries) {
+            text.append(entry.gloss()).append(". ");
+            words += entry.gloss().split("\\s+").length;
+            if (words >= WORDS_OF_A_PAGE) {
+                pages.add(new BareLucene.Page(entry.id(), String.join(", ", entry.words()), text.toString(), entry.part(), entry.file()));
+                text.setLength(0);
+                words = 0;
+            }
+        }
+        List<String> queries = WordNetQueries.of(entries);
+        try (SiteIndex index = indexed(folder.resolve("pages"), pages); BareLucene lucene = new BareLucene(folder.resolve("bare-pages"), pages)) {
+            SearchEngine engine = new SearchEngine(index);
+            Timings timings = new Timings();
+            for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
+                if (round == ROUNDS_TO_WARM) {
+                    timings.forget();
+                }
+                for (String query : queries) {
+                    timings.measure("bare Lucene, found", () -> lucene.find(query));
+                    timings.measure("bare Lucene, found and shown", () -> lucene.findAndShow(query));
+                    timings.measure("core, found", () -> engine.ranking(SITE, EXACT, query, 10, Set.of(), false).total());
+                    timings.measure("core, found and shown", () -> engine.answer(SITE, EXACT, new VisitorQuery(query, 1)).total());
+                }
+            }
+            System.out.printf("%,d pages of %d words%n", pages.size(), WORDS_OF_A_PAGE);
+            timings.print("bare Lucene, found and shown");
+            for (double p : new double[] {.5, .95}) {
+                double theirs = timings.percentile("bare Lucene, found and shown", p) - timings.percentile("bare Lucene, found", p);
+                double ours = timings.percentile("core, found and shown", p) - timings.percentile("core, found", p);
+                System.out.printf(Locale.ROOT, "excerpts of ten hits at the %.0fth percentile: unified highlighter %.3f ms, core %.3f ms, %.2f times%n", p * 100, theirs, ours, ours / theirs);
+            }
+        }
+    }
+
+    private static SiteIndex indexed(Path folder, List<BareLucene.Page> pages) throws Exception {
+        SiteIndex index = SiteIndex.open(folder);
+        ItemReader reader = new ItemReader(WORDS);
+        List<SiteIndex.Changed> batch = new ArrayList<>();
+        for (BareLucene.Page page : pages) {
+            Item item = reader.read(new ItemId(page.id()), Map.of("title", page.title(), "body", page.body(), "part", page.part(), "file", page.file()));
+            batch.add(new SiteIndex.Changed(item, "en"));
+            if (batch.size() == 1_000) {
+                index.add(batch);
+                batch.clear();
+            }
+        }
+        index.apply(batch, List.of(), 1);
+        return index;
+    }
+
+    private static String pushed(Service service, List<BareLucene.Page> pages) throws Exception {
         JsonMapper json = new JsonMapper();
         service.send("POST", "/api/owner/sites", "{\"name\":\"WordNet\",\"address\":\"https://wordnet.example\"}", "application/json", "");
         String collection = "/api/owner/sites/wordnet/collections/words";
         service.send("PUT", collection, "{\"label\":\"Words\",\"language\":\"en\"}", "application/json", "");
         StringBuilder lines = new StringBuilder();
-        for (WordNet.Entry entry : entries) {
+        for (BareLucene.Page page : pages) {
             Map<String, Object> item = new LinkedHashMap<>();
-            item.put("id", entry.id());
-            item.put("title", String.join(", ", entry.words()));
-            item.put("body", entry.gloss());
+            item.put("id", page.id());
+            item.put("title", page.title());
+            item.put("body", page.body());
             lines.append(json.writeValueAsString(item)).append('\n');
         }
         long begun = System.nanoTime();

@@ -3,22 +3,25 @@ package tidylantern.core.query;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.apache.lucene.index.DocValues;
+import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedSetDocValues;
+import org.apache.lucene.search.Collector;
+import org.apache.lucene.search.CollectorManager;
 import org.apache.lucene.search.DocIdSetIterator;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.Scorer;
+import org.apache.lucene.search.SimpleCollector;
 import org.apache.lucene.search.Weight;
-import tidylantern.core.content.CategoryPath;
+import org.apache.lucene.util.Bits;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
@@ -47,67 +50,113 @@ public final class CategoryCounts {
     }
 
     private static List<Counted> count(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
-        Map<String, Integer> numbers = new HashMap<>();
-        List<String> keys = new ArrayList<>();
-        List<Map<List<String>, Integer>> spellings = new ArrayList<>();
-        int[] counts = new int[64];
-        int[] lastSeen = new int[64];
+        Counting counting = new Counting(searcher.getIndexReader(), field);
         Weight weight = searcher.createWeight(searcher.rewrite(query), ScoreMode.COMPLETE_NO_SCORES, 1);
-        int seen = 0;
         for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
-            SortedSetDocValues values = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
             Scorer scorer = weight.scorer(leaf);
-            if (scorer == null || values.getValueCount() == 0) {
-                continue;
-            }
-            int[][] above = new int[Math.toIntExact(values.getValueCount())][];
-            CategoryPath[] paths = new CategoryPath[above.length];
-            for (int ord = 0; ord < above.length; ord++) {
-                paths[ord] = new CategoryPath(List.of(values.lookupOrd(ord).utf8ToString().split(String.valueOf(IndexFields.BETWEEN_NAMES))));
-                above[ord] = paths[ord].fromTheTop().stream().mapToInt(path -> numbers.computeIfAbsent(path.key(), key -> {
-                    keys.add(key);
-                    spellings.add(new LinkedHashMap<>());
-                    return keys.size() - 1;
-                })).toArray();
-            }
-            if (keys.size() > counts.length) {
-                counts = Arrays.copyOf(counts, keys.size() * 2);
-                lastSeen = Arrays.copyOf(lastSeen, keys.size() * 2);
-            }
-            int[] perOrd = new int[above.length];
-            DocIdSetIterator documents = scorer.iterator();
-            for (int document = documents.nextDoc(); document != DocIdSetIterator.NO_MORE_DOCS; document = documents.nextDoc()) {
-                if (!values.advanceExact(document)) {
-                    continue;
-                }
-                seen++;
-                for (int n = values.docValueCount(); n > 0; n--) {
-                    int ord = (int) values.nextOrd();
-                    perOrd[ord]++;
-                    for (int number : above[ord]) {
-                        if (lastSeen[number] != seen) {
-                            lastSeen[number] = seen;
-                            counts[number]++;
-                        }
+            if (scorer != null) {
+                Bits live = leaf.reader().getLiveDocs();
+                DocIdSetIterator documents = scorer.iterator();
+                counting.enter(leaf);
+                for (int document = documents.nextDoc(); document != DocIdSetIterator.NO_MORE_DOCS; document = documents.nextDoc()) {
+                    if (live == null || live.get(document)) {
+                        counting.add(document);
                     }
                 }
             }
-            for (int ord = 0; ord < perOrd.length; ord++) {
-                for (int level = 0; level < above[ord].length && perOrd[ord] > 0; level++) {
-                    spellings.get(above[ord][level]).merge(paths[ord].names().subList(0, level + 1), perOrd[ord], Integer::sum);
+        }
+        return counting.counted();
+    }
+
+    /** Adds up the values of one item after the other. */
+    static final class Counting {
+        private final FieldKey field;
+        private final CategoryNumbers numbers;
+        private final int[] counts;
+        private final int[] lastSeen;
+        private int seen;
+        private int[][] ofPaths = {};
+        private @Nullable SortedSetDocValues values;
+
+        Counting(IndexReader reader, FieldKey field) throws IOException {
+            this.field = field;
+            numbers = CategoryNumbers.of(reader, field);
+            counts = new int[numbers.size()];
+            lastSeen = new int[numbers.size()];
+        }
+
+        /** The items that follow are of this part of the index. */
+        void enter(LeafReaderContext leaf) throws IOException {
+            ofPaths = numbers.ofPaths(leaf);
+            values = ofPaths.length == 0 ? null : DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
+        }
+
+        /** @param document greater than the one before, within the part */
+        void add(int document) throws IOException {
+            if (values == null || !values.advanceExact(document)) {
+                return;
+            }
+            int paths = values.docValueCount();
+            if (paths == 1) {
+                for (int number : ofPaths[(int) values.nextOrd()]) {
+                    counts[number]++;
+                }
+                return;
+            }
+            seen++;
+            for (; paths > 0; paths--) {
+                for (int number : ofPaths[(int) values.nextOrd()]) {
+                    if (lastSeen[number] != seen) {
+                        lastSeen[number] = seen;
+                        counts[number]++;
+                    }
                 }
             }
         }
-        List<Counted> counted = new ArrayList<>();
-        for (int i = 0; i < keys.size(); i++) {
-            if (counts[i] > 0) {
-                List<String> names = spellings.get(i).entrySet().stream().max(Map.Entry.<List<String>, Integer>comparingByValue()
-                        .thenComparing(entry -> String.join("/", entry.getKey()), Comparator.reverseOrder())).orElseThrow().getKey();
-                counted.add(new Counted(keys.get(i), names, counts[i]));
+
+        /** The values that an item has; a tree's branches one after the other, by name. */
+        List<Counted> counted() {
+            List<Counted> counted = new ArrayList<>();
+            for (int number = 0; number < counts.length; number++) {
+                if (counts[number] > 0) {
+                    counted.add(new Counted(numbers.key(number), numbers.names(number), counts[number]));
+                }
             }
+            counted.sort(Comparator.comparing(Counted::value, CategoryCounts::inTreeOrder));
+            return counted;
         }
-        counted.sort(Comparator.comparing(Counted::value, CategoryCounts::inTreeOrder));
-        return counted;
+    }
+
+    /** Counts what a search finds, in the same pass. */
+    record Counter(List<Counting> countings) implements CollectorManager<Collector, List<Counting>> {
+        @Override
+        public Collector newCollector() {
+            return new SimpleCollector() {
+                @Override
+                protected void doSetNextReader(LeafReaderContext leaf) throws IOException {
+                    for (Counting counting : countings) {
+                        counting.enter(leaf);
+                    }
+                }
+
+                @Override
+                public void collect(int document) throws IOException {
+                    for (Counting counting : countings) {
+                        counting.add(document);
+                    }
+                }
+
+                @Override
+                public ScoreMode scoreMode() {
+                    return ScoreMode.COMPLETE_NO_SCORES;
+                }
+            };
+        }
+
+        @Override
+        public List<Counting> reduce(Collection<Collector> collectors) {
+            return countings;
+        }
     }
 
     /** By the names of the path one after the other, so that what lies below a value follows it at once. */

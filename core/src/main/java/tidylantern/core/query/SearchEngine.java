@@ -13,6 +13,7 @@ import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.MultiCollectorManager;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.SortField;
@@ -62,13 +63,26 @@ public final class SearchEngine {
 
     /** One page of results, best first; ties by the item's id, so that pages never repeat or lose an item. */
     public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
+        return counted(content, design, query, List.of()).answer();
+    }
+
+    /**
+     * Like {@link #answer}, with counts of category fields in the same pass.
+     *
+     * @param fields of kind category
+     */
+    public CountedAnswer counted(SiteContent content, SearchDesign design, VisitorQuery query, List<FieldKey> fields) {
         try {
             return index.read(searcher -> {
                 ReadQuery read = ReadQuery.read(query, design, content, searcher);
                 Sort order = order(read);
                 int perPage = design.page().perPage();
                 int page = query.page();
-                TopFieldDocs top = top(searcher, read, order, (long) page * perPage);
+                List<CategoryCounts.Counting> countings = new ArrayList<>();
+                for (FieldKey field : fields) {
+                    countings.add(new CategoryCounts.Counting(searcher.getIndexReader(), field));
+                }
+                TopFieldDocs top = top(searcher, read, order, (long) page * perPage, countings);
                 int total = Math.toIntExact(top.totalHits.value());
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
@@ -78,7 +92,11 @@ public final class SearchEngine {
                 List<Hit> hits = cards.of(shown);
                 Asked asked = new Asked(searcher, content, design, query, read);
                 String didYouMean = new DidYouMean(asked).of(total);
-                return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()));
+                Map<FieldKey, List<CategoryCounts.Counted>> counts = new HashMap<>();
+                for (int i = 0; i < fields.size(); i++) {
+                    counts.put(fields.get(i), countings.get(i).counted());
+                }
+                return new CountedAnswer(new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items())), counts);
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
@@ -89,9 +107,11 @@ public final class SearchEngine {
         return read.startingList() ? BY_NEWEST : BY_RELEVANCE;
     }
 
-    private static TopFieldDocs top(IndexSearcher searcher, ReadQuery read, Sort order, long wanted) throws IOException {
+    private static TopFieldDocs top(IndexSearcher searcher, ReadQuery read, Sort order, long wanted, List<CategoryCounts.Counting> countings) throws IOException {
         int most = Math.max(1, searcher.getIndexReader().maxDoc());
-        return searcher.search(read.lucene(), new TopFieldCollectorManager(order, (int) Math.min(wanted, most), null, Integer.MAX_VALUE));
+        TopFieldCollectorManager top = new TopFieldCollectorManager(order, (int) Math.min(wanted, most), null, Integer.MAX_VALUE);
+        return countings.isEmpty() ? searcher.search(read.lucene(), top)
+                : (TopFieldDocs) searcher.search(read.lucene(), new MultiCollectorManager(top, new CategoryCounts.Counter(countings)))[0];
     }
 
     /** The short list: the same items in the same order as {@link #answer}, by collection. */
@@ -139,7 +159,7 @@ public final class SearchEngine {
         try {
             return index.read(searcher -> {
                 ReadQuery read = ReadQuery.read(query, design, content, searcher);
-                TopFieldDocs top = top(searcher, read, order(read), most);
+                TopFieldDocs top = top(searcher, read, order(read), most, List.of());
                 int total = Math.toIntExact(top.totalHits.value());
                 List<ItemRef> first = new ArrayList<>();
                 for (ScoreDoc document : top.scoreDocs) {

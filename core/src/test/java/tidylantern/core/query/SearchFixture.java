@@ -78,6 +78,11 @@ public final class SearchFixture implements AutoCloseable {
         return this;
     }
 
+    /** Keeps an item from being indexed again. */
+    void forget(String id) {
+        items.removeIf(item -> item.item().ref().id().value().equals(id));
+    }
+
     public SearchFixture indexed() {
         try {
             index.apply(items, List.of(), 1);

@@ -24,9 +24,15 @@ public final class WordNet {
      *
      * @param id part of speech and offset, such as {@code noun-00001740}
      * @param words in their order, spaces within them
+     * @param file number of the lexicographers' file it stands in, such as 05 for animals
      * @param above ids of the more general synsets (hypernyms, of instances too)
      */
-    public record Entry(String id, List<String> words, String gloss, List<String> above) {
+    public record Entry(String id, String file, List<String> words, String gloss, List<String> above) {
+        /** Part of speech: noun, verb, adj or adv. */
+        public String part() {
+            return id.substring(0, id.indexOf('-'));
+        }
+
         public boolean noun() {
             return id.startsWith("noun-");
         }
@@ -92,6 +98,6 @@ public final class WordNet {
             }
         }
         int bar = line.indexOf('|');
-        return new Entry(part + "-" + fields[0], words, bar < 0 ? "" : line.substring(bar + 1).strip(), above);
+        return new Entry(part + "-" + fields[0], fields[1], words, bar < 0 ? "" : line.substring(bar + 1).strip(), above);
     }
 }

@@ -1,0 +1,105 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.WeakHashMap;
+import org.apache.lucene.index.DocValues;
+import org.apache.lucene.index.IndexReader;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.SortedSetDocValues;
+import tidylantern.core.content.CategoryPath;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.index.IndexFields;
+
+/**
+ * Numbers the values of a category field, those above them included, over the whole of an index, so that counting is adding
+ * up in an array. Reckoned once for each state of the index: taking the paths of a large tree apart with every answer would
+ * cost far more than the counting.
+ */
+final class CategoryNumbers {
+    /** By state of the index; a state that nobody reads any more takes its numbers with it. */
+    private static final Map<IndexReader, Map<FieldKey, CategoryNumbers>> KNOWN = new WeakHashMap<>();
+
+    private final List<String> keys = new ArrayList<>();
+    private final List<List<String>> names = new ArrayList<>();
+    /** Of each part of the index, of each path in it: the numbers of the path's values, from the top. */
+    private final int[][][] ofPaths;
+
+    private CategoryNumbers(IndexReader reader, FieldKey field) throws IOException {
+        Map<String, Integer> numbers = new HashMap<>();
+        List<Map<List<String>, Integer>> spellings = new ArrayList<>();
+        ofPaths = new int[reader.leaves().size()][][];
+        for (LeafReaderContext leaf : reader.leaves()) {
+            SortedSetDocValues values = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
+            int[] items = items(values);
+            int[][] above = new int[items.length][];
+            for (int path = 0; path < items.length; path++) {
+                List<CategoryPath> levels = new CategoryPath(List.of(values.lookupOrd(path).utf8ToString().split(String.valueOf(IndexFields.BETWEEN_NAMES)))).fromTheTop();
+                above[path] = new int[levels.size()];
+                for (int level = 0; level < levels.size(); level++) {
+                    above[path][level] = numbers.computeIfAbsent(levels.get(level).key(), key -> {
+                        keys.add(key);
+                        spellings.add(new LinkedHashMap<>());
+                        return keys.size() - 1;
+                    });
+                    spellings.get(above[path][level]).merge(levels.get(level).names(), items[path], Integer::sum);
+                }
+            }
+            ofPaths[leaf.ord] = above;
+        }
+        for (Map<List<String>, Integer> written : spellings) {
+            names.add(written.entrySet().stream().max(Map.Entry.<List<String>, Integer>comparingByValue()
+                    .thenComparing(entry -> String.join("/", entry.getKey()), Comparator.reverseOrder())).orElseThrow().getKey());
+        }
+    }
+
+    private static int[] items(SortedSetDocValues values) throws IOException {
+        int[] items = new int[Math.toIntExact(values.getValueCount())];
+        while (values.nextDoc() != SortedSetDocValues.NO_MORE_DOCS) {
+            for (int n = values.docValueCount(); n > 0; n--) {
+                items[(int) values.nextOrd()]++;
+            }
+        }
+        return items;
+    }
+
+    static CategoryNumbers of(IndexReader reader, FieldKey field) throws IOException {
+        Map<FieldKey, CategoryNumbers> ofReader;
+        synchronized (KNOWN) {
+            ofReader = KNOWN.computeIfAbsent(reader, key -> new HashMap<>());
+        }
+        // Held by one who reckons, so that others wait for the result instead of doing the same; other states go on.
+        synchronized (ofReader) {
+            CategoryNumbers known = ofReader.get(field);
+            if (known == null) {
+                known = new CategoryNumbers(reader, field);
+                ofReader.put(field, known);
+            }
+            return known;
+        }
+    }
+
+    /** How many values there are; their numbers are 0 to one less. */
+    int size() {
+        return keys.size();
+    }
+
+    String key(int number) {
+        return keys.get(number);
+    }
+
+    /** From the top; where a value is written in several ways, the most frequent. */
+    List<String> names(int number) {
+        return names.get(number);
+    }
+
+    /** The numbers of each path's values in a part of the index, by the path's ordinal there; from the top. */
+    int[][] ofPaths(LeafReaderContext leaf) {
+        return ofPaths[leaf.ord];
+    }
+}
