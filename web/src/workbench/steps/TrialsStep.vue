@@ -55,7 +55,10 @@ const figures = computed(() => (ran.value
       { name: 'Order of wanted items', what: 'nDCG@10: 1 if all wanted items stand first among the first ten, the most wanted before the others', of: (side: NonNullable<typeof ran.value.live>) => share(side.ndcgAt10) },
     ]
   : []))
-const changes = { found: 'found', lost: 'lost', up: 'up', down: 'down' }
+function moved({ change, before, after }: TrialOutcome['moves'][number]): string {
+  if (before !== null && after !== null) return `${change} from ${formatNumber(before)} to ${formatNumber(after)}`
+  return before === null ? `found at ${formatNumber(after ?? 0)}` : `lost from ${formatNumber(before)}`
+}
 </script>
 
 <template>
@@ -84,7 +87,7 @@ const changes = { found: 'found', lost: 'lost', up: 'up', down: 'down' }
         </span>
         <span class="actions"><Button icon="pi pi-pencil" text rounded size="small" severity="secondary" :aria-label="`Change the trial ${outcome.trial.query}`" @click="change(outcome)" /><Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the trial ${outcome.trial.query}`" @click="remove(outcome)" /></span>
         <details v-if="outcome.moves.length > 0"><summary>{{ counted(outcome.moves.length, 'item') }} of the first results moved</summary>
-          <ol><li v-for="move in outcome.moves" :key="`${move.item.collection}/${move.item.id}`"><span>{{ move.title }}</span><span class="number" :class="move.change">{{ changes[move.change] }}<template v-if="move.before !== null && move.after !== null"> {{ formatNumber(move.before) }} → {{ formatNumber(move.after) }}</template><template v-else> {{ formatNumber(move.before ?? move.after ?? 0) }}</template></span></li></ol>
+          <ol><li v-for="move in outcome.moves" :key="`${move.item.collection}/${move.item.id}`"><span>{{ move.title }}</span><span class="number" :class="move.change">{{ moved(move) }}</span></li></ol>
         </details>
       </li>
     </ul>

@@ -141,6 +141,8 @@ class DraftTest {
         ((ObjectNode) expected.path("words")).putArray("synonyms");
         ((ObjectNode) expected.path("words")).putArray("stopWords");
         ((ObjectNode) expected.path("words")).put("operators", false);
+        // Help that came later is offered unless the owner says otherwise.
+        ((ObjectNode) expected.path("words")).putObject("help").put("completions", true).put("didYouMean", true).put("seeAlso", true).putArray("owners");
         assertThat(kept.json()).isEqualTo(expected);
     }
 
