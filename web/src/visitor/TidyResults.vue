@@ -2,6 +2,8 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
+import type { FilterValue } from '../shared/contract'
+import FilterList from './FilterList.vue'
 import { MarkedRuns } from './MarkedRuns'
 import { addressOf, sharedSearch, show } from './searchState'
 import { fetchResults, type Source } from './service'
@@ -22,8 +24,8 @@ const state = sharedSearch(search)
 const heading = ref<HTMLElement>()
 const tries = ref(0)
 const results = useLatest(
-  () => (search ? { query: state.query, page: state.page, revision: state.revision, tries: tries.value } : null),
-  (wanted, signal) => fetchResults(search, source, wanted.query, wanted.page, signal))
+  () => (search ? { query: state.query, page: state.page, filters: state.filters, revision: state.revision, tries: tries.value } : null),
+  (wanted, signal) => fetchResults(search, source, wanted.query, wanted.page, wanted.filters, signal))
 const answer = computed(() => results.value.value)
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 const title = computed(() => (answer.value?.startingList ? texts.newest : texts.resultsFor(answer.value?.query ?? '')))
@@ -38,8 +40,34 @@ const pages = computed<(number | null)[]>(() => {
   return near.flatMap((page, n) => (n > 0 && page - near[n - 1]! > 1 ? [null, page] : [page]))
 })
 
-onMounted(() => { state.resultsHere++ })
-onBeforeUnmount(() => { state.resultsHere-- })
+/** Filters that have anything to offer: one whose values would all give nothing leads nowhere. */
+const filters = computed(() => (answer.value?.filters ?? []).filter(filter => offers(filter.values)))
+const offers = (values: readonly FilterValue[]): boolean => values.some(value => value.count > 0 || value.selected || offers(value.children))
+const ticked = computed(() => filters.value.flatMap(filter => tickedIn(filter.values).map(value => ({ key: filter.key, ...value }))))
+function tickedIn(values: readonly FilterValue[]): { value: string, label: string }[] {
+  return values.flatMap(value => [...(value.selected ? [{ value: value.value, label: value.label }] : []), ...tickedIn(value.children)])
+}
+function tick(key: string, value: string) {
+  const before = ticked.value.filter(one => one.key === key).map(one => one.value)
+  const now = before.includes(value) ? before.filter(one => one !== value) : [...before, value]
+  show(state, state.query, 1, { ...state.filters, [key]: now })
+}
+function clearAll() {
+  show(state, state.query, 1, { ...state.filters, ...Object.fromEntries(filters.value.map(filter => [filter.key, []])) })
+}
+/** On a narrow page the filters open as a sheet. */
+const narrow = matchMedia('(max-width: 719px)')
+const isNarrow = ref(narrow.matches)
+const sheet = ref<HTMLDialogElement>()
+const widthChanged = () => { isNarrow.value = narrow.matches }
+onMounted(() => {
+  state.resultsHere++
+  narrow.addEventListener('change', widthChanged)
+})
+onBeforeUnmount(() => {
+  state.resultsHere--
+  narrow.removeEventListener('change', widthChanged)
+})
 
 let turned = false
 function turn(page: number) {
@@ -61,14 +89,20 @@ watch(() => results.value, async now => {
 
 <template>
   <p v-if="!search" class="note">{{ texts.needsKey }}</p>
-  <div v-else class="results" :aria-busy="results.kind === 'loading'">
-    <template v-if="answer">
+  <div v-else class="results" :class="{ 'with-filters': filters.length > 0 && !isNarrow }" :aria-busy="results.kind === 'loading'">
+    <aside v-if="filters.length > 0 && !isNarrow" class="side" part="filters" :aria-label="texts.filters"><FilterList :filters="filters" @tick="tick" /></aside>
+    <div v-if="answer" class="found">
       <h2 ref="heading" class="heading" part="heading" tabindex="-1">{{ answer.total === 0 ? texts.nothing(answer.query) : title }}</h2>
       <p v-if="answer.total > 0" class="count" part="count">{{ texts.count(answer.total) }}</p>
       <template v-else>
         <p class="note">{{ texts.nothingHint }}</p>
         <p><button type="button" class="again" @click="show(state, '', 1)">{{ texts.everything }}</button></p>
       </template>
+      <div v-if="ticked.length > 0 || (filters.length > 0 && isNarrow)" class="active">
+        <button v-if="isNarrow && filters.length > 0" type="button" class="chip open" part="filters-button" aria-haspopup="dialog" @click="sheet?.showModal()">{{ texts.filters }}<span v-if="ticked.length > 0">{{ ticked.length }}</span></button>
+        <button v-for="one in ticked" :key="one.key + one.value" type="button" class="chip" part="chip" :aria-label="texts.takeOff(one.label)" @click="tick(one.key, one.value)">{{ one.label }}<svg viewBox="0 0 18 18" aria-hidden="true"><path d="m5 5 8 8m0-8-8 8" /></svg></button>
+        <button v-if="ticked.length > 0" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button>
+      </div>
       <p v-if="answer.didYouMean" class="meant" part="did-you-mean">{{ texts.didYouMean }} <a :href="addressOf(search, answer.didYouMean, 1)" @click.exact.prevent="ask(answer.didYouMean)">{{ answer.didYouMean }}</a>?</p>
       <ol class="cards">
         <li v-for="hit in answer.hits" :key="`${hit.collection}/${hit.id}`">
@@ -86,14 +120,19 @@ watch(() => results.value, async now => {
         <template v-for="(page, n) in pages" :key="n">
           <span v-if="page === null" aria-hidden="true">…</span>
           <span v-else-if="page === answer.page" class="here" aria-current="page" :aria-label="texts.page(page)">{{ page }}</span>
-          <a v-else :href="addressOf(search, state.query, page)" :aria-label="texts.page(page)" @click.exact.prevent="turn(page)">{{ page }}</a>
+          <a v-else :href="addressOf(search, state.query, page, undefined, state.filters)" :aria-label="texts.page(page)" @click.exact.prevent="turn(page)">{{ page }}</a>
         </template>
       </nav>
       <nav v-if="answer.seeAlso.length > 0" class="see-also" part="see-also" :aria-label="texts.seeAlso">
         <h3 aria-hidden="true">{{ texts.seeAlso }}</h3>
         <a v-for="query in answer.seeAlso" :key="query" :href="addressOf(search, query, 1)" @click.exact.prevent="ask(query)">{{ query }}</a>
       </nav>
-    </template>
+      <dialog v-if="isNarrow && filters.length > 0" ref="sheet" class="sheet" :aria-label="texts.filters">
+        <div class="sheet-top"><strong>{{ texts.filters }}</strong><button v-if="ticked.length > 0" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button></div>
+        <div class="sheet-list"><FilterList :filters="filters" @tick="tick" /></div>
+        <button type="button" class="done" part="done" @click="sheet?.close()">{{ texts.showResults(answer.total) }}</button>
+      </dialog>
+    </div>
     <div v-if="results.kind === 'failed'" class="note">
       {{ texts.failed }} <button type="button" class="again" @click="tries++">{{ texts.again }}</button>
       <slot v-if="!answer" />

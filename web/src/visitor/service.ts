@@ -1,4 +1,5 @@
 import { fetchJson } from '../shared/http'
+import type { Filters } from './searchState'
 import type { LiveResults, Results, SearchFace } from '../shared/contract'
 
 /** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft. */
@@ -7,7 +8,7 @@ export type Source = 'live' | 'draft'
 /** The service that this script came from. */
 const origin = new URL(import.meta.url).origin
 
-function address(key: string, source: Source, what: 'face' | 'results' | 'live', parameters: Record<string, string> = {}): string {
+function address(key: string, source: Source, what: 'face' | 'results' | 'live', parameters: string[][] = []): string {
   const path = source === 'draft'
     ? `/api/owner/searches/${encodeURIComponent(key)}/draft/${what}`
     : `/api/public/searches/${encodeURIComponent(key)}${what === 'face' ? '' : `/${what}`}`
@@ -22,10 +23,11 @@ export async function fetchFace(key: string, source: Source, signal: AbortSignal
   return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
 }
 
-export async function fetchResults(key: string, source: Source, query: string, page: number, signal: AbortSignal): Promise<Results> {
-  return (await fetchJson<Results>(address(key, source, 'results', { q: query, page: String(page) }), asked(signal))).body
+export async function fetchResults(key: string, source: Source, query: string, page: number, filters: Filters, signal: AbortSignal): Promise<Results> {
+  const ticked = Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))
+  return (await fetchJson<Results>(address(key, source, 'results', [['q', query], ['page', String(page)], ...ticked]), asked(signal))).body
 }
 
 export async function fetchLive(key: string, source: Source, query: string, signal: AbortSignal): Promise<LiveResults> {
-  return (await fetchJson<LiveResults>(address(key, source, 'live', { q: query }), asked(signal))).body
+  return (await fetchJson<LiveResults>(address(key, source, 'live', [['q', query]]), asked(signal))).body
 }

@@ -14,6 +14,13 @@ export interface Texts {
   count: (total: number) => string
   seeAll: (total: number) => string
   listKeys: string
+  filters: string
+  takeOff: (label: string) => string
+  clearAll: string
+  more: (values: number) => string
+  fewer: string
+  below: (label: string) => string
+  showResults: (total: number) => string
   pages: string
   page: (page: number) => string
   failed: string
@@ -38,6 +45,13 @@ export const english: Texts = {
   count: total => (total === 1 ? '1 result' : `${number(total)} results`),
   seeAll: total => (total === 1 ? 'See the result' : `See all ${number(total)} results`),
   listKeys: '↑ ↓ to move, Enter to open',
+  filters: 'Filters',
+  takeOff: label => `Take off ${label}`,
+  clearAll: 'Clear all',
+  more: values => `${number(values)} more`,
+  fewer: 'Show fewer',
+  below: label => `What lies below ${label}`,
+  showResults: total => (total === 0 ? 'No results' : total === 1 ? 'Show 1 result' : `Show ${number(total)} results`),
   pages: 'Pages of results',
   page: page => `Page ${page}`,
   failed: 'The search cannot be reached just now.',

@@ -11,6 +11,7 @@ import PathSteps from '../parts/PathSteps.vue'
 import PublishDialog from '../parts/PublishDialog.vue'
 import StagePane from '../parts/StagePane.vue'
 import WhyPanel from '../parts/WhyPanel.vue'
+import FiltersStep from '../steps/FiltersStep.vue'
 import GoLiveStep from '../steps/GoLiveStep.vue'
 import ReachStep from '../steps/ReachStep.vue'
 import TrialsStep from '../steps/TrialsStep.vue'
@@ -33,7 +34,7 @@ function askWhy(words: string) {
 const failed = ref<Error | null>(null)
 const { data: summary } = useQuery({ queryKey: ['search', () => search], queryFn: () => api.search(search), staleTime: 0 })
 const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
-const panels = { 'what-is-searched': ReachStep, 'words': WordsStep, 'go-live': GoLiveStep, 'trials': TrialsStep }
+const panels = { 'what-is-searched': ReachStep, 'words': WordsStep, 'filters': FiltersStep, 'go-live': GoLiveStep, 'trials': TrialsStep }
 
 async function load() {
   failed.value = null

@@ -36,6 +36,7 @@ const lines: Record<StepKey, () => string> = {
     const searched = design.words.weights.filter(one => one.weight > 0)
     return `${counted(searched.length, 'field')} · typos ${design.words.typos.allowed ? 'forgiven' : 'not forgiven'}`
   },
+  'filters': () => (design.filters.length === 0 ? 'None yet' : `${counted(design.filters.length, 'filter')} beside the results`),
   'go-live': () => {
     if (!summary?.live) return 'Not live yet'
     return summary.differences.length === 0 ? `Version ${summary.live.version} is live` : `${counted(summary.differences.length, 'change')} not live`

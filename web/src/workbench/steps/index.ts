@@ -4,6 +4,7 @@ import type { Remark } from '../../shared/contract'
 export const steps = [
   { key: 'what-is-searched', name: 'What is searched', remarks: 'reach' },
   { key: 'words', name: 'Words', remarks: 'words' },
+  { key: 'filters', name: 'Filters', remarks: 'filters' },
   { key: 'go-live', name: 'Go live', remarks: 'go-live' },
 ] as const satisfies readonly { key: string, name: string, remarks: Remark['step'] }[]
 

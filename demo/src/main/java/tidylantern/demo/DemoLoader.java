@@ -79,6 +79,7 @@ public final class DemoLoader {
         HttpResponse<String> draft = send("GET", "/searches/" + SEARCH + "/draft", null, null, null);
         ObjectNode design = (ObjectNode) JSON.readTree(draft.body());
         ((ObjectNode) design.path("page")).put("address", "/search");
+        design.set("filters", JSON.readTree(Quillhaven.filters()));
         HttpResponse<String> changed = send("PUT", "/searches/" + SEARCH + "/draft", JSON.writeValueAsString(design), "application/json", draft.headers().firstValue("ETag").orElse(""));
         send("POST", "/searches/" + SEARCH + "/publish", "", "application/json", changed.headers().firstValue("ETag").orElse(""));
     }

@@ -93,6 +93,11 @@ public final class Quillhaven {
         return String.join("\n", lines("trials.csv"));
     }
 
+    /** What visitors of the demo narrow by: a JSON list. */
+    static String filters() {
+        return String.join("\n", lines("filters.json"));
+    }
+
     private static List<String> lines(String file) {
         try (InputStream in = Objects.requireNonNull(Quillhaven.class.getResourceAsStream("/quillhaven/" + file), file + " is not on the class path");
                 BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {

@@ -219,6 +219,33 @@ class OwnerStoryTest {
     }
 
     @Test
+    void aFilterIsAddedFromTheContentAndItsNumbersHoldWhenClicked() {
+        try (Browser browser = Browser.wide()) {
+            browser.signIn(world.service());
+            browser.open(world.workbench("/searches/island-search/filters"));
+            browser.see("[aria-label='Add Course']").click();
+            browser.seeText(".filters .name", "Course").isDisplayed();
+            browser.see(".filters li:last-child .name").click();
+            browser.mustBeAccessible("a filter being set up");
+            browser.see("[aria-label='Move Course up']").click();
+            browser.seeText(".filters li:nth-child(3)", "Course");
+            browser.seeText(".values li", "Main").findElement(By.cssSelector("input")).click();
+            browser.seeText(".filters .name", "taken off");
+            browser.until("kept by the service", () -> world.api().get("/api/owner/searches/island-search/draft").text().contains("\"except\":[\"main"));
+            browser.seeText("button", "Look over and publish").click();
+            browser.seeText("[role=dialog] tbody", "Filter Course");
+            browser.seeText("[role=dialog] button", "Publish").click();
+            browser.seeText("[role=dialog]", "It is live");
+
+            browser.open(world.site() + "/search?q=soup");
+            SearchContext results = browser.inside("tidy-results");
+            browser.untilTexts(results, ".filter legend", texts -> texts.containsAll(List.of("Island", "Course")));
+            assertThat(browser.texts(results, ".filter label")).as("taken off the list").doesNotContain("Main");
+            assertThat(browser.consoleErrors()).isEmpty();
+        }
+    }
+
+    @Test
     void anOwnersSynonymsAndStopWordsHoldAtOnce() {
         try (Browser browser = Browser.wide()) {
             browser.signIn(world.service());

@@ -140,6 +140,53 @@ class VisitorSearchTest {
         browser.mustBeAccessible("ways on from a query");
     }
 
+    private static int number(String text) {
+        return Integer.parseInt(text.replaceAll("\\D", ""));
+    }
+
+    @Test
+    void theNumberBesideAValueIsWhatAClickGives() {
+        browser.open(world.site() + "/search?q=harbour&utm=x");
+        SearchContext results = browser.inside("tidy-results");
+        browser.untilTexts(results, ".filter legend", texts -> texts.contains("Island"));
+        for (String name : List.of("Great Quill", "North Isle")) {
+            WebElement value = results.findElements(By.cssSelector(".value")).stream().filter(one -> one.getText().startsWith(name)).findFirst().orElseThrow();
+            int expected = number(value.findElement(By.cssSelector(".number")).getText());
+            value.findElement(By.cssSelector("input")).click();
+            browser.untilTexts(results, ".chip", texts -> texts.equals(List.of(name)));
+            browser.untilTexts(results, ".count", texts -> texts.size() == 1 && number(texts.getFirst()) == expected);
+            browser.see(results, ".chip").click();
+            browser.until("nothing is ticked", () -> results.findElements(By.cssSelector(".chip")).isEmpty());
+        }
+        assertThat(browser.address()).contains("utm=x").doesNotContain("island=");
+        results.findElements(By.cssSelector(".value")).stream().filter(one -> one.getText().startsWith("North Isle")).findFirst().orElseThrow().findElement(By.cssSelector("input")).click();
+        browser.untilTexts(results, ".chip", texts -> texts.equals(List.of("North Isle")));
+        assertThat(browser.address()).contains("island=north-isle").contains("utm=x");
+        browser.mustBeAccessible("results with a filter set");
+        browser.driver().navigate().refresh();
+        SearchContext again = browser.inside("tidy-results");
+        browser.untilTexts(again, ".chip", texts -> texts.equals(List.of("North Isle")));
+        browser.driver().navigate().back();
+        browser.until("Back takes the tick off", () -> browser.inside("tidy-results").findElements(By.cssSelector(".chip")).isEmpty());
+    }
+
+    @Test
+    void onAPhoneFiltersOpenAsASheetThatSaysHowManyResultsThereAre() {
+        try (Browser phone = Browser.phone()) {
+            phone.open(world.site() + "/search?q=harbour");
+            SearchContext results = phone.inside("tidy-results");
+            phone.see(results, ".chip.open").click();
+            WebElement value = results.findElements(By.cssSelector(".sheet .value")).stream().filter(one -> one.getText().startsWith("North Isle")).findFirst().orElseThrow();
+            int expected = number(value.findElement(By.cssSelector(".number")).getText());
+            value.findElement(By.cssSelector("input")).click();
+            phone.untilTexts(results, ".done", texts -> texts.equals(List.of("Show " + expected + " results")));
+            phone.mustBeAccessible("filters as a sheet");
+            phone.see(results, ".done").click();
+            phone.untilTexts(results, ".count", texts -> texts.size() == 1 && number(texts.getFirst()) == expected);
+            phone.until("the sheet is closed", () -> results.findElements(By.cssSelector(".sheet[open]")).isEmpty());
+        }
+    }
+
     @Test
     void boxAndResultsFindEachOtherAndTheAddressKeepsTheirState() {
         browser.open(world.site() + "/search?utm=x");

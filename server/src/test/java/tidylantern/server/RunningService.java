@@ -32,7 +32,8 @@ public final class RunningService implements AutoCloseable {
         return start(data);
     }
 
-    private static RunningService start(Path data, String... settings) {
+    /** One after the other, as test classes run side by side: what starts a service also sets what belongs to the whole process. */
+    private static synchronized RunningService start(Path data, String... settings) {
         String[] all = java.util.stream.Stream.concat(java.util.stream.Stream.of("--server.port=0", "--tidy-lantern.data=" + data, "--logging.level.tidylantern=warn"),
                 java.util.stream.Stream.of(settings)).toArray(String[]::new);
         return new RunningService(new SpringApplicationBuilder(TidyLantern.class).registerShutdownHook(false).run(all));

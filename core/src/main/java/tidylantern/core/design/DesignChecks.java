@@ -20,7 +20,7 @@ public final class DesignChecks {
 
     /** The steps of a search that a remark can belong to. */
     public enum Step {
-        REACH, WORDS, GO_LIVE;
+        REACH, WORDS, FILTERS, GO_LIVE;
 
         @Override
         public String toString() {
@@ -59,6 +59,15 @@ public final class DesignChecks {
                 remarks.add(new Remark(Step.WORDS, "The field \"%s\" holds no words (it is of kind %s), so its weight does nothing.".formatted(weight.field(), kind), false));
             } else if (!reached.isEmpty() && reached.stream().allMatch(c -> c.field(weight.field()) == null)) {
                 remarks.add(new Remark(Step.WORDS, "No searched collection has the field \"%s\", so its weight does nothing.".formatted(weight.field()), false));
+            }
+        }
+        for (Filter filter : design.filters()) {
+            FieldKind kind = content.kind(filter.field());
+            if (kind != FieldKind.CATEGORY) {
+                remarks.add(new Remark(Step.FILTERS, kind == null ? "No collection has the field \"%s\", so the filter \"%s\" offers nothing. Take it away.".formatted(filter.field(), filter.label())
+                        : "The field \"%s\" is of kind %s by now, so the filter \"%s\" offers nothing. Correct the kind, or take it away.".formatted(filter.field(), kind, filter.label()), false));
+            } else if (!reached.isEmpty() && reached.stream().allMatch(c -> c.field(filter.field()) == null)) {
+                remarks.add(new Remark(Step.FILTERS, "No searched collection has the field \"%s\", so the filter \"%s\" offers nothing.".formatted(filter.field(), filter.label()), false));
             }
         }
         return remarks;

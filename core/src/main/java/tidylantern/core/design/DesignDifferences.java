@@ -36,6 +36,7 @@ public final class DesignDifferences {
         lists(found, "Synonyms", before.words().synonyms(), after.words().synonyms());
         lists(found, "Stop words", before.words().stopWords(), after.words().stopWords());
         lists(found, "See also", before.words().help().owners(), after.words().help().owners());
+        compare(found, Step.FILTERS, filters(before), filters(after));
         compare(found, Step.GO_LIVE, page(before), page(after));
         return found;
     }
@@ -98,6 +99,16 @@ public final class DesignDifferences {
         said.put("Queries under the results", words.help().seeAlso() ? "offered" : "not offered");
         said.put("Words in an excerpt", words.excerpt().words().toString());
         said.put("Words before the first match", words.excerpt().wordsBefore().toString());
+        return said;
+    }
+
+    private static Map<String, String> filters(SearchDesign design) {
+        Map<String, String> said = byName(design.filters(), filter -> "Filter " + filter.label(), filter -> "%s of %s, %s%s%s%s".formatted(filter.several() == Filter.Several.ANY ? "any" : "all",
+                filter.field(), filter.order() == Filter.Order.NAME ? "by name" : "by number of items", filter.tree() ? ", as a tree" : "", filter.counts() ? "" : ", without counts",
+                filter.except().isEmpty() ? "" : ", without " + listed(new LinkedHashSet<>(filter.except()))));
+        if (design.filters().size() > 1) {
+            said.put("Order of the filters", String.join(", ", design.filters().stream().map(Filter::label).toList()));
+        }
         return said;
     }
 

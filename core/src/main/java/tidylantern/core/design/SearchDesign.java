@@ -14,9 +14,11 @@ import tidylantern.core.content.SiteContent;
  *
  * @param version of the document's shape; this product writes {@link #CURRENT_VERSION}
  * @param name what the owner calls the search, 1 to 80 characters
+ * @param filters in the order in which visitors see them
  */
-public record SearchDesign(int version, String name, Reach reach, Words words, ResultsPage page) {
+public record SearchDesign(int version, String name, Reach reach, Words words, List<Filter> filters, ResultsPage page) {
     public static final int CURRENT_VERSION = 1;
+    public static final int MOST_FILTERS = 50;
 
     public SearchDesign {
         DesignFault.unless(version == CURRENT_VERSION, "version", "version %d is not one this product reads; %d is", version, CURRENT_VERSION);
@@ -24,6 +26,9 @@ public record SearchDesign(int version, String name, Reach reach, Words words, R
         DesignFault.unless(!name.isEmpty() && name.length() <= 80, "name", "a search needs a name of 1 to 80 characters");
         reach = Objects.requireNonNullElseGet(reach, () -> new Reach(List.of()));
         words = Objects.requireNonNullElseGet(words, Words::standard);
+        filters = List.copyOf(Objects.requireNonNullElse(filters, List.of()));
+        DesignFault.unless(filters.size() <= MOST_FILTERS, "filters", "%d filters are too many; %d are the most", filters.size(), MOST_FILTERS);
+        DesignFault.ifTwice(filters.stream().map(Filter::key).toList(), "filters", "the key");
         page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null));
     }
 
@@ -36,7 +41,7 @@ public record SearchDesign(int version, String name, Reach reach, Words words, R
         List<FieldWeight> weights = content.collections().stream().flatMap(c -> c.fields().stream())
                 .filter(field -> firstWeight(field.key(), field.kind()) > 0)
                 .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind()))).distinct().toList();
-        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), new ResultsPage(null, null));
+        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), List.of(), new ResultsPage(null, null));
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -55,11 +60,15 @@ public record SearchDesign(int version, String name, Reach reach, Words words, R
     }
 
     public SearchDesign withWords(Words changed) {
-        return new SearchDesign(version, name, reach, changed, page);
+        return new SearchDesign(version, name, reach, changed, filters, page);
     }
 
     public SearchDesign withReach(Reach changed) {
-        return new SearchDesign(version, name, changed, words, page);
+        return new SearchDesign(version, name, changed, words, filters, page);
+    }
+
+    public SearchDesign withFilters(List<Filter> changed) {
+        return new SearchDesign(version, name, reach, words, changed, page);
     }
 
     /** The collections that are searched, in the owner's order. */

@@ -12,12 +12,14 @@ import org.jspecify.annotations.Nullable;
  * @param page 1 to {@code pages}
  * @param didYouMean another query, where little is found; it finds something
  * @param seeAlso queries to go on with; each finds something
+ * @param filters what each filter of the design offers, in its order
  * @param pages at least 1, even if nothing is found
  */
 public record Answer(String query, boolean startingList, int total, int page, int pages, int perPage, List<Hit> hits,
-        @Nullable String didYouMean, List<String> seeAlso) {
+        @Nullable String didYouMean, List<String> seeAlso, List<FilterAnswer> filters) {
     public Answer {
         hits = List.copyOf(hits);
         seeAlso = List.copyOf(seeAlso);
+        filters = List.copyOf(filters);
     }
 }

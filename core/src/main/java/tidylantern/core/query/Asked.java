@@ -20,20 +20,28 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
 
 /** One query with all that it is asked of; what ways on from it are made from and tried on. */
-record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, ReadQuery read) {
-    /** The same with other words. */
+record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, ReadQuery read, Narrowing narrowing) {
+    static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
+        return new Asked(searcher, content, design, query, ReadQuery.read(query, design, content, searcher), Narrowing.of(query, design, searcher.getIndexReader()));
+    }
+    /** The same filters with other words. */
     Asked with(String text) throws IOException {
-        VisitorQuery other = new VisitorQuery(text, 1);
-        return new Asked(searcher, content, design, other, ReadQuery.read(other, design, content, searcher));
+        VisitorQuery other = new VisitorQuery(text, 1, query.filters());
+        return new Asked(searcher, content, design, other, ReadQuery.read(other, design, content, searcher), narrowing);
     }
 
     int total() throws IOException {
-        return searcher.count(read.lucene());
+        return searcher.count(found());
     }
 
     /** Whether it leads anywhere: the starting list is nowhere. */
     boolean findsSomething() throws IOException {
-        return !read.startingList() && AtLeast.found(searcher, read.lucene(), 1);
+        return !read.startingList() && AtLeast.found(searcher, found(), 1);
+    }
+
+    /** What the words find and the filters let through. */
+    Query found() {
+        return narrowing.selected().isEmpty() ? read.lucene() : new BooleanQuery.Builder().add(read.lucene(), Occur.MUST).add(narrowing.all(), Occur.FILTER).build();
     }
 
     Set<String> languages() {

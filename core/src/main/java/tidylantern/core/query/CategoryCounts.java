@@ -3,7 +3,6 @@ package tidylantern.core.query;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -11,14 +10,11 @@ import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedSetDocValues;
-import org.apache.lucene.search.Collector;
-import org.apache.lucene.search.CollectorManager;
 import org.apache.lucene.search.DocIdSetIterator;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.Scorer;
-import org.apache.lucene.search.SimpleCollector;
 import org.apache.lucene.search.Weight;
 import org.apache.lucene.util.Bits;
 import org.jspecify.annotations.Nullable;
@@ -50,6 +46,11 @@ public final class CategoryCounts {
     }
 
     private static List<Counted> count(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
+        return counting(searcher, field, query).counted();
+    }
+
+    /** Counts the items that a query finds. */
+    static Counting counting(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
         Counting counting = new Counting(searcher.getIndexReader(), field);
         Weight weight = searcher.createWeight(searcher.rewrite(query), ScoreMode.COMPLETE_NO_SCORES, 1);
         for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
@@ -65,7 +66,7 @@ public final class CategoryCounts {
                 }
             }
         }
-        return counting.counted();
+        return counting;
     }
 
     /** Adds up the values of one item after the other. */
@@ -114,6 +115,15 @@ public final class CategoryCounts {
             }
         }
 
+        CategoryNumbers numbers() {
+            return numbers;
+        }
+
+        /** By number. */
+        int[] counts() {
+            return counts;
+        }
+
         /** The values that an item has; a tree's branches one after the other, by name. */
         List<Counted> counted() {
             List<Counted> counted = new ArrayList<>();
@@ -124,38 +134,6 @@ public final class CategoryCounts {
             }
             counted.sort(Comparator.comparing(Counted::value, CategoryCounts::inTreeOrder));
             return counted;
-        }
-    }
-
-    /** Counts what a search finds, in the same pass. */
-    record Counter(List<Counting> countings) implements CollectorManager<Collector, List<Counting>> {
-        @Override
-        public Collector newCollector() {
-            return new SimpleCollector() {
-                @Override
-                protected void doSetNextReader(LeafReaderContext leaf) throws IOException {
-                    for (Counting counting : countings) {
-                        counting.enter(leaf);
-                    }
-                }
-
-                @Override
-                public void collect(int document) throws IOException {
-                    for (Counting counting : countings) {
-                        counting.add(document);
-                    }
-                }
-
-                @Override
-                public ScoreMode scoreMode() {
-                    return ScoreMode.COMPLETE_NO_SCORES;
-                }
-            };
-        }
-
-        @Override
-        public List<Counting> reduce(Collection<Collector> collectors) {
-            return countings;
         }
     }
 

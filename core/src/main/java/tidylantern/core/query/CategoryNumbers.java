@@ -12,8 +12,10 @@ import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedSetDocValues;
+import org.apache.lucene.search.IndexSearcher;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.design.Reach;
 import tidylantern.core.index.IndexFields;
 
 /**
@@ -25,13 +27,24 @@ final class CategoryNumbers {
     /** By state of the index; a state that nobody reads any more takes its numbers with it. */
     private static final Map<IndexReader, Map<FieldKey, CategoryNumbers>> KNOWN = new WeakHashMap<>();
 
+    private static final int REACHES_KEPT = 8;
+
+    private final Map<String, Integer> numbers = new HashMap<>();
     private final List<String> keys = new ArrayList<>();
     private final List<List<String>> names = new ArrayList<>();
     /** Of each part of the index, of each path in it: the numbers of the path's values, from the top. */
     private final int[][][] ofPaths;
+    /** How many items of the last few reaches have each value. */
+    private final Map<Reach, int[]> inReach = new LinkedHashMap<>(REACHES_KEPT, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Reach, int[]> eldest) {
+            return size() > REACHES_KEPT;
+        }
+    };
 
     private CategoryNumbers(IndexReader reader, FieldKey field) throws IOException {
-        Map<String, Integer> numbers = new HashMap<>();
         List<Map<List<String>, Integer>> spellings = new ArrayList<>();
         ofPaths = new int[reader.leaves().size()][][];
         for (LeafReaderContext leaf : reader.leaves()) {
@@ -82,6 +95,22 @@ final class CategoryNumbers {
             }
             return known;
         }
+    }
+
+    /** By number, how many items in reach have the value or something below it; not to be written to. */
+    int[] inReach(IndexSearcher searcher, FieldKey field, Reach reach) throws IOException {
+        synchronized (inReach) {
+            int[] known = inReach.get(reach);
+            if (known == null) {
+                known = CategoryCounts.counting(searcher, field, ReachQuery.of(reach)).counts();
+                inReach.put(reach, known);
+            }
+            return known;
+        }
+    }
+
+    boolean has(String key) {
+        return numbers.containsKey(key);
     }
 
     /** How many values there are; their numbers are 0 to one less. */

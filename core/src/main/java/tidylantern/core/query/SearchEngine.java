@@ -13,7 +13,6 @@ import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
-import org.apache.lucene.search.MultiCollectorManager;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.SortField;
@@ -29,6 +28,7 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
@@ -63,26 +63,18 @@ public final class SearchEngine {
 
     /** One page of results, best first; ties by the item's id, so that pages never repeat or lose an item. */
     public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
-        return counted(content, design, query, List.of()).answer();
-    }
-
-    /**
-     * Like {@link #answer}, with counts of category fields in the same pass.
-     *
-     * @param fields of kind category
-     */
-    public CountedAnswer counted(SiteContent content, SearchDesign design, VisitorQuery query, List<FieldKey> fields) {
         try {
             return index.read(searcher -> {
-                ReadQuery read = ReadQuery.read(query, design, content, searcher);
-                Sort order = order(read);
+                Asked asked = Asked.of(searcher, content, design, query);
+                ReadQuery read = asked.read();
                 int perPage = design.page().perPage();
                 int page = query.page();
                 List<CategoryCounts.Counting> countings = new ArrayList<>();
-                for (FieldKey field : fields) {
-                    countings.add(new CategoryCounts.Counting(searcher.getIndexReader(), field));
+                for (Filter filter : design.filters()) {
+                    countings.add(new CategoryCounts.Counting(searcher.getIndexReader(), filter.field()));
                 }
-                TopFieldDocs top = top(searcher, read, order, (long) page * perPage, countings);
+                TopFieldCollectorManager best = top(searcher, order(read), (long) page * perPage);
+                TopFieldDocs top = countings.isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(searcher, best, asked.narrowing(), countings));
                 int total = Math.toIntExact(top.totalHits.value());
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
@@ -90,13 +82,15 @@ public final class SearchEngine {
                 List<ScoreDoc> shown = List.of(top.scoreDocs).subList(Math.min(from, top.scoreDocs.length), Math.min(from + perPage, top.scoreDocs.length));
                 Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), design.words().excerpt(), false));
                 List<Hit> hits = cards.of(shown);
-                Asked asked = new Asked(searcher, content, design, query, read);
-                String didYouMean = new DidYouMean(asked).of(total);
-                Map<FieldKey, List<CategoryCounts.Counted>> counts = new HashMap<>();
-                for (int i = 0; i < fields.size(); i++) {
-                    counts.put(fields.get(i), countings.get(i).counted());
+                List<FilterAnswer> filters = new ArrayList<>();
+                String language = content.languages(design.searched()).stream().sorted().findFirst().orElse("en");
+                for (int i = 0; i < countings.size(); i++) {
+                    Filter filter = design.filters().get(i);
+                    CategoryNumbers numbers = countings.get(i).numbers();
+                    filters.add(new FilterValues(filter, numbers, countings.get(i).counts(), asked.narrowing().of(filter), language).answer(numbers.inReach(searcher, filter.field(), design.reach())));
                 }
-                return new CountedAnswer(new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items())), counts);
+                String didYouMean = new DidYouMean(asked).of(total);
+                return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()), filters);
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
@@ -107,11 +101,9 @@ public final class SearchEngine {
         return read.startingList() ? BY_NEWEST : BY_RELEVANCE;
     }
 
-    private static TopFieldDocs top(IndexSearcher searcher, ReadQuery read, Sort order, long wanted, List<CategoryCounts.Counting> countings) throws IOException {
+    private static TopFieldCollectorManager top(IndexSearcher searcher, Sort order, long wanted) {
         int most = Math.max(1, searcher.getIndexReader().maxDoc());
-        TopFieldCollectorManager top = new TopFieldCollectorManager(order, (int) Math.min(wanted, most), null, Integer.MAX_VALUE);
-        return countings.isEmpty() ? searcher.search(read.lucene(), top)
-                : (TopFieldDocs) searcher.search(read.lucene(), new MultiCollectorManager(top, new CategoryCounts.Counter(countings)))[0];
+        return new TopFieldCollectorManager(order, (int) Math.min(wanted, most), null, Integer.MAX_VALUE);
     }
 
     /** The short list: the same items in the same order as {@link #answer}, by collection. */
@@ -140,7 +132,7 @@ public final class SearchEngine {
                         shown.add(new LiveAnswer.Group(key, cards.label(key), ofGroup, cards.of(List.of(group.getValue().scoreDocs).subList(0, room))));
                     }
                 }
-                Asked asked = new Asked(searcher, content, design, query, read);
+                Asked asked = Asked.of(searcher, content, design, query);
                 return new LiveAnswer(query.text().strip(), read.startingList(), total, shown, new Completions(asked).of(), total == 0 ? new DidYouMean(asked).of(0) : null);
             });
         } catch (IOException failure) {
@@ -159,7 +151,7 @@ public final class SearchEngine {
         try {
             return index.read(searcher -> {
                 ReadQuery read = ReadQuery.read(query, design, content, searcher);
-                TopFieldDocs top = top(searcher, read, order(read), most, List.of());
+                TopFieldDocs top = searcher.search(read.lucene(), top(searcher, order(read), most));
                 int total = Math.toIntExact(top.totalHits.value());
                 List<ItemRef> first = new ArrayList<>();
                 for (ScoreDoc document : top.scoreDocs) {
@@ -175,7 +167,7 @@ public final class SearchEngine {
                         places.put(ref, found);
                     }
                 }
-                return new Ranking(total, first, places, !suggestion ? null : new DidYouMean(new Asked(searcher, content, design, query, read)).of(total));
+                return new Ranking(total, first, places, !suggestion ? null : new DidYouMean(Asked.of(searcher, content, design, query)).of(total));
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);

@@ -1,20 +1,34 @@
 package tidylantern.core.query;
 
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
 /**
  * What a visitor asks for.
  *
  * @param text as typed, without control characters, at most {@link #MOST_LETTERS} characters; may be empty
  * @param page 1 for the first; a page beyond the last stands for the last
+ * @param filters ticked values by the filters' keys; unknown ones are passed over when the query is answered
  */
-public record VisitorQuery(String text, int page) {
+public record VisitorQuery(String text, int page, Map<String, List<String>> filters) {
     /** Longer queries are read up to here; nobody types them, but machines do. */
     public static final int MOST_LETTERS = 500;
     /** Words beyond these are not looked at. */
     public static final int MOST_WORDS = 24;
 
+    /** Values of one filter beyond these are not looked at. */
+    public static final int MOST_VALUES = 1_000;
+
     public VisitorQuery {
         text = tidied(text);
         page = Math.max(1, page);
+        filters = filters.entrySet().stream().collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, filter -> filter.getValue().stream().limit(MOST_VALUES).toList()));
+    }
+
+    /** Without filters. */
+    public VisitorQuery(String text, int page) {
+        this(text, page, Map.of());
     }
 
     private static String tidied(String text) {

@@ -122,7 +122,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** Counts the items that a filter lets through by the values of a category field. */
-    List<CategoryCounts.Counted> values(String site, FieldKey field, ItemFilter filter) {
+    public List<CategoryCounts.Counted> values(String site, FieldKey field, ItemFilter filter) {
         return CategoryCounts.of(of(site), field, filter);
     }
 

@@ -1,6 +1,7 @@
 package tidylantern.server.visitor;
 
 import org.springframework.stereotype.Component;
+import org.springframework.util.MultiValueMap;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
@@ -36,13 +37,15 @@ class Answering {
         this.sites = sites;
     }
 
-    Results results(String site, SearchDesign design, String q, int page) {
+    /** @param parameters of the request; those that no filter of the design is called by are passed over */
+    Results results(String site, SearchDesign design, String q, int page, MultiValueMap<String, String> parameters) {
         return pool.answer(() -> {
             long begun = System.nanoTime();
-            Answer answer = indexes.engine(site).answer(contents.of(site), design, new VisitorQuery(q, page));
+            Answer answer = indexes.engine(site).answer(contents.of(site), design, new VisitorQuery(q, page, parameters));
             String base = sites.get(site).address();
             return new Results(answer.query(), answer.startingList(), answer.total(), answer.page(), answer.pages(), answer.perPage(),
-                    micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList(), answer.didYouMean(), answer.seeAlso());
+                    micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList(), answer.didYouMean(), answer.seeAlso(),
+                    answer.filters().stream().map(SearchAnswers.FilterShape::of).toList());
         });
     }
 

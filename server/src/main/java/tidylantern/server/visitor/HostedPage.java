@@ -4,16 +4,19 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import jakarta.servlet.http.HttpServletResponse;
 import tidylantern.core.content.Collection;
+import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.MarkedText;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.Searches;
@@ -45,6 +48,15 @@ class HostedPage {
     record PageHit(String title, List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, boolean hasExcerpt, @Nullable String url, String collection,
             SearchAnswers.@Nullable Picture image) {}
 
+    record PageFilter(String key, String label, List<PageValue> values) {}
+
+    /**
+     * @param count as it is shown; empty where none is
+     * @param nothing whether it would give nothing
+     * @param level 0 at the top of a tree
+     */
+    record PageValue(String value, String label, String count, boolean selected, boolean nothing, int level) {}
+
     /** Another query, and where it is answered. */
     record QueryLink(String query, String address) {}
 
@@ -52,11 +64,13 @@ class HostedPage {
     record PageLink(String label, @Nullable String address, boolean current) {}
 
     @GetMapping("/s/{key}")
-    String page(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page, Model model,
+    String page(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page,
+            @RequestParam MultiValueMap<String, String> all, Model model,
             HttpServletResponse response) {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
-        Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page));
+        Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all);
+        String filters = parameters(results);
         response.setHeader("Cache-Control", CacheControl.noCache().getHeaderValue());
         model.addAttribute("key", key);
         model.addAttribute("name", live.design().name());
@@ -67,10 +81,14 @@ class HostedPage {
         model.addAttribute("count", count(results));
         model.addAttribute("nothing", results.total() == 0);
         model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image())).toList());
-        model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results) : List.of());
+        model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
-        model.addAttribute("didYouMean", results.didYouMean() == null ? List.of() : links(key, List.of(results.didYouMean())));
-        model.addAttribute("seeAlso", links(key, results.seeAlso()));
+        model.addAttribute("filters", results.filters().stream().map(filter -> new PageFilter(filter.key(), filter.label(), values(filter, filter.values(), 0))).filter(filter -> !filter.values().isEmpty()).toList());
+        model.addAttribute("hasFilters", results.filters().stream().anyMatch(filter -> !filter.values().isEmpty()));
+        model.addAttribute("narrowed", !filters.isEmpty());
+        model.addAttribute("everything", address(key, results.query(), 1));
+        model.addAttribute("didYouMean", results.didYouMean() == null ? List.of() : links(key, List.of(results.didYouMean()), filters));
+        model.addAttribute("seeAlso", links(key, results.seeAlso(), filters));
         model.addAttribute("hasSeeAlso", !results.seeAlso().isEmpty());
         return "results-page";
     }
@@ -91,11 +109,25 @@ class HostedPage {
         return results.pages() > 1 ? items + ", page %,d of %,d".formatted(results.page(), results.pages()) : items;
     }
 
-    private static List<QueryLink> links(String key, List<String> queries) {
-        return queries.stream().map(query -> new QueryLink(query, address(key, query, 1))).toList();
+    private static List<QueryLink> links(String key, List<String> queries, String filters) {
+        return queries.stream().map(query -> new QueryLink(query, address(key, query, 1) + filters)).toList();
     }
 
-    private static List<PageLink> links(String key, Results results) {
+    /** The values one below the other, those below a value further in. */
+    private static List<PageValue> values(SearchAnswers.FilterShape filter, List<FilterAnswer.Offered> values, int level) {
+        return values.stream().flatMap(value -> Stream.concat(Stream.of(new PageValue(value.value(), value.label(), filter.counts() ? "%,d".formatted(value.count()) : "", value.selected(),
+                value.count() == 0 && !value.selected(), level)), values(filter, value.children(), level + 1).stream())).toList();
+    }
+
+    /** What is ticked, as the address has it. */
+    private static String parameters(Results results) {
+        StringBuilder parameters = new StringBuilder();
+        results.filters().forEach(filter -> values(filter, filter.values(), 0).stream().filter(PageValue::selected)
+                .forEach(value -> parameters.append('&').append(filter.key()).append('=').append(URLEncoder.encode(value.value(), StandardCharsets.UTF_8))));
+        return parameters.toString();
+    }
+
+    private static List<PageLink> links(String key, Results results, String filters) {
         List<PageLink> links = new ArrayList<>();
         int shownBefore = 0;
         for (int number = 1; number <= results.pages(); number++) {
@@ -106,7 +138,7 @@ class HostedPage {
             if (number > shownBefore + 1) {
                 links.add(new PageLink("…", null, false));
             }
-            links.add(new PageLink(Integer.toString(number), address(key, results.query(), number), number == results.page()));
+            links.add(new PageLink(Integer.toString(number), address(key, results.query(), number) + filters, number == results.page()));
             shownBefore = number;
         }
         return links;

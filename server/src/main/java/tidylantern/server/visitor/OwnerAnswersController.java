@@ -1,8 +1,10 @@
 package tidylantern.server.visitor;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -41,9 +43,9 @@ class OwnerAnswersController {
 
     @GetMapping("/results")
     ResponseEntity<Results> results(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "1") String page) {
+            @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
-        return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page)));
+        return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page), all));
     }
 
     @GetMapping("/live")

@@ -3,7 +3,9 @@ package tidylantern.server.visitor;
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,15 +13,18 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.StopWordLists;
+import tidylantern.core.query.CategoryCounts;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.ReachCounts;
@@ -92,6 +97,40 @@ class OwnerReachController {
         ItemListing listing = indexes.listing(draft.site());
         return contents.of(draft.site()).collections().stream().filter(collection -> reach.keys().contains(collection.key())).flatMap(collection -> collection.fields().stream()).map(Field::key).distinct()
                 .map(field -> new FieldCount(field, listing.count(new ItemFilter(null, "", List.of(new ItemFilter.InReach(reach, true), new ItemFilter.Says(field, true)))))).toList();
+    }
+
+    /**
+     * A field that visitors could narrow by.
+     *
+     * @param collections that have it, by their labels
+     * @param items in the draft's reach that have a value
+     * @param values how many different ones they have, those above them included
+     * @param tree whether values lie below one another
+     */
+    record FilterProposal(FieldKey field, String label, List<String> collections, int items, int values, boolean tree) {}
+
+    @Operation(summary = "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
+    @GetMapping("/searches/{key}/draft/filter-proposals")
+    List<FilterProposal> filterProposals(@PathVariable String key) {
+        Searches.Draft draft = searches.draft(key);
+        List<Collection> searched = contents.of(draft.site()).collections().stream().filter(collection -> draft.design().searched().contains(collection.key())).toList();
+        return searched.stream().flatMap(collection -> collection.fields().stream()).filter(field -> field.kind() == FieldKind.CATEGORY).map(Field::key).distinct().map(field -> {
+            List<Collection> having = searched.stream().filter(collection -> collection.field(field) != null).toList();
+            List<CategoryCounts.Counted> values = indexes.values(draft.site(), field, new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true))));
+            int items = indexes.listing(draft.site()).count(new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true), new ItemFilter.Says(field, true))));
+            return new FilterProposal(field, Objects.requireNonNull(having.getFirst().field(field)).label(), having.stream().map(Collection::label).toList(), items, values.size(),
+                    values.stream().anyMatch(value -> value.names().size() > 1));
+        }).filter(proposal -> proposal.items() > 0).sorted(Comparator.comparingInt(FilterProposal::items).reversed().thenComparing(FilterProposal::label)).toList();
+    }
+
+    @Operation(summary = "The values of a category field among the items that the draft reaches, with those above them.")
+    @GetMapping("/searches/{key}/draft/filter-values")
+    List<CategoryCounts.Counted> filterValues(@PathVariable String key, @RequestParam String field) {
+        Searches.Draft draft = searches.draft(key);
+        if (!FieldKey.fits(field) || contents.of(draft.site()).kind(new FieldKey(field)) != FieldKind.CATEGORY) {
+            throw Refusal.notFound("No collection has a field \"%s\" of kind category.".formatted(field));
+        }
+        return indexes.values(draft.site(), new FieldKey(field), new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true))));
     }
 
     @Operation(summary = "The items of a collection that the draft reaches, does not reach, or that one of its rules hits.")

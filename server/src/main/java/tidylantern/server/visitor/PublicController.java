@@ -1,12 +1,16 @@
 package tidylantern.server.visitor;
 
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.server.design.Searches;
 import tidylantern.server.site.Sites;
@@ -34,10 +38,12 @@ class PublicController {
         return fresh(face(key, live.design(), sites.get(live.site()).address()));
     }
 
+    @Operation(summary = "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values.")
     @GetMapping("/results")
-    ResponseEntity<Results> results(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page) {
+    ResponseEntity<Results> results(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
-        return fresh(answering.results(live.site(), live.design(), q, PageNumber.of(page)));
+        return fresh(answering.results(live.site(), live.design(), q, PageNumber.of(page), all));
     }
 
     @GetMapping("/live")
@@ -49,7 +55,7 @@ class PublicController {
     static SearchFace face(String key, SearchDesign design, String siteAddress) {
         String address = design.page().address();
         return new SearchFace(key, design.name(), design.words().fewestLetters(),
-                address == null ? HostedPage.path(key) : Answering.absolute(address, siteAddress), address == null);
+                address == null ? HostedPage.path(key) : Answering.absolute(address, siteAddress), address == null, design.filters().stream().map(Filter::key).toList());
     }
 
     /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */

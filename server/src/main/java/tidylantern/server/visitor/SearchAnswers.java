@@ -4,6 +4,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
+import tidylantern.core.design.Filter;
+import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.MarkedText;
 
 /** The shapes in which answers go out. */
@@ -25,9 +27,25 @@ final class SearchAnswers {
      * @param tookMicros how long the reckoning took, in microseconds
      * @param didYouMean another query, where little is found; it finds something
      * @param seeAlso queries to go on with; each finds something
+     * @param filters in the order in which visitors see them
      */
     record Results(String query, boolean startingList, int total, int page, int pages, int perPage, long tookMicros, List<HitShape> hits,
-            @Nullable String didYouMean, List<String> seeAlso) {}
+            @Nullable String didYouMean, List<String> seeAlso, List<FilterShape> filters) {}
+
+    /**
+     * What visitors can narrow by.
+     *
+     * @param key its parameter's name
+     * @param several whether one tick is enough, or every one must hold
+     * @param counts whether the number beside a value is shown
+     * @param cutAfter how many values of a list show at first
+     */
+    record FilterShape(String key, String label, Filter.Several several, boolean counts, int cutAfter, List<FilterAnswer.Offered> values) {
+        static FilterShape of(FilterAnswer answer) {
+            Filter filter = answer.filter();
+            return new FilterShape(filter.key(), filter.label(), filter.several(), filter.counts(), filter.cutAfter(), answer.values());
+        }
+    }
 
     record LiveGroup(CollectionKey collection, String label, int total, List<HitShape> hits) {}
 
@@ -42,6 +60,7 @@ final class SearchAnswers {
      *
      * @param resultsPage where results are shown, absolute
      * @param hostedPage whether that is the page hosted here
+     * @param filters their keys, which are the names of their parameters
      */
-    record SearchFace(String key, String name, int fewestLetters, String resultsPage, boolean hostedPage) {}
+    record SearchFace(String key, String name, int fewestLetters, String resultsPage, boolean hostedPage, List<String> filters) {}
 }

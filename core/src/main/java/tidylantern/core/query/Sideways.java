@@ -1,0 +1,114 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.Collection;
+import java.util.List;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.search.Collector;
+import org.apache.lucene.search.CollectorManager;
+import org.apache.lucene.search.DocIdSetIterator;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.LeafCollector;
+import org.apache.lucene.search.Scorable;
+import org.apache.lucene.search.ScoreMode;
+import org.apache.lucene.search.Scorer;
+import org.apache.lucene.search.TopFieldCollector;
+import org.apache.lucene.search.TopFieldCollectorManager;
+import org.apache.lucene.search.TopFieldDocs;
+import org.apache.lucene.search.Weight;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.design.Filter;
+
+/**
+ * The first of what a query finds and all its filters let through, with counts of every filter's values, in one pass. The
+ * query runs without the filters. An item that all of them let through is a result, and counts for every filter; one that a
+ * single 'any of' filter holds back counts for that filter alone, since its own ticks are left out of its counts
+ * (product.md, 'Filters').
+ */
+final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
+    private final IndexSearcher searcher;
+    private final TopFieldCollectorManager top;
+    private final Narrowing narrowing;
+    private final List<CategoryCounts.Counting> countings;
+
+    /** @param countings one a filter of the design, in its order */
+    Sideways(IndexSearcher searcher, TopFieldCollectorManager top, Narrowing narrowing, List<CategoryCounts.Counting> countings) {
+        this.searcher = searcher;
+        this.top = top;
+        this.narrowing = narrowing;
+        this.countings = countings;
+    }
+
+    @Override
+    public Pass newCollector() throws IOException {
+        return new Pass();
+    }
+
+    @Override
+    public TopFieldDocs reduce(Collection<Pass> passes) throws IOException {
+        return top.reduce(passes.stream().map(pass -> pass.results).toList());
+    }
+
+    /** One pass over a part of the index after the other. */
+    final class Pass implements Collector {
+        private final TopFieldCollector results = top.newCollector();
+        private final Weight[] weights;
+
+        private Pass() throws IOException {
+            weights = new Weight[narrowing.selected().size()];
+            for (int i = 0; i < weights.length; i++) {
+                weights[i] = searcher.createWeight(searcher.rewrite(narrowing.selected().get(i).passed()), ScoreMode.COMPLETE_NO_SCORES, 1);
+            }
+        }
+
+        @Override
+        public ScoreMode scoreMode() {
+            return results.scoreMode();
+        }
+
+        @Override
+        public LeafCollector getLeafCollector(LeafReaderContext leaf) throws IOException {
+            LeafCollector found = results.getLeafCollector(leaf);
+            @Nullable DocIdSetIterator[] passed = new DocIdSetIterator[weights.length];
+            for (int i = 0; i < weights.length; i++) {
+                Scorer scorer = weights[i].scorer(leaf);
+                passed[i] = scorer == null ? null : scorer.iterator();
+            }
+            for (CategoryCounts.Counting counting : countings) {
+                counting.enter(leaf);
+            }
+            return new LeafCollector() {
+                @Override
+                public void setScorer(Scorable scorer) throws IOException {
+                    found.setScorer(scorer);
+                }
+
+                @Override
+                public void collect(int document) throws IOException {
+                    int heldBackBy = -1;
+                    for (int i = 0; i < passed.length; i++) {
+                        if (!passes(passed[i], document)) {
+                            if (heldBackBy >= 0 || narrowing.selected().get(i).filter().several() == Filter.Several.ALL) {
+                                return;
+                            }
+                            heldBackBy = i;
+                        }
+                    }
+                    if (heldBackBy >= 0) {
+                        countings.get(narrowing.selected().get(heldBackBy).place()).add(document);
+                        return;
+                    }
+                    found.collect(document);
+                    for (CategoryCounts.Counting counting : countings) {
+                        counting.add(document);
+                    }
+                }
+            };
+        }
+
+        /** Documents come in their order, so an iterator only ever goes on. */
+        private static boolean passes(@Nullable DocIdSetIterator iterator, int document) throws IOException {
+            return iterator != null && (iterator.docID() < document ? iterator.advance(document) : iterator.docID()) == document;
+        }
+    }
+}

@@ -1,0 +1,199 @@
+package tidylantern.core.query;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemRef;
+import tidylantern.core.design.DesignFault;
+import tidylantern.core.design.Filter;
+import tidylantern.core.design.SearchDesign;
+
+/** Filters: product.md, 'Filters'. Counts are held against a plain loop over the items, without Lucene. */
+class FiltersTest {
+    private static final Filter TAGS = Filter.of("tag", "Tag", new FieldKey("tags"));
+    private static final Filter KINDS = Filter.of("kind", "Kind", new FieldKey("kind"));
+
+    private static SearchDesign design(Filter... filters) {
+        return SearchFixture.design().withFilters(List.of(filters));
+    }
+
+    private static Answer answer(SearchFixture site, SearchDesign design, String text, Map<String, List<String>> ticked) {
+        return site.engine().answer(SearchFixture.SITE, design, new VisitorQuery(text, 1, ticked));
+    }
+
+    private static SearchFixture boats(Path folder) {
+        return new SearchFixture(folder).item(SearchFixture.POSTS, "gig", Map.of("title", "Boat one", "tags", List.of("Sea/Gigs", "Fast")))
+                .item(SearchFixture.POSTS, "skiff", Map.of("title", "Boat two", "tags", List.of("Sea/Skiffs"))).item(SearchFixture.POSTS, "cart", Map.of("title", "Cart", "tags", List.of("Land/Gigs", "Fast")))
+                .item(SearchFixture.POSTS, "plain", Map.of("title", "Boat without")).indexed();
+    }
+
+    private static String said(List<FilterAnswer.Offered> values) {
+        return String.join(", ", values.stream().map(value -> (value.selected() ? "*" : "") + value.label() + " " + value.count() + (value.children().isEmpty() ? "" : " (" + said(value.children()) + ")")).toList());
+    }
+
+    private static String offered(Answer answer, int filter) {
+        return said(answer.filters().get(filter).values());
+    }
+
+    @Test
+    void ticksOfAnAnyFilterLeaveTheAlternativesOnOffer(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            assertThat(offered(answer(site, design(TAGS), "", Map.of()), 0)).isEqualTo("Fast 2, Land 1 (Gigs 1), Sea 2 (Gigs 1, Skiffs 1)");
+            Answer ticked = answer(site, design(TAGS), "boat", Map.of("tag", List.of("sea/gigs")));
+            assertThat(ticked.total()).isEqualTo(1);
+            assertThat(offered(ticked, 0)).isEqualTo("Fast 1, Land 0 (Gigs 0), Sea 2 (*Gigs 1, Skiffs 1)");
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of("sea"))).total()).as("a value stands for all below it").isEqualTo(2);
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of("sea/skiffs", "land"))).total()).isEqualTo(2);
+        }
+    }
+
+    @Test
+    void ticksOfAnAllFilterAreKeptIn(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            Answer ticked = answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", Map.of("tag", List.of("fast")));
+            assertThat(offered(ticked, 0)).as("what one more tick leaves").isEqualTo("*Fast 2, Land 1 (Gigs 1), Sea 1 (Gigs 1, Skiffs 0)");
+            assertThat(answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", Map.of("tag", List.of("fast", "sea"))).total()).isEqualTo(1);
+        }
+    }
+
+    @Test
+    void anExceptionIsTakenOffTheListWithAllBelowAndItsItemsAreStillFound(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            SearchDesign design = design(TAGS.withExcept(List.of("sea")));
+            assertThat(offered(answer(site, design, "", Map.of()), 0)).isEqualTo("Fast 2, Land 1 (Gigs 1)");
+            assertThat(answer(site, design, "", Map.of("tag", List.of("sea/gigs"))).total()).as("an old address with it").isEqualTo(4);
+        }
+    }
+
+    @Test
+    void aFlatListTellsTheSameNameUnderTwoParentsApart(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            Filter flat = new Filter("tag", "Tag", new FieldKey("tags"), List.of(), null, Filter.Order.COUNT, false, true, Filter.WithoutResults.HIDE, null);
+            assertThat(offered(answer(site, design(flat), "boat", Map.of()), 0)).isEqualTo("Sea 2, Fast 1, Gigs (Sea) 1, Skiffs 1");
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"no-such", "", "SEA", "sea/", "<b>", "sea'", "0"})
+    void unknownValuesAndFiltersArePassedOver(String value, @TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of(value), "colour", List.of("red"))).total()).isEqualTo(4);
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of(value, "land"))).total()).isEqualTo(1);
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", IntStream.range(0, 5_000).mapToObj(n -> value + n).toList())).total()).isEqualTo(4);
+        }
+    }
+
+    @Test
+    void suggestionsKeepToTheFilters(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            assertThat(answer(site, design(TAGS), "caart", Map.of()).didYouMean()).isEqualTo("cart");
+            assertThat(answer(site, design(TAGS), "caart", Map.of("tag", List.of("sea"))).didYouMean()).as("there is no cart at sea").isNull();
+        }
+    }
+
+    @Test
+    void whatCannotBeAFilterNamesTheKey() {
+        assertThatThrownBy(() -> Filter.of("page", "Page", new FieldKey("tags"))).isInstanceOf(DesignFault.class).hasMessageContaining("parameter of the search itself");
+        assertThatThrownBy(() -> Filter.of("Ta g", "Tag", new FieldKey("tags"))).isInstanceOf(DesignFault.class).hasMessageContaining("cannot stand in an address");
+        assertThatThrownBy(() -> Filter.of("tag", " ", new FieldKey("tags"))).isInstanceOfSatisfying(DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("label"));
+        assertThatThrownBy(() -> design(TAGS, TAGS)).isInstanceOfSatisfying(DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[1]"));
+    }
+
+    private record Plain(String title, List<String> tags, List<String> kinds) {
+        boolean passes(Filter filter, List<String> ticked) {
+            Set<String> values = values(filter);
+            return ticked.isEmpty() || (filter.several() == Filter.Several.ALL ? values.containsAll(ticked) : ticked.stream().anyMatch(values::contains));
+        }
+
+        Set<String> values(Filter filter) {
+            Set<String> values = new HashSet<>();
+            for (String path : filter.key().equals("tag") ? tags : kinds) {
+                for (String at = path; !at.isEmpty(); at = at.contains("/") ? at.substring(0, at.lastIndexOf('/')) : "") {
+                    values.add(at);
+                }
+            }
+            return values;
+        }
+    }
+
+    @RepeatedTest(12)
+    void countsAreThoseOfAPlainLoopInEveryModeAndCombination(RepetitionInfo run, @TempDir Path folder) throws Exception {
+        Random random = new Random(run.getCurrentRepetition());
+        try (SearchFixture site = new SearchFixture(folder)) {
+            Map<String, Plain> items = new HashMap<>();
+            // In several rounds, so that there are several parts of the index with changed and removed items in them.
+            for (int round = 0; round < 3; round++) {
+                for (int i = 0; i < 25; i++) {
+                    String id = "p" + random.nextInt(40);
+                    Plain plain = new Plain(random.nextBoolean() ? "boat" : "cart", some(random, 4, 3), some(random, 2, 1));
+                    items.put(id, plain);
+                    Map<String, Object> properties = new HashMap<>(Map.of("title", plain.title()));
+                    properties.put("tags", plain.tags());
+                    properties.put("kind", plain.kinds());
+                    properties.values().removeIf(value -> value.equals(List.of()));
+                    site.forget(id);
+                    site.item(SearchFixture.POSTS, id, properties);
+                }
+                site.indexed();
+                String gone = "p" + random.nextInt(40);
+                site.index().apply(List.of(), List.of(new ItemRef(SearchFixture.POSTS.key(), new ItemId(gone))), round + 2);
+                site.forget(gone);
+                items.remove(gone);
+                for (int query = 0; query < 25; query++) {
+                    List<Filter> filters = new ArrayList<>(List.of(TAGS.withSeveral(Filter.Several.values()[random.nextInt(2)]), KINDS.withSeveral(Filter.Several.values()[random.nextInt(2)])));
+                    Map<String, List<String>> ticked = new HashMap<>(Map.of("tag", some(random, 2, 2), "kind", some(random, 2, 1)));
+                    ticked.replaceAll((key, values) -> values.stream().filter(value -> items.values().stream().anyMatch(item -> item.values(key.equals("tag") ? TAGS : KINDS).contains(value))).toList());
+                    String text = List.of("boat", "cart", "", "nothing").get(random.nextInt(4));
+                    compare(answer(site, design(filters.toArray(Filter[]::new)), text, ticked), items.values().stream().filter(item -> text.isEmpty() || item.title().equals(text)).toList(), filters, ticked);
+                }
+            }
+        }
+    }
+
+    private static void compare(Answer answer, List<Plain> found, List<Filter> filters, Map<String, List<String>> ticked) {
+        assertThat(answer.total()).as("%s under %s", ticked, filters).isEqualTo((int) found.stream().filter(item -> filters.stream().allMatch(filter -> item.passes(filter, ticked.getOrDefault(filter.key(), List.of())))).count());
+        for (int i = 0; i < filters.size(); i++) {
+            Filter filter = filters.get(i);
+            Map<String, Integer> expected = new TreeMap<>();
+            for (Plain item : found) {
+                boolean counts = filters.stream().allMatch(other -> (other.equals(filter) && filter.several() == Filter.Several.ANY) || item.passes(other, ticked.getOrDefault(other.key(), List.of())));
+                if (counts) {
+                    item.values(filter).forEach(value -> expected.merge(value, 1, Integer::sum));
+                }
+            }
+            Map<String, Integer> counted = new TreeMap<>();
+            collect(answer.filters().get(i).values(), counted);
+            counted.values().removeIf(count -> count == 0);
+            assertThat(counted).as("%s of %s, ticked %s", filter.several(), filter.key(), ticked).isEqualTo(expected);
+        }
+    }
+
+    private static void collect(List<FilterAnswer.Offered> values, Map<String, Integer> into) {
+        values.forEach(value -> {
+            into.put(value.value(), value.count());
+            collect(value.children(), into);
+        });
+    }
+
+    private static List<String> some(Random random, int most, int levels) {
+        return IntStream.range(0, random.nextInt(most)).mapToObj(n -> String.join("/", IntStream.rangeClosed(0, random.nextInt(levels)).mapToObj(level -> List.of("a", "b", "c").get(random.nextInt(3))).toList())).distinct().toList();
+    }
+}

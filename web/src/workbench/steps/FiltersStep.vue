@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import type { CollectionShape, Filter, FilterProposal, SearchSummary } from '../../shared/contract'
+import { counted, formatNumber } from '../format'
+import { api } from '../ownerApi'
+import FilterSettings from '../parts/FilterSettings.vue'
+import type { DraftEditing } from '../useDraft'
+
+/** What visitors can narrow by, proposed from the content. */
+const { draft, search, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
+const filters = computed(() => draft.design.value!.filters)
+const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.step === 'filters'))
+const { data: proposals } = useQuery({ queryKey: ['reach', () => search, 'filter-proposals'], queryFn: () => api.filterProposals(search), staleTime: 0 })
+const proposalOf = (field: string) => proposals.value?.find(one => one.field === field)
+const offered = computed(() => (proposals.value ?? []).filter(one => !filters.value.some(filter => filter.field === one.field)))
+const open = ref<string | null>(null)
+const RESERVED = ['q', 'page', 'order', 'near', 'place', 'within']
+
+function put(part: string, changed: Filter[]) {
+  draft.change(part, design => ({ ...design, filters: changed }))
+}
+function keyFor(label: string): string {
+  const plain = label.normalize('NFD').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 36) || 'filter'
+  const taken = (key: string) => RESERVED.includes(key) || filters.value.some(filter => filter.key === key)
+  for (let n = 1; ; n++) {
+    const key = n === 1 ? plain : `${plain}-${n}`
+    if (!taken(key)) return key
+  }
+}
+function add(proposal: FilterProposal) {
+  const key = keyFor(proposal.label)
+  put('filters.add', [...filters.value, { key, label: proposal.label, field: proposal.field, except: [], several: 'any', order: 'name', tree: proposal.tree, counts: true, withoutResults: 'dim', cutAfter: 8 }])
+}
+function change(at: number, changed: Filter) {
+  if (open.value === filters.value[at]?.key) open.value = changed.key
+  put(`filter.${at}`, filters.value.map((filter, n) => (n === at ? changed : filter)))
+}
+function move(at: number, by: number) {
+  const moved = [...filters.value]
+  const [one] = moved.splice(at, 1)
+  if (one) moved.splice(at + by, 0, one)
+  put('filters.order', moved)
+}
+function said(filter: Filter): string {
+  const proposal = proposalOf(filter.field)
+  if (!proposal) return 'no item has a value'
+  return `${proposal.tree && filter.tree ? 'tree' : 'list'} · ${counted(proposal.values, 'value')} · ${counted(proposal.items, 'item')}${filter.except.length > 0 ? ` · ${formatNumber(filter.except.length)} taken off` : ''}`
+}
+</script>
+
+<template>
+  <h2>Filters</h2>
+  <p class="lead">What visitors can narrow by, in the order they see them. Every number beside a value is exact.</p>
+  <p v-for="remark in remarks" :key="remark.text" class="remark" role="status"><i class="pi pi-info-circle" aria-hidden="true" />{{ remark.text }}</p>
+  <ol v-if="filters.length > 0" class="filters" aria-label="Filters">
+    <li v-for="(filter, at) in filters" :key="at" class="slip">
+      <div class="head">
+        <button type="button" class="name" :aria-expanded="open === filter.key" @click="open = open === filter.key ? null : filter.key"><b>{{ filter.label }}</b><small class="quiet">{{ said(filter) }}</small></button>
+        <Button icon="pi pi-arrow-up" text rounded size="small" severity="secondary" :disabled="at === 0" :aria-label="`Move ${filter.label} up`" @click="move(at, -1)" />
+        <Button icon="pi pi-arrow-down" text rounded size="small" severity="secondary" :disabled="at === filters.length - 1" :aria-label="`Move ${filter.label} down`" @click="move(at, 1)" />
+        <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the filter ${filter.label}`" @click="put('filters.remove', filters.filter((_, n) => n !== at))" />
+      </div>
+      <FilterSettings v-if="open === filter.key" :search="search" :taken="filters.filter((_, n) => n !== at).map(one => one.key)" :model-value="filter" @update:model-value="change(at, $event)" />
+    </li>
+  </ol>
+  <template v-if="offered.length > 0">
+    <h2 class="second">Add a filter</h2>
+    <ul class="offered" aria-label="Add a filter">
+      <li v-for="proposal in offered" :key="proposal.field">
+        <span><b>{{ proposal.label }}</b><small class="quiet">{{ counted(proposal.values, 'value') }}{{ proposal.tree ? ' as a tree' : '' }} · {{ counted(proposal.items, 'item') }} · {{ proposal.collections.join(', ') }}</small></span>
+        <Button label="Add" size="small" severity="secondary" outlined :aria-label="`Add ${proposal.label}`" @click="add(proposal)" />
+      </li>
+    </ul>
+  </template>
+  <p v-else-if="proposals && filters.length === 0" class="slip empty">No searched collection has a field of kind category. Correct a kind under Content, or search another collection.</p>
+</template>
+
+<style scoped>
+.remark { margin-top: 12px; }
+ol, ul { list-style: none; margin: 16px 0 0; padding: 0; display: grid; gap: 8px; }
+.head { display: flex; align-items: center; gap: 2px; padding: 4px 6px 4px 0; }
+.name { flex: 1; min-width: 0; padding: 8px 0 8px 14px; border: 0; background: none; font: inherit; color: inherit; text-align: start; cursor: pointer; }
+.name small, .offered small { display: block; font-size: 12.5px; }
+.name b, .offered b { font-weight: 600; overflow-wrap: anywhere; }
+.head :deep(.p-button) { width: 30px; height: 30px; padding: 0; flex: none; }
+.second { margin: 24px 0 0; }
+.offered { gap: 0; margin-top: 8px; }
+.offered li { display: flex; justify-content: space-between; align-items: center; gap: 12px; padding: 8px 0; border-bottom: 1px solid var(--line); }
+.offered span { min-width: 0; }
+.empty { margin-top: 16px; padding: 14px 16px; }
+</style>
