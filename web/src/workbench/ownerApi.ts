@@ -92,8 +92,11 @@ export const api = {
   stopSync: (id: number) => send<Sync>('POST', `/syncs/${id}/stop`),
   goOn: (id: number) => send<Sync>('POST', `/syncs/${id}/go-on`),
 
-  why: (search: string, which: 'draft' | 'live-version', q: string, item: { collection: string, id: string }) =>
-    get<Explanation>(`/searches/${path(search)}/${which}/why?${new URLSearchParams({ q, collection: item.collection, id: item.id })}`),
+  /** @param ticked values by the filters' keys */
+  why: (search: string, which: 'draft' | 'live-version', q: string, item: { collection: string, id: string }, ticked: Readonly<Record<string, readonly string[]>>) => {
+    const filters = Object.entries(ticked).flatMap(([key, values]) => values.map(value => [key, value]))
+    return get<Explanation>(`/searches/${path(search)}/${which}/why?${new URLSearchParams([['q', q], ['collection', item.collection], ['id', item.id], ...filters])}`)
+  },
   anyItems: (search: string, q: string) => get<NamedItem[]>(`/searches/${path(search)}/draft/items?${new URLSearchParams({ q })}`),
   draftResults: (search: string, q: string) => get<Results>(`/searches/${path(search)}/draft/results?${new URLSearchParams({ q })}`),
   fieldCounts: (search: string) => get<FieldCount[]>(`/searches/${path(search)}/draft/fields`),

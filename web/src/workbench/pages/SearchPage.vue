@@ -27,8 +27,10 @@ const draft = useDraft(() => search, () => stage.value?.refresh())
 const publishing = ref(false)
 const asking = ref(false)
 const typed = ref('')
+const ticked = ref<Record<string, string[]>>({})
 function askWhy(words: string) {
   typed.value = words
+  ticked.value = stage.value?.ticked() ?? {}
   asking.value = true
 }
 const failed = ref<Error | null>(null)
@@ -97,7 +99,7 @@ useKeys({
       </section>
       <StagePane ref="stage" :search="search" :site="site" @why="askWhy" />
     </div>
-    <WhyPanel v-model="asking" :draft="draft" :search="search" :collections="collections" :live="Boolean(summary?.live)" :typed="typed" />
+    <WhyPanel v-model="asking" :draft="draft" :search="search" :collections="collections" :live="Boolean(summary?.live)" :typed="typed" :ticked="ticked" />
     <PublishDialog v-model="publishing" :search="search" :summary="summary ?? null" :settle="draft.settle" />
   </main>
 </template>

@@ -6,6 +6,7 @@ import SelectButton from 'primevue/selectbutton'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
 import type { Filter } from '../../shared/contract'
+import { wrongWithKey } from '../filters'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
 
@@ -33,10 +34,9 @@ function turn(value: string) {
   set({ except: off(value) ? except.filter(one => one !== value) : [...except.filter(one => !one.startsWith(`${value}/`)), value] })
 }
 const takenOff = computed(() => (values.value ?? []).filter(value => off(value.value)))
-const RESERVED = ['q', 'page', 'order', 'near', 'place', 'within']
 const wrongKey = ref('')
 function rename(key: string) {
-  wrongKey.value = !/^[a-z0-9][a-z0-9-]{0,39}$/.test(key) ? 'Small letters, digits and hyphens only.' : RESERVED.includes(key) ? 'The search itself uses this name.' : taken.includes(key) ? 'Another filter has this name.' : ''
+  wrongKey.value = wrongWithKey(key, taken)
   if (wrongKey.value === '') set({ key })
 }
 </script>

@@ -42,10 +42,18 @@ function ask(query: string) {
   inside.dispatchEvent(new PopStateEvent('popstate'))
 }
 
+/** What is ticked on the stage, by the filters' keys: the elements keep it in their address. */
+const OWN = ['search', 'place', 'site', 'q', 'page']
+function ticked(): Record<string, string[]> {
+  const parameters = new URLSearchParams(frame.value?.contentWindow?.location.search ?? '')
+  return Object.fromEntries([...new Set(parameters.keys())].filter(key => !OWN.includes(key)).map(key => [key, parameters.getAll(key)]))
+}
+
 defineExpose({
   /** Has the elements ask again, since the draft changed. */
   refresh: () => { frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh')) },
   typed,
+  ticked,
   ask,
   focusBox: () => {
     frame.value?.contentWindow?.focus()

@@ -14,7 +14,7 @@ import type { DraftEditing } from '../useDraft'
 import LoadFailure from './LoadFailure.vue'
 
 /** Why a query finds an item where it does, or why it does not; and what would change that, on the draft. */
-const { draft, search, collections, live, typed } = defineProps<{ draft: DraftEditing, search: string, collections: readonly CollectionShape[], live: boolean, typed: string }>()
+const { draft, search, collections, live, typed, ticked } = defineProps<{ draft: DraftEditing, search: string, collections: readonly CollectionShape[], live: boolean, typed: string, ticked: Readonly<Record<string, readonly string[]>> }>()
 const shown = defineModel<boolean>({ required: true })
 const words = ref('')
 /** What is asked, a moment after the last key: an explanation is work for the service. */
@@ -47,8 +47,8 @@ const labelOf = (key: string) => collections.find(one => one.key === key)?.label
 const fieldLabel = (key: string) => collections.find(one => one.key === item.value?.collection)?.fields.find(field => field.key === key)?.label ?? key
 
 const { data: why, error, refetch } = useQuery({
-  queryKey: ['reach', () => search, 'why', which, asked, () => item.value?.collection, () => item.value?.id], enabled: computed(() => item.value !== null), placeholderData: keepPreviousData, staleTime: 0,
-  queryFn: () => api.why(search, which.value, asked.value, item.value!),
+  queryKey: ['reach', () => search, 'why', which, asked, () => item.value?.collection, () => item.value?.id, () => ticked], enabled: computed(() => item.value !== null), placeholderData: keepPreviousData, staleTime: 0,
+  queryFn: () => api.why(search, which.value, asked.value, item.value!, ticked),
 })
 const ways: Record<Explanation['words'][number]['fields'][number]['way'], string> = {
   'exact': 'the word itself', 'stem': 'another form', 'start': 'its start', 'inside': 'inside a word', 'typo': 'one slip off', 'typo-start': 'a start, one slip off', 'typo-inside': 'a part, one slip off',
@@ -70,6 +70,7 @@ const said: Record<Reason['kind'], (reason: Reason) => string> = {
   'too-strict': reason => `It holds ${quoted(reason.words)} in a way that is not allowed.`,
   'word-nowhere': reason => `${quoted(reason.words)} stands nowhere in it.`,
   'too-few-words': reason => `It holds too few of the words: ${quoted(reason.words)} ${reason.words.length === 1 ? 'is' : 'are'} missing.`,
+  'filtered': reason => `It is lost to a filter: ${reason.fields.map(fieldLabel).join(' and ')} must be ${reason.words.map(value => value.split('/').join(' › ')).join(' or ')}. Take the tick off on the stage.`,
   'operators': () => 'It does not fit the operators in the query.',
 }
 const cures: Record<Remedy['cure'], (remedy: Remedy) => string> = {

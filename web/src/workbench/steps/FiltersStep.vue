@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { CollectionShape, Filter, FilterProposal, SearchSummary } from '../../shared/contract'
+import { keyFrom } from '../filters'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
 import FilterSettings from '../parts/FilterSettings.vue'
@@ -16,21 +17,12 @@ const { data: proposals } = useQuery({ queryKey: ['reach', () => search, 'filter
 const proposalOf = (field: string) => proposals.value?.find(one => one.field === field)
 const offered = computed(() => (proposals.value ?? []).filter(one => !filters.value.some(filter => filter.field === one.field)))
 const open = ref<string | null>(null)
-const RESERVED = ['q', 'page', 'order', 'near', 'place', 'within']
 
 function put(part: string, changed: Filter[]) {
   draft.change(part, design => ({ ...design, filters: changed }))
 }
-function keyFor(label: string): string {
-  const plain = label.normalize('NFD').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 36) || 'filter'
-  const taken = (key: string) => RESERVED.includes(key) || filters.value.some(filter => filter.key === key)
-  for (let n = 1; ; n++) {
-    const key = n === 1 ? plain : `${plain}-${n}`
-    if (!taken(key)) return key
-  }
-}
 function add(proposal: FilterProposal) {
-  const key = keyFor(proposal.label)
+  const key = keyFrom(proposal.label, filters.value.map(filter => filter.key))
   put('filters.add', [...filters.value, { key, label: proposal.label, field: proposal.field, except: [], several: 'any', order: 'name', tree: proposal.tree, counts: true, withoutResults: 'dim', cutAfter: 8 }])
 }
 function change(at: number, changed: Filter) {

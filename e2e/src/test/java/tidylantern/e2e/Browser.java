@@ -30,6 +30,7 @@ import tidylantern.server.RunningService;
 /** Debian's Chromium, headless, driven as a person would: looks, waits until something is there, types, clicks. */
 final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(20);
+    private static final Duration GLANCE = Duration.ofMillis(50);
     private static final List<String> WCAG_A_AND_AA = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22a", "wcag22aa");
 
     private final ChromeDriver driver;
@@ -97,7 +98,7 @@ final class Browser implements AutoCloseable {
     /** Waits until the supplier gives something that is neither null nor false. */
     <T> T until(String what, Supplier<T> supplier) {
         Function<WebDriver, T> condition = any -> supplier.get();
-        return new WebDriverWait(driver, PATIENCE).ignoring(NoSuchElementException.class, StaleElementReferenceException.class)
+        return new WebDriverWait(driver, PATIENCE, GLANCE).ignoring(NoSuchElementException.class, StaleElementReferenceException.class)
                 .ignoring(org.openqa.selenium.NoSuchShadowRootException.class).withMessage(what).until(condition);
     }
 

@@ -72,14 +72,15 @@ final class Explainer {
     record Fix(Cure cure, @Nullable FieldKey field, UnaryOperator<SearchDesign> change) {}
 
     Explanation explain(SearchDesign design) throws IOException {
-        ReadQuery read = ReadQuery.read(query, design, content, searcher);
-        int total = searcher.count(read.lucene());
+        Asked asked = Asked.of(searcher, content, design, query);
+        ReadQuery read = asked.read();
+        int total = asked.total();
         int document = places.document(ref);
         if (document < 0) {
             return new Explanation(ref, ref.id().value(), read.startingList(), total, null, null, 0, List.of(), List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())), List.of());
         }
         Item item = IndexFields.item(searcher.storedFields(), document, fieldKeys());
-        Integer place = places.place(read, document, ref);
+        Integer place = places.place(asked.found(), read.startingList(), document, ref);
         double score = place == null || read.startingList() ? 0 : Objects.requireNonNullElse(places.score(read.lucene(), document), 0f);
         List<WordPart> words = read.startingList() ? List.of() : words(read, item, document);
         List<Reason> reasons = new ArrayList<>();
@@ -89,8 +90,8 @@ final class Explainer {
                 List<Remedy> remedies = new ArrayList<>();
                 for (Fix fix : cause.fixes()) {
                     SearchDesign after = fix.change().apply(design);
-                    ReadQuery then = ReadQuery.read(query, after, content, searcher);
-                    remedies.add(new Remedy(fix.cure(), fix.field(), after, searcher.count(then.lucene()), places.place(then, document, ref)));
+                    Asked then = Asked.of(searcher, content, after, query);
+                    remedies.add(new Remedy(fix.cure(), fix.field(), after, then.total(), places.place(then.found(), then.read().startingList(), document, ref)));
                 }
                 reasons.add(new Reason(cause.kind(), cause.words(), cause.fields(), cause.rule(), remedies));
             }
@@ -208,6 +209,12 @@ final class Explainer {
                 }
             } else {
                 words(causes, inReach, then, item, document);
+            }
+        }
+        for (Narrowing.Selected selected : Narrowing.of(query, design, searcher.getIndexReader()).selected()) {
+            if (!finds(selected.passed(), document)) {
+                // The visitor's own choice, which no decision of the owner's takes back.
+                causes.add(new Cause(Kind.FILTERED, selected.values(), List.of(selected.filter().field()), null, List.of()));
             }
         }
         return causes;

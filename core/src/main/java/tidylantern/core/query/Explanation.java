@@ -77,7 +77,9 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
         /** It holds fewer of the words than are needed. */
         TOO_FEW_WORDS,
         /** It does not fit the visitor's operators. */
-        OPERATORS;
+        OPERATORS,
+        /** It has none of the values that are ticked in a filter; 'words' are their keys. */
+        FILTERED;
 
         @Override
         public String toString() {

@@ -41,16 +41,20 @@ final class Places {
         return scorer != null && scorer.iterator().advance(there) == there ? scorer.score() : null;
     }
 
-    /** 1 for the first of the results; null where it is none of them. */
-    @Nullable Integer place(ReadQuery read, int document, ItemRef ref) throws IOException {
-        Float own = score(read.lucene(), document);
+    /**
+     * 1 for the first of the results; null where it is none of them.
+     *
+     * @param found what the query finds; what is scored is its words, and the starting list is by day
+     */
+    @Nullable Integer place(Query found, boolean startingList, int document, ItemRef ref) throws IOException {
+        Float own = score(found, document);
         if (own == null) {
             return null;
         }
         int before = 0;
         long ownDay = newest(document);
         String ownRef = ref.toString();
-        Weight weight = searcher.createWeight(searcher.rewrite(read.lucene()), read.startingList() ? ScoreMode.COMPLETE_NO_SCORES : ScoreMode.COMPLETE, 1);
+        Weight weight = searcher.createWeight(searcher.rewrite(found), startingList ? ScoreMode.COMPLETE_NO_SCORES : ScoreMode.COMPLETE, 1);
         for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
             Scorer scorer = weight.scorer(leaf);
             if (scorer == null) {
@@ -64,7 +68,7 @@ final class Places {
                 if (live != null && !live.get(other)) {
                     continue;
                 }
-                int order = read.startingList() ? Long.compare(days.advanceExact(other) ? days.longValue() : Long.MIN_VALUE, ownDay) : Float.compare(scorer.score(), own);
+                int order = startingList ? Long.compare(days.advanceExact(other) ? days.longValue() : Long.MIN_VALUE, ownDay) : Float.compare(scorer.score(), own);
                 if (order > 0 || (order == 0 && references.advanceExact(other) && references.lookupOrd(references.ordValue()).utf8ToString().compareTo(ownRef) < 0)) {
                     before++;
                 }

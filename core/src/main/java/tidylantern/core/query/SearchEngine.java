@@ -162,7 +162,7 @@ public final class SearchEngine {
                 for (ItemRef ref : asked) {
                     int place = first.indexOf(ref) + 1;
                     int document = place > 0 || total <= first.size() ? -1 : beyond.document(ref);
-                    Integer found = place > 0 ? (Integer) place : document < 0 ? null : beyond.place(read, document, ref);
+                    Integer found = place > 0 ? (Integer) place : document < 0 ? null : beyond.place(read.lucene(), read.startingList(), document, ref);
                     if (found != null) {
                         places.put(ref, found);
                     }

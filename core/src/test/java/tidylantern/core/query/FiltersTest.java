@@ -110,6 +110,20 @@ class FiltersTest {
     }
 
     @Test
+    void whyNamesTheFilterThatHoldsAnItemBack(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            ItemRef skiff = new ItemRef(SearchFixture.POSTS.key(), new ItemId("skiff"));
+            Explanation lost = site.engine().explain(SearchFixture.SITE, design(TAGS), new VisitorQuery("boat", 1, Map.of("tag", List.of("land", "fast"))), skiff);
+            assertThat(lost.place()).isNull();
+            assertThat(lost.total()).isEqualTo(1);
+            assertThat(lost.reasons()).extracting(Explanation.Reason::kind, Explanation.Reason::words).containsExactly(org.assertj.core.groups.Tuple.tuple(Explanation.Kind.FILTERED, List.of("land", "fast")));
+            Explanation found = site.engine().explain(SearchFixture.SITE, design(TAGS), new VisitorQuery("boat", 1, Map.of("tag", List.of("sea/skiffs"))), skiff);
+            assertThat(found.place()).as("among what the filter lets through").isEqualTo(1);
+            assertThat(found.total()).isEqualTo(1);
+        }
+    }
+
+    @Test
     void whatCannotBeAFilterNamesTheKey() {
         assertThatThrownBy(() -> Filter.of("page", "Page", new FieldKey("tags"))).isInstanceOf(DesignFault.class).hasMessageContaining("parameter of the search itself");
         assertThatThrownBy(() -> Filter.of("Ta g", "Tag", new FieldKey("tags"))).isInstanceOf(DesignFault.class).hasMessageContaining("cannot stand in an address");

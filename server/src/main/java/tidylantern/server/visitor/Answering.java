@@ -61,9 +61,10 @@ class Answering {
         });
     }
 
-    Explanation explain(String site, SearchDesign design, String q, String collection, String id) {
+    /** @param parameters of the request; those that no filter of the design is called by are passed over */
+    Explanation explain(String site, SearchDesign design, String q, String collection, String id, MultiValueMap<String, String> parameters) {
         ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
-        return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, new VisitorQuery(q, 1), item));
+        return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, new VisitorQuery(q, 1, parameters), item));
     }
 
     private static long micros(long begun) {

@@ -56,9 +56,10 @@ class OwnerAnswersController {
 
     @Operation(summary = "Why a query finds an item where it does, or why it does not, with what would change that.")
     @GetMapping("/why")
-    ResponseEntity<Explanation> why(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q, @RequestParam String collection, @RequestParam String id) {
+    ResponseEntity<Explanation> why(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q, @RequestParam String collection, @RequestParam String id,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
-        return now(answering.explain(asked.site(), asked.design(), q, collection, id));
+        return now(answering.explain(asked.site(), asked.design(), q, collection, id, all));
     }
 
     private Asked asked(String key, String which) {
