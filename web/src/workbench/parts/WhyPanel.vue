@@ -51,8 +51,8 @@ const { data: why, error, refetch } = useQuery({
   queryFn: () => api.why(search, which.value, asked.value, item.value!, ticked),
 })
 const ways: Record<Explanation['words'][number]['fields'][number]['way'], string> = {
-  'exact': 'the word itself', 'stem': 'another form', 'start': 'its start', 'inside': 'inside a word', 'typo': 'one slip off', 'typo-start': 'a start, one slip off', 'typo-inside': 'a part, one slip off',
-  'far-typo': 'two slips off', 'far-typo-start': 'a start, two slips off', 'far-typo-inside': 'a part, two slips off', 'synonym': 'a synonym',
+  'whole-name': 'a whole name', 'exact': 'the word itself', 'stem': 'another form', 'start': 'its start', 'inside': 'inside a word', 'typo-name': 'a whole name, one slip off', 'typo': 'one slip off', 'typo-start': 'a start, one slip off', 'typo-inside': 'a part, one slip off',
+  'far-typo-name': 'a whole name, two slips off', 'far-typo': 'two slips off', 'far-typo-start': 'a start, two slips off', 'far-typo-inside': 'a part, two slips off', 'synonym': 'a synonym',
 }
 const quoted = (list: readonly string[]) => list.map(word => `“${word}”`).join(', ')
 function ruleSaid(rule: ReachRule | null): string {

@@ -16,6 +16,7 @@ public final class Bench {
         Map<String, Benchmark> all = new LinkedHashMap<>();
         all.put("wordnet", WordNetBench::run);
         all.put("demo", DemoBench::run);
+        all.put("trials", TrialsBench::run);
         all.put("start", StartBench::run);
         all.put("content", ContentBench::run);
         String name = arguments.length == 0 ? "all" : arguments[0];

@@ -8,35 +8,12 @@ import java.util.Locale;
 import tidylantern.demo.DemoLoader;
 import tidylantern.demo.Quillhaven;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Live answers on the demo, letter by letter as visitors type: how long they are reckoned, and how long they take over HTTP. */
 final class DemoBench {
     private static final int ROUNDS = 6;
-    private static final int TRIALS = 100;
-    private static final int CHANGES = 24;
 
     private DemoBench() {}
-
-    /** A hundred trials on draft and live version, run after every change of a weight, as the workbench does. */
-    private static void trials(Service service) throws Exception {
-        String search = "/api/owner/searches/" + DemoLoader.SEARCH;
-        List<Quillhaven.Expected> expected = Quillhaven.expected();
-        for (int i = service.send("GET", search + "/trials", null, "application/json", "").path("outcomes").size(); i < TRIALS; i++) {
-            Quillhaven.Expected one = expected.get(i % expected.size());
-            String query = i < expected.size() ? one.query() : one.query().split(" ")[0] + " " + expected.get((i * 7) % expected.size()).query();
-            service.send("POST", search + "/trials", "{\"query\":\"%s\",\"expects\":\"at-least\",\"number\":1}".formatted(query), "application/json", "");
-        }
-        List<Double> took = new ArrayList<>();
-        ObjectNode design = (ObjectNode) service.send("GET", search + "/draft", null, "application/json", "");
-        for (int change = 0; change < CHANGES; change++) {
-            ((ObjectNode) design.path("words").path("weights").path(0)).put("weight", 1 + change % 9);
-            service.send("PUT", search + "/draft", design.toString(), "application/json", "\"" + (2 + change) + "\"");
-            took.add(service.send("GET", search + "/trials", null, "application/json", "").path("tookMicros").asLong() / 1e3);
-        }
-        System.out.printf(Locale.ROOT, "%d trials after a change: the first time %.0f ms; of the last %d, %.0f ms at the median, %.0f ms at most%n", TRIALS, took.getFirst(), CHANGES / 2,
-                took.subList(CHANGES / 2, CHANGES).stream().sorted().toList().get(CHANGES / 4), took.subList(CHANGES / 2, CHANGES).stream().mapToDouble(one -> one).max().orElse(0));
-    }
 
     static void run() throws Exception {
         try (Service service = new Service(Files.createTempDirectory("tidy-lantern-bench"))) {
@@ -63,7 +40,6 @@ final class DemoBench {
             System.out.printf("%d queries, letter by letter; a live answer is reckoned in %.2f ms at the median, %.2f ms at p95%n", typed.size(),
                     reckoned.get(reckoned.size() / 2), reckoned.get(reckoned.size() * 95 / 100));
             timings.print("live, over HTTP");
-            trials(service);
         }
     }
 }

@@ -63,11 +63,13 @@ public final class DesignChecks {
         }
         for (Filter filter : design.filters()) {
             FieldKind kind = content.kind(filter.field());
-            if (kind != FieldKind.CATEGORY) {
+            if (Control.fitting(kind).isEmpty()) {
                 remarks.add(new Remark(Step.FILTERS, kind == null ? "No collection has the field \"%s\", so the filter \"%s\" offers nothing. Take it away.".formatted(filter.field(), filter.label())
-                        : "The field \"%s\" is of kind %s by now, so the filter \"%s\" offers nothing. Correct the kind, or take it away.".formatted(filter.field(), kind, filter.label()), false));
+                        : "The field \"%s\" is of kind %s by now, by which nobody can narrow. Correct the kind, or take the filter \"%s\" away.".formatted(filter.field(), kind, filter.label()), false));
             } else if (!reached.isEmpty() && reached.stream().allMatch(c -> c.field(filter.field()) == null)) {
                 remarks.add(new Remark(Step.FILTERS, "No searched collection has the field \"%s\", so the filter \"%s\" offers nothing.".formatted(filter.field(), filter.label()), false));
+            } else if (filter.control() != null && filter.control() != filter.controlFor(kind)) {
+                remarks.add(new Remark(Step.FILTERS, "The field \"%s\" is of kind %s by now, so the filter \"%s\" shows as %s and not as %s.".formatted(filter.field(), kind, filter.label(), filter.controlFor(kind), filter.control()), false));
             }
         }
         return remarks;

@@ -103,13 +103,45 @@ public final class DesignDifferences {
     }
 
     private static Map<String, String> filters(SearchDesign design) {
-        Map<String, String> said = byName(design.filters(), filter -> "Filter " + filter.label(), filter -> "%s of %s, %s%s%s%s".formatted(filter.several() == Filter.Several.ANY ? "any" : "all",
-                filter.field(), filter.order() == Filter.Order.NAME ? "by name" : "by number of items", filter.tree() ? ", as a tree" : "", filter.counts() ? "" : ", without counts",
-                filter.except().isEmpty() ? "" : ", without " + listed(new LinkedHashSet<>(filter.except()))));
+        Map<String, String> said = byName(design.filters(), filter -> "Filter " + filter.label(), DesignDifferences::said);
         if (design.filters().size() > 1) {
             said.put("Order of the filters", String.join(", ", design.filters().stream().map(Filter::label).toList()));
         }
         return said;
+    }
+
+    private static String said(Filter filter) {
+        List<String> said = new ArrayList<>();
+        said.add((filter.several() == Filter.Several.ANY ? "any of " : "all of ") + filter.field());
+        said.add(filter.control() == null ? "the usual control" : filter.control().toString());
+        said.add(switch (filter.order()) {
+            case NAME -> "by name";
+            case NAME_DOWN -> "by name, last first";
+            case NUMBER -> "by the number in the name";
+            case COUNT -> "by number of items";
+        });
+        said.add(filter.tree() ? "as a tree" : "in one list");
+        said.add((filter.counts() ? "with" : "without") + " counts, " + filter.cutAfter() + " at first");
+        said.add("without results " + (filter.withoutResults() == Filter.WithoutResults.DIM ? "greyed" : "not shown"));
+        if (filter.folded()) {
+            said.add("folded");
+        }
+        if (!filter.help().isEmpty()) {
+            said.add("“" + filter.help() + "”");
+        }
+        if (!filter.unit().isEmpty()) {
+            said.add("in " + filter.unit());
+        }
+        if (!filter.bands().isEmpty()) {
+            said.add("steps at " + String.join(", ", filter.bands().stream().map(DesignDifferences::number).toList()));
+        }
+        if (filter.picked() != null) {
+            said.add("hand-picked: " + (filter.picked().isEmpty() ? "none" : listed(new LinkedHashSet<>(filter.picked()))));
+        } else if (!filter.except().isEmpty()) {
+            said.add("without " + listed(new LinkedHashSet<>(filter.except())));
+        }
+        filter.labels().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(label -> said.add(label.getKey() + " reads “" + label.getValue() + "”"));
+        return String.join(", ", said);
     }
 
     private static Map<String, String> page(SearchDesign design) {

@@ -77,6 +77,11 @@ public final class IndexFields {
         return WORDS + field.value();
     }
 
+    /** Where the lines of a text field lie that may be {@linkplain WordForms#wholeName whole names}; not of the body, which is prose. */
+    public static String wholeNames(FieldKey field) {
+        return "names:" + field.value();
+    }
+
     /** Where the codes of a field lie, each {@linkplain Folding#code without case and punctuation}. */
     public static String codes(FieldKey field) {
         return CODES + field.value();
@@ -139,10 +144,14 @@ public final class IndexFields {
             add(document, entry.getKey(), entry.getValue());
             if (!entry.getKey().equals(FieldKey.TITLE)) {
                 words(document, entry.getKey(), searchableText(entry.getValue()), analyzer);
+                if (entry.getValue() instanceof FieldValue.Text text && !entry.getKey().equals(FieldKey.BODY)) {
+                    wholeNames(document, entry.getKey(), text.text(), changed.language());
+                }
             }
         });
         // The owner's keywords count as words of the title.
         words(document, FieldKey.TITLE, item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords(), analyzer);
+        wholeNames(document, FieldKey.TITLE, item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords().replace(',', '\n'), changed.language());
         return document;
     }
 
@@ -182,6 +191,10 @@ public final class IndexFields {
         if (!words.isBlank()) {
             document.add(new Field(words(key), analyzer.tokenStream(words(key), words), WORDS_TYPE));
         }
+    }
+
+    private static void wholeNames(Document document, FieldKey key, String names, String language) {
+        WordForms.wholeNames(names, language).forEach(name -> document.add(new Field(wholeNames(key), name, CODES_TYPE)));
     }
 
     private static void sortKey(Document document, FieldKey key, String text) {

@@ -17,6 +17,7 @@ import org.apache.lucene.analysis.standard.StandardTokenizer;
 import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
 import org.apache.lucene.analysis.tokenattributes.OffsetAttribute;
 import org.apache.lucene.analysis.tokenattributes.PositionIncrementAttribute;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a word is, for index, query and excerpt alike: words end where Unicode says so (UAX #29, through Lucene's standard
@@ -28,6 +29,7 @@ public final class WordForms {
     public static final char STEM_MARK = '\u0001';
     /** Longer runs of letters are cut into pieces of this size; nobody types them. */
     private static final int LONGEST = 100;
+    private static final int LONGEST_NAME = 12;
     private static final Set<String> ELIDING = Set.of("fr", "it", "ca");
 
     private WordForms() {}
@@ -89,6 +91,37 @@ public final class WordForms {
         } catch (IOException impossible) {
             throw new UncheckedIOException("closing a text held in memory", impossible);
         }
+    }
+
+    /**
+     * Words in a row as a whole name is compared: in one piece, a space between any two.
+     *
+     * @param folded forms of the words, in their order
+     * @return null where there is none or so many ({@value #LONGEST_NAME}) that they are no name but a sentence
+     */
+    public static @Nullable String wholeName(List<String> folded) {
+        return folded.isEmpty() || folded.size() > LONGEST_NAME ? null : String.join(" ", folded);
+    }
+
+    /** The whole names in a text of one language, one a line. */
+    static Set<String> wholeNames(String text, String languageTag) {
+        String language = java.util.Locale.forLanguageTag(languageTag).getLanguage();
+        Set<String> names = new LinkedHashSet<>();
+        text.lines().forEach(line -> {
+            List<String> words = new ArrayList<>();
+            each(line, (lower, start, end) -> {
+                String word = Folding.fold(withoutElision(lower, language));
+                if (!word.isEmpty()) {
+                    words.add(word);
+                }
+                return words.size() <= LONGEST_NAME;
+            });
+            String name = wholeName(words);
+            if (name != null) {
+                names.add(name);
+            }
+        });
+        return names;
     }
 
     /** The words of a query, different ones only, in the order typed. */

@@ -22,11 +22,11 @@ import tidylantern.core.index.WordForms;
 /** One query with all that it is asked of; what ways on from it are made from and tried on. */
 record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, ReadQuery read, Narrowing narrowing) {
     static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
-        return new Asked(searcher, content, design, query, ReadQuery.read(query, design, content, searcher), Narrowing.of(query, design, searcher.getIndexReader()));
+        return new Asked(searcher, content, design, query, ReadQuery.read(query, design, content, searcher), Narrowing.of(query, design, content, searcher));
     }
     /** The same filters with other words. */
     Asked with(String text) throws IOException {
-        VisitorQuery other = new VisitorQuery(text, 1, query.filters());
+        VisitorQuery other = new VisitorQuery(text, 1, query.filters(), query.today());
         return new Asked(searcher, content, design, other, ReadQuery.read(other, design, content, searcher), narrowing);
     }
 
@@ -41,7 +41,7 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
 
     /** What the words find and the filters let through. */
     Query found() {
-        return narrowing.selected().isEmpty() ? read.lucene() : new BooleanQuery.Builder().add(read.lucene(), Occur.MUST).add(narrowing.all(), Occur.FILTER).build();
+        return !narrowing.isSet() ? read.lucene() : new BooleanQuery.Builder().add(read.lucene(), Occur.MUST).add(narrowing.all(), Occur.FILTER).build();
     }
 
     Set<String> languages() {

@@ -52,6 +52,12 @@ public final class CategoryCounts {
     /** Counts the items that a query finds. */
     static Counting counting(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
         Counting counting = new Counting(searcher.getIndexReader(), field);
+        each(searcher, query, counting);
+        return counting;
+    }
+
+    /** Shows every item that a query finds. */
+    static void each(IndexSearcher searcher, Query query, tidylantern.core.query.Counting counting) throws IOException {
         Weight weight = searcher.createWeight(searcher.rewrite(query), ScoreMode.COMPLETE_NO_SCORES, 1);
         for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
             Scorer scorer = weight.scorer(leaf);
@@ -66,11 +72,10 @@ public final class CategoryCounts {
                 }
             }
         }
-        return counting;
     }
 
     /** Adds up the values of one item after the other. */
-    static final class Counting {
+    static final class Counting implements tidylantern.core.query.Counting {
         private final FieldKey field;
         private final CategoryNumbers numbers;
         private final int[] counts;
@@ -86,14 +91,14 @@ public final class CategoryCounts {
             lastSeen = new int[numbers.size()];
         }
 
-        /** The items that follow are of this part of the index. */
-        void enter(LeafReaderContext leaf) throws IOException {
+        @Override
+        public void enter(LeafReaderContext leaf) throws IOException {
             ofPaths = numbers.ofPaths(leaf);
             values = ofPaths.length == 0 ? null : DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
         }
 
-        /** @param document greater than the one before, within the part */
-        void add(int document) throws IOException {
+        @Override
+        public void add(int document) throws IOException {
             if (values == null || !values.advanceExact(document)) {
                 return;
             }

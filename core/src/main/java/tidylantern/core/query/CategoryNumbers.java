@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.WeakHashMap;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
@@ -24,25 +23,11 @@ import tidylantern.core.index.IndexFields;
  * cost far more than the counting.
  */
 final class CategoryNumbers {
-    /** By state of the index; a state that nobody reads any more takes its numbers with it. */
-    private static final Map<IndexReader, Map<FieldKey, CategoryNumbers>> KNOWN = new WeakHashMap<>();
-
-    private static final int REACHES_KEPT = 8;
-
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<String> keys = new ArrayList<>();
     private final List<List<String>> names = new ArrayList<>();
     /** Of each part of the index, of each path in it: the numbers of the path's values, from the top. */
     private final int[][][] ofPaths;
-    /** How many items of the last few reaches have each value. */
-    private final Map<Reach, int[]> inReach = new LinkedHashMap<>(REACHES_KEPT, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Reach, int[]> eldest) {
-            return size() > REACHES_KEPT;
-        }
-    };
 
     private CategoryNumbers(IndexReader reader, FieldKey field) throws IOException {
         List<Map<List<String>, Integer>> spellings = new ArrayList<>();
@@ -82,31 +67,21 @@ final class CategoryNumbers {
     }
 
     static CategoryNumbers of(IndexReader reader, FieldKey field) throws IOException {
-        Map<FieldKey, CategoryNumbers> ofReader;
-        synchronized (KNOWN) {
-            ofReader = KNOWN.computeIfAbsent(reader, key -> new HashMap<>());
-        }
-        // Held by one who reckons, so that others wait for the result instead of doing the same; other states go on.
-        synchronized (ofReader) {
-            CategoryNumbers known = ofReader.get(field);
-            if (known == null) {
-                known = new CategoryNumbers(reader, field);
-                ofReader.put(field, known);
-            }
-            return known;
-        }
+        return PerState.of(reader, new OfField(field), CategoryNumbers.class, () -> new CategoryNumbers(reader, field));
     }
+
+    private record OfField(FieldKey field) {}
 
     /** By number, how many items in reach have the value or something below it; not to be written to. */
     int[] inReach(IndexSearcher searcher, FieldKey field, Reach reach) throws IOException {
-        synchronized (inReach) {
-            int[] known = inReach.get(reach);
-            if (known == null) {
-                known = CategoryCounts.counting(searcher, field, ReachQuery.of(reach)).counts();
-                inReach.put(reach, known);
-            }
-            return known;
-        }
+        return PerState.of(searcher.getIndexReader(), new InReach(field, reach), int[].class, () -> CategoryCounts.counting(searcher, field, ReachQuery.of(reach)).counts());
+    }
+
+    private record InReach(FieldKey field, Reach reach) {}
+
+    /** -1 for a value that no item has. */
+    int number(String key) {
+        return numbers.getOrDefault(key, -1);
     }
 
     boolean has(String key) {

@@ -211,10 +211,11 @@ final class Explainer {
                 words(causes, inReach, then, item, document);
             }
         }
-        for (Narrowing.Selected selected : Narrowing.of(query, design, searcher.getIndexReader()).selected()) {
-            if (!finds(selected.passed(), document)) {
+        for (OneFilter one : Narrowing.of(query, design, content, searcher).filters()) {
+            Query passed = one.passed();
+            if (passed != null && !finds(passed, document)) {
                 // The visitor's own choice, which no decision of the owner's takes back.
-                causes.add(new Cause(Kind.FILTERED, selected.values(), List.of(selected.filter().field()), null, List.of()));
+                causes.add(new Cause(Kind.FILTERED, one.values(), List.of(one.filter().field()), null, List.of()));
             }
         }
         return causes;

@@ -217,10 +217,12 @@ final class ReadQuery {
                 }
             }
             List<WordMatch> found = new ArrayList<>();
+            // Operators part a query into several, none of which is the whole.
+            String wholeName = last ? WordForms.wholeName(typed.stream().map(WordForms.Word::folded).toList()) : null;
             int left = words.size();
             for (WordForms.Word word : words.values()) {
                 left--;
-                found.add(new WordMatch(word, codes.getOrDefault(word.folded(), Set.of()), design.words(), last && left == 0,
+                found.add(new WordMatch(word, codes.getOrDefault(word.folded(), Set.of()), design.words(), last && left == 0, wholeName,
                         alternatives.getOrDefault(word.folded(), List.of()).stream().distinct().toList()));
             }
             return found;

@@ -28,7 +28,6 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
@@ -69,12 +68,8 @@ public final class SearchEngine {
                 ReadQuery read = asked.read();
                 int perPage = design.page().perPage();
                 int page = query.page();
-                List<CategoryCounts.Counting> countings = new ArrayList<>();
-                for (Filter filter : design.filters()) {
-                    countings.add(new CategoryCounts.Counting(searcher.getIndexReader(), filter.field()));
-                }
                 TopFieldCollectorManager best = top(searcher, order(read), (long) page * perPage);
-                TopFieldDocs top = countings.isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(searcher, best, asked.narrowing(), countings));
+                TopFieldDocs top = design.filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(searcher, best, asked.narrowing()));
                 int total = Math.toIntExact(top.totalHits.value());
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
@@ -83,11 +78,8 @@ public final class SearchEngine {
                 Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), design.words().excerpt(), false));
                 List<Hit> hits = cards.of(shown);
                 List<FilterAnswer> filters = new ArrayList<>();
-                String language = content.languages(design.searched()).stream().sorted().findFirst().orElse("en");
-                for (int i = 0; i < countings.size(); i++) {
-                    Filter filter = design.filters().get(i);
-                    CategoryNumbers numbers = countings.get(i).numbers();
-                    filters.add(new FilterValues(filter, numbers, countings.get(i).counts(), asked.narrowing().of(filter), language).answer(numbers.inReach(searcher, filter.field(), design.reach())));
+                for (OneFilter one : asked.narrowing().filters()) {
+                    filters.add(one.answer());
                 }
                 String didYouMean = new DidYouMean(asked).of(total);
                 return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()), filters);

@@ -1,6 +1,7 @@
 package tidylantern.core.query;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import org.apache.lucene.index.LeafReaderContext;
@@ -9,6 +10,7 @@ import org.apache.lucene.search.CollectorManager;
 import org.apache.lucene.search.DocIdSetIterator;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.LeafCollector;
+import org.apache.lucene.search.Query;
 import org.apache.lucene.search.Scorable;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.Scorer;
@@ -17,7 +19,6 @@ import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TopFieldDocs;
 import org.apache.lucene.search.Weight;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.design.Filter;
 
 /**
  * The first of what a query finds and all its filters let through, with counts of every filter's values, in one pass. The
@@ -29,14 +30,11 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
     private final IndexSearcher searcher;
     private final TopFieldCollectorManager top;
     private final Narrowing narrowing;
-    private final List<CategoryCounts.Counting> countings;
 
-    /** @param countings one a filter of the design, in its order */
-    Sideways(IndexSearcher searcher, TopFieldCollectorManager top, Narrowing narrowing, List<CategoryCounts.Counting> countings) {
+    Sideways(IndexSearcher searcher, TopFieldCollectorManager top, Narrowing narrowing) {
         this.searcher = searcher;
         this.top = top;
         this.narrowing = narrowing;
-        this.countings = countings;
     }
 
     @Override
@@ -49,15 +47,21 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
         return top.reduce(passes.stream().map(pass -> pass.results).toList());
     }
 
+    private record SetFilter(OneFilter one, Weight weight) {}
+
     /** One pass over a part of the index after the other. */
     final class Pass implements Collector {
         private final TopFieldCollector results = top.newCollector();
-        private final Weight[] weights;
+        private final List<Counting> countings = new ArrayList<>();
+        private final List<SetFilter> set = new ArrayList<>();
 
         private Pass() throws IOException {
-            weights = new Weight[narrowing.selected().size()];
-            for (int i = 0; i < weights.length; i++) {
-                weights[i] = searcher.createWeight(searcher.rewrite(narrowing.selected().get(i).passed()), ScoreMode.COMPLETE_NO_SCORES, 1);
+            for (OneFilter one : narrowing.filters()) {
+                countings.add(one.counting());
+                Query passed = one.passed();
+                if (passed != null) {
+                    set.add(new SetFilter(one, searcher.createWeight(searcher.rewrite(passed), ScoreMode.COMPLETE_NO_SCORES, 1)));
+                }
             }
         }
 
@@ -69,12 +73,12 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
         @Override
         public LeafCollector getLeafCollector(LeafReaderContext leaf) throws IOException {
             LeafCollector found = results.getLeafCollector(leaf);
-            @Nullable DocIdSetIterator[] passed = new DocIdSetIterator[weights.length];
-            for (int i = 0; i < weights.length; i++) {
-                Scorer scorer = weights[i].scorer(leaf);
+            @Nullable DocIdSetIterator[] passed = new DocIdSetIterator[set.size()];
+            for (int i = 0; i < passed.length; i++) {
+                Scorer scorer = set.get(i).weight().scorer(leaf);
                 passed[i] = scorer == null ? null : scorer.iterator();
             }
-            for (CategoryCounts.Counting counting : countings) {
+            for (Counting counting : countings) {
                 counting.enter(leaf);
             }
             return new LeafCollector() {
@@ -88,18 +92,18 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
                     int heldBackBy = -1;
                     for (int i = 0; i < passed.length; i++) {
                         if (!passes(passed[i], document)) {
-                            if (heldBackBy >= 0 || narrowing.selected().get(i).filter().several() == Filter.Several.ALL) {
+                            if (heldBackBy >= 0 || set.get(i).one().keepsOwn()) {
                                 return;
                             }
                             heldBackBy = i;
                         }
                     }
                     if (heldBackBy >= 0) {
-                        countings.get(narrowing.selected().get(heldBackBy).place()).add(document);
+                        set.get(heldBackBy).one().counting().add(document);
                         return;
                     }
                     found.collect(document);
-                    for (CategoryCounts.Counting counting : countings) {
+                    for (Counting counting : countings) {
                         counting.add(document);
                     }
                 }

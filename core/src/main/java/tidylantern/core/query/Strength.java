@@ -6,23 +6,29 @@ package tidylantern.core.query;
  * overtakes a stronger one in texts that are otherwise alike.
  */
 public enum Strength {
+    /** The query is a whole name of the item, as typed: each word gives what BM25 gives one at most, 1 + k1 times one occurrence. */
+    WHOLE_NAME(2.2),
     EXACT(1.0),
     STEM(0.7),
     START(0.4),
     /** Somewhere inside a word. */
     INSIDE(0.3),
+    /** The query is one word, and a whole name of the item is one edit off it. */
+    TYPO_NAME(0.28),
     /** One edit off. */
-    TYPO(0.25),
+    TYPO(0.14),
+    /** The query is one word, and a whole name is two edits off it. */
+    FAR_TYPO_NAME(0.12),
     /** The start of a word, one edit off. */
-    TYPO_START(0.18),
+    TYPO_START(0.1),
     /** A part of a word, one edit off. */
-    TYPO_INSIDE(0.15),
+    TYPO_INSIDE(0.09),
     /** Two edits off. */
-    FAR_TYPO(0.12),
-    FAR_TYPO_START(0.08),
-    FAR_TYPO_INSIDE(0.07),
+    FAR_TYPO(0.07),
+    FAR_TYPO_START(0.05),
+    FAR_TYPO_INSIDE(0.04),
     /** Another word or phrase that the owner says means the same. */
-    SYNONYM(0.06);
+    SYNONYM(0.035);
 
     private final float share;
 
@@ -35,7 +41,7 @@ public enum Strength {
         return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
     }
 
-    /** Of what an exact match gives, 0 to 1. */
+    /** Of what one exact match in a text of average length gives. */
     public float share() {
         return share;
     }

@@ -1,5 +1,7 @@
 package tidylantern.core.query;
 
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -10,8 +12,9 @@ import java.util.stream.Collectors;
  * @param text as typed, without control characters, at most {@link #MOST_LETTERS} characters; may be empty
  * @param page 1 for the first; a page beyond the last stands for the last
  * @param filters ticked values by the filters' keys; unknown ones are passed over when the query is answered
+ * @param today at the visitor's or the site's place
  */
-public record VisitorQuery(String text, int page, Map<String, List<String>> filters) {
+public record VisitorQuery(String text, int page, Map<String, List<String>> filters, LocalDate today) {
     /** Longer queries are read up to here; nobody types them, but machines do. */
     public static final int MOST_LETTERS = 500;
     /** Words beyond these are not looked at. */
@@ -24,6 +27,11 @@ public record VisitorQuery(String text, int page, Map<String, List<String>> filt
         text = tidied(text);
         page = Math.max(1, page);
         filters = filters.entrySet().stream().collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, filter -> filter.getValue().stream().limit(MOST_VALUES).toList()));
+    }
+
+    /** On this day, by Greenwich time. */
+    public VisitorQuery(String text, int page, Map<String, List<String>> filters) {
+        this(text, page, filters, LocalDate.now(ZoneOffset.UTC));
     }
 
     /** Without filters. */

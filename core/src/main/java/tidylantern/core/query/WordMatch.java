@@ -43,7 +43,7 @@ import tidylantern.core.index.WordForms;
  * <p>What it gives an item is a sum over the searched fields of {@code weight x best way in that field}. The word
  * itself is scored by BM25, by its own rarity; its stems are too, times their {@link Strength}; the weaker ways give
  * {@code strength x idf / (1 + k1)}: what BM25 gives one occurrence in a text of average length, with the rarity of all
- * the words met in that way together.
+ * the words met in that way together. So does a whole name, by the rarity of the word itself.
  */
 final class WordMatch implements Match {
     private static final int FEWEST_INSIDE = 3;
@@ -53,6 +53,7 @@ final class WordMatch implements Match {
     private final Set<String> codes;
     private final Words design;
     private final boolean last;
+    private final @Nullable String wholeName;
     private final List<Phrase> synonyms;
     private boolean typos;
     /** Words within reach of a typo that the index holds; filled as queries are made. */
@@ -61,13 +62,15 @@ final class WordMatch implements Match {
     /**
      * @param codes forms in which the word, alone or with its neighbours, may be a code
      * @param last whether it is the word being typed
+     * @param wholeName the {@linkplain WordForms#wholeName form} of the whole query, as a name of an item may be; null where none can be
      * @param synonyms what may stand in its place, or in that of a phrase to which it belongs
      */
-    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last, List<Phrase> synonyms) {
+    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last, @Nullable String wholeName, List<Phrase> synonyms) {
         this.word = word;
         this.codes = codes;
         this.design = design;
         this.last = last;
+        this.wholeName = wholeName;
         this.synonyms = synonyms;
     }
 
@@ -96,7 +99,7 @@ final class WordMatch implements Match {
 
     /** The same word without slips and synonyms. */
     WordMatch asTyped() {
-        return new WordMatch(word, codes, design, last, List.of());
+        return new WordMatch(word, codes, design, last, wholeName, List.of());
     }
 
     /** The words of the index that a slip may lead to, as far as queries were made of it. */
@@ -130,6 +133,9 @@ final class WordMatch implements Match {
             return List.of();
         }
         List<Way> ways = new ArrayList<>();
+        if (wholeName != null) {
+            ways.add(constant(new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)), Strength.WHOLE_NAME, rarity(terms, reader.docFreq(new Term(place, word.folded())))));
+        }
         ways.add(new Way(Strength.EXACT, new TermQuery(new Term(place, word.folded()))));
         if (design.stemming() && !(word.stems().isEmpty() && word.bareStems().isEmpty())) {
             ways.add(new Way(Strength.STEM, new BoostQuery(stems(place), Strength.STEM.share())));
@@ -146,7 +152,7 @@ final class WordMatch implements Match {
             ways.add(constant(new AutomatonQuery(new Term(place, word.folded()), Typos.inside(word.folded())), Strength.INSIDE, rarity(terms, documents)));
         }
         if (typos) {
-            addTypos(ways, place, terms);
+            addTypos(ways, field, terms);
         }
         for (Phrase synonym : synonyms) {
             long documents = 0;
@@ -172,9 +178,10 @@ final class WordMatch implements Match {
         return any.build();
     }
 
-    private void addTypos(List<Way> ways, String place, Terms terms) throws IOException {
+    private void addTypos(List<Way> ways, FieldKey field, Terms terms) throws IOException {
         Map<Strength, List<BytesRef>> met = new EnumMap<>(Strength.class);
         Map<Strength, Long> documents = new EnumMap<>(Strength.class);
+        String place = IndexFields.words(field);
         boolean inside = foundInside();
         // What holds the word somewhere begins with any letter, so nothing narrows the walk.
         TermsEnum found = inside ? terms.iterator() : terms.intersect(Typos.reach(word.folded(), design.typos().editsIn(word.folded()), design.typos().firstLetterFixed(), startsCount()), null);
@@ -197,6 +204,10 @@ final class WordMatch implements Match {
         for (Map.Entry<Strength, List<BytesRef>> way : met.entrySet()) {
             float rarity = rarity(terms, documents.getOrDefault(way.getKey(), 1L));
             ways.add(constant(new TermInSetQuery(place, way.getValue()), way.getKey(), rarity));
+            Strength asName = way.getKey() == Strength.TYPO ? Strength.TYPO_NAME : way.getKey() == Strength.FAR_TYPO ? Strength.FAR_TYPO_NAME : null;
+            if (asName != null && word.folded().equals(wholeName)) {
+                ways.add(constant(new TermInSetQuery(IndexFields.wholeNames(field), way.getValue()), asName, rarity));
+            }
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
@@ -85,9 +86,11 @@ public final class TrialRun {
         return known.rankings();
     }
 
+    /** Every query is asked by itself, so all processors do it together: the owner is waiting for the whole. */
     private Map<String, Ranking> rankings(SearchDesign design) {
-        Map<String, Ranking> rankings = new HashMap<>();
-        expected.forEach((query, items) -> rankings.put(query, engine.ranking(content, design, query, COMPARED, items, suggested.contains(query))));
+        Map<String, Ranking> rankings = new ConcurrentHashMap<>();
+        expected.entrySet().parallelStream().forEach(one ->
+                rankings.put(one.getKey(), engine.ranking(content, design, one.getKey(), COMPARED, one.getValue(), suggested.contains(one.getKey()))));
         return rankings;
     }
 

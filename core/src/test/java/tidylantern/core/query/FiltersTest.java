@@ -18,10 +18,14 @@ import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import tidylantern.core.content.Collection;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Control;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
@@ -86,8 +90,57 @@ class FiltersTest {
     @Test
     void aFlatListTellsTheSameNameUnderTwoParentsApart(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            Filter flat = new Filter("tag", "Tag", new FieldKey("tags"), List.of(), null, Filter.Order.COUNT, false, true, Filter.WithoutResults.HIDE, null);
+            Filter flat = TAGS.ordered(Filter.Order.COUNT, false, Filter.WithoutResults.HIDE);
             assertThat(offered(answer(site, design(flat), "boat", Map.of()), 0)).isEqualTo("Sea 2, Fast 1, Gigs (Sea) 1, Skiffs 1");
+        }
+    }
+
+    @Test
+    void handPickedValuesStandAloneInTheOwnersOrderUnderTheOwnersLabels(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            SearchDesign design = design(TAGS.withPicked(List.of("sea", "gone", "land/gigs")).withLabels(Map.of("land/gigs", "Carts <b>", "sea", "At sea")));
+            assertThat(offered(answer(site, design, "", Map.of()), 0)).as("a picked parent stands for all below it").isEqualTo("At sea 2, Carts <b> 1");
+            assertThat(answer(site, design, "", Map.of("tag", List.of("sea"))).total()).isEqualTo(2);
+            assertThat(answer(site, design, "", Map.of("tag", List.of("fast"))).total()).as("what is not picked cannot be ticked").isEqualTo(4);
+        }
+    }
+
+    @Test
+    void ofAOneOfListTheFirstKnownValueHolds(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            for (Control control : List.of(Control.ONE_OF, Control.MENU)) {
+                Answer answer = answer(site, design(TAGS.withControl(control).withSeveral(Filter.Several.ALL)), "", Map.of("tag", List.of("nope", "land", "sea")));
+                assertThat(offered(answer, 0)).as("the alternatives stay on offer").isEqualTo("Fast 2, *Land 1 (Gigs 1), Sea 2 (Gigs 1, Skiffs 1)");
+            }
+        }
+    }
+
+    @Test
+    void valuesStandByTheNumberInTheirNames(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder).post("1", "kind", "10 rooms").post("2", "kind", "2 rooms").post("3", "kind", "Loft").post("4", "kind", "2.5 rooms").indexed()) {
+            assertThat(offered(answer(site, design(KINDS.ordered(Filter.Order.NUMBER, false, Filter.WithoutResults.DIM)), "", Map.of()), 0)).isEqualTo("2 rooms 1, 2.5 rooms 1, 10 rooms 1, Loft 1");
+            assertThat(offered(answer(site, design(KINDS.ordered(Filter.Order.NAME_DOWN, false, Filter.WithoutResults.DIM)), "", Map.of()), 0)).startsWith("Loft 1");
+        }
+    }
+
+    /**
+     * CLDR's tailorings, as the JDK's collator has them: Swedish puts å, ä, ö after z (and ü among y), Spanish ñ after n, German
+     * takes umlauts as their letters.
+     */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"sv | zon, äng, åker, öga, and, yta | and, yta, zon, åker, äng, öga", "de | Zopf, Äpfel, Apfel, Öl, Ofen, Azur | Apfel, Äpfel, Azur, Ofen, Öl, Zopf",
+        "es | ñandú, nuez, oca, nata | nata, nuez, ñandú, oca"})
+    void namesStandByTheRulesOfTheLanguage(String language, String given, String expected, @TempDir Path folder) throws Exception {
+        Collection words = SearchFixture.collection("posts", language);
+        SiteContent content = new SiteContent(List.of(words));
+        try (SearchFixture site = new SearchFixture(folder)) {
+            for (String name : given.split(", ")) {
+                site.item(words, name, Map.of("title", name, "kind", name));
+            }
+            site.indexed();
+            SearchDesign design = SearchDesign.firstFor("Words", content).withFilters(List.of(KINDS));
+            List<String> labels = site.engine().answer(content, design, new VisitorQuery("", 1)).filters().getFirst().values().stream().map(FilterAnswer.Offered::label).toList();
+            assertThat(labels).containsExactly(expected.split(", "));
         }
     }
 

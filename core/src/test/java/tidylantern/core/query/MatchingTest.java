@@ -38,6 +38,18 @@ class MatchingTest {
     }
 
     @Test
+    void aWholeNameComesBeforeNamesThatHoldMore() {
+        site.post("university", "title", "University of Vermont", "body", "Vermont, Vermont").post("state", "title", "Vermont\nThe Green Mountain State, far in the north\nVT")
+                .post("lake", "title", "Vermont lake").post("mountain", "title", "Green mountain").indexed();
+        assertThat(site.found("vermont")).as("one of several names").startsWith("state");
+        assertThat(site.found("VERMÓNT")).startsWith("state");
+        assertThat(site.found("green mountain")).startsWith("mountain");
+        assertThat(site.found("mountain green")).as("the same words in another order").hasSize(2);
+        assertThat(site.found("verm")).as("a name still being typed").hasSize(3);
+        assertThat(site.found("vermomt")).as("with a slip").startsWith("state").hasSize(3);
+    }
+
+    @Test
     void typosComeAfterEveryWayOfSpellingItRight() {
         site.post("right", "body", "one harbour more").post("start", "body", "one harbourmaster more").post("typo", "body", "one harbuor more")
                 .post("far", "body", "one other word").indexed();

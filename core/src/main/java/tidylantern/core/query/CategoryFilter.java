@@ -1,0 +1,75 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.Objects;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermQuery;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Control;
+import tidylantern.core.design.Filter;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.IndexFields;
+
+/** Values of a category field; a value stands for itself and all below it. */
+final class CategoryFilter implements OneFilter {
+    private final Filter filter;
+    private final IndexSearcher searcher;
+    private final SearchDesign design;
+    private final String language;
+    private final Control control;
+    private final CategoryCounts.Counting counting;
+    private final List<String> values;
+
+    CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
+        this.filter = filter;
+        this.searcher = searcher;
+        this.design = design;
+        language = content.languages(design.searched()).stream().sorted().findFirst().orElse("en");
+        control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
+        counting = new CategoryCounts.Counting(searcher.getIndexReader(), filter.field());
+        values = given.stream().distinct().filter(value -> counting.numbers().has(value) && filter.offers(value)).limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES).toList();
+    }
+
+    @Override
+    public Filter filter() {
+        return filter;
+    }
+
+    @Override
+    public List<String> values() {
+        return values;
+    }
+
+    @Override
+    public boolean keepsOwn() {
+        return filter.several() == Filter.Several.ALL && !control.onlyOne();
+    }
+
+    @Override
+    public @Nullable Query passed() {
+        if (values.isEmpty()) {
+            return null;
+        }
+        BooleanQuery.Builder passed = new BooleanQuery.Builder();
+        values.forEach(value -> passed.add(new TermQuery(new Term(IndexFields.values(filter.field()), value)), keepsOwn() ? Occur.FILTER : Occur.SHOULD));
+        return passed.build();
+    }
+
+    @Override
+    public Counting counting() {
+        return counting;
+    }
+
+    @Override
+    public FilterAnswer answer() throws IOException {
+        CategoryNumbers numbers = counting.numbers();
+        return FilterAnswer.of(filter, control, new FilterValues(filter, numbers, counting.counts(), values, language).offered(numbers.inReach(searcher, filter.field(), design.reach())));
+    }
+}

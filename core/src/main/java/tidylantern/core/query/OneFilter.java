@@ -1,0 +1,45 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.List;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Filter;
+import tidylantern.core.design.SearchDesign;
+
+/** One filter of a design in one query: what the visitor set, whom that lets through, what there is to count and to offer. */
+interface OneFilter {
+    Filter filter();
+
+    /** What is set, as the address has it, without what the design or the content does not have; none if nothing is. */
+    List<String> values();
+
+    /** Passed by the items that fit what is set; null if nothing is. */
+    @Nullable Query passed();
+
+    /** Whether what is set here is kept in for the filter's own counts, as it is where all of several must hold. */
+    default boolean keepsOwn() {
+        return false;
+    }
+
+    /** Counts what {@link #answer} will offer; the same one every time. */
+    Counting counting() throws IOException;
+
+    /** After everything has been counted. */
+    FilterAnswer answer() throws IOException;
+
+    /** @param given parameters of the filter's name */
+    static OneFilter of(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
+        return switch (content.kind(filter.field())) {
+            case NUMBER, MONEY -> NumberFilter.ofNumbers(filter, given, searcher, content, design);
+            case DATE -> NumberFilter.ofDays(filter, given, searcher, content, design, query.today());
+            case YES_NO -> new YesNoFilter(filter, given);
+            case TEXT, CODE -> new TextFilter(filter, given, searcher, content, design);
+            // A field of another kind, or of none any more, has no values.
+            case CATEGORY, PLACE, IMAGE, LINK -> new CategoryFilter(filter, given, searcher, content, design);
+            case null -> new CategoryFilter(filter, given, searcher, content, design);
+        };
+    }
+}

@@ -1,0 +1,63 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.List;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Control;
+import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Filter;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Words;
+
+/** Words that must all stand in one field, met as the design meets words. */
+final class TextFilter implements OneFilter {
+    private static final Counting NOTHING = new Counting() {
+        @Override
+        public void enter(LeafReaderContext leaf) {}
+
+        @Override
+        public void add(int document) {}
+    };
+
+    private final Filter filter;
+    private final String text;
+    private final @Nullable Query passed;
+
+    TextFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
+        this.filter = filter;
+        VisitorQuery asked = new VisitorQuery(given.isEmpty() ? "" : given.getFirst(), 1);
+        Words words = design.words().withWeights(List.of(new FieldWeight(filter.field(), 1))).withNeeded(Words.WordsNeeded.ALL).withOperators(false);
+        ReadQuery read = ReadQuery.read(asked, design.withWords(words), content, searcher);
+        text = read.startingList() ? "" : asked.text().strip();
+        passed = read.startingList() ? null : read.lucene();
+    }
+
+    @Override
+    public Filter filter() {
+        return filter;
+    }
+
+    @Override
+    public List<String> values() {
+        return text.isEmpty() ? List.of() : List.of(text);
+    }
+
+    @Override
+    public @Nullable Query passed() {
+        return passed;
+    }
+
+    @Override
+    public Counting counting() {
+        return NOTHING;
+    }
+
+    @Override
+    public FilterAnswer answer() {
+        return new FilterAnswer(filter, Control.BOX, List.of(), null, text);
+    }
+}
