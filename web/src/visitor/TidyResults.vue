@@ -2,8 +2,8 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
-import type { FilterValue } from '../shared/contract'
 import FilterList from './FilterList.vue'
+import { setIn } from './filterState'
 import { MarkedRuns } from './MarkedRuns'
 import { addressOf, sharedSearch, show } from './searchState'
 import { fetchResults, type Source } from './service'
@@ -40,33 +40,33 @@ const pages = computed<(number | null)[]>(() => {
   return near.flatMap((page, n) => (n > 0 && page - near[n - 1]! > 1 ? [null, page] : [page]))
 })
 
-/** Filters that have anything to offer: one whose values would all give nothing leads nowhere. */
-const filters = computed(() => (answer.value?.filters ?? []).filter(filter => offers(filter.values)))
-const offers = (values: readonly FilterValue[]): boolean => values.some(value => value.count > 0 || value.selected || offers(value.children))
-const ticked = computed(() => filters.value.flatMap(filter => tickedIn(filter.values).map(value => ({ key: filter.key, ...value }))))
-function tickedIn(values: readonly FilterValue[]): { value: string, label: string }[] {
-  return values.flatMap(value => [...(value.selected ? [{ value: value.value, label: value.label }] : []), ...tickedIn(value.children)])
-}
+const filters = computed(() => (answer.value?.filters ?? []).filter(filter => filter.offers))
+const ticked = computed(() => filters.value.flatMap(filter => setIn(filter).map(value => ({ key: filter.key, ...value }))))
 function tick(key: string, value: string) {
   const before = ticked.value.filter(one => one.key === key).map(one => one.value)
-  const now = before.includes(value) ? before.filter(one => one !== value) : [...before, value]
-  show(state, state.query, 1, { ...state.filters, [key]: now })
+  set(key, before.includes(value) ? before.filter(one => one !== value) : [...before, value])
+}
+function set(key: string, values: string[]) {
+  show(state, state.query, 1, { ...state.filters, [key]: values })
 }
 function clearAll() {
   show(state, state.query, 1, { ...state.filters, ...Object.fromEntries(filters.value.map(filter => [filter.key, []])) })
 }
-/** On a narrow page the filters open as a sheet. */
-const narrow = matchMedia('(max-width: 719px)')
-const isNarrow = ref(narrow.matches)
+/** Where there is no room beside the results, the filters open as a sheet: in a column of a page as on a phone. */
+const ROOM_BESIDE = 560
+const whole = ref<HTMLElement>()
+const isNarrow = ref(false)
 const sheet = ref<HTMLDialogElement>()
-const widthChanged = () => { isNarrow.value = narrow.matches }
+const measure = () => { isNarrow.value = (whole.value?.clientWidth ?? ROOM_BESIDE) < ROOM_BESIDE }
+const resized = new ResizeObserver(measure)
 onMounted(() => {
   state.resultsHere++
-  narrow.addEventListener('change', widthChanged)
+  measure()
+  if (whole.value) resized.observe(whole.value)
 })
 onBeforeUnmount(() => {
   state.resultsHere--
-  narrow.removeEventListener('change', widthChanged)
+  resized.disconnect()
 })
 
 let turned = false
@@ -89,8 +89,8 @@ watch(() => results.value, async now => {
 
 <template>
   <p v-if="!search" class="note">{{ texts.needsKey }}</p>
-  <div v-else class="results" :class="{ 'with-filters': filters.length > 0 && !isNarrow }" :aria-busy="results.kind === 'loading'">
-    <aside v-if="filters.length > 0 && !isNarrow" class="side" part="filters" :aria-label="texts.filters"><FilterList :filters="filters" @tick="tick" /></aside>
+  <div v-else ref="whole" class="results" :class="{ 'with-filters': filters.length > 0 && !isNarrow }" :aria-busy="results.kind === 'loading'">
+    <aside v-if="filters.length > 0 && !isNarrow" class="side" part="filters" :aria-label="texts.filters"><FilterList :filters="filters" @tick="tick" @set="set" /></aside>
     <div v-if="answer" class="found">
       <h2 ref="heading" class="heading" part="heading" tabindex="-1">{{ answer.total === 0 ? texts.nothing(answer.query) : title }}</h2>
       <p v-if="answer.total > 0" class="count" part="count">{{ texts.count(answer.total) }}</p>
@@ -129,7 +129,7 @@ watch(() => results.value, async now => {
       </nav>
       <dialog v-if="isNarrow && filters.length > 0" ref="sheet" class="sheet" :aria-label="texts.filters">
         <div class="sheet-top"><strong>{{ texts.filters }}</strong><button v-if="ticked.length > 0" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button></div>
-        <div class="sheet-list"><FilterList :filters="filters" @tick="tick" /></div>
+        <div class="sheet-list"><FilterList :filters="filters" @tick="tick" @set="set" /></div>
         <button type="button" class="done" part="done" @click="sheet?.close()">{{ texts.showResults(answer.total) }}</button>
       </dialog>
     </div>

@@ -15,6 +15,15 @@ export interface Texts {
   seeAll: (total: number) => string
   listKeys: string
   filters: string
+  any: string
+  from: (label: string) => string
+  to: (label: string) => string
+  fromShort: string
+  toShort: string
+  atLeast: string
+  atMost: string
+  /** Either may be empty. */
+  bounds: (from: string, to: string) => string
   takeOff: (label: string) => string
   clearAll: string
   more: (values: number) => string
@@ -46,6 +55,14 @@ export const english: Texts = {
   seeAll: total => (total === 1 ? 'See the result' : `See all ${number(total)} results`),
   listKeys: '↑ ↓ to move, Enter to open',
   filters: 'Filters',
+  any: 'Any',
+  from: label => `${label}, from`,
+  to: label => `${label}, to`,
+  fromShort: 'From',
+  toShort: 'To',
+  atLeast: 'At least',
+  atMost: 'At most',
+  bounds: (from, to) => (from === '' ? `up to ${to}` : to === '' ? `from ${from}` : `${from} to ${to}`),
   takeOff: label => `Take off ${label}`,
   clearAll: 'Clear all',
   more: values => `${number(values)} more`,

@@ -1,3 +1,32 @@
+import type { FieldKind, Filter, FilterProposal } from '../shared/contract'
+
+export type Control = NonNullable<Filter['control']>
+
+const CATEGORY: Control[] = ['list', 'one-of', 'menu', 'chips']
+const NUMBERS: Control[] = ['range', 'bands', 'at-least', 'at-most']
+const FITTING: Partial<Record<FieldKind, Control[]>> = {
+  'category': CATEGORY, 'number': NUMBERS, 'money': NUMBERS, 'date': ['span', 'months', 'from-today'], 'yes-no': ['switch', 'ticks'], 'text': ['box'], 'code': ['box'],
+}
+/** What a filter on a field of this kind may be handled with, the usual one first; none for kinds that nobody narrows by. */
+export const controlsFor = (kind: FieldKind): Control[] => FITTING[kind] ?? []
+
+export const CONTROL_NAMES: Record<Control, string> = {
+  'list': 'Values to tick', 'one-of': 'One of a list', 'menu': 'One of a menu', 'chips': 'Values side by side', 'range': 'Two bounds, drawn', 'bands': 'Steps', 'at-least': 'A lower bound', 'at-most': 'An upper bound',
+  'span': 'First and last day', 'months': 'Months', 'from-today': 'Only from today', 'switch': 'Only those with a yes', 'ticks': 'Yes and no', 'box': 'A box for words',
+}
+
+/** A filter ready to use, made of what the content says. */
+export function filterFrom(proposal: FilterProposal, key: string): Filter {
+  return { key, label: proposal.label, help: '', field: proposal.field, control: proposal.control, except: [], picked: null, labels: {}, several: 'any', order: proposal.control === 'chips' ? 'count' : 'name', tree: proposal.tree,
+    counts: true, withoutResults: 'dim', cutAfter: 8, folded: false, unit: proposal.unit, bands: [] }
+}
+
+/** Numbers that somebody typed with spaces or semicolons between them, or commas and a space; null where one of them is none, or they do not go up. */
+export function stepsFrom(text: string): number[] | null {
+  const numbers = text.split(/[\s;]+|,\s+/).filter(part => part !== '').map(part => Number(part.replace(/,$/, '').replace(',', '.')))
+  return numbers.every((number, n) => Number.isFinite(number) && (n === 0 || number > numbers[n - 1]!)) ? numbers : null
+}
+
 /** Parameters of the search itself, which no filter may be called by. */
 const TAKEN = ['q', 'page', 'order', 'near', 'place', 'within']
 const LONGEST_KEY = 40

@@ -1,84 +1,72 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
-import type { Filter } from '../../shared/contract'
-import { wrongWithKey } from '../filters'
-import { counted, formatNumber } from '../format'
-import { api } from '../ownerApi'
+import type { FieldKind, Filter } from '../../shared/contract'
+import { CONTROL_NAMES, controlsFor, stepsFrom, wrongWithKey } from '../filters'
+import FilterValues from './FilterValues.vue'
 
 /** Everything about one filter. */
-const { search, taken } = defineProps<{
+const { search, taken, kind } = defineProps<{
   search: string
   /** Names in addresses that other filters have. */
   taken: readonly string[]
+  /** Of its field. */
+  kind: FieldKind
 }>()
 const filter = defineModel<Filter>({ required: true })
 const set = (changed: Partial<Filter>) => { filter.value = { ...filter.value, ...changed } }
 const several: { value: Filter['several'], label: string }[] = [{ value: 'any', label: 'One is enough' }, { value: 'all', label: 'All must hold' }]
-const orders: { value: Filter['order'], label: string }[] = [{ value: 'name', label: 'By name' }, { value: 'count', label: 'Most items first' }]
+const orders: { value: Filter['order'], label: string }[] = [{ value: 'name', label: 'By name' }, { value: 'name-down', label: 'By name, last first' }, { value: 'number', label: 'By the number in the name' }, { value: 'count', label: 'Most items first' }]
 const without: { value: Filter['withoutResults'], label: string }[] = [{ value: 'dim', label: 'Greyed' }, { value: 'hide', label: 'Not shown' }]
-const { data: values } = useQuery({ queryKey: ['reach', () => search, 'filter-values', () => filter.value.field], queryFn: () => api.filterValues(search, filter.value.field), staleTime: 0 })
-const isTree = computed(() => (values.value ?? []).some(value => value.names.length > 1))
-const wanted = ref('')
-const SHOWN = 200
-const found = computed(() => (values.value ?? []).filter(value => value.names.join(' ').toLowerCase().includes(wanted.value.trim().toLowerCase())))
-/** Taken off by itself, or with one above it. */
-const off = (value: string) => filter.value.except.some(one => value === one || value.startsWith(`${one}/`))
-const offWithAbove = (value: string) => filter.value.except.some(one => value.startsWith(`${one}/`))
-function turn(value: string) {
-  const except = filter.value.except
-  set({ except: off(value) ? except.filter(one => one !== value) : [...except.filter(one => !one.startsWith(`${value}/`)), value] })
-}
-const takenOff = computed(() => (values.value ?? []).filter(value => off(value.value)))
+const controls = computed(() => controlsFor(kind).map(value => ({ value, label: CONTROL_NAMES[value] })))
+const control = computed(() => (controls.value.some(one => one.value === filter.value.control) ? filter.value.control : controls.value[0]?.value))
+const isOne = (...some: (typeof control.value)[]) => some.includes(control.value)
+/** Values stand one below the other or side by side, each with its number. */
+const hasValues = computed(() => !isOne('range', 'at-least', 'at-most', 'span', 'box', undefined))
 const wrongKey = ref('')
 function rename(key: string) {
   wrongKey.value = wrongWithKey(key, taken)
   if (wrongKey.value === '') set({ key })
 }
+const wrongSteps = ref('')
+function step(text: string) {
+  const bands = stepsFrom(text)
+  wrongSteps.value = bands === null ? 'Numbers that go up, a space between them: 10 20 50' : ''
+  if (bands) set({ bands })
+}
+const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
 </script>
 
 <template>
   <div class="settings">
     <div class="where">
-      <div class="field grow"><label :for="`label-${filter.key}`">Visitors read</label><InputText :id="`label-${filter.key}`" :model-value="filter.label" size="small" maxlength="80" @change="($event.target as HTMLInputElement).value.trim() && set({ label: ($event.target as HTMLInputElement).value.trim() })" /></div>
-      <div class="field"><label :for="`key-${filter.key}`">In the address</label><InputText :id="`key-${filter.key}`" :model-value="filter.key" size="small" class="key" @change="rename(($event.target as HTMLInputElement).value.trim())" /></div>
+      <div class="field grow"><label :for="`label-${filter.key}`">Visitors read</label><InputText :id="`label-${filter.key}`" :model-value="filter.label" size="small" maxlength="80" @change="text($event) && set({ label: text($event) })" /></div>
+      <div class="field"><label :for="`key-${filter.key}`">In the address</label><InputText :id="`key-${filter.key}`" :model-value="filter.key" size="small" class="key" @change="rename(text($event))" /></div>
     </div>
     <span v-if="wrongKey" class="wrong" role="alert">{{ wrongKey }}</span>
-    <div class="choice"><span class="label">Several ticked</span><SelectButton :model-value="filter.several" :options="several" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="What several ticks mean" @update:model-value="set({ several: $event })" /></div>
-    <div class="choice"><span class="label">Listed</span><SelectButton :model-value="filter.order" :options="orders" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Order of the values" @update:model-value="set({ order: $event })" /></div>
-    <div class="choice"><span class="label">Without results</span><SelectButton :model-value="filter.withoutResults" :options="without" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Values without results" @update:model-value="set({ withoutResults: $event })" /></div>
-    <div class="choice"><label class="label" :for="`cut-${filter.key}`">Shown at first</label><InputNumber :input-id="`cut-${filter.key}`" :model-value="filter.cutAfter" :min="1" :max="1000" size="small" class="cut" @update:model-value="$event && set({ cutAfter: $event })" /></div>
-    <label v-if="isTree" class="switch" :for="`tree-${filter.key}`">As a tree<ToggleSwitch :input-id="`tree-${filter.key}`" :model-value="filter.tree" @update:model-value="set({ tree: $event })" /></label>
-    <label class="switch" :for="`counts-${filter.key}`">Number of items beside each<ToggleSwitch :input-id="`counts-${filter.key}`" :model-value="filter.counts" @update:model-value="set({ counts: $event })" /></label>
-    <div class="values">
-      <div class="line"><b>Values on the list</b><span class="quiet">{{ takenOff.length === 0 ? 'all of them' : `${counted(takenOff.length, 'value')} taken off` }}</span></div>
-      <InputText v-if="(values ?? []).length > 10" v-model="wanted" size="small" type="search" placeholder="Find a value" aria-label="Find a value" />
-      <ul aria-label="Values on the list">
-        <li v-for="value in found.slice(0, SHOWN)" :key="value.value" :class="{ off: off(value.value) }" :style="{ paddingLeft: `${(value.names.length - 1) * 20}px` }">
-          <label><input type="checkbox" :checked="!off(value.value)" :disabled="offWithAbove(value.value)" @change="turn(value.value)">{{ value.names.at(-1) }}</label><span class="number quiet">{{ formatNumber(value.count) }}</span>
-        </li>
-        <li v-if="found.length > SHOWN" class="quiet">{{ formatNumber(found.length - SHOWN) }} more; find them by name</li>
-      </ul>
-      <small class="quiet">Taking one off takes off what lies below it. Its items are still found.</small>
-    </div>
+    <div class="field"><label :for="`help-${filter.key}`">A line of help below it</label><InputText :id="`help-${filter.key}`" :model-value="filter.help" size="small" maxlength="200" @change="set({ help: text($event) })" /></div>
+    <div v-if="controls.length > 1" class="choice"><label class="label" :for="`control-${filter.key}`">Handled with</label><Select :input-id="`control-${filter.key}`" :model-value="control" :options="controls" option-label="label" option-value="value" size="small" class="chosen" @update:model-value="set({ control: $event })" /></div>
+    <div v-if="isOne('range', 'bands', 'at-least', 'at-most')" class="choice"><label class="label" :for="`unit-${filter.key}`">Behind the numbers</label><InputText :id="`unit-${filter.key}`" :model-value="filter.unit" size="small" maxlength="12" class="unit" placeholder="EUR, km, min" @change="set({ unit: text($event) })" /></div>
+    <div v-if="isOne('bands')" class="field"><label :for="`steps-${filter.key}`">Steps end at</label><InputText :id="`steps-${filter.key}`" :model-value="filter.bands.join('  ')" size="small" placeholder="round numbers that fit" :aria-invalid="wrongSteps !== ''" @change="step(text($event))" /><span v-if="wrongSteps" class="wrong" role="alert">{{ wrongSteps }}</span></div>
+    <div v-if="isOne('list', 'chips')" class="choice"><span class="label">Several ticked</span><SelectButton :model-value="filter.several" :options="several" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="What several ticks mean" @update:model-value="set({ several: $event })" /></div>
+    <div v-if="kind === 'category' && filter.picked === null" class="choice"><label class="label" :for="`order-${filter.key}`">Listed</label><Select :input-id="`order-${filter.key}`" :model-value="filter.order" :options="orders" option-label="label" option-value="value" size="small" class="chosen" @update:model-value="set({ order: $event })" /></div>
+    <div v-if="isOne('list', 'one-of', 'menu', 'chips', 'bands', 'months')" class="choice"><span class="label">Without results</span><SelectButton :model-value="filter.withoutResults" :options="without" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Values without results" @update:model-value="set({ withoutResults: $event })" /></div>
+    <div v-if="isOne('list', 'one-of', 'chips', 'months')" class="choice"><label class="label" :for="`cut-${filter.key}`">Shown at first</label><InputNumber :input-id="`cut-${filter.key}`" :model-value="filter.cutAfter" :min="1" :max="1000" size="small" class="cut" @update:model-value="$event && set({ cutAfter: $event })" /></div>
+    <label v-if="hasValues" class="switch" :for="`counts-${filter.key}`">Number of items beside each<ToggleSwitch :input-id="`counts-${filter.key}`" :model-value="filter.counts" @update:model-value="set({ counts: $event })" /></label>
+    <label class="switch" :for="`folded-${filter.key}`">Only the label at first<ToggleSwitch :input-id="`folded-${filter.key}`" :model-value="filter.folded" @update:model-value="set({ folded: $event })" /></label>
+    <FilterValues v-if="kind === 'category'" v-model="filter" :search="search" />
   </div>
 </template>
 
 <style scoped>
 .settings { display: grid; gap: 12px; padding: 4px 14px 14px; }
 .where { gap: 12px; } .where > .grow { min-width: 150px; } .where input { width: 100%; } .key { max-width: 120px; }
-.choice, .switch { display: flex; justify-content: space-between; align-items: center; gap: 12px; }
-.switch { font-weight: 600; font-size: 13px; cursor: pointer; }
+.choice { display: flex; justify-content: space-between; align-items: center; gap: 12px; }
+.chosen { width: 220px; } .unit { width: 130px; }
 .cut :deep(input) { width: 72px; }
-.values { display: grid; gap: 6px; padding-top: 8px; border-top: 1px solid var(--line); }
-.values .line { justify-content: space-between; }
-.values ul { list-style: none; margin: 0; padding: 0; max-height: 260px; overflow-y: auto; }
-.values li { display: flex; justify-content: space-between; align-items: center; gap: 8px; min-height: 30px; }
-.values li label { display: flex; align-items: center; gap: 8px; overflow-wrap: anywhere; cursor: pointer; }
-.values li input { width: 16px; height: 16px; margin: 0; accent-color: var(--sea); }
-.values .off label { text-decoration: line-through; color: var(--quiet); }
+.switch { display: flex; justify-content: space-between; align-items: center; gap: 12px; font-weight: 600; font-size: 13px; cursor: pointer; }
 </style>

@@ -2,15 +2,15 @@
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
-import type { CollectionShape, Filter, FilterProposal, SearchSummary } from '../../shared/contract'
-import { keyFrom } from '../filters'
+import type { CollectionShape, FieldKind, Filter, FilterProposal, SearchSummary } from '../../shared/contract'
+import { CONTROL_NAMES, controlsFor, filterFrom, keyFrom } from '../filters'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
 import FilterSettings from '../parts/FilterSettings.vue'
 import type { DraftEditing } from '../useDraft'
 
 /** What visitors can narrow by, proposed from the content. */
-const { draft, search, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
+const { draft, search, summary, collections } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
 const filters = computed(() => draft.design.value!.filters)
 const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.step === 'filters'))
 const { data: proposals } = useQuery({ queryKey: ['reach', () => search, 'filter-proposals'], queryFn: () => api.filterProposals(search), staleTime: 0 })
@@ -22,8 +22,7 @@ function put(part: string, changed: Filter[]) {
   draft.change(part, design => ({ ...design, filters: changed }))
 }
 function add(proposal: FilterProposal) {
-  const key = keyFrom(proposal.label, filters.value.map(filter => filter.key))
-  put('filters.add', [...filters.value, { key, label: proposal.label, field: proposal.field, except: [], several: 'any', order: 'name', tree: proposal.tree, counts: true, withoutResults: 'dim', cutAfter: 8 }])
+  put('filters.add', [...filters.value, filterFrom(proposal, keyFrom(proposal.label, filters.value.map(filter => filter.key)))])
 }
 function change(at: number, changed: Filter) {
   if (open.value === filters.value[at]?.key) open.value = changed.key
@@ -38,8 +37,19 @@ function move(at: number, by: number) {
 function said(filter: Filter): string {
   const proposal = proposalOf(filter.field)
   if (!proposal) return 'no item has a value'
-  return `${proposal.tree && filter.tree ? 'tree' : 'list'} · ${counted(proposal.values, 'value')} · ${counted(proposal.items, 'item')}${filter.except.length > 0 ? ` · ${formatNumber(filter.except.length)} taken off` : ''}`
+  const control = filter.control ?? controlsFor(proposal.kind)[0]
+  const chosen = filter.picked ? ` · ${formatNumber(filter.picked.length)} picked` : filter.except.length > 0 ? ` · ${formatNumber(filter.except.length)} taken off` : ''
+  return `${control ? CONTROL_NAMES[control] : ''} · ${content(proposal)} · ${counted(proposal.items, 'item')}${chosen}`
 }
+/** What a field holds: how many values, or from where to where. */
+function content(proposal: FilterProposal): string {
+  if (proposal.kind === 'category') return `${counted(proposal.values, 'value')}${proposal.tree ? ' as a tree' : ''}`
+  return proposal.least === null ? CONTENTS[proposal.kind] ?? proposal.kind : `${shown(proposal.kind, proposal.least)} to ${shown(proposal.kind, proposal.greatest!)}${proposal.unit ? ` ${proposal.unit}` : ''}`
+}
+const CONTENTS: Partial<Record<FieldKind, string>> = { 'yes-no': 'yes or no', 'text': 'words', 'code': 'codes' }
+const shown = (kind: FieldKind, bound: string) => (kind === 'date' ? new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(bound)) : formatNumber(Number(bound)))
+const kindOf = (filter: Filter): FieldKind => proposalOf(filter.field)?.kind ?? collections.flatMap(one => one.fields).find(field => field.key === filter.field)?.kind ?? 'category'
+
 </script>
 
 <template>
@@ -54,19 +64,19 @@ function said(filter: Filter): string {
         <Button icon="pi pi-arrow-down" text rounded size="small" severity="secondary" :disabled="at === filters.length - 1" :aria-label="`Move ${filter.label} down`" @click="move(at, 1)" />
         <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the filter ${filter.label}`" @click="put('filters.remove', filters.filter((_, n) => n !== at))" />
       </div>
-      <FilterSettings v-if="open === filter.key" :search="search" :taken="filters.filter((_, n) => n !== at).map(one => one.key)" :model-value="filter" @update:model-value="change(at, $event)" />
+      <FilterSettings v-if="open === filter.key" :search="search" :kind="kindOf(filter)" :taken="filters.filter((_, n) => n !== at).map(one => one.key)" :model-value="filter" @update:model-value="change(at, $event)" />
     </li>
   </ol>
   <template v-if="offered.length > 0">
     <h2 class="second">Add a filter</h2>
     <ul class="offered" aria-label="Add a filter">
       <li v-for="proposal in offered" :key="proposal.field">
-        <span><b>{{ proposal.label }}</b><small class="quiet">{{ counted(proposal.values, 'value') }}{{ proposal.tree ? ' as a tree' : '' }} · {{ counted(proposal.items, 'item') }} · {{ proposal.collections.join(', ') }}</small></span>
+        <span><b>{{ proposal.label }}</b><small class="quiet">{{ CONTROL_NAMES[proposal.control] }} · {{ content(proposal) }} · {{ counted(proposal.items, 'item') }} · {{ proposal.collections.join(', ') }}</small></span>
         <Button label="Add" size="small" severity="secondary" outlined :aria-label="`Add ${proposal.label}`" @click="add(proposal)" />
       </li>
     </ul>
   </template>
-  <p v-else-if="proposals && filters.length === 0" class="slip empty">No searched collection has a field of kind category. Correct a kind under Content, or search another collection.</p>
+  <p v-else-if="proposals && filters.length === 0" class="slip empty">No searched collection has a field to narrow by. Correct a kind under Content, or search another collection.</p>
 </template>
 
 <style scoped>

@@ -12,6 +12,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Brings the Isles into a service through the API that every owner's script uses, and publishes their search. */
@@ -56,10 +57,15 @@ public final class DemoLoader {
             }
             items += report.path("added").asInt() + report.path("changed").asInt() + report.path("unchanged").asInt();
         }
-        if (get("/searches/" + SEARCH) == null) {
-            send("POST", "/sites/" + SITE + "/searches", "{\"name\":\"Island search\"}", "application/json", null);
-            publish();
-            send("POST", "/searches/" + SEARCH + "/trials.csv", Quillhaven.trials(), "text/csv", null);
+        for (JsonNode search : JSON.readTree(Quillhaven.searches())) {
+            String key = search.path("key").asString();
+            if (get("/searches/" + key) == null) {
+                send("POST", "/sites/" + SITE + "/searches", JSON.writeValueAsString(Map.of("name", search.path("name").asString())), "application/json", null);
+                publish("/searches/" + key, search);
+                if (key.equals(SEARCH)) {
+                    send("POST", "/searches/" + SEARCH + "/trials.csv", Quillhaven.trials(), "text/csv", null);
+                }
+            }
         }
         sources(siteAddress);
         return items;
@@ -75,13 +81,20 @@ public final class DemoLoader {
         }
     }
 
-    private void publish() {
-        HttpResponse<String> draft = send("GET", "/searches/" + SEARCH + "/draft", null, null, null);
+    /** @param wanted what differs from a new search */
+    private void publish(String search, JsonNode wanted) {
+        HttpResponse<String> draft = send("GET", search + "/draft", null, null, null);
         ObjectNode design = (ObjectNode) JSON.readTree(draft.body());
-        ((ObjectNode) design.path("page")).put("address", "/search");
-        design.set("filters", JSON.readTree(Quillhaven.filters()));
-        HttpResponse<String> changed = send("PUT", "/searches/" + SEARCH + "/draft", JSON.writeValueAsString(design), "application/json", draft.headers().firstValue("ETag").orElse(""));
-        send("POST", "/searches/" + SEARCH + "/publish", "", "application/json", changed.headers().firstValue("ETag").orElse(""));
+        if (wanted.has("address")) {
+            ((ObjectNode) design.path("page")).put("address", wanted.path("address").asString());
+        }
+        if (wanted.has("collections")) {
+            List<String> searched = wanted.path("collections").valueStream().map(JsonNode::asString).toList();
+            ((ArrayNode) design.path("reach").path("collections")).removeIf(one -> !searched.contains(one.path("collection").asString()));
+        }
+        design.set("filters", wanted.path("filters"));
+        HttpResponse<String> changed = send("PUT", search + "/draft", JSON.writeValueAsString(design), "application/json", draft.headers().firstValue("ETag").orElse(""));
+        send("POST", search + "/publish", "", "application/json", changed.headers().firstValue("ETag").orElse(""));
     }
 
     private @Nullable String get(String path) {

@@ -93,9 +93,9 @@ public final class Quillhaven {
         return String.join("\n", lines("trials.csv"));
     }
 
-    /** What visitors of the demo narrow by: a JSON list. */
-    static String filters() {
-        return String.join("\n", lines("filters.json"));
+    /** The demo's searches: a JSON list of keys, names, collections (all where none are named) and filters. */
+    static String searches() {
+        return String.join("\n", lines("searches.json"));
     }
 
     private static List<String> lines(String file) {

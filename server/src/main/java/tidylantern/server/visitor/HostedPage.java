@@ -4,6 +4,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import jakarta.servlet.http.HttpServletResponse;
 import tidylantern.core.content.Collection;
+import tidylantern.core.design.Control;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.MarkedText;
 import tidylantern.server.content.SiteContents;
@@ -48,7 +50,28 @@ class HostedPage {
     record PageHit(String title, List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, boolean hasExcerpt, @Nullable String url, String collection,
             SearchAnswers.@Nullable Picture image) {}
 
-    record PageFilter(String key, String label, List<PageValue> values) {}
+    /**
+     * @param type of the box before each value
+     * @param written what is typed: bounds as {@code from..to}, or words; null where values are ticked
+     * @param hint what may be typed; empty if anything may
+     */
+    record PageFilter(String key, String label, String help, List<PageValue> values, String type, @Nullable String written, String hint) {
+        static PageFilter of(SearchAnswers.FilterShape filter) {
+            FilterAnswer.Bounds bounds = filter.bounds();
+            String written = bounds != null ? interval(bounds) : filter.control() == Control.BOX ? filter.text() : null;
+            return new PageFilter(filter.key(), filter.label(), filter.help(), HostedPage.values(filter, filter.values(), 0), filter.control().onlyOne() ? "radio" : "checkbox", written, bounds == null ? "" : bounds.min() + ".." + bounds.max());
+        }
+
+        /** As the address has it; empty where nothing is set. */
+        private static String interval(FilterAnswer.Bounds bounds) {
+            return bounds.from() == null && bounds.to() == null ? "" : Objects.requireNonNullElse(bounds.from(), "") + ".." + Objects.requireNonNullElse(bounds.to(), "");
+        }
+
+        /** What is set, as the address has it. */
+        List<String> set() {
+            return written == null ? values.stream().filter(PageValue::selected).map(PageValue::value).toList() : written.isEmpty() ? List.of() : List.of(written);
+        }
+    }
 
     /**
      * @param count as it is shown; empty where none is
@@ -83,8 +106,8 @@ class HostedPage {
         model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image())).toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
-        model.addAttribute("filters", results.filters().stream().map(filter -> new PageFilter(filter.key(), filter.label(), values(filter, filter.values(), 0))).filter(filter -> !filter.values().isEmpty()).toList());
-        model.addAttribute("hasFilters", results.filters().stream().anyMatch(filter -> !filter.values().isEmpty()));
+        model.addAttribute("filters", results.filters().stream().filter(SearchAnswers.FilterShape::offers).map(PageFilter::of).toList());
+        model.addAttribute("hasFilters", results.filters().stream().anyMatch(SearchAnswers.FilterShape::offers));
         model.addAttribute("narrowed", !filters.isEmpty());
         model.addAttribute("everything", address(key, results.query(), 1));
         model.addAttribute("didYouMean", results.didYouMean() == null ? List.of() : links(key, List.of(results.didYouMean()), filters));
@@ -122,8 +145,8 @@ class HostedPage {
     /** What is ticked, as the address has it. */
     private static String parameters(Results results) {
         StringBuilder parameters = new StringBuilder();
-        results.filters().forEach(filter -> values(filter, filter.values(), 0).stream().filter(PageValue::selected)
-                .forEach(value -> parameters.append('&').append(filter.key()).append('=').append(URLEncoder.encode(value.value(), StandardCharsets.UTF_8))));
+        results.filters().stream().map(PageFilter::of).forEach(filter -> filter.set()
+                .forEach(value -> parameters.append('&').append(filter.key()).append('=').append(URLEncoder.encode(value, StandardCharsets.UTF_8))));
         return parameters.toString();
     }
 

@@ -4,9 +4,10 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -18,16 +19,22 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Control;
+import tidylantern.core.design.Filter;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.StopWordLists;
 import tidylantern.core.query.CategoryCounts;
+import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.ReachCounts;
+import tidylantern.core.query.VisitorQuery;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
@@ -104,23 +111,59 @@ class OwnerReachController {
      *
      * @param collections that have it, by their labels
      * @param items in the draft's reach that have a value
-     * @param values how many different ones they have, those above them included
+     * @param kind by which the controls go
+     * @param values how many category values they have, those above them included; 0 for other kinds
      * @param tree whether values lie below one another
+     * @param control with which it is handled best
+     * @param unit of numbers, where the content says it; may be empty
+     * @param least number or day among these items; null for other kinds
+     * @param greatest of them
      */
-    record FilterProposal(FieldKey field, String label, List<String> collections, int items, int values, boolean tree) {}
+    record FilterProposal(FieldKey field, FieldKind kind, String label, List<String> collections, int items, int values, boolean tree, Control control, String unit, @Nullable String least,
+            @Nullable String greatest) {}
+
+    /** Titles and long texts are what words search; a box for one of them would only repeat the search. */
+    private static final Set<FieldKey> NEVER_PROPOSED = Set.of(FieldKey.TITLE, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.HEADINGS);
+    private static final Set<String> TAG_LIKE = Set.of("tags", "keywords");
 
     @Operation(summary = "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
     @GetMapping("/searches/{key}/draft/filter-proposals")
     List<FilterProposal> filterProposals(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
-        List<Collection> searched = contents.of(draft.site()).collections().stream().filter(collection -> draft.design().searched().contains(collection.key())).toList();
-        return searched.stream().flatMap(collection -> collection.fields().stream()).filter(field -> field.kind() == FieldKind.CATEGORY).map(Field::key).distinct().map(field -> {
-            List<Collection> having = searched.stream().filter(collection -> collection.field(field) != null).toList();
-            List<CategoryCounts.Counted> values = indexes.values(draft.site(), field, new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true))));
-            int items = indexes.listing(draft.site()).count(new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true), new ItemFilter.Says(field, true))));
-            return new FilterProposal(field, Objects.requireNonNull(having.getFirst().field(field)).label(), having.stream().map(Collection::label).toList(), items, values.size(),
-                    values.stream().anyMatch(value -> value.names().size() > 1));
-        }).filter(proposal -> proposal.items() > 0).sorted(Comparator.comparingInt(FilterProposal::items).reversed().thenComparing(FilterProposal::label)).toList();
+        SiteContent content = contents.of(draft.site());
+        List<Collection> searched = content.collections().stream().filter(collection -> draft.design().searched().contains(collection.key())).toList();
+        List<Field> fields = searched.stream().flatMap(collection -> collection.fields().stream())
+                .filter(field -> !Control.fitting(field.kind()).isEmpty() && !NEVER_PROPOSED.contains(field.key()))
+                .collect(Collectors.toMap(Field::key, field -> field, (first, again) -> first, LinkedHashMap::new)).values().stream().limit(SearchDesign.MOST_FILTERS).toList();
+        // What each would show by itself, asked of the engine that answers visitors.
+        List<Filter> filters = new ArrayList<>();
+        for (int i = 0; i < fields.size(); i++) {
+            filters.add(Filter.of("f" + i, fields.get(i).label(), fields.get(i).key()));
+        }
+        List<FilterAnswer> answers = indexes.engine(draft.site()).answer(content, draft.design().withFilters(filters), new VisitorQuery("", 1)).filters();
+        List<FilterProposal> proposals = new ArrayList<>();
+        for (int i = 0; i < fields.size(); i++) {
+            Field field = fields.get(i);
+            FilterAnswer.Bounds bounds = answers.get(i).bounds();
+            ItemFilter having = new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true), new ItemFilter.Says(field.key(), true)));
+            int items = indexes.listing(draft.site()).count(having);
+            if (items > 0) {
+                boolean tree = answers.get(i).values().stream().anyMatch(value -> !value.children().isEmpty());
+                proposals.add(new FilterProposal(field.key(), field.kind(), field.label(), searched.stream().filter(collection -> collection.field(field.key()) != null).map(Collection::label).toList(), items,
+                        field.kind() == FieldKind.CATEGORY ? indexes.values(draft.site(), field.key(), having).size() : 0, tree,
+                        field.kind() == FieldKind.CATEGORY && !tree && TAG_LIKE.contains(field.key().value()) ? Control.CHIPS : Control.fitting(field.kind()).getFirst(),
+                        field.kind() == FieldKind.MONEY ? currency(draft.site(), content, having, field.key()) : "", bounds == null ? null : bounds.min(), bounds == null ? null : bounds.max()));
+            }
+        }
+        // Boxes for words last: they take typing, and few sites need one.
+        proposals.sort(Comparator.comparing((FilterProposal proposal) -> proposal.control() == Control.BOX).thenComparing(Comparator.comparingInt(FilterProposal::items).reversed()).thenComparing(FilterProposal::label));
+        return proposals;
+    }
+
+    /** The currency of an item that has an amount, as it is written; empty where it does not say. */
+    private String currency(String site, SiteContent content, ItemFilter having, FieldKey field) {
+        return indexes.listing(site).page(content, having, new ItemListing.ByTitle(), false, 1, 1, Set.of(field)).rows().stream().map(row -> row.item().values().get(field))
+                .map(value -> value instanceof FieldValue.Money money && money.currency() != null ? money.currency() : "").findFirst().orElse("");
     }
 
     @Operation(summary = "The values of a category field among the items that the draft reaches, with those above them.")

@@ -4,6 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
+import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.MarkedText;
@@ -36,14 +37,23 @@ final class SearchAnswers {
      * What visitors can narrow by.
      *
      * @param key its parameter's name
+     * @param help what stands below the label; may be empty
+     * @param offers whether it leads anywhere just now; if not, it is not shown
      * @param several whether one tick is enough, or every one must hold
      * @param counts whether the number beside a value is shown
      * @param cutAfter how many values of a list show at first
+     * @param folded whether only the label shows at first
+     * @param unit what stands behind numbers; may be empty
+     * @param values to tick; none where bounds are set or words typed
+     * @param bounds null where values are ticked or words typed
+     * @param text the words typed; empty if none are
      */
-    record FilterShape(String key, String label, Filter.Several several, boolean counts, int cutAfter, List<FilterAnswer.Offered> values) {
+    record FilterShape(String key, String label, String help, Control control, boolean offers, Filter.Several several, boolean counts, int cutAfter, boolean folded, String unit,
+            List<FilterAnswer.Offered> values, FilterAnswer.@Nullable Bounds bounds, String text) {
         static FilterShape of(FilterAnswer answer) {
             Filter filter = answer.filter();
-            return new FilterShape(filter.key(), filter.label(), filter.several(), filter.counts(), filter.cutAfter(), answer.values());
+            return new FilterShape(filter.key(), filter.label(), filter.help(), answer.control(), answer.offers(), filter.several(), filter.counts(), filter.cutAfter(), filter.folded(), filter.unit(),
+                    answer.values(), answer.bounds(), answer.text());
         }
     }
 

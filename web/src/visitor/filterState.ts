@@ -1,0 +1,36 @@
+import type { FilterShape, FilterValue } from '../shared/contract'
+import { english as texts } from './texts'
+
+/** Something that is set: as the address has it, and as visitors read it where it stands alone. */
+export interface SetValue { value: string, label: string }
+
+const language = () => document.documentElement.lang || undefined
+
+/** A bound as visitors read it: days written out, numbers with their unit. */
+export function boundSaid(filter: FilterShape, bound: string, unit = filter.unit): string {
+  if (filter.control === 'span') return new Intl.DateTimeFormat(language(), { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(bound))
+  return new Intl.NumberFormat(language()).format(Number(bound)) + (unit ? ` ${unit}` : '')
+}
+
+function tickedIn(values: readonly FilterValue[]): SetValue[] {
+  return values.flatMap(value => [...(value.selected ? [{ value: value.value, label: value.label }] : []), ...tickedIn(value.children)])
+}
+
+/** What is set in a filter. */
+export function setIn(filter: FilterShape): SetValue[] {
+  const named = (value: string, said: string) => [{ value, label: `${filter.label}: ${said}` }]
+  if (filter.bounds) {
+    const { from, to } = filter.bounds
+    if (from === null && to === null) return []
+    return named(`${from ?? ''}..${to ?? ''}`, texts.bounds(from === null ? '' : boundSaid(filter, from, to === null ? filter.unit : ''), to === null ? '' : boundSaid(filter, to)))
+  }
+  if (filter.control === 'box') return filter.text ? named(filter.text, filter.text) : []
+  const ticked = tickedIn(filter.values)
+  // A bare "Yes" would tell nothing beside the others.
+  return filter.control === 'switch' || filter.control === 'ticks' || filter.control === 'from-today' || filter.control === 'bands' ? ticked.flatMap(one => named(one.value, one.label)) : ticked
+}
+
+/** The values of a tree one below the other, each with how deep it stands. */
+export function flattened(values: readonly FilterValue[], level = 0): (FilterValue & { level: number })[] {
+  return values.flatMap(value => [{ ...value, level }, ...flattened(value.children, level + 1)])
+}
