@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { FilterBounds, FilterShape } from '../shared/contract'
-import { boundSaid } from './filterState'
 import { english as texts } from './texts'
 
-/** One or two bounds of numbers or days: typed, and drawn where both ends of a number are free. */
+/**
+ * One or two bounds of numbers or days: typed, and drawn where both ends of a number are free. What is drawn is for pointers
+ * alone: its two ends may lie on one another, and keys and screen readers have the typed ones.
+ */
 const { filter, bounds } = defineProps<{ filter: FilterShape, bounds: FilterBounds }>()
 const emit = defineEmits<{ set: [values: string[]] }>()
 const from = ref('')
@@ -40,11 +42,11 @@ function done() {
 
 <template>
   <div class="bounds">
-    <div v-if="drawn" class="drawn">
-      <div class="bars" aria-hidden="true"><span v-for="(count, bar) in bounds.bars" :key="bar" :class="{ in: isIn(bar) }" :style="{ height: count === 0 ? '0' : `${8 + (92 * count) / most}%` }" /></div>
+    <div v-if="drawn" class="drawn" aria-hidden="true">
+      <div class="bars"><span v-for="(count, bar) in bounds.bars" :key="bar" :class="{ in: isIn(bar) }" :style="{ height: count === 0 ? '0' : `${8 + (92 * count) / most}%` }" /></div>
       <div class="line"><span :style="{ insetInlineStart: share(low), insetInlineEnd: `calc(100% - ${share(high)})` }" /></div>
-      <input type="range" :min="least" :max="greatest" :step="bounds.step" :value="low" :aria-label="texts.from(filter.label)" :aria-valuetext="boundSaid(filter, String(low))" @input="draw('from', Number(($event.target as HTMLInputElement).value)); ($event.target as HTMLInputElement).value = String(low)" @change="done">
-      <input type="range" :min="least" :max="greatest" :step="bounds.step" :value="high" :aria-label="texts.to(filter.label)" :aria-valuetext="boundSaid(filter, String(high))" @input="draw('to', Number(($event.target as HTMLInputElement).value)); ($event.target as HTMLInputElement).value = String(high)" @change="done">
+      <input type="range" :min="least" :max="greatest" :step="bounds.step" :value="low" tabindex="-1" @input="draw('from', Number(($event.target as HTMLInputElement).value)); ($event.target as HTMLInputElement).value = String(low)" @change="done">
+      <input type="range" :min="least" :max="greatest" :step="bounds.step" :value="high" tabindex="-1" @input="draw('to', Number(($event.target as HTMLInputElement).value)); ($event.target as HTMLInputElement).value = String(high)" @change="done">
     </div>
     <div class="ends" :class="{ days }">
       <label v-if="filter.control !== 'at-most'"><span>{{ filter.control === 'at-least' ? texts.atLeast : texts.fromShort }}</span><input v-model="from" class="typed" :type="days ? 'date' : 'number'" :step="days ? undefined : 'any'" :min="days ? bounds.min ?? undefined : undefined" :max="days ? bounds.max ?? undefined : undefined" :placeholder="bounds.min ?? ''" :aria-label="texts.from(filter.label)" @change="done"></label>

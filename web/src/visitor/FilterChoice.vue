@@ -18,11 +18,11 @@ const choose = (value: string) => emit('set', value === '' ? [] : [value])
 
 <template>
   <select v-if="filter.control === 'menu'" class="typed" :aria-label="filter.label" :value="chosen" @change="choose(($event.target as HTMLSelectElement).value)">
-    <option value="">{{ texts.any }}</option>
+    <option value="">{{ filter.neutral || texts.any }}</option>
     <option v-for="value in values" :key="value.value" :value="value.value" :disabled="value.count === 0 && !value.selected">{{ '\u2003'.repeat(value.level) }}{{ value.label }}{{ filter.counts ? ` (${number(value.count)})` : '' }}</option>
   </select>
   <ul v-else-if="filter.control === 'one-of'" class="values">
-    <li class="value"><label><input type="radio" :name="name" :checked="chosen === ''" @change="choose('')"><span>{{ texts.any }}</span></label></li>
+    <li class="value"><label><input type="radio" :name="name" :checked="chosen === ''" @change="choose('')"><span>{{ filter.neutral || texts.any }}</span></label></li>
     <li v-for="value in shown" :key="value.value" class="value" :class="{ none: value.count === 0 && !value.selected }" :style="{ paddingInlineStart: `${value.level * 22}px` }">
       <label><input type="radio" :name="name" :checked="value.selected" :disabled="value.count === 0 && !value.selected" @change="choose(value.value)"><span>{{ value.label }}</span></label>
       <span v-if="filter.counts" class="number">{{ number(value.count) }}</span>

@@ -18,7 +18,23 @@ export const CONTROL_NAMES: Record<Control, string> = {
 /** A filter ready to use, made of what the content says. */
 export function filterFrom(proposal: FilterProposal, key: string): Filter {
   return { key, label: proposal.label, help: '', field: proposal.field, control: proposal.control, except: [], picked: null, labels: {}, several: 'any', order: proposal.control === 'chips' ? 'count' : 'name', tree: proposal.tree,
-    counts: true, withoutResults: 'dim', cutAfter: 8, folded: false, unit: proposal.unit, bands: [] }
+    counts: true, withoutResults: 'dim', cutAfter: 8, folded: false, unit: proposal.unit, bands: [], neutral: '' }
+}
+
+/** More than this nobody scrolls through in a menu. */
+const LONG_MENU = 100
+/** A field that fewer items have takes almost everything away once a visitor sets it. */
+const FEW = 0.05
+
+/** What an owner should know about a filter as it is now. */
+export function warningsOf(filter: Filter, proposal: FilterProposal | undefined, inReach: number): string[] {
+  if (!proposal) return ['No item that can be found has a value, so visitors do not see it.']
+  const warnings: string[] = []
+  if (inReach > 0 && proposal.items / inReach < FEW) warnings.push(`Only ${Math.max(1, Math.round((100 * proposal.items) / inReach))} % of what is searched has a value; everything else drops out once it is set.`)
+  const values = filter.picked?.length ?? proposal.values
+  if (filter.control === 'menu' && values > LONG_MENU) warnings.push(`${values.toLocaleString()} values are too many for a menu. A list shows a few and more on demand.`)
+  if (filter.picked?.length === 0) warnings.push('Nothing is picked yet, so visitors do not see it.')
+  return warnings
 }
 
 /** Numbers that somebody typed with spaces or semicolons between them, or commas and a space; null where one of them is none, or they do not go up. */

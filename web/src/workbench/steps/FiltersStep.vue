@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { CollectionShape, FieldKind, Filter, FilterProposal, SearchSummary } from '../../shared/contract'
-import { CONTROL_NAMES, controlsFor, filterFrom, keyFrom } from '../filters'
+import { CONTROL_NAMES, controlsFor, filterFrom, keyFrom, warningsOf } from '../filters'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
 import FilterSettings from '../parts/FilterSettings.vue'
@@ -14,6 +14,7 @@ const { draft, search, summary, collections } = defineProps<{ draft: DraftEditin
 const filters = computed(() => draft.design.value!.filters)
 const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.step === 'filters'))
 const { data: proposals } = useQuery({ queryKey: ['reach', () => search, 'filter-proposals'], queryFn: () => api.filterProposals(search), staleTime: 0 })
+const { data: reach } = useQuery({ queryKey: ['reach', () => search], queryFn: () => api.reach(search), staleTime: 0 })
 const proposalOf = (field: string) => proposals.value?.find(one => one.field === field)
 const offered = computed(() => (proposals.value ?? []).filter(one => !filters.value.some(filter => filter.field === one.field)))
 const open = ref<string | null>(null)
@@ -34,6 +35,14 @@ function move(at: number, by: number) {
   if (one) moved.splice(at + by, 0, one)
   put('filters.order', moved)
 }
+/** Dragged by its grip over another one, a filter takes that one's place. */
+const dragged = ref<number | null>(null)
+const over = ref<number | null>(null)
+function drop(at: number) {
+  if (dragged.value !== null && dragged.value !== at) move(dragged.value, at - dragged.value)
+  dragged.value = over.value = null
+}
+const warnings = (filter: Filter) => (proposals.value && reach.value ? warningsOf(filter, proposalOf(filter.field), reach.value.inReach) : [])
 function said(filter: Filter): string {
   const proposal = proposalOf(filter.field)
   if (!proposal) return 'no item has a value'
@@ -57,13 +66,15 @@ const kindOf = (filter: Filter): FieldKind => proposalOf(filter.field)?.kind ?? 
   <p class="lead">What visitors can narrow by, in the order they see them. Every number beside a value is exact.</p>
   <p v-for="remark in remarks" :key="remark.text" class="remark" role="status"><i class="pi pi-info-circle" aria-hidden="true" />{{ remark.text }}</p>
   <ol v-if="filters.length > 0" class="filters" aria-label="Filters">
-    <li v-for="(filter, at) in filters" :key="at" class="slip">
+    <li v-for="(filter, at) in filters" :key="at" class="slip" :class="{ over: over === at && dragged !== null && dragged !== at }" @dragover.prevent="over = at" @drop.prevent="drop(at)">
       <div class="head">
+        <span class="grip" draggable="true" title="Drag to another place" aria-hidden="true" @dragstart="dragged = at" @dragend="dragged = over = null"><i class="pi pi-bars" /></span>
         <button type="button" class="name" :aria-expanded="open === filter.key" @click="open = open === filter.key ? null : filter.key"><b>{{ filter.label }}</b><small class="quiet">{{ said(filter) }}</small></button>
         <Button icon="pi pi-arrow-up" text rounded size="small" severity="secondary" :disabled="at === 0" :aria-label="`Move ${filter.label} up`" @click="move(at, -1)" />
         <Button icon="pi pi-arrow-down" text rounded size="small" severity="secondary" :disabled="at === filters.length - 1" :aria-label="`Move ${filter.label} down`" @click="move(at, 1)" />
         <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the filter ${filter.label}`" @click="put('filters.remove', filters.filter((_, n) => n !== at))" />
       </div>
+      <p v-for="warning in warnings(filter)" :key="warning" class="warning"><i class="pi pi-info-circle" aria-hidden="true" />{{ warning }}</p>
       <FilterSettings v-if="open === filter.key" :search="search" :kind="kindOf(filter)" :taken="filters.filter((_, n) => n !== at).map(one => one.key)" :model-value="filter" @update:model-value="change(at, $event)" />
     </li>
   </ol>
@@ -83,7 +94,11 @@ const kindOf = (filter: Filter): FieldKind => proposalOf(filter.field)?.kind ?? 
 .remark { margin-top: 12px; }
 ol, ul { list-style: none; margin: 16px 0 0; padding: 0; display: grid; gap: 8px; }
 .head { display: flex; align-items: center; gap: 2px; padding: 4px 6px 4px 0; }
-.name { flex: 1; min-width: 0; padding: 8px 0 8px 14px; border: 0; background: none; font: inherit; color: inherit; text-align: start; cursor: pointer; }
+.grip { display: grid; place-items: center; align-self: stretch; width: 26px; padding-left: 6px; color: var(--quiet); cursor: grab; }
+.grip i { font-size: 12px; }
+.over { box-shadow: 0 0 0 2px var(--sea); }
+.warning { display: flex; gap: 8px; margin: 0; padding: 0 14px 10px 32px; font-size: 13px; color: var(--lamp-deep); }
+.name { flex: 1; min-width: 0; padding: 8px 0 8px 6px; border: 0; background: none; font: inherit; color: inherit; text-align: start; cursor: pointer; }
 .name small, .offered small { display: block; font-size: 12.5px; }
 .name b, .offered b { font-weight: 600; overflow-wrap: anywhere; }
 .head :deep(.p-button) { width: 30px; height: 30px; padding: 0; flex: none; }

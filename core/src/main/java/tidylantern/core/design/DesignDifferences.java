@@ -132,6 +132,9 @@ public final class DesignDifferences {
         if (!filter.unit().isEmpty()) {
             said.add("in " + filter.unit());
         }
+        if (!filter.neutral().isEmpty()) {
+            said.add("“" + filter.neutral() + "” for none");
+        }
         if (!filter.bands().isEmpty()) {
             said.add("steps at " + String.join(", ", filter.bands().stream().map(DesignDifferences::number).toList()));
         }

@@ -30,9 +30,10 @@ import tidylantern.core.content.FieldKind;
  * @param folded whether only the label shows at first
  * @param unit what stands behind numbers, at most 12 characters; may be empty
  * @param bands between which numbers the steps of a number lie, ascending; none for steps that fit what there is
+ * @param neutral what visitors read for none of a list or menu of which one holds, at most 40 characters; empty for "Any"
  */
 public record Filter(String key, String label, String help, FieldKey field, @Nullable Control control, List<String> except, @Nullable List<String> picked, Map<String, String> labels,
-        Several several, Order order, Boolean tree, Boolean counts, WithoutResults withoutResults, Integer cutAfter, Boolean folded, String unit, List<Double> bands) {
+        Several several, Order order, Boolean tree, Boolean counts, WithoutResults withoutResults, Integer cutAfter, Boolean folded, String unit, List<Double> bands, String neutral) {
     /** Parameters of the public contract, which no filter may be called by. */
     public static final Set<String> TAKEN = Set.of("q", "page", "order", "near", "place", "within");
     public static final int MOST_EXCEPT = 5_000;
@@ -69,6 +70,8 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
         DesignFault.unless(unit.length() <= 12, "unit", "\"%s\" is too long for a unit; 12 characters are the most", unit);
         bands = List.copyOf(Objects.requireNonNullElse(bands, List.<Double>of()));
         DesignFault.unless(bands.size() <= MOST_BANDS, "bands", "%d steps are too many; %d are the most", bands.size(), MOST_BANDS);
+        neutral = Objects.requireNonNullElse(neutral, "").strip();
+        DesignFault.unless(neutral.length() <= 40, "neutral", "\"%s\" is too long for a choice; 40 characters are the most", neutral);
         for (int i = 0; i < bands.size(); i++) {
             DesignFault.unless(Double.isFinite(bands.get(i)) && (i == 0 || bands.get(i) > bands.get(i - 1)), "bands[" + i + "]", "the steps of the filter \"%s\" must go up; %s does not", key, bands.get(i));
         }
@@ -76,7 +79,7 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
 
     /** With everything as usual. */
     public static Filter of(String key, String label, FieldKey field) {
-        return new Filter(key, label, null, field, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        return new Filter(key, label, null, field, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** Its control for a field of this kind, which may have changed since one was chosen; null where nobody narrows by the kind. */
@@ -96,32 +99,32 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
     }
 
     public Filter withControl(Control changed) {
-        return new Filter(key, label, help, field, changed, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands);
+        return new Filter(key, label, help, field, changed, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
     }
 
     public Filter withSeveral(Several changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, changed, order, tree, counts, withoutResults, cutAfter, folded, unit, bands);
+        return new Filter(key, label, help, field, control, except, picked, labels, changed, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
     }
 
     public Filter withExcept(List<String> changed) {
-        return new Filter(key, label, help, field, control, changed, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands);
+        return new Filter(key, label, help, field, control, changed, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
     }
 
     public Filter withPicked(@Nullable List<String> changed) {
-        return new Filter(key, label, help, field, control, except, changed, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands);
+        return new Filter(key, label, help, field, control, except, changed, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
     }
 
     public Filter withLabels(Map<String, String> changed) {
-        return new Filter(key, label, help, field, control, except, picked, changed, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands);
+        return new Filter(key, label, help, field, control, except, picked, changed, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
     }
 
     /** @param tree whether the values stand as a tree */
     public Filter ordered(Order changed, boolean tree, WithoutResults without) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, changed, tree, counts, without, cutAfter, folded, unit, bands);
+        return new Filter(key, label, help, field, control, except, picked, labels, several, changed, tree, counts, without, cutAfter, folded, unit, bands, neutral);
     }
 
     public Filter withBands(List<Double> changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, changed);
+        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, changed, neutral);
     }
 
     /** What several ticks mean together. */

@@ -48,6 +48,12 @@ final class CategoryFilter implements OneFilter {
     }
 
     @Override
+    public List<String> said() {
+        CategoryNumbers numbers = counting.numbers();
+        return values.stream().map(value -> filter.labels().getOrDefault(value, numbers.names(numbers.number(value)).getLast())).toList();
+    }
+
+    @Override
     public boolean keepsOwn() {
         return filter.several() == Filter.Several.ALL && !control.onlyOne();
     }

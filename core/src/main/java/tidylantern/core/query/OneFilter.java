@@ -16,6 +16,11 @@ interface OneFilter {
     /** What is set, as the address has it, without what the design or the content does not have; none if nothing is. */
     List<String> values();
 
+    /** The same as visitors read it. */
+    default List<String> said() {
+        return values();
+    }
+
     /** Passed by the items that fit what is set; null if nothing is. */
     @Nullable Query passed();
 

@@ -133,7 +133,8 @@ final class WordMatch implements Match {
             return List.of();
         }
         List<Way> ways = new ArrayList<>();
-        if (wholeName != null) {
+        // Hardly any query is a name of anything, and a way that nothing is met by would cost every item that is found.
+        if (wholeName != null && reader.docFreq(new Term(IndexFields.wholeNames(field), wholeName)) > 0) {
             ways.add(constant(new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)), Strength.WHOLE_NAME, rarity(terms, reader.docFreq(new Term(place, word.folded())))));
         }
         ways.add(new Way(Strength.EXACT, new TermQuery(new Term(place, word.folded()))));

@@ -169,7 +169,7 @@ class FiltersTest {
             Explanation lost = site.engine().explain(SearchFixture.SITE, design(TAGS), new VisitorQuery("boat", 1, Map.of("tag", List.of("land", "fast"))), skiff);
             assertThat(lost.place()).isNull();
             assertThat(lost.total()).isEqualTo(1);
-            assertThat(lost.reasons()).extracting(Explanation.Reason::kind, Explanation.Reason::words).containsExactly(org.assertj.core.groups.Tuple.tuple(Explanation.Kind.FILTERED, List.of("land", "fast")));
+            assertThat(lost.reasons()).extracting(Explanation.Reason::kind, Explanation.Reason::words).containsExactly(org.assertj.core.groups.Tuple.tuple(Explanation.Kind.FILTERED, List.of("Land", "Fast")));
             Explanation found = site.engine().explain(SearchFixture.SITE, design(TAGS), new VisitorQuery("boat", 1, Map.of("tag", List.of("sea/skiffs"))), skiff);
             assertThat(found.place()).as("among what the filter lets through").isEqualTo(1);
             assertThat(found.total()).isEqualTo(1);

@@ -44,15 +44,16 @@ final class SearchAnswers {
      * @param cutAfter how many values of a list show at first
      * @param folded whether only the label shows at first
      * @param unit what stands behind numbers; may be empty
+     * @param neutral what stands for none of a list or menu of which one holds; empty for the usual word
      * @param values to tick; none where bounds are set or words typed
      * @param bounds null where values are ticked or words typed
      * @param text the words typed; empty if none are
      */
-    record FilterShape(String key, String label, String help, Control control, boolean offers, Filter.Several several, boolean counts, int cutAfter, boolean folded, String unit,
+    record FilterShape(String key, String label, String help, Control control, boolean offers, Filter.Several several, boolean counts, int cutAfter, boolean folded, String unit, String neutral,
             List<FilterAnswer.Offered> values, FilterAnswer.@Nullable Bounds bounds, String text) {
         static FilterShape of(FilterAnswer answer) {
             Filter filter = answer.filter();
-            return new FilterShape(filter.key(), filter.label(), filter.help(), answer.control(), answer.offers(), filter.several(), filter.counts(), filter.cutAfter(), filter.folded(), filter.unit(),
+            return new FilterShape(filter.key(), filter.label(), filter.help(), answer.control(), answer.offers(), filter.several(), filter.counts(), filter.cutAfter(), filter.folded(), filter.unit(), filter.neutral(),
                     answer.values(), answer.bounds(), answer.text());
         }
     }

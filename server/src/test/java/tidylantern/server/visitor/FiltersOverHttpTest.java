@@ -31,11 +31,11 @@ class FiltersOverHttpTest {
         api = service.api().withSite();
         StringBuilder lines = new StringBuilder();
         for (int i = 0; i < 30; i++) {
-            lines.append("{\"id\":\"b%02d\",\"title\":\"Boat %d\",\"where\":[\"North/%s\"],\"kind\":\"%s\"}\n".formatted(i, i, i % 3 == 0 ? "Cove <b>" : "Bay", i % 2 == 0 ? "Gig" : "Skiff"));
+            lines.append("{\"id\":\"b%02d\",\"title\":\"Boat %d\",\"where\":[\"North/%s\"],\"kind\":\"%s\",\"oars\":%d,\"dry\":%b,\"sails\":\"2027-%02d-05\"}\n".formatted(i, i, i % 3 == 0 ? "Cove <b>" : "Bay", i % 2 == 0 ? "Gig" : "Skiff", i, i % 5 == 0, 1 + i % 12));
         }
         api.push("posts", lines.toString());
         search = api.publishedSearch("Shore");
-        Api.Answer kept = filters("[{\"key\":\"where\",\"label\":\"Where\",\"field\":\"where\"},{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"order\":\"count\"}]");
+        Api.Answer kept = filters(search, "[{\"key\":\"where\",\"label\":\"Where\",\"field\":\"where\"},{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"order\":\"count\"}]");
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
         api.send("POST", "/api/owner/searches/" + search + "/publish", "", Map.of("If-Match", kept.header("ETag")));
     }
@@ -45,7 +45,7 @@ class FiltersOverHttpTest {
         service.close();
     }
 
-    private static Api.Answer filters(String filters) {
+    private static Api.Answer filters(String search, String filters) {
         Api.Answer draft = api.get("/api/owner/searches/" + search + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
         design.set("filters", new JsonMapper().readTree(filters));
@@ -86,11 +86,40 @@ class FiltersOverHttpTest {
         assertThat(api.get("/s/" + search + "?q=boat").text()).doesNotContain("Clear all");
     }
 
+    /** Published once with a filter of every other kind. */
+    private static String decks() {
+        String decks = api.publishedSearch("Decks");
+        Api.Answer kept = filters(decks, "[{\"key\":\"oars\",\"label\":\"Oars\",\"field\":\"oars\"},{\"key\":\"dry\",\"label\":\"Dry\",\"field\":\"dry\"},{\"key\":\"sails\",\"label\":\"Sails\",\"field\":\"sails\",\"control\":\"months\"},"
+                + "{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"control\":\"one-of\",\"neutral\":\"Any boat\"},{\"key\":\"named\",\"label\":\"Named\",\"field\":\"title\"}]");
+        assertThat(kept.status()).as(kept.text()).isEqualTo(200);
+        assertThat(api.send("POST", "/api/owner/searches/" + decks + "/publish", "", Map.of("If-Match", kept.header("ETag"))).status()).isEqualTo(200);
+        return decks;
+    }
+
+    @Test
+    void boundsMonthsAnswersAndWordsAreParametersToo() {
+        String results = "/api/public/searches/" + decks() + "/results?";
+        JsonNode answer = api.get(results + "oars=10..19&dry=yes&kind=gig&kind=skiff&named=boat").json();
+        assertThat(answer.path("total").asInt()).as("10 alone: dry are 10 and 15, gigs the even ones, and one kind holds").isEqualTo(1);
+        JsonNode bounds = answer.path("filters").path(0).path("bounds");
+        assertThat(List.of(bounds.path("min").asString(), bounds.path("max").asString(), bounds.path("from").asString(), bounds.path("to").asString())).containsExactly("0", "29", "10", "19");
+        assertThat(bounds.path("count").asInt()).as("0, 10 and 20 without the bounds").isEqualTo(3);
+        assertThat(api.get(results + "sails=2027-02").json().path("total").asInt()).isEqualTo(3);
+        for (String wrong : List.of("oars=19..10", "oars=a..b", "oars=..", "dry=perhaps", "sails=2027-02-30..", "sails=2027-13", "kind=", "named=%21", "oars=%3Cb%3E..", "oars=" + "9".repeat(400) + "..")) {
+            assertThat(api.get(results + wrong).json().path("total").asInt()).as(wrong).isEqualTo(30);
+            assertThat(api.get(results + wrong + "&q=boat&sails=2027-02").json().path("total").asInt()).as("the rest of %s is kept", wrong).isEqualTo(3);
+        }
+        String page = api.get(results.replace("/api/public/searches/", "/s/").replace("/results", "") + "oars=10..19&kind=gig").text().replace("&#x3D;", "=");
+        assertThat(page).as("without script").contains("name=\"oars\" value=\"10..19\" placeholder=\"0..29\"").contains("type=\"radio\" name=\"kind\" value=\"gig\" checked").contains("5 results");
+    }
+
     @Test
     void filtersAreProposedFromTheContent() {
         JsonNode proposals = api.get("/api/owner/searches/" + search + "/draft/filter-proposals").json();
         assertThat(StreamSupport.stream(proposals.spliterator(), false).map(one -> one.path("field").asString() + " " + one.path("items").asInt() + " " + one.path("values").asInt() + " " + one.path("tree").asBoolean()).toList())
-                .containsExactlyInAnyOrder("where 30 3 true", "kind 30 2 false");
+                .containsExactlyInAnyOrder("where 30 3 true", "kind 30 2 false", "oars 30 0 false", "dry 30 0 false", "sails 30 0 false");
+        JsonNode oars = StreamSupport.stream(proposals.spliterator(), false).filter(one -> one.path("field").asString().equals("oars")).findFirst().orElseThrow();
+        assertThat(List.of(oars.path("control").asString(), oars.path("least").asString(), oars.path("greatest").asString())).containsExactly("range", "0", "29");
         assertThat(api.get("/api/owner/searches/" + search + "/draft/filter-values?field=where").json()).hasSize(3);
         assertThat(api.get("/api/owner/searches/" + search + "/draft/filter-values?field=title").status()).isEqualTo(404);
     }
@@ -100,7 +129,7 @@ class FiltersOverHttpTest {
             "[{\"key\":\"k\",\"label\":\"K\",\"field\":\"kind\"},{\"key\":\"k\",\"label\":\"L\",\"field\":\"where\"}] | filters[1]", "[{\"key\":\"k\",\"label\":\"K\",\"field\":\"kind\",\"cutAfter\":0}] | filters[0].cutAfter",
             "[{\"key\":\"k\",\"label\":\"K\",\"field\":\"kind\",\"colour\":\"red\"}] | filters[0].colour"})
     void whatIsNoFilterIsRefusedNamingTheKey(String filters, String field) {
-        Api.Answer refused = filters(filters);
+        Api.Answer refused = filters(search, filters);
         assertThat(refused.status()).isEqualTo(400);
         assertThat(refused.json().path("field").asString()).isEqualTo(field);
     }
