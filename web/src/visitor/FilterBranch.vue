@@ -1,40 +1,82 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, inject, ref, watch } from 'vue'
 import type { FilterShape, FilterValue } from '../shared/contract'
+import { MORE_VALUES } from './moreValues'
 import { english as texts } from './texts'
 
 /** The values on one level of a filter, each with what lies below it. */
-const { filter, values } = defineProps<{ filter: FilterShape, values: readonly FilterValue[] }>()
+const { filter, values, top = false } = defineProps<{ filter: FilterShape, values: readonly FilterValue[], top?: boolean }>()
 const emit = defineEmits<{ tick: [value: string] }>()
+/** From so many values on visitors look for them by name. */
+const MANY = 20
+const more = inject(MORE_VALUES)!
 const all = ref(false)
 const opened = ref(new Set<string>())
+/** Branches of a large tree come when they are opened. */
+const fetched = ref<Record<string, readonly FilterValue[]>>({})
+const named = ref<readonly FilterValue[] | null>(null)
+const wanted = ref('')
+const failed = ref(false)
 /** Where something below is ticked it must be in sight. */
 const holds = (value: FilterValue): boolean => value.children.some(child => child.selected || holds(child))
+const childrenOf = (value: FilterValue) => (value.children.length > 0 ? value.children : fetched.value[value.value] ?? [])
 const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(value)
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
-const branches = computed(() => values.some(value => value.children.length > 0))
-const shown = computed(() => (all.value ? values : values.filter((value, n) => n < filter.cutAfter || value.selected || holds(value))))
-const hidden = computed(() => values.length - shown.value.length)
+const branches = computed(() => values.some(value => value.below > 0))
+const isLong = computed(() => top && filter.control === 'list' && (values.length > MANY || values.some(value => value.below > value.children.length)))
+const shown = computed(() => named.value ?? (all.value ? values : values.filter((value, n) => n < filter.cutAfter || value.selected || holds(value))))
+const hidden = computed(() => (named.value ? 0 : values.length - shown.value.length))
+
+async function load<T extends { below: string } | { named: string }>(what: T, then: (values: readonly FilterValue[]) => void) {
+  try {
+    then(await more.load(filter.key, what))
+    failed.value = false
+  } catch {
+    failed.value = true
+  }
+}
+const fetch = (value: string) => load({ below: value }, values => { fetched.value = { ...fetched.value, [value]: values } })
 function turn(value: FilterValue) {
   const now = new Set(opened.value)
-  if (!now.delete(value.value)) now.add(value.value)
+  if (!now.delete(value.value)) {
+    now.add(value.value)
+    if (childrenOf(value).length === 0) void fetch(value.value)
+  }
   opened.value = now
 }
+/** What is not asked for any more must not come late. */
+let asked = 0
+function look() {
+  const letters = wanted.value.trim()
+  const mine = ++asked
+  if (letters === '') named.value = null
+  else void load({ named: letters }, values => { if (mine === asked) named.value = values })
+}
+watch(more.state, () => {
+  for (const value of Object.keys(fetched.value)) {
+    if (opened.value.has(value)) void fetch(value)
+    else delete fetched.value[value]
+  }
+  if (named.value) look()
+})
 const number = (count: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(count)
 </script>
 
 <template>
+  <input v-if="isLong" v-model="wanted" type="search" class="typed find" :aria-label="texts.findIn(filter.label)" :placeholder="texts.find" autocomplete="off" @input="look" @keydown.enter.prevent>
   <ul class="values">
     <li v-for="value in shown" :key="value.value">
       <div class="value" :class="{ none: value.count === 0 && !value.selected }">
         <label><input type="checkbox" :checked="value.selected" :disabled="value.count === 0 && !value.selected" @change="emit('tick', value.value)"><span>{{ value.label }}</span></label>
         <span v-if="filter.counts" class="number">{{ number(value.count) }}</span>
-        <button v-if="value.children.length > 0" type="button" class="turn" :aria-expanded="isOpen(value)" :aria-label="texts.below(value.label)" :disabled="holds(value)" @click="turn(value)"><svg viewBox="0 0 18 18" aria-hidden="true"><path d="m6 3.5 5.5 5.5L6 14.5" /></svg></button>
+        <button v-if="value.below > 0" type="button" class="turn" :aria-expanded="isOpen(value)" :aria-label="texts.below(value.label)" :disabled="holds(value)" @click="turn(value)"><svg viewBox="0 0 18 18" aria-hidden="true"><path d="m6 3.5 5.5 5.5L6 14.5" /></svg></button>
         <span v-else-if="branches" class="turn" />
       </div>
-      <FilterBranch v-if="value.children.length > 0 && isOpen(value)" :filter="filter" :values="value.children" @tick="emit('tick', $event)" />
+      <FilterBranch v-if="isOpen(value) && childrenOf(value).length > 0" :filter="filter" :values="childrenOf(value)" @tick="emit('tick', $event)" />
     </li>
   </ul>
+  <p v-if="named && named.length === 0" class="help">{{ texts.noSuchValue }}</p>
+  <p v-if="failed" class="help" role="status">{{ texts.failed }}</p>
   <button v-if="hidden > 0" type="button" class="more" @click="all = true">{{ texts.more(hidden) }}</button>
-  <button v-else-if="all && values.length > filter.cutAfter" type="button" class="more" @click="all = false">{{ texts.fewer }}</button>
+  <button v-else-if="all && !named && values.length > filter.cutAfter" type="button" class="more" @click="all = false">{{ texts.fewer }}</button>
 </template>

@@ -25,7 +25,7 @@ const isOpen = (filter: FilterShape) => turned.value[filter.key] ?? (!filter.fol
       <FilterBounds v-if="filter.bounds" :filter="filter" :bounds="filter.bounds" @set="emit('set', filter.key, $event)" />
       <FilterBox v-else-if="filter.control === 'box'" :filter="filter" @set="emit('set', filter.key, $event)" />
       <FilterChoice v-else-if="filter.control === 'one-of' || filter.control === 'menu' || filter.control === 'chips'" :filter="filter" @set="emit('set', filter.key, $event)" @tick="emit('tick', filter.key, $event)" />
-      <FilterBranch v-else :filter="filter" :values="filter.values" @tick="emit('tick', filter.key, $event)" />
+      <FilterBranch v-else top :filter="filter" :values="filter.values" @tick="emit('tick', filter.key, $event)" />
     </template>
   </fieldset>
 </template>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
 import FilterList from './FilterList.vue'
 import { setIn } from './filterState'
 import { MarkedRuns } from './MarkedRuns'
+import { MORE_VALUES } from './moreValues'
 import { addressOf, sharedSearch, show } from './searchState'
-import { fetchResults, type Source } from './service'
+import { fetchResults, fetchValues, type Source } from './service'
 import { english as texts } from './texts'
 import { useTheme } from './useTheme'
 
@@ -27,6 +28,7 @@ const results = useLatest(
   () => (search ? { query: state.query, page: state.page, filters: state.filters, revision: state.revision, tries: tries.value } : null),
   (wanted, signal) => fetchResults(search, source, wanted.query, wanted.page, wanted.filters, signal))
 const answer = computed(() => results.value.value)
+provide(MORE_VALUES, { state: () => answer.value, load: (filter, wanted) => fetchValues(search, source, state.query, state.filters, filter, wanted) })
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 const title = computed(() => (answer.value?.startingList ? texts.newest : texts.resultsFor(answer.value?.query ?? '')))
 const status = computed(() => (results.value.kind === 'ready' && answer.value ? `${title.value}: ${texts.count(answer.value.total)}` : ''))

@@ -1,6 +1,6 @@
 import { fetchJson } from '../shared/http'
 import type { Filters } from './searchState'
-import type { LiveResults, Results, SearchFace } from '../shared/contract'
+import type { FilterValue, LiveResults, Results, SearchFace } from '../shared/contract'
 
 /** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft. */
 export type Source = 'live' | 'draft'
@@ -8,7 +8,7 @@ export type Source = 'live' | 'draft'
 /** The service that this script came from. */
 const origin = new URL(import.meta.url).origin
 
-function address(key: string, source: Source, what: 'face' | 'results' | 'live', parameters: string[][] = []): string {
+function address(key: string, source: Source, what: 'face' | 'results' | 'live' | `filters/${string}`, parameters: string[][] = []): string {
   const path = source === 'draft'
     ? `/api/owner/searches/${encodeURIComponent(key)}/draft/${what}`
     : `/api/public/searches/${encodeURIComponent(key)}${what === 'face' ? '' : `/${what}`}`
@@ -26,6 +26,12 @@ export async function fetchFace(key: string, source: Source, signal: AbortSignal
 export async function fetchResults(key: string, source: Source, query: string, page: number, filters: Filters, signal: AbortSignal): Promise<Results> {
   const ticked = Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))
   return (await fetchJson<Results>(address(key, source, 'results', [['q', query], ['page', String(page)], ...ticked]), asked(signal))).body
+}
+
+/** Values of a filter that did not come with the results: those right below one, or with letters in their names. */
+export async function fetchValues(key: string, source: Source, query: string, filters: Filters, filter: string, wanted: { below: string } | { named: string }): Promise<readonly FilterValue[]> {
+  const parameters = [['q', query], ...Object.entries(wanted), ...Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))]
+  return (await fetchJson<FilterValue[]>(address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters), { headers: { Accept: 'application/json' } })).body
 }
 
 export async function fetchLive(key: string, source: Source, query: string, signal: AbortSignal): Promise<LiveResults> {

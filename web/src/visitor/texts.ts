@@ -16,6 +16,9 @@ export interface Texts {
   listKeys: string
   filters: string
   any: string
+  find: string
+  findIn: (label: string) => string
+  noSuchValue: string
   from: (label: string) => string
   to: (label: string) => string
   fromShort: string
@@ -56,6 +59,9 @@ export const english: Texts = {
   listKeys: '↑ ↓ to move, Enter to open',
   filters: 'Filters',
   any: 'Any',
+  find: 'Find',
+  findIn: label => `Find in ${label}`,
+  noSuchValue: 'None has these letters.',
   from: label => `${label}, from`,
   to: label => `${label}, to`,
   fromShort: 'From',

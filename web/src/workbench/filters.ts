@@ -44,7 +44,7 @@ export function stepsFrom(text: string): number[] | null {
 }
 
 /** Parameters of the search itself, which no filter may be called by. */
-const TAKEN = ['q', 'page', 'order', 'near', 'place', 'within']
+const TAKEN = ['q', 'page', 'order', 'near', 'place', 'within', 'below', 'named']
 const LONGEST_KEY = 40
 
 /** What is wrong with a filter's name in addresses; empty if nothing is. */

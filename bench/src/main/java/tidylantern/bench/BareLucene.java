@@ -51,8 +51,8 @@ final class BareLucene implements AutoCloseable {
     /** What is searched: an entry of WordNet, or several made into a page. */
     record Page(String id, String title, String body, String part, String file) {}
 
-    private final Analyzer plain = new StandardAnalyzer();
-    private final Analyzer english = new EnglishAnalyzer();
+    static final Analyzer PLAIN = new StandardAnalyzer();
+    private static final Analyzer ENGLISH = new EnglishAnalyzer();
     private final FSDirectory directory;
     private final DirectoryReader reader;
     private final IndexSearcher searcher;
@@ -63,14 +63,10 @@ final class BareLucene implements AutoCloseable {
     /** @param pages texts, with the words that they are called by */
     BareLucene(Path folder, List<Page> pages) throws IOException {
         directory = FSDirectory.open(folder);
-        Analyzer byField = new PerFieldAnalyzerWrapper(plain, java.util.Map.of("title.stem", english, "body.stem", english));
-        try (IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(byField))) {
+        try (IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(analyzer()))) {
             for (Page page : pages) {
                 Document document = new Document();
-                document.add(new TextField("title", page.title(), Field.Store.YES));
-                document.add(new TextField("body", page.body(), Field.Store.YES));
-                document.add(new TextField("title.stem", page.title(), Field.Store.NO));
-                document.add(new TextField("body.stem", page.body(), Field.Store.NO));
+                addTexts(document, page.title(), page.body());
                 for (String category : CATEGORIES) {
                     document.add(new SortedSetDocValuesFacetField(category, category.equals("part") ? page.part() : page.file()));
                 }
@@ -79,8 +75,20 @@ final class BareLucene implements AutoCloseable {
         }
         reader = DirectoryReader.open(directory);
         searcher = new IndexSearcher(reader);
-        highlighter = UnifiedHighlighter.builder(searcher, plain).build();
+        highlighter = UnifiedHighlighter.builder(searcher, PLAIN).build();
         state = new DefaultSortedSetDocValuesReaderState(reader, facets);
+    }
+
+    static Analyzer analyzer() {
+        return new PerFieldAnalyzerWrapper(PLAIN, java.util.Map.of("title.stem", ENGLISH, "body.stem", ENGLISH));
+    }
+
+    /** The searched texts of an item, as typed and by stem. */
+    static void addTexts(Document document, String title, String body) {
+        document.add(new TextField("title", title, Field.Store.YES));
+        document.add(new TextField("body", body, Field.Store.YES));
+        document.add(new TextField("title.stem", title, Field.Store.NO));
+        document.add(new TextField("body.stem", body, Field.Store.NO));
     }
 
     int answer(String text) throws IOException {
@@ -113,6 +121,10 @@ final class BareLucene implements AutoCloseable {
     }
 
     private void show(Query query, TopDocs top) throws IOException {
+        show(reader, highlighter, query, top);
+    }
+
+    static void show(DirectoryReader reader, UnifiedHighlighter highlighter, Query query, TopDocs top) throws IOException {
         for (var hit : top.scoreDocs) {
             reader.storedFields().document(hit.doc).get("title");
         }
@@ -121,14 +133,14 @@ final class BareLucene implements AutoCloseable {
         }
     }
 
-    private Query query(String text) throws IOException {
+    static Query query(String text) throws IOException {
         BooleanQuery.Builder words = new BooleanQuery.Builder();
-        List<String> typed = tokens(plain, text);
+        List<String> typed = tokens(PLAIN, text);
         for (String word : typed) {
             List<Query> ways = new ArrayList<>();
             for (int f = 0; f < FIELDS.length; f++) {
                 ways.add(new BoostQuery(new TermQuery(new Term(FIELDS[f], word)), WEIGHTS[f]));
-                for (String stem : tokens(english, word)) {
+                for (String stem : tokens(ENGLISH, word)) {
                     ways.add(new BoostQuery(new TermQuery(new Term(FIELDS[f] + ".stem", stem)), WEIGHTS[f] * .7f));
                 }
                 ways.add(new BoostQuery(new PrefixQuery(new Term(FIELDS[f], word)), WEIGHTS[f] * .4f));

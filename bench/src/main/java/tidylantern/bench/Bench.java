@@ -15,6 +15,7 @@ public final class Bench {
     public static void main(String[] arguments) throws Exception {
         Map<String, Benchmark> all = new LinkedHashMap<>();
         all.put("wordnet", WordNetBench::run);
+        all.put("filters", FilterBench::run);
         all.put("demo", DemoBench::run);
         all.put("trials", TrialsBench::run);
         all.put("start", StartBench::run);

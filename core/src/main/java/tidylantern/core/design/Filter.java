@@ -35,7 +35,7 @@ import tidylantern.core.content.FieldKind;
 public record Filter(String key, String label, String help, FieldKey field, @Nullable Control control, List<String> except, @Nullable List<String> picked, Map<String, String> labels,
         Several several, Order order, Boolean tree, Boolean counts, WithoutResults withoutResults, Integer cutAfter, Boolean folded, String unit, List<Double> bands, String neutral) {
     /** Parameters of the public contract, which no filter may be called by. */
-    public static final Set<String> TAKEN = Set.of("q", "page", "order", "near", "place", "within");
+    public static final Set<String> TAKEN = Set.of("q", "page", "order", "near", "place", "within", "below", "named");
     public static final int MOST_EXCEPT = 5_000;
     public static final int MOST_BANDS = 50;
     private static final int USUAL_CUT = 8;

@@ -75,7 +75,12 @@ final class CategoryFilter implements OneFilter {
 
     @Override
     public FilterAnswer answer() throws IOException {
+        return FilterAnswer.of(filter, control, counted().offered());
+    }
+
+    /** After everything has been counted. */
+    FilterValues counted() throws IOException {
         CategoryNumbers numbers = counting.numbers();
-        return FilterAnswer.of(filter, control, new FilterValues(filter, numbers, counting.counts(), values, language).offered(numbers.inReach(searcher, filter.field(), design.reach())));
+        return new FilterValues(filter, numbers, counting.counts(), numbers.inReach(searcher, filter.field(), design.reach()), values, language);
     }
 }

@@ -26,11 +26,15 @@ final class CategoryNumbers {
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<String> keys = new ArrayList<>();
     private final List<List<String>> names = new ArrayList<>();
+    /** By number: the numbers of the values right below; the last entry: those at the top. */
+    private final int[][] below;
     /** Of each part of the index, of each path in it: the numbers of the path's values, from the top. */
     private final int[][][] ofPaths;
 
     private CategoryNumbers(IndexReader reader, FieldKey field) throws IOException {
         List<Map<List<String>, Integer>> spellings = new ArrayList<>();
+        List<List<Integer>> children = new ArrayList<>();
+        List<Integer> top = new ArrayList<>();
         ofPaths = new int[reader.leaves().size()][][];
         for (LeafReaderContext leaf : reader.leaves()) {
             SortedSetDocValues values = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
@@ -40,9 +44,12 @@ final class CategoryNumbers {
                 List<CategoryPath> levels = new CategoryPath(List.of(values.lookupOrd(path).utf8ToString().split(String.valueOf(IndexFields.BETWEEN_NAMES)))).fromTheTop();
                 above[path] = new int[levels.size()];
                 for (int level = 0; level < levels.size(); level++) {
+                    List<Integer> siblings = level == 0 ? top : children.get(above[path][level - 1]);
                     above[path][level] = numbers.computeIfAbsent(levels.get(level).key(), key -> {
                         keys.add(key);
                         spellings.add(new LinkedHashMap<>());
+                        children.add(new ArrayList<>());
+                        siblings.add(keys.size() - 1);
                         return keys.size() - 1;
                     });
                     spellings.get(above[path][level]).merge(levels.get(level).names(), items[path], Integer::sum);
@@ -50,6 +57,8 @@ final class CategoryNumbers {
             }
             ofPaths[leaf.ord] = above;
         }
+        children.add(top);
+        below = children.stream().map(numbers -> numbers.stream().mapToInt(Integer::intValue).toArray()).toArray(int[][]::new);
         for (Map<List<String>, Integer> written : spellings) {
             names.add(written.entrySet().stream().max(Map.Entry.<List<String>, Integer>comparingByValue()
                     .thenComparing(entry -> String.join("/", entry.getKey()), Comparator.reverseOrder())).orElseThrow().getKey());
@@ -78,6 +87,11 @@ final class CategoryNumbers {
     }
 
     private record InReach(FieldKey field, Reach reach) {}
+
+    /** The values right below a value; those at the top for -1. Not to be written to. */
+    int[] below(int number) {
+        return below[number < 0 ? below.length - 1 : number];
+    }
 
     /** -1 for a value that no item has. */
     int number(String key) {

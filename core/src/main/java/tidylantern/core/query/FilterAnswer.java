@@ -35,9 +35,10 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
      *
      * @param value its key, as addresses have it
      * @param count how many items have it, or something below it, among the results of everything else; exact
-     * @param children none where the values stand in one list
+     * @param below how many lie right below it
+     * @param children those, with their own; none where the values stand in one list, and in large trees where nothing below is ticked
      */
-    public record Offered(String value, String label, int count, boolean selected, List<Offered> children) {
+    public record Offered(String value, String label, int count, boolean selected, int below, List<Offered> children) {
         public Offered {
             children = List.copyOf(children);
         }

@@ -1,41 +1,55 @@
 package tidylantern.core.query;
 
 import java.text.Collator;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import tidylantern.core.design.Filter;
+import tidylantern.core.index.IndexFields;
 
 /** Makes of the counts of a category field what a filter shows. */
 final class FilterValues {
     /** More than these nobody reads; the first in the design's order are shown, and whatever is ticked. */
     static final int MOST_SHOWN = 500;
+    /** Trees of up to so many values go out whole; of larger ones the branches are asked for when they are opened. */
+    static final int MOST_WHOLE = 400;
+    private static final int MOST_FOUND = 50;
 
     private static final Pattern NUMBER = Pattern.compile("\\d{1,15}([.,]\\d{1,15})?");
 
     private final Filter filter;
     private final CategoryNumbers numbers;
     private final int[] counts;
+    private final int[] inReach;
     private final Set<String> ticked;
+    /** The ticked ones and those above them. */
+    private final Set<Integer> open = new HashSet<>();
     private final Comparator<FilterAnswer.Offered> order;
 
     /**
      * @param counts by the numbers of the values
+     * @param inReach by number, how many items that can be found at all have the value
      * @param language whose rules names are ordered by
      */
-    FilterValues(Filter filter, CategoryNumbers numbers, int[] counts, List<String> ticked, String language) {
+    FilterValues(Filter filter, CategoryNumbers numbers, int[] counts, int[] inReach, List<String> ticked, String language) {
         this.filter = filter;
         this.numbers = numbers;
         this.counts = counts;
+        this.inReach = inReach;
         this.ticked = new HashSet<>(ticked);
+        for (String value : ticked) {
+            for (int end = value.length(); end > 0; end = value.lastIndexOf('/', end - 1)) {
+                open.add(numbers.number(value.substring(0, end)));
+            }
+        }
         Comparator<FilterAnswer.Offered> byName = Comparator.comparing(FilterAnswer.Offered::label, Collator.getInstance(Locale.forLanguageTag(language)));
         Comparator<FilterAnswer.Offered> ties = byName.thenComparing(FilterAnswer.Offered::value);
         order = switch (filter.order()) {
@@ -46,45 +60,61 @@ final class FilterValues {
         };
     }
 
-    /** @param inReach by number, how many items that can be found at all have the value: what none has is not on offer */
-    List<FilterAnswer.Offered> offered(int[] inReach) {
+    /** All of them where they are few; of many those at the top, and what lies right below a ticked one and the ones above it. */
+    List<FilterAnswer.Offered> offered() {
         if (filter.picked() != null) {
-            return filter.picked().stream().map(numbers::number).filter(number -> number >= 0 && inReach[number] > 0).map(number -> value(number, label(number), List.of())).filter(this::isShown).toList();
+            return filter.picked().stream().map(numbers::number).filter(number -> number >= 0 && inReach[number] > 0).map(number -> value(number, label(number), 0, List.of())).filter(this::isShown).toList();
         }
+        return filter.tree() ? level(-1) : flat(numbers -> numbers);
+    }
 
-        Map<String, List<Integer>> below = new LinkedHashMap<>();
-        List<Integer> all = new ArrayList<>();
-        for (int number = 0; number < inReach.length; number++) {
-            if (inReach[number] > 0 && !filter.excepts(numbers.key(number))) {
-                all.add(number);
-                below.computeIfAbsent(above(numbers.key(number)), key -> new ArrayList<>()).add(number);
-            }
+    /** What lies right below a value; nothing where there is no such value. */
+    List<FilterAnswer.Offered> below(String value) {
+        int number = numbers.number(value);
+        return number < 0 || !filter.tree() || filter.picked() != null ? List.of() : level(number);
+    }
+
+    /** Values with some letters in the name, wherever they stand, in one list. */
+    List<FilterAnswer.Offered> named(String letters) {
+        String wanted = IndexFields.folded(letters.strip());
+        if (filter.picked() != null) {
+            return offered().stream().filter(value -> IndexFields.folded(value.label()).contains(wanted)).limit(MOST_FOUND).toList();
         }
-        if (filter.tree()) {
-            return level("", below);
-        }
+        return flat(all -> all.filter(number -> IndexFields.folded(label(number)).contains(wanted))).stream().limit(MOST_FOUND).toList();
+    }
+
+    private List<FilterAnswer.Offered> flat(UnaryOperator<IntStream> some) {
         Map<String, Integer> sameLabel = new HashMap<>();
-        all.forEach(number -> sameLabel.merge(numbers.names(number).getLast(), 1, Integer::sum));
-        return shown(all.stream().map(number -> {
+        int[] all = IntStream.range(0, inReach.length).filter(this::isOnOffer).toArray();
+        IntStream.of(all).forEach(number -> sameLabel.merge(numbers.names(number).getLast(), 1, Integer::sum));
+        return shown(some.apply(IntStream.of(all)).mapToObj(number -> {
             List<String> names = numbers.names(number);
             // The same name under two parents is two values, so each says where it stands.
             boolean ambiguous = names.size() > 1 && sameLabel.getOrDefault(names.getLast(), 0) > 1;
-            return value(number, ambiguous && !filter.labels().containsKey(numbers.key(number)) ? names.getLast() + " (" + names.get(names.size() - 2) + ")" : label(number), List.of());
+            return value(number, ambiguous && !filter.labels().containsKey(numbers.key(number)) ? names.getLast() + " (" + names.get(names.size() - 2) + ")" : label(number), 0, List.of());
         }).toList());
     }
 
-    private List<FilterAnswer.Offered> level(String parent, Map<String, List<Integer>> below) {
-        return shown(below.getOrDefault(parent, List.of()).stream().map(number -> value(number, label(number), level(numbers.key(number), below))).toList());
+    /** What none in reach has is not on offer. */
+    private boolean isOnOffer(int number) {
+        return inReach[number] > 0 && !filter.excepts(numbers.key(number));
     }
 
-    private FilterAnswer.Offered value(int number, String label, List<FilterAnswer.Offered> children) {
-        return new FilterAnswer.Offered(numbers.key(number), label, counts[number], ticked.contains(numbers.key(number)), children);
+    private List<FilterAnswer.Offered> level(int parent) {
+        return shown(IntStream.of(numbers.below(parent)).filter(this::isOnOffer).mapToObj(number -> {
+            int below = (int) IntStream.of(numbers.below(number)).filter(this::isOnOffer).count();
+            return value(number, label(number), below, below > 0 && (numbers.size() <= MOST_WHOLE || open.contains(number)) ? level(number) : List.of());
+        }).toList());
+    }
+
+    private FilterAnswer.Offered value(int number, String label, int below, List<FilterAnswer.Offered> children) {
+        return new FilterAnswer.Offered(numbers.key(number), label, counts[number], ticked.contains(numbers.key(number)), below, children);
     }
 
     private List<FilterAnswer.Offered> shown(List<FilterAnswer.Offered> values) {
         List<FilterAnswer.Offered> sorted = values.stream().filter(this::isShown).sorted(order).toList();
         return sorted.size() <= MOST_SHOWN ? sorted
-                : java.util.stream.IntStream.range(0, sorted.size()).filter(i -> i < MOST_SHOWN || needed(sorted.get(i))).mapToObj(sorted::get).toList();
+                : IntStream.range(0, sorted.size()).filter(i -> i < MOST_SHOWN || needed(sorted.get(i))).mapToObj(sorted::get).toList();
     }
 
     private boolean isShown(FilterAnswer.Offered value) {
@@ -104,10 +134,5 @@ final class FilterValues {
     /** What is ticked stays in sight, so that it can be taken off. */
     private static boolean needed(FilterAnswer.Offered value) {
         return value.selected() || value.children().stream().anyMatch(FilterValues::needed);
-    }
-
-    private static String above(String key) {
-        int slash = key.lastIndexOf('/');
-        return slash < 0 ? "" : key.substring(0, slash);
     }
 }

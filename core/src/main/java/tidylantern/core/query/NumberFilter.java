@@ -194,7 +194,7 @@ final class NumberFilter implements OneFilter {
     public FilterAnswer answer() {
         return switch (control) {
             case BANDS -> FilterAnswer.of(filter, control, intervals());
-            case FROM_TODAY -> FilterAnswer.of(filter, control, List.of(new FilterAnswer.Offered(FROM_TODAY, filter.labels().getOrDefault(FROM_TODAY, "From today"), counting.inIntervals()[0], !set.isEmpty(), List.of())));
+            case FROM_TODAY -> FilterAnswer.of(filter, control, List.of(new FilterAnswer.Offered(FROM_TODAY, filter.labels().getOrDefault(FROM_TODAY, "From today"), counting.inIntervals()[0], !set.isEmpty(), 0, List.of())));
             case MONTHS -> FilterAnswer.of(filter, control, inMonths());
             default -> new FilterAnswer(filter, control, List.of(), bounds(), "");
         };
@@ -215,7 +215,7 @@ final class NumberFilter implements OneFilter {
         for (int i = 0; i < offered.size(); i++) {
             Interval band = offered.get(i);
             String value = written(band);
-            values.add(new FilterAnswer.Offered(value, filter.labels().getOrDefault(value, said(band)), counting.inIntervals()[i], set.contains(band), List.of()));
+            values.add(new FilterAnswer.Offered(value, filter.labels().getOrDefault(value, said(band)), counting.inIntervals()[i], set.contains(band), 0, List.of()));
         }
         return shown(values);
     }
@@ -235,10 +235,10 @@ final class NumberFilter implements OneFilter {
             Interval all = new Interval(month.atDay(1).toEpochDay(), month.atEndOfMonth().toEpochDay());
             if (monthsInReach[i] > 0) {
                 shown.add(all);
-                values.add(new FilterAnswer.Offered(month.toString(), month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear(), counting.inBuckets()[i], set.contains(all), List.of()));
+                values.add(new FilterAnswer.Offered(month.toString(), month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear(), counting.inBuckets()[i], set.contains(all), 0, List.of()));
             }
         }
-        set.stream().filter(one -> !shown.contains(one)).forEach(one -> values.add(new FilterAnswer.Offered(written(one), written(one), 0, true, List.of())));
+        set.stream().filter(one -> !shown.contains(one)).forEach(one -> values.add(new FilterAnswer.Offered(written(one), written(one), 0, true, 0, List.of())));
         return shown(values);
     }
 

@@ -69,7 +69,7 @@ public final class SearchEngine {
                 int perPage = design.page().perPage();
                 int page = query.page();
                 TopFieldCollectorManager best = top(searcher, order(read), (long) page * perPage);
-                TopFieldDocs top = design.filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(searcher, best, asked.narrowing()));
+                TopFieldDocs top = design.filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(searcher, best, asked.narrowing(), asked.narrowing().filters()));
                 int total = Math.toIntExact(top.totalHits.value());
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
@@ -83,6 +83,30 @@ public final class SearchEngine {
                 }
                 String didYouMean = new DidYouMean(asked).of(total);
                 return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()), filters);
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    /**
+     * Some values of one filter with their numbers, as {@link #answer} would give them: what lies right below a value of a large
+     * tree, or values by letters of their names.
+     *
+     * @param below key of the value that is opened; empty to look by name
+     * @return none where the design has no such filter, or it is none of categories
+     */
+    public List<FilterAnswer.Offered> values(SiteContent content, SearchDesign design, VisitorQuery query, String filter, String below, String named) {
+        try {
+            return index.read(searcher -> {
+                Asked asked = Asked.of(searcher, content, design, query);
+                for (OneFilter one : asked.narrowing().filters()) {
+                    if (one.filter().key().equals(filter) && one instanceof CategoryFilter categories) {
+                        searcher.search(asked.read().lucene(), new Sideways(searcher, top(searcher, order(asked.read()), 1), asked.narrowing(), List.of(one)));
+                        return below.isEmpty() ? categories.counted().named(named) : categories.counted().below(below);
+                    }
+                }
+                return List.of();
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);

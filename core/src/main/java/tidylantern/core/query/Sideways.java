@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Set;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.Collector;
 import org.apache.lucene.search.CollectorManager;
@@ -31,10 +32,14 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
     private final TopFieldCollectorManager top;
     private final Narrowing narrowing;
 
-    Sideways(IndexSearcher searcher, TopFieldCollectorManager top, Narrowing narrowing) {
+    private final Set<OneFilter> counted;
+
+    /** @param counted the filters whose values are counted; all of them narrow */
+    Sideways(IndexSearcher searcher, TopFieldCollectorManager top, Narrowing narrowing, Collection<OneFilter> counted) {
         this.searcher = searcher;
         this.top = top;
         this.narrowing = narrowing;
+        this.counted = Set.copyOf(counted);
     }
 
     @Override
@@ -47,7 +52,7 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
         return top.reduce(passes.stream().map(pass -> pass.results).toList());
     }
 
-    private record SetFilter(OneFilter one, Weight weight) {}
+    private record SetFilter(OneFilter one, boolean counts, Weight weight) {}
 
     /** One pass over a part of the index after the other. */
     final class Pass implements Collector {
@@ -57,10 +62,12 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
 
         private Pass() throws IOException {
             for (OneFilter one : narrowing.filters()) {
-                countings.add(one.counting());
+                if (counted.contains(one)) {
+                    countings.add(one.counting());
+                }
                 Query passed = one.passed();
                 if (passed != null) {
-                    set.add(new SetFilter(one, searcher.createWeight(searcher.rewrite(passed), ScoreMode.COMPLETE_NO_SCORES, 1)));
+                    set.add(new SetFilter(one, counted.contains(one), searcher.createWeight(searcher.rewrite(passed), ScoreMode.COMPLETE_NO_SCORES, 1)));
                 }
             }
         }
@@ -99,7 +106,9 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
                         }
                     }
                     if (heldBackBy >= 0) {
-                        set.get(heldBackBy).one().counting().add(document);
+                        if (set.get(heldBackBy).counts()) {
+                            set.get(heldBackBy).one().counting().add(document);
+                        }
                         return;
                     }
                     found.collect(document);

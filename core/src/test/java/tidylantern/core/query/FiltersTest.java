@@ -106,6 +106,28 @@ class FiltersTest {
     }
 
     @Test
+    void branchesOfALargeTreeComeWhenTheyAreOpened(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder)) {
+            for (int i = 0; i < 500; i++) {
+                site.item(SearchFixture.POSTS, "i" + i, Map.of("title", i % 2 == 0 ? "Boat" : "Cart", "tags", List.of("Isle %d/Bay %d/Berth %d".formatted(i % 5, i % 25, i))));
+            }
+            site.indexed();
+            SearchDesign design = design(TAGS, KINDS);
+            List<FilterAnswer.Offered> top = answer(site, design, "boat", Map.of()).filters().getFirst().values();
+            assertThat(said(top)).isEqualTo("Isle 0 50, Isle 1 50, Isle 2 50, Isle 3 50, Isle 4 50");
+            assertThat(top.getFirst().below()).isEqualTo(5);
+            Map<String, List<String>> ticked = Map.of("tag", List.of("isle-1/bay-6"));
+            FilterAnswer.Offered open = answer(site, design, "boat", ticked).filters().getFirst().values().get(1);
+            assertThat(said(open.children()).split(" \\(")[0]).as("down to the ticked one and right below it").isEqualTo("Bay 1 10, Bay 11 10, Bay 16 10, Bay 21 10, *Bay 6 10");
+            assertThat(open.children().getLast().children()).hasSize(20);
+            assertThat(said(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("boat", 1, ticked), "tag", "isle-0", ""))).as("the filter's own ticks left out").isEqualTo("Bay 0 10, Bay 10 10, Bay 15 10, Bay 20 10, Bay 5 10");
+            assertThat(said(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("boat", 1), "tag", "", "BÉRTH 49"))).isEqualTo("Berth 49 0, Berth 490 1, Berth 491 0, Berth 492 1, Berth 493 0, Berth 494 1, Berth 495 0, Berth 496 1, Berth 497 0, Berth 498 1, Berth 499 0");
+            assertThat(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("", 1), "tag", "isle-9", "")).isEmpty();
+            assertThat(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("", 1), "nope", "isle-0", "")).isEmpty();
+        }
+    }
+
+    @Test
     void ofAOneOfListTheFirstKnownValueHolds(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
             for (Control control : List.of(Control.ONE_OF, Control.MENU)) {

@@ -1,5 +1,6 @@
 package tidylantern.server.visitor;
 
+import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.util.MultiValueMap;
 import tidylantern.core.content.FieldValue;
@@ -11,6 +12,7 @@ import tidylantern.core.query.Answer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.LiveAnswer;
 import tidylantern.core.query.Explanation;
+import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
@@ -47,6 +49,11 @@ class Answering {
                     micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList(), answer.didYouMean(), answer.seeAlso(),
                     answer.filters().stream().map(SearchAnswers.FilterShape::of).toList());
         });
+    }
+
+    /** @param below key of a value that is opened; empty to look by letters of the name */
+    List<FilterAnswer.Offered> values(String site, SearchDesign design, String q, String filter, String below, String named, MultiValueMap<String, String> parameters) {
+        return pool.answer(() -> indexes.engine(site).values(contents.of(site), design, new VisitorQuery(q, 1, parameters), filter, below, named));
     }
 
     LiveResults live(String site, SearchDesign design, String q) {

@@ -2,6 +2,7 @@ package tidylantern.server.visitor;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
+import java.util.List;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Explanation;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.Refusal;
@@ -46,6 +48,14 @@ class OwnerAnswersController {
             @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
         return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page), all));
+    }
+
+    @Operation(summary = "Values of one filter with their numbers: those right below a value, or those with some letters in the name.")
+    @GetMapping("/filters/{filter}/values")
+    ResponseEntity<List<FilterAnswer.Offered>> values(@PathVariable String key, @PathVariable String which, @PathVariable String filter, @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+        Asked asked = asked(key, which);
+        return now(answering.values(asked.site(), asked.design(), q, filter, below, named, all));
     }
 
     @GetMapping("/live")

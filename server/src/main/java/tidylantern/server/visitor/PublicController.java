@@ -2,6 +2,7 @@ package tidylantern.server.visitor;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
+import java.util.List;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.FilterAnswer;
 import tidylantern.server.design.Searches;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
@@ -44,6 +46,14 @@ class PublicController {
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
         return fresh(answering.results(live.site(), live.design(), q, PageNumber.of(page), all));
+    }
+
+    @Operation(summary = "Values of one filter with their numbers: those right below a value, or those with some letters in the name.")
+    @GetMapping("/filters/{filter}/values")
+    ResponseEntity<List<FilterAnswer.Offered>> values(@PathVariable String key, @PathVariable String filter, @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+        Searches.Live live = searches.live(key);
+        return fresh(answering.values(live.site(), live.design(), q, filter, below, named, all));
     }
 
     @GetMapping("/live")
