@@ -82,6 +82,7 @@ public final class CategoryCounts {
         private final int[] lastSeen;
         private int seen;
         private int[][] ofPaths = {};
+        private @Nullable LeafReaderContext entered;
         private @Nullable SortedSetDocValues values;
 
         Counting(IndexReader reader, FieldKey field) throws IOException {
@@ -92,13 +93,18 @@ public final class CategoryCounts {
         }
 
         @Override
-        public void enter(LeafReaderContext leaf) throws IOException {
-            ofPaths = numbers.ofPaths(leaf);
-            values = ofPaths.length == 0 ? null : DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
+        public void enter(LeafReaderContext leaf) {
+            entered = leaf;
         }
 
         @Override
         public void add(int document) throws IOException {
+            if (entered != null) {
+                // Not before anything is found there: most parts of an index hold none of the results of most queries.
+                ofPaths = numbers.ofPaths(entered);
+                values = ofPaths.length == 0 ? null : DocValues.getSortedSet(entered.reader(), IndexFields.paths(field));
+                entered = null;
+            }
             if (values == null || !values.advanceExact(document)) {
                 return;
             }

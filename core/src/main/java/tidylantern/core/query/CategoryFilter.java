@@ -1,13 +1,19 @@
 package tidylantern.core.query;
 
 import java.io.IOException;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.IntStream;
+import org.apache.lucene.index.DocValues;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.SortedSetDocValues;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.TermQuery;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKind;
@@ -69,6 +75,36 @@ final class CategoryFilter implements OneFilter {
     }
 
     @Override
+    public Passing passing(LeafReaderContext leaf) throws IOException {
+        int[] wanted = values.stream().mapToInt(counting.numbers()::number).toArray();
+        if (keepsOwn() && wanted.length > Long.SIZE) {
+            return Passing.of(searcher.createWeight(searcher.rewrite(Objects.requireNonNull(passed())), ScoreMode.COMPLETE_NO_SCORES, 1), leaf);
+        }
+        BitSet any = new BitSet();
+        IntStream.of(wanted).forEach(any::set);
+        int[][] ofPaths = counting.numbers().ofPaths(leaf);
+        SortedSetDocValues paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+        boolean all = keepsOwn();
+        return document -> {
+            if (!paths.advanceExact(document)) {
+                return false;
+            }
+            long met = 0;
+            for (int left = paths.docValueCount(); left > 0; left--) {
+                for (int number : ofPaths[(int) paths.nextOrd()]) {
+                    if (any.get(number) && !all) {
+                        return true;
+                    }
+                    for (int i = 0; all && i < wanted.length; i++) {
+                        met |= wanted[i] == number ? 1L << i : 0;
+                    }
+                }
+            }
+            return all && Long.bitCount(met) == wanted.length;
+        };
+    }
+
+    @Override
     public Counting counting() {
         return counting;
     }
@@ -81,6 +117,6 @@ final class CategoryFilter implements OneFilter {
     /** After everything has been counted. */
     FilterValues counted() throws IOException {
         CategoryNumbers numbers = counting.numbers();
-        return new FilterValues(filter, numbers, counting.counts(), numbers.inReach(searcher, filter.field(), design.reach()), values, language);
+        return new FilterValues(filter, numbers, counting.counts(), numbers.inReach(searcher, filter.field(), design.reach()), numbers.placesByName(searcher.getIndexReader(), filter.field(), language), values, language);
     }
 }

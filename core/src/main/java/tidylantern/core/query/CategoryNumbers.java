@@ -1,12 +1,16 @@
 package tidylantern.core.query;
 
 import java.io.IOException;
+import java.text.CollationKey;
+import java.text.Collator;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
@@ -97,6 +101,22 @@ final class CategoryNumbers {
     int number(String key) {
         return numbers.getOrDefault(key, -1);
     }
+
+    /** By number: the place of the value's name among all of the field, by the rules of a language; the same name has the same place. Not to be written to. */
+    int[] placesByName(IndexReader reader, FieldKey field, String language) throws IOException {
+        return PerState.of(reader, new ByName(field, language), int[].class, () -> {
+            Collator collator = Collator.getInstance(Locale.forLanguageTag(language));
+            CollationKey[] sortable = names.stream().map(name -> collator.getCollationKey(name.getLast())).toArray(CollationKey[]::new);
+            Integer[] order = IntStream.range(0, sortable.length).boxed().sorted(Comparator.comparing(number -> sortable[number])).toArray(Integer[]::new);
+            int[] places = new int[order.length];
+            for (int at = 1; at < order.length; at++) {
+                places[order[at]] = places[order[at - 1]] + (sortable[order[at]].compareTo(sortable[order[at - 1]]) == 0 ? 0 : 1);
+            }
+            return places;
+        });
+    }
+
+    private record ByName(FieldKey field, String language) {}
 
     boolean has(String key) {
         return numbers.containsKey(key);

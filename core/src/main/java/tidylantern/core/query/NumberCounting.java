@@ -28,6 +28,7 @@ final class NumberCounting implements Counting {
     private double least = Double.POSITIVE_INFINITY;
     private double greatest = Double.NEGATIVE_INFINITY;
     private boolean whole = true;
+    private @Nullable LeafReaderContext entered;
     private @Nullable SortedNumericDocValues numbers;
 
     /**
@@ -44,12 +45,17 @@ final class NumberCounting implements Counting {
     }
 
     @Override
-    public void enter(LeafReaderContext leaf) throws IOException {
-        numbers = DocValues.getSortedNumeric(leaf.reader(), IndexFields.numbers(field));
+    public void enter(LeafReaderContext leaf) {
+        entered = leaf;
     }
 
     @Override
     public void add(int document) throws IOException {
+        if (entered != null) {
+            // Not before anything is found there: most parts of an index hold none of the results of most queries.
+            numbers = DocValues.getSortedNumeric(entered.reader(), IndexFields.numbers(field));
+            entered = null;
+        }
         if (numbers == null || !numbers.advanceExact(document)) {
             return;
         }
@@ -58,7 +64,7 @@ final class NumberCounting implements Counting {
         long lastIntervals = 0;
         // Ascending, so that those of one bucket follow one another.
         for (int left = numbers.docValueCount(); left > 0; left--) {
-            double number = days ? numbers.nextValue() : NumericUtils.sortableLongToDouble(numbers.nextValue());
+            double number = number(numbers.nextValue(), days);
             least = Math.min(least, number);
             greatest = Math.max(greatest, number);
             whole &= number == Math.rint(number);
@@ -77,6 +83,11 @@ final class NumberCounting implements Counting {
                 }
             }
         }
+    }
+
+    /** A number as doc values hold it. */
+    static double number(long value, boolean days) {
+        return days ? value : NumericUtils.sortableLongToDouble(value);
     }
 
     int items() {

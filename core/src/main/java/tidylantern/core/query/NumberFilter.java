@@ -14,6 +14,9 @@ import java.util.Objects;
 import java.util.stream.DoubleStream;
 import org.apache.lucene.document.DoubleField;
 import org.apache.lucene.document.LongField;
+import org.apache.lucene.index.DocValues;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.SortedNumericDocValues;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
@@ -34,6 +37,8 @@ final class NumberFilter implements OneFilter {
     private static final int MOST_STEPS = 100;
     private static final int USUAL_BANDS = 5;
     private static final int MOST_MONTHS = 240;
+    /** With those on offer fewer than there are bits in a long, by which they are counted. */
+    private static final int MOST_SET = 12;
     private static final String FROM_TODAY = "today..";
 
     private final Filter filter;
@@ -90,7 +95,8 @@ final class NumberFilter implements OneFilter {
 
     private List<Interval> set(List<Interval> given, LocalDate today) {
         return switch (control) {
-            case BANDS, MONTHS -> given.stream().limit(Filter.MOST_BANDS).toList();
+            case BANDS -> given.stream().limit(MOST_SET).toList();
+            case MONTHS -> given.stream().limit(MOST_MONTHS).toList();
             case FROM_TODAY -> given.stream().filter(one -> one.from() == today.toEpochDay() && one.to() == Double.POSITIVE_INFINITY).toList();
             // A single number is the bound there is.
             case AT_LEAST -> given.stream().filter(one -> Double.isFinite(one.from())).limit(1).map(one -> new Interval(one.from(), Double.POSITIVE_INFINITY)).toList();
@@ -183,6 +189,24 @@ final class NumberFilter implements OneFilter {
         BooleanQuery.Builder any = new BooleanQuery.Builder();
         set.forEach(one -> any.add(days ? LongField.newRangeQuery(place, (long) one.from(), (long) one.to()) : DoubleField.newRangeQuery(place, one.from(), one.to()), Occur.SHOULD));
         return any.build();
+    }
+
+    @Override
+    public Passing passing(LeafReaderContext leaf) throws IOException {
+        SortedNumericDocValues numbers = DocValues.getSortedNumeric(leaf.reader(), IndexFields.numbers(filter.field()));
+        return document -> {
+            if (numbers.advanceExact(document)) {
+                for (int left = numbers.docValueCount(); left > 0; left--) {
+                    double number = NumberCounting.number(numbers.nextValue(), days);
+                    for (Interval one : set) {
+                        if (one.holds(number)) {
+                            return true;
+                        }
+                    }
+                }
+            }
+            return false;
+        };
     }
 
     @Override

@@ -2,6 +2,7 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.util.List;
+import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
@@ -23,6 +24,12 @@ interface OneFilter {
 
     /** Passed by the items that fit what is set; null if nothing is. */
     @Nullable Query passed();
+
+    /**
+     * The same as {@link #passed}, asked of one item after the other: what an item has in the field is looked up, which for the
+     * results of one query costs far less than going through all that pass.
+     */
+    Passing passing(LeafReaderContext leaf) throws IOException;
 
     /** Whether what is set here is kept in for the filter's own counts, as it is where all of several must hold. */
     default boolean keepsOwn() {

@@ -69,7 +69,7 @@ public final class SearchEngine {
                 int perPage = design.page().perPage();
                 int page = query.page();
                 TopFieldCollectorManager best = top(searcher, order(read), (long) page * perPage);
-                TopFieldDocs top = design.filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(searcher, best, asked.narrowing(), asked.narrowing().filters()));
+                TopFieldDocs top = design.filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters()));
                 int total = Math.toIntExact(top.totalHits.value());
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
@@ -102,7 +102,7 @@ public final class SearchEngine {
                 Asked asked = Asked.of(searcher, content, design, query);
                 for (OneFilter one : asked.narrowing().filters()) {
                     if (one.filter().key().equals(filter) && one instanceof CategoryFilter categories) {
-                        searcher.search(asked.read().lucene(), new Sideways(searcher, top(searcher, order(asked.read()), 1), asked.narrowing(), List.of(one)));
+                        searcher.search(asked.read().lucene(), new Sideways(top(searcher, order(asked.read()), 1), asked.narrowing(), List.of(one)));
                         return below.isEmpty() ? categories.counted().named(named) : categories.counted().below(below);
                     }
                 }

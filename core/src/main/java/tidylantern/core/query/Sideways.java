@@ -8,17 +8,12 @@ import java.util.Set;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.Collector;
 import org.apache.lucene.search.CollectorManager;
-import org.apache.lucene.search.DocIdSetIterator;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.LeafCollector;
-import org.apache.lucene.search.Query;
 import org.apache.lucene.search.Scorable;
 import org.apache.lucene.search.ScoreMode;
-import org.apache.lucene.search.Scorer;
 import org.apache.lucene.search.TopFieldCollector;
 import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TopFieldDocs;
-import org.apache.lucene.search.Weight;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,15 +23,13 @@ import org.jspecify.annotations.Nullable;
  * (product.md, 'Filters').
  */
 final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
-    private final IndexSearcher searcher;
     private final TopFieldCollectorManager top;
     private final Narrowing narrowing;
 
     private final Set<OneFilter> counted;
 
     /** @param counted the filters whose values are counted; all of them narrow */
-    Sideways(IndexSearcher searcher, TopFieldCollectorManager top, Narrowing narrowing, Collection<OneFilter> counted) {
-        this.searcher = searcher;
+    Sideways(TopFieldCollectorManager top, Narrowing narrowing, Collection<OneFilter> counted) {
         this.top = top;
         this.narrowing = narrowing;
         this.counted = Set.copyOf(counted);
@@ -52,7 +45,7 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
         return top.reduce(passes.stream().map(pass -> pass.results).toList());
     }
 
-    private record SetFilter(OneFilter one, boolean counts, Weight weight) {}
+    private record SetFilter(OneFilter one, boolean counts) {}
 
     /** One pass over a part of the index after the other. */
     final class Pass implements Collector {
@@ -65,9 +58,8 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
                 if (counted.contains(one)) {
                     countings.add(one.counting());
                 }
-                Query passed = one.passed();
-                if (passed != null) {
-                    set.add(new SetFilter(one, counted.contains(one), searcher.createWeight(searcher.rewrite(passed), ScoreMode.COMPLETE_NO_SCORES, 1)));
+                if (!one.values().isEmpty()) {
+                    set.add(new SetFilter(one, counted.contains(one)));
                 }
             }
         }
@@ -80,11 +72,7 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
         @Override
         public LeafCollector getLeafCollector(LeafReaderContext leaf) throws IOException {
             LeafCollector found = results.getLeafCollector(leaf);
-            @Nullable DocIdSetIterator[] passed = new DocIdSetIterator[set.size()];
-            for (int i = 0; i < passed.length; i++) {
-                Scorer scorer = set.get(i).weight().scorer(leaf);
-                passed[i] = scorer == null ? null : scorer.iterator();
-            }
+            @Nullable Passing[] passing = new Passing[set.size()];
             for (Counting counting : countings) {
                 counting.enter(leaf);
             }
@@ -97,8 +85,13 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
                 @Override
                 public void collect(int document) throws IOException {
                     int heldBackBy = -1;
-                    for (int i = 0; i < passed.length; i++) {
-                        if (!passes(passed[i], document)) {
+                    for (int i = 0; i < passing.length; i++) {
+                        Passing one = passing[i];
+                        if (one == null) {
+                            one = set.get(i).one().passing(leaf);
+                            passing[i] = one;
+                        }
+                        if (!one.passes(document)) {
                             if (heldBackBy >= 0 || set.get(i).one().keepsOwn()) {
                                 return;
                             }
@@ -117,11 +110,6 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
                     }
                 }
             };
-        }
-
-        /** Documents come in their order, so an iterator only ever goes on. */
-        private static boolean passes(@Nullable DocIdSetIterator iterator, int document) throws IOException {
-            return iterator != null && (iterator.docID() < document ? iterator.advance(document) : iterator.docID()) == document;
         }
     }
 }

@@ -2,9 +2,11 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Objects;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreMode;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
@@ -24,11 +26,13 @@ final class TextFilter implements OneFilter {
     };
 
     private final Filter filter;
+    private final IndexSearcher searcher;
     private final String text;
     private final @Nullable Query passed;
 
     TextFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
         this.filter = filter;
+        this.searcher = searcher;
         VisitorQuery asked = new VisitorQuery(given.isEmpty() ? "" : given.getFirst(), 1);
         Words words = design.words().withWeights(List.of(new FieldWeight(filter.field(), 1))).withNeeded(Words.WordsNeeded.ALL).withOperators(false);
         ReadQuery read = ReadQuery.read(asked, design.withWords(words), content, searcher);
@@ -49,6 +53,11 @@ final class TextFilter implements OneFilter {
     @Override
     public @Nullable Query passed() {
         return passed;
+    }
+
+    @Override
+    public Passing passing(LeafReaderContext leaf) throws IOException {
+        return Passing.of(searcher.createWeight(searcher.rewrite(Objects.requireNonNull(passed)), ScoreMode.COMPLETE_NO_SCORES, 1), leaf);
     }
 
     @Override

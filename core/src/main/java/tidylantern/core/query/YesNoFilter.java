@@ -56,6 +56,12 @@ final class YesNoFilter implements OneFilter {
     }
 
     @Override
+    public Passing passing(LeafReaderContext leaf) throws IOException {
+        SortedDocValues answers = DocValues.getSorted(leaf.reader(), IndexFields.sort(filter.field()));
+        return document -> answers.advanceExact(document) && values.contains(answers.lookupOrd(answers.ordValue()).utf8ToString());
+    }
+
+    @Override
     public Counting counting() {
         return counting;
     }

@@ -106,6 +106,17 @@ class FiltersTest {
     }
 
     @Test
+    void aThousandTicksAreObeyed(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder)) {
+            List<String> all = IntStream.range(0, 300).mapToObj(n -> "V" + n).toList();
+            site.item(SearchFixture.POSTS, "all", Map.of("title", "Boat", "tags", all)).item(SearchFixture.POSTS, "most", Map.of("title", "Boat", "tags", all.subList(0, 299))).indexed();
+            Map<String, List<String>> ticked = Map.of("tag", all.stream().map(String::toLowerCase).toList());
+            assertThat(answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", ticked).total()).isEqualTo(1);
+            assertThat(answer(site, design(TAGS), "", ticked).total()).isEqualTo(2);
+        }
+    }
+
+    @Test
     void branchesOfALargeTreeComeWhenTheyAreOpened(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)) {
             for (int i = 0; i < 500; i++) {

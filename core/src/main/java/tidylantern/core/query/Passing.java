@@ -1,0 +1,26 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.search.DocIdSetIterator;
+import org.apache.lucene.search.Scorer;
+import org.apache.lucene.search.ScorerSupplier;
+import org.apache.lucene.search.TwoPhaseIterator;
+import org.apache.lucene.search.Weight;
+import org.jspecify.annotations.Nullable;
+
+/** Asks whether one item after the other fits what is set in a filter. */
+interface Passing {
+    /** @param document greater than the one before, within the part of the index */
+    boolean passes(int document) throws IOException;
+
+    /** Asks a query. */
+    static Passing of(Weight weight, LeafReaderContext leaf) throws IOException {
+        ScorerSupplier supplier = weight.scorerSupplier(leaf);
+        // As if hardly anything were asked: what can look at one document then does, and gathers nothing first.
+        Scorer scorer = supplier == null ? null : supplier.get(1);
+        TwoPhaseIterator sure = scorer == null ? null : scorer.twoPhaseIterator();
+        @Nullable DocIdSetIterator near = scorer == null ? null : sure == null ? scorer.iterator() : sure.approximation();
+        return document -> near != null && (near.docID() < document ? near.advance(document) : near.docID()) == document && (sure == null || sure.matches());
+    }
+}
