@@ -10,7 +10,6 @@ const emit = defineEmits<{ tick: [value: string] }>()
 /** From so many values on visitors look for them by name. */
 const MANY = 20
 const more = inject(MORE_VALUES)!
-const all = ref(false)
 const opened = ref(new Set<string>())
 /** Branches of a large tree come when they are opened. */
 const fetched = ref<Record<string, readonly FilterValue[]>>({})
@@ -23,7 +22,11 @@ const childrenOf = (value: FilterValue) => (value.children.length > 0 ? value.ch
 const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(value)
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
 const branches = computed(() => values.some(value => value.below > 0))
-const isLong = computed(() => top && filter.control === 'list' && (values.length > MANY || values.some(value => value.below > value.children.length)))
+const number = (count: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(count)
+const all = ref(false)
+/** With everything below them, as far as it is known. */
+const size = (some: readonly FilterValue[]): number => some.reduce((sum, value) => sum + 1 + Math.max(value.below, size(value.children)), 0)
+const isLong = computed(() => top && filter.control === 'list' && size(values) > MANY)
 const shown = computed(() => named.value ?? (all.value ? values : values.filter((value, n) => n < filter.cutAfter || value.selected || holds(value))))
 const hidden = computed(() => (named.value ? 0 : values.length - shown.value.length))
 
@@ -59,7 +62,6 @@ watch(more.state, () => {
   }
   if (named.value) look()
 })
-const number = (count: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(count)
 </script>
 
 <template>

@@ -9,6 +9,8 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -91,6 +93,10 @@ public final class DemoLoader {
         if (wanted.has("collections")) {
             List<String> searched = wanted.path("collections").valueStream().map(JsonNode::asString).toList();
             ((ArrayNode) design.path("reach").path("collections")).removeIf(one -> !searched.contains(one.path("collection").asString()));
+            // A weight for a field that none of these has would be remarked on.
+            Set<String> fields = JSON.readTree(send("GET", "/sites/" + SITE + "/collections", null, null, null).body()).valueStream().filter(one -> searched.contains(one.path("key").asString()))
+                    .flatMap(one -> one.path("fields").valueStream()).map(field -> field.path("key").asString()).collect(Collectors.toSet());
+            ((ArrayNode) design.path("words").path("weights")).removeIf(weight -> !fields.contains(weight.path("field").asString()));
         }
         design.set("filters", wanted.path("filters"));
         HttpResponse<String> changed = send("PUT", search + "/draft", JSON.writeValueAsString(design), "application/json", draft.headers().firstValue("ETag").orElse(""));
