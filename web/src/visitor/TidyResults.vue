@@ -43,6 +43,8 @@ const pages = computed<(number | null)[]>(() => {
 })
 
 const filters = computed(() => (answer.value?.filters ?? []).filter(filter => filter.offers))
+/** Those for the room there is; what is set in the others holds all the same. */
+const here = computed(() => filters.value.filter(filter => filter.devices !== (isNarrow.value ? 'wide' : 'narrow')))
 const ticked = computed(() => filters.value.flatMap(filter => setIn(filter).map(value => ({ key: filter.key, ...value }))))
 function tick(key: string, value: string) {
   const before = ticked.value.filter(one => one.key === key).map(one => one.value)
@@ -91,8 +93,8 @@ watch(() => results.value, async now => {
 
 <template>
   <p v-if="!search" class="note">{{ texts.needsKey }}</p>
-  <div v-else ref="whole" class="results" :class="{ 'with-filters': filters.length > 0 && !isNarrow }" :aria-busy="results.kind === 'loading'">
-    <aside v-if="filters.length > 0 && !isNarrow" class="side" part="filters" :aria-label="texts.filters"><FilterList :filters="filters" @tick="tick" @set="set" /></aside>
+  <div v-else ref="whole" class="results" :class="{ 'with-filters': here.length > 0 && !isNarrow }" :aria-busy="results.kind === 'loading'">
+    <aside v-if="here.length > 0 && !isNarrow" class="side" part="filters" :aria-label="texts.filters"><FilterList :filters="here" @tick="tick" @set="set" /></aside>
     <div v-if="answer" class="found">
       <h2 ref="heading" class="heading" part="heading" tabindex="-1">{{ answer.total === 0 ? texts.nothing(answer.query) : title }}</h2>
       <p v-if="answer.total > 0" class="count" part="count">{{ texts.count(answer.total) }}</p>
@@ -100,8 +102,8 @@ watch(() => results.value, async now => {
         <p class="note">{{ texts.nothingHint }}</p>
         <p><button type="button" class="again" @click="show(state, '', 1)">{{ texts.everything }}</button></p>
       </template>
-      <div v-if="ticked.length > 0 || (filters.length > 0 && isNarrow)" class="active">
-        <button v-if="isNarrow && filters.length > 0" type="button" class="chip open" part="filters-button" aria-haspopup="dialog" @click="sheet?.showModal()">{{ texts.filters }}<span v-if="ticked.length > 0">{{ ticked.length }}</span></button>
+      <div v-if="ticked.length > 0 || (here.length > 0 && isNarrow)" class="active">
+        <button v-if="isNarrow && here.length > 0" type="button" class="chip open" part="filters-button" aria-haspopup="dialog" @click="sheet?.showModal()">{{ texts.filters }}<span v-if="ticked.length > 0">{{ ticked.length }}</span></button>
         <button v-for="one in ticked" :key="one.key + one.value" type="button" class="chip" part="chip" :aria-label="texts.takeOff(one.label)" @click="tick(one.key, one.value)">{{ one.label }}<svg viewBox="0 0 18 18" aria-hidden="true"><path d="m5 5 8 8m0-8-8 8" /></svg></button>
         <button v-if="ticked.length > 0" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button>
       </div>
@@ -129,9 +131,9 @@ watch(() => results.value, async now => {
         <h3 aria-hidden="true">{{ texts.seeAlso }}</h3>
         <a v-for="query in answer.seeAlso" :key="query" :href="addressOf(search, query, 1)" @click.exact.prevent="ask(query)">{{ query }}</a>
       </nav>
-      <dialog v-if="isNarrow && filters.length > 0" ref="sheet" class="sheet" :aria-label="texts.filters">
+      <dialog v-if="isNarrow && here.length > 0" ref="sheet" class="sheet" :aria-label="texts.filters">
         <div class="sheet-top"><strong>{{ texts.filters }}</strong><button v-if="ticked.length > 0" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button></div>
-        <div class="sheet-list"><FilterList :filters="filters" @tick="tick" @set="set" /></div>
+        <div class="sheet-list"><FilterList :filters="here" @tick="tick" @set="set" /></div>
         <button type="button" class="done" part="done" @click="sheet?.close()">{{ texts.showResults(answer.total) }}</button>
       </dialog>
     </div>

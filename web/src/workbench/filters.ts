@@ -18,7 +18,7 @@ export const CONTROL_NAMES: Record<Control, string> = {
 /** A filter ready to use, made of what the content says. */
 export function filterFrom(proposal: FilterProposal, key: string): Filter {
   return { key, label: proposal.label, help: '', field: proposal.field, control: proposal.control, except: [], picked: null, labels: {}, several: 'any', order: proposal.control === 'chips' ? 'count' : 'name', tree: proposal.tree,
-    counts: true, withoutResults: 'dim', cutAfter: 8, folded: false, unit: proposal.unit, bands: [], neutral: '' }
+    counts: true, withoutResults: 'dim', cutAfter: 8, folded: false, unit: proposal.unit, bands: [], neutral: '', devices: 'all', after: null }
 }
 
 /** More than this nobody scrolls through in a menu. */

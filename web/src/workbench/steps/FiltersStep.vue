@@ -26,8 +26,14 @@ function add(proposal: FilterProposal) {
   put('filters.add', [...filters.value, filterFrom(proposal, keyFrom(proposal.label, filters.value.map(filter => filter.key)))])
 }
 function change(at: number, changed: Filter) {
-  if (open.value === filters.value[at]?.key) open.value = changed.key
-  put(`filter.${at}`, filters.value.map((filter, n) => (n === at ? changed : filter)))
+  const before = filters.value[at]?.key
+  if (open.value === before) open.value = changed.key
+  put(`filter.${at}`, filters.value.map((filter, n) => (n === at ? changed : filter.after === before ? { ...filter, after: changed.key } : filter)))
+}
+/** Those that waited for it show always. */
+function remove(at: number) {
+  const gone = filters.value[at]?.key
+  put('filters.remove', filters.value.filter((_, n) => n !== at).map(filter => (filter.after === gone ? { ...filter, after: null } : filter)))
 }
 function move(at: number, by: number) {
   const moved = [...filters.value]
@@ -72,10 +78,10 @@ const kindOf = (filter: Filter): FieldKind => proposalOf(filter.field)?.kind ?? 
         <button type="button" class="name" :aria-expanded="open === filter.key" @click="open = open === filter.key ? null : filter.key"><b>{{ filter.label }}</b><small class="quiet">{{ said(filter) }}</small></button>
         <Button icon="pi pi-arrow-up" text rounded size="small" severity="secondary" :disabled="at === 0" :aria-label="`Move ${filter.label} up`" @click="move(at, -1)" />
         <Button icon="pi pi-arrow-down" text rounded size="small" severity="secondary" :disabled="at === filters.length - 1" :aria-label="`Move ${filter.label} down`" @click="move(at, 1)" />
-        <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the filter ${filter.label}`" @click="put('filters.remove', filters.filter((_, n) => n !== at))" />
+        <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the filter ${filter.label}`" @click="remove(at)" />
       </div>
       <p v-for="warning in warnings(filter)" :key="warning" class="warning"><i class="pi pi-info-circle" aria-hidden="true" />{{ warning }}</p>
-      <FilterSettings v-if="open === filter.key" :search="search" :kind="kindOf(filter)" :taken="filters.filter((_, n) => n !== at).map(one => one.key)" :model-value="filter" @update:model-value="change(at, $event)" />
+      <FilterSettings v-if="open === filter.key" :search="search" :kind="kindOf(filter)" :others="filters.filter((_, n) => n !== at)" :model-value="filter" @update:model-value="change(at, $event)" />
     </li>
   </ol>
   <template v-if="offered.length > 0">

@@ -132,6 +132,12 @@ public final class DesignDifferences {
         if (!filter.unit().isEmpty()) {
             said.add("in " + filter.unit());
         }
+        if (filter.devices() != Filter.Devices.ALL) {
+            said.add(filter.devices() == Filter.Devices.WIDE ? "only beside the results" : "only in the sheet");
+        }
+        if (filter.after() != null) {
+            said.add("once " + filter.after() + " is set");
+        }
         if (!filter.neutral().isEmpty()) {
             said.add("“" + filter.neutral() + "” for none");
         }

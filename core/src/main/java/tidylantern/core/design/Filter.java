@@ -31,9 +31,11 @@ import tidylantern.core.content.FieldKind;
  * @param unit what stands behind numbers, at most 12 characters; may be empty
  * @param bands between which numbers the steps of a number lie, ascending; none for steps that fit what there is
  * @param neutral what visitors read for none of a list or menu of which one holds, at most 40 characters; empty for "Any"
+ * @param devices where there is room beside the results, where there is none, or both
+ * @param after key of another filter, without which set this one is not shown; null to show it always
  */
 public record Filter(String key, String label, String help, FieldKey field, @Nullable Control control, List<String> except, @Nullable List<String> picked, Map<String, String> labels,
-        Several several, Order order, Boolean tree, Boolean counts, WithoutResults withoutResults, Integer cutAfter, Boolean folded, String unit, List<Double> bands, String neutral) {
+        Several several, Order order, Boolean tree, Boolean counts, WithoutResults withoutResults, Integer cutAfter, Boolean folded, String unit, List<Double> bands, String neutral, Devices devices, @Nullable String after) {
     /** Parameters of the public contract, which no filter may be called by. */
     public static final Set<String> TAKEN = Set.of("q", "page", "order", "near", "place", "within", "below", "named");
     public static final int MOST_EXCEPT = 5_000;
@@ -72,6 +74,8 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
         DesignFault.unless(bands.size() <= MOST_BANDS, "bands", "%d steps are too many; %d are the most", bands.size(), MOST_BANDS);
         neutral = Objects.requireNonNullElse(neutral, "").strip();
         DesignFault.unless(neutral.length() <= 40, "neutral", "\"%s\" is too long for a choice; 40 characters are the most", neutral);
+        devices = Objects.requireNonNullElse(devices, Devices.ALL);
+        DesignFault.unless(!key.equals(after), "after", "the filter \"%s\" cannot wait for itself", key);
         for (int i = 0; i < bands.size(); i++) {
             DesignFault.unless(Double.isFinite(bands.get(i)) && (i == 0 || bands.get(i) > bands.get(i - 1)), "bands[" + i + "]", "the steps of the filter \"%s\" must go up; %s does not", key, bands.get(i));
         }
@@ -79,7 +83,7 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
 
     /** With everything as usual. */
     public static Filter of(String key, String label, FieldKey field) {
-        return new Filter(key, label, null, field, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        return new Filter(key, label, null, field, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** Its control for a field of this kind, which may have changed since one was chosen; null where nobody narrows by the kind. */
@@ -99,32 +103,50 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
     }
 
     public Filter withControl(Control changed) {
-        return new Filter(key, label, help, field, changed, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
+        return new Filter(key, label, help, field, changed, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after);
     }
 
     public Filter withSeveral(Several changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, changed, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
+        return new Filter(key, label, help, field, control, except, picked, labels, changed, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after);
     }
 
     public Filter withExcept(List<String> changed) {
-        return new Filter(key, label, help, field, control, changed, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
+        return new Filter(key, label, help, field, control, changed, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after);
     }
 
     public Filter withPicked(@Nullable List<String> changed) {
-        return new Filter(key, label, help, field, control, except, changed, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
+        return new Filter(key, label, help, field, control, except, changed, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after);
     }
 
     public Filter withLabels(Map<String, String> changed) {
-        return new Filter(key, label, help, field, control, except, picked, changed, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral);
+        return new Filter(key, label, help, field, control, except, picked, changed, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after);
     }
 
     /** @param tree whether the values stand as a tree */
     public Filter ordered(Order changed, boolean tree, WithoutResults without) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, changed, tree, counts, without, cutAfter, folded, unit, bands, neutral);
+        return new Filter(key, label, help, field, control, except, picked, labels, several, changed, tree, counts, without, cutAfter, folded, unit, bands, neutral, devices, after);
     }
 
     public Filter withBands(List<Double> changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, changed, neutral);
+        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, changed, neutral, devices, after);
+    }
+
+    public Filter withAfter(@Nullable String changed) {
+        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, changed);
+    }
+
+    /** On what a filter is shown. */
+    public enum Devices {
+        ALL,
+        /** Where filters stand beside the results. */
+        WIDE,
+        /** Where they open as a sheet. */
+        NARROW;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 
     /** What several ticks mean together. */

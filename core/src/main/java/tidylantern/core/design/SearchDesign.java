@@ -28,6 +28,10 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
         words = Objects.requireNonNullElseGet(words, Words::standard);
         filters = List.copyOf(Objects.requireNonNullElse(filters, List.of()));
         DesignFault.unless(filters.size() <= MOST_FILTERS, "filters", "%d filters are too many; %d are the most", filters.size(), MOST_FILTERS);
+        for (int i = 0; i < filters.size(); i++) {
+            String after = filters.get(i).after();
+            DesignFault.unless(after == null || filters.stream().anyMatch(other -> other.key().equals(after)), "filters[" + i + "].after", "\"%s\" waits for \"%s\", and there is no such filter", filters.get(i).key(), after);
+        }
         DesignFault.ifTwice(filters.stream().map(Filter::key).toList(), "filters", "the key");
         page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null));
     }

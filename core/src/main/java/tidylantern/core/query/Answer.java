@@ -22,4 +22,10 @@ public record Answer(String query, boolean startingList, int total, int page, in
         seeAlso = List.copyOf(seeAlso);
         filters = List.copyOf(filters);
     }
+
+    /** Whether visitors see one of the filters: it leads anywhere, and what it waits for is set. What is set itself stays in sight. */
+    public boolean shows(FilterAnswer filter) {
+        String after = filter.filter().after();
+        return filter.offers() && (after == null || filter.isSet() || filters.stream().anyMatch(other -> other.filter().key().equals(after) && other.isSet()));
+    }
 }

@@ -30,7 +30,9 @@ final class CategoryFilter implements OneFilter {
     private final SearchDesign design;
     private final String language;
     private final Control control;
-    private final CategoryCounts.Counting counting;
+    private final CategoryNumbers numbers;
+    /** As large as the field has values, so not there before anything is to be counted. */
+    private CategoryCounts.@Nullable Counting counting;
     private final List<String> values;
 
     CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
@@ -39,8 +41,8 @@ final class CategoryFilter implements OneFilter {
         this.design = design;
         language = content.languages(design.searched()).stream().sorted().findFirst().orElse("en");
         control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
-        counting = new CategoryCounts.Counting(searcher.getIndexReader(), filter.field());
-        values = given.stream().distinct().filter(value -> counting.numbers().has(value) && filter.offers(value)).limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES).toList();
+        numbers = CategoryNumbers.of(searcher.getIndexReader(), filter.field());
+        values = given.stream().distinct().filter(value -> numbers.has(value) && filter.offers(value)).limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES).toList();
     }
 
     @Override
@@ -55,7 +57,6 @@ final class CategoryFilter implements OneFilter {
 
     @Override
     public List<String> said() {
-        CategoryNumbers numbers = counting.numbers();
         return values.stream().map(value -> filter.labels().getOrDefault(value, numbers.names(numbers.number(value)).getLast())).toList();
     }
 
@@ -76,13 +77,13 @@ final class CategoryFilter implements OneFilter {
 
     @Override
     public Passing passing(LeafReaderContext leaf) throws IOException {
-        int[] wanted = values.stream().mapToInt(counting.numbers()::number).toArray();
+        int[] wanted = values.stream().mapToInt(numbers::number).toArray();
         if (keepsOwn() && wanted.length > Long.SIZE) {
             return Passing.of(searcher.createWeight(searcher.rewrite(Objects.requireNonNull(passed())), ScoreMode.COMPLETE_NO_SCORES, 1), leaf);
         }
         BitSet any = new BitSet();
         IntStream.of(wanted).forEach(any::set);
-        int[][] ofPaths = counting.numbers().ofPaths(leaf);
+        int[][] ofPaths = numbers.ofPaths(leaf);
         SortedSetDocValues paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
         boolean all = keepsOwn();
         return document -> {
@@ -105,7 +106,10 @@ final class CategoryFilter implements OneFilter {
     }
 
     @Override
-    public Counting counting() {
+    public CategoryCounts.Counting counting() throws IOException {
+        if (counting == null) {
+            counting = new CategoryCounts.Counting(searcher.getIndexReader(), filter.field());
+        }
         return counting;
     }
 
@@ -116,7 +120,6 @@ final class CategoryFilter implements OneFilter {
 
     /** After everything has been counted. */
     FilterValues counted() throws IOException {
-        CategoryNumbers numbers = counting.numbers();
-        return new FilterValues(filter, numbers, counting.counts(), numbers.inReach(searcher, filter.field(), design.reach()), numbers.placesByName(searcher.getIndexReader(), filter.field(), language), values, language);
+        return new FilterValues(filter, numbers, counting().counts(), numbers.inReach(searcher, filter.field(), design.reach()), numbers.placesByName(searcher.getIndexReader(), filter.field(), language), values, language);
     }
 }

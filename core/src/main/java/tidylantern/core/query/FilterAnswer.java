@@ -26,6 +26,14 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
         return bounds != null ? bounds.min() != null || bounds.set() : control == Control.BOX || offers(values);
     }
 
+    boolean isSet() {
+        return bounds != null ? bounds.set() : !text.isEmpty() || isTicked(values);
+    }
+
+    private static boolean isTicked(List<Offered> values) {
+        return values.stream().anyMatch(value -> value.selected() || isTicked(value.children()));
+    }
+
     private static boolean offers(List<Offered> values) {
         return values.stream().anyMatch(value -> value.count() > 0 || value.selected() || offers(value.children()));
     }

@@ -106,6 +106,21 @@ class FiltersTest {
     }
 
     @Test
+    void aFilterThatWaitsForAnotherShowsOnceThatIsSet(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = boats(folder)) {
+            SearchDesign design = design(TAGS, Filter.of("more", "More", new FieldKey("tags")).withAfter("tag"));
+            Answer before = answer(site, design, "", Map.of());
+            assertThat(before.filters()).extracting(before::shows).containsExactly(true, false);
+            Answer then = answer(site, design, "", Map.of("tag", List.of("sea")));
+            assertThat(then.filters()).extracting(then::shows).containsExactly(true, true);
+            Answer alone = answer(site, design, "", Map.of("more", List.of("sea")));
+            assertThat(alone.filters()).as("what is set stays in sight").extracting(alone::shows).containsExactly(true, true);
+            assertThatThrownBy(() -> design(TAGS.withAfter("gone"))).isInstanceOfSatisfying(DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[0].after"));
+            assertThatThrownBy(() -> TAGS.withAfter("tag")).isInstanceOf(DesignFault.class).hasMessageContaining("cannot wait for itself");
+        }
+    }
+
+    @Test
     void aThousandTicksAreObeyed(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)) {
             List<String> all = IntStream.range(0, 300).mapToObj(n -> "V" + n).toList();

@@ -47,7 +47,7 @@ class Answering {
             String base = sites.get(site).address();
             return new Results(answer.query(), answer.startingList(), answer.total(), answer.page(), answer.pages(), answer.perPage(),
                     micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList(), answer.didYouMean(), answer.seeAlso(),
-                    answer.filters().stream().map(SearchAnswers.FilterShape::of).toList());
+                    answer.filters().stream().map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter))).toList());
         });
     }
 

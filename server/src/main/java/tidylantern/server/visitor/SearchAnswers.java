@@ -38,7 +38,8 @@ final class SearchAnswers {
      *
      * @param key its parameter's name
      * @param help what stands below the label; may be empty
-     * @param offers whether it leads anywhere just now; if not, it is not shown
+     * @param offers whether it leads anywhere just now, and what it waits for is set; if not, it is not shown
+     * @param devices where it is shown; what is set in it holds everywhere
      * @param several whether one tick is enough, or every one must hold
      * @param counts whether the number beside a value is shown
      * @param cutAfter how many values of a list show at first
@@ -49,11 +50,11 @@ final class SearchAnswers {
      * @param bounds null where values are ticked or words typed
      * @param text the words typed; empty if none are
      */
-    record FilterShape(String key, String label, String help, Control control, boolean offers, Filter.Several several, boolean counts, int cutAfter, boolean folded, String unit, String neutral,
+    record FilterShape(String key, String label, String help, Control control, boolean offers, Filter.Devices devices, Filter.Several several, boolean counts, int cutAfter, boolean folded, String unit, String neutral,
             List<FilterAnswer.Offered> values, FilterAnswer.@Nullable Bounds bounds, String text) {
-        static FilterShape of(FilterAnswer answer) {
+        static FilterShape of(FilterAnswer answer, boolean offers) {
             Filter filter = answer.filter();
-            return new FilterShape(filter.key(), filter.label(), filter.help(), answer.control(), answer.offers(), filter.several(), filter.counts(), filter.cutAfter(), filter.folded(), filter.unit(), filter.neutral(),
+            return new FilterShape(filter.key(), filter.label(), filter.help(), answer.control(), offers, filter.devices(), filter.several(), filter.counts(), filter.cutAfter(), filter.folded(), filter.unit(), filter.neutral(),
                     answer.values(), answer.bounds(), answer.text());
         }
     }

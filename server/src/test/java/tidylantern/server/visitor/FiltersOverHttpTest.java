@@ -86,11 +86,21 @@ class FiltersOverHttpTest {
         assertThat(api.get("/s/" + search + "?q=boat").text()).doesNotContain("Clear all");
     }
 
+    @Test
+    void valuesOfAFilterAreAskedForByTheOneAboveOrByName() {
+        String values = "/api/public/searches/" + search + "/filters/where/values?kind=gig&";
+        assertThat(api.get(values + "below=north").json().toString()).contains("\"label\":\"Bay\",\"count\":10", "\"label\":\"Cove <b>\",\"count\":5");
+        assertThat(api.get(values + "named=COVE").json()).hasSize(1);
+        assertThat(api.get(values + "below=south").json()).isEmpty();
+        assertThat(api.get(values.replace("where", "nope") + "named=cove").json()).isEmpty();
+        assertThat(api.get("/api/owner/searches/" + search + "/draft/filters/where/values?named=bay").json()).hasSize(1);
+    }
+
     /** Published once with a filter of every other kind. */
     private static String decks() {
         String decks = api.publishedSearch("Decks");
         Api.Answer kept = filters(decks, "[{\"key\":\"oars\",\"label\":\"Oars\",\"field\":\"oars\"},{\"key\":\"dry\",\"label\":\"Dry\",\"field\":\"dry\"},{\"key\":\"sails\",\"label\":\"Sails\",\"field\":\"sails\",\"control\":\"months\"},"
-                + "{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"control\":\"one-of\",\"neutral\":\"Any boat\"},{\"key\":\"named\",\"label\":\"Named\",\"field\":\"title\"}]");
+                + "{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"control\":\"one-of\",\"neutral\":\"Any boat\"},{\"key\":\"called\",\"label\":\"Called\",\"field\":\"title\"}]");
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
         assertThat(api.send("POST", "/api/owner/searches/" + decks + "/publish", "", Map.of("If-Match", kept.header("ETag"))).status()).isEqualTo(200);
         return decks;
@@ -99,13 +109,13 @@ class FiltersOverHttpTest {
     @Test
     void boundsMonthsAnswersAndWordsAreParametersToo() {
         String results = "/api/public/searches/" + decks() + "/results?";
-        JsonNode answer = api.get(results + "oars=10..19&dry=yes&kind=gig&kind=skiff&named=boat").json();
+        JsonNode answer = api.get(results + "oars=10..19&dry=yes&kind=gig&kind=skiff&called=boat").json();
         assertThat(answer.path("total").asInt()).as("10 alone: dry are 10 and 15, gigs the even ones, and one kind holds").isEqualTo(1);
         JsonNode bounds = answer.path("filters").path(0).path("bounds");
         assertThat(List.of(bounds.path("min").asString(), bounds.path("max").asString(), bounds.path("from").asString(), bounds.path("to").asString())).containsExactly("0", "29", "10", "19");
         assertThat(bounds.path("count").asInt()).as("0, 10 and 20 without the bounds").isEqualTo(3);
         assertThat(api.get(results + "sails=2027-02").json().path("total").asInt()).isEqualTo(3);
-        for (String wrong : List.of("oars=19..10", "oars=a..b", "oars=..", "dry=perhaps", "sails=2027-02-30..", "sails=2027-13", "kind=", "named=%21", "oars=%3Cb%3E..", "oars=" + "9".repeat(400) + "..")) {
+        for (String wrong : List.of("oars=19..10", "oars=a..b", "oars=..", "dry=perhaps", "sails=2027-02-30..", "sails=2027-13", "kind=", "called=%21", "oars=%3Cb%3E..", "oars=" + "9".repeat(400) + "..")) {
             assertThat(api.get(results + wrong).json().path("total").asInt()).as(wrong).isEqualTo(30);
             assertThat(api.get(results + wrong + "&q=boat&sails=2027-02").json().path("total").asInt()).as("the rest of %s is kept", wrong).isEqualTo(3);
         }
