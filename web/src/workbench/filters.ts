@@ -1,14 +1,6 @@
-import type { FieldKind, Filter, FilterProposal } from '../shared/contract'
+import type { Filter, FilterProposal } from '../shared/contract'
 
 export type Control = NonNullable<Filter['control']>
-
-const CATEGORY: Control[] = ['list', 'one-of', 'menu', 'chips']
-const NUMBERS: Control[] = ['range', 'bands', 'at-least', 'at-most']
-const FITTING: Partial<Record<FieldKind, Control[]>> = {
-  'category': CATEGORY, 'number': NUMBERS, 'money': NUMBERS, 'date': ['span', 'months', 'from-today'], 'yes-no': ['switch', 'ticks'], 'text': ['box'], 'code': ['box'],
-}
-/** What a filter on a field of this kind may be handled with, the usual one first; none for kinds that nobody narrows by. */
-export const controlsFor = (kind: FieldKind): Control[] => FITTING[kind] ?? []
 
 export const CONTROL_NAMES: Record<Control, string> = {
   'list': 'Values to tick', 'one-of': 'One of a list', 'menu': 'One of a menu', 'chips': 'Values side by side', 'range': 'Two bounds, drawn', 'bands': 'Steps', 'at-least': 'A lower bound', 'at-most': 'An upper bound',

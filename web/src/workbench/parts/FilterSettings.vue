@@ -6,16 +6,18 @@ import SelectButton from 'primevue/selectbutton'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
 import type { FieldKind, Filter } from '../../shared/contract'
-import { CONTROL_NAMES, controlsFor, stepsFrom, wrongWithKey } from '../filters'
+import { CONTROL_NAMES, stepsFrom, type Control, wrongWithKey } from '../filters'
 import FilterValues from './FilterValues.vue'
 
 /** Everything about one filter. */
-const { search, others, kind } = defineProps<{
+const { search, others, kind, fitting } = defineProps<{
   search: string
   /** The other filters of the search. */
   others: readonly Filter[]
   /** Of its field. */
   kind: FieldKind
+  /** Controls for that kind, the usual one first; none while no item has a value. */
+  fitting: readonly Control[]
 }>()
 const filter = defineModel<Filter>({ required: true })
 const set = (changed: Partial<Filter>) => { filter.value = { ...filter.value, ...changed } }
@@ -25,11 +27,11 @@ const devices: { value: Filter['devices'], label: string }[] = [{ value: 'all', 
 /** None is an empty value here: a Select takes null for nothing chosen. */
 const afters = computed(() => [{ value: '', label: 'Always' }, ...others.map(one => ({ value: one.key, label: `Once ${one.label} is set` }))])
 const without: { value: Filter['withoutResults'], label: string }[] = [{ value: 'dim', label: 'Greyed' }, { value: 'hide', label: 'Not shown' }]
-const controls = computed(() => controlsFor(kind).map(value => ({ value, label: CONTROL_NAMES[value] })))
-const control = computed(() => (controls.value.some(one => one.value === filter.value.control) ? filter.value.control : controls.value[0]?.value))
-const isOne = (...some: (typeof control.value)[]) => some.includes(control.value)
+const controls = computed(() => fitting.map(value => ({ value, label: CONTROL_NAMES[value] })))
+const control = computed<Control | null>(() => (controls.value.some(one => one.value === filter.value.control) ? filter.value.control : controls.value[0]?.value ?? filter.value.control))
+const isOne = (...some: (Control | null)[]) => some.includes(control.value)
 /** Values stand one below the other or side by side, each with its number. */
-const hasValues = computed(() => !isOne('range', 'at-least', 'at-most', 'span', 'box', undefined))
+const hasValues = computed(() => !isOne('range', 'at-least', 'at-most', 'span', 'box', null))
 const wrongKey = ref('')
 function rename(key: string) {
   wrongKey.value = wrongWithKey(key, others.map(one => one.key))

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { CollectionShape, FieldKind, Filter, FilterProposal, SearchSummary } from '../../shared/contract'
-import { CONTROL_NAMES, controlsFor, filterFrom, keyFrom, warningsOf } from '../filters'
+import { CONTROL_NAMES, filterFrom, keyFrom, warningsOf } from '../filters'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
 import FilterSettings from '../parts/FilterSettings.vue'
@@ -52,7 +52,7 @@ const warnings = (filter: Filter) => (proposals.value && reach.value ? warningsO
 function said(filter: Filter): string {
   const proposal = proposalOf(filter.field)
   if (!proposal) return 'no item has a value'
-  const control = filter.control ?? controlsFor(proposal.kind)[0]
+  const control = filter.control ?? proposal.controls[0]
   const chosen = filter.picked ? ` · ${formatNumber(filter.picked.length)} picked` : filter.except.length > 0 ? ` · ${formatNumber(filter.except.length)} taken off` : ''
   return `${control ? CONTROL_NAMES[control] : ''} · ${content(proposal)} · ${counted(proposal.items, 'item')}${chosen}`
 }
@@ -81,7 +81,7 @@ const kindOf = (filter: Filter): FieldKind => proposalOf(filter.field)?.kind ?? 
         <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the filter ${filter.label}`" @click="remove(at)" />
       </div>
       <p v-for="warning in warnings(filter)" :key="warning" class="warning"><i class="pi pi-info-circle" aria-hidden="true" />{{ warning }}</p>
-      <FilterSettings v-if="open === filter.key" :search="search" :kind="kindOf(filter)" :others="filters.filter((_, n) => n !== at)" :model-value="filter" @update:model-value="change(at, $event)" />
+      <FilterSettings v-if="open === filter.key" :search="search" :kind="kindOf(filter)" :fitting="proposalOf(filter.field)?.controls ?? []" :others="filters.filter((_, n) => n !== at)" :model-value="filter" @update:model-value="change(at, $event)" />
     </li>
   </ol>
   <template v-if="offered.length > 0">

@@ -50,14 +50,14 @@ public final class CategoryCounts {
     }
 
     /** Counts the items that a query finds. */
-    static Counting counting(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
-        Counting counting = new Counting(searcher.getIndexReader(), field);
+    static Tally counting(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
+        Tally counting = new Tally(searcher.getIndexReader(), field);
         each(searcher, query, counting);
         return counting;
     }
 
     /** Shows every item that a query finds. */
-    static void each(IndexSearcher searcher, Query query, tidylantern.core.query.Counting counting) throws IOException {
+    static void each(IndexSearcher searcher, Query query, Counting counting) throws IOException {
         Weight weight = searcher.createWeight(searcher.rewrite(query), ScoreMode.COMPLETE_NO_SCORES, 1);
         for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
             Scorer scorer = weight.scorer(leaf);
@@ -75,17 +75,16 @@ public final class CategoryCounts {
     }
 
     /** Adds up the values of one item after the other. */
-    static final class Counting implements tidylantern.core.query.Counting {
+    static final class Tally extends Counting {
         private final FieldKey field;
         private final CategoryNumbers numbers;
         private final int[] counts;
         private final int[] lastSeen;
         private int seen;
         private int[][] ofPaths = {};
-        private @Nullable LeafReaderContext entered;
         private @Nullable SortedSetDocValues values;
 
-        Counting(IndexReader reader, FieldKey field) throws IOException {
+        Tally(IndexReader reader, FieldKey field) throws IOException {
             this.field = field;
             numbers = CategoryNumbers.of(reader, field);
             counts = new int[numbers.size()];
@@ -93,18 +92,13 @@ public final class CategoryCounts {
         }
 
         @Override
-        public void enter(LeafReaderContext leaf) {
-            entered = leaf;
+        void open(LeafReaderContext leaf) throws IOException {
+            ofPaths = numbers.ofPaths(leaf);
+            values = ofPaths.length == 0 ? null : DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
         }
 
         @Override
-        public void add(int document) throws IOException {
-            if (entered != null) {
-                // Not before anything is found there: most parts of an index hold none of the results of most queries.
-                ofPaths = numbers.ofPaths(entered);
-                values = ofPaths.length == 0 ? null : DocValues.getSortedSet(entered.reader(), IndexFields.paths(field));
-                entered = null;
-            }
+        void count(int document) throws IOException {
             if (values == null || !values.advanceExact(document)) {
                 return;
             }

@@ -32,7 +32,7 @@ final class CategoryFilter implements OneFilter {
     private final Control control;
     private final CategoryNumbers numbers;
     /** As large as the field has values, so not there before anything is to be counted. */
-    private CategoryCounts.@Nullable Counting counting;
+    private CategoryCounts.@Nullable Tally counting;
     private final List<String> values;
 
     CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
@@ -106,9 +106,9 @@ final class CategoryFilter implements OneFilter {
     }
 
     @Override
-    public CategoryCounts.Counting counting() throws IOException {
+    public CategoryCounts.Tally counting() throws IOException {
         if (counting == null) {
-            counting = new CategoryCounts.Counting(searcher.getIndexReader(), filter.field());
+            counting = new CategoryCounts.Tally(searcher.getIndexReader(), filter.field());
         }
         return counting;
     }

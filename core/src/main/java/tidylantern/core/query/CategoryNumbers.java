@@ -87,10 +87,10 @@ final class CategoryNumbers {
 
     /** By number, how many items in reach have the value or something below it; not to be written to. */
     int[] inReach(IndexSearcher searcher, FieldKey field, Reach reach) throws IOException {
-        return PerState.of(searcher.getIndexReader(), new InReach(field, reach), int[].class, () -> CategoryCounts.counting(searcher, field, ReachQuery.of(reach)).counts());
+        return PerState.of(searcher.getIndexReader(), reach, new InReach(field), int[].class, () -> CategoryCounts.counting(searcher, field, ReachQuery.of(reach)).counts());
     }
 
-    private record InReach(FieldKey field, Reach reach) {}
+    private record InReach(FieldKey field) {}
 
     /** The values right below a value; those at the top for -1. Not to be written to. */
     int[] below(int number) {

@@ -86,7 +86,7 @@ final class Explainer {
         List<Reason> reasons = new ArrayList<>();
         List<Leaving> leavings = List.of();
         if (place == null) {
-            for (Cause cause : causes(design, read, item, document)) {
+            for (Cause cause : causes(design, asked, item, document)) {
                 List<Remedy> remedies = new ArrayList<>();
                 for (Fix fix : cause.fixes()) {
                     SearchDesign after = fix.change().apply(design);
@@ -107,7 +107,7 @@ final class Explainer {
         if (document < 0) {
             return List.of(new Cause(Kind.NOT_THERE, List.of(), List.of(), null, List.of()));
         }
-        return causes(design, ReadQuery.read(query, design, content, searcher), IndexFields.item(searcher.storedFields(), document, fieldKeys()), document);
+        return causes(design, Asked.of(searcher, content, design, query), IndexFields.item(searcher.storedFields(), document, fieldKeys()), document);
     }
 
     private Set<FieldKey> fieldKeys() {
@@ -191,7 +191,7 @@ final class Explainer {
 
     // A miss
 
-    private List<Cause> causes(SearchDesign design, ReadQuery read, Item item, int document) throws IOException {
+    private List<Cause> causes(SearchDesign design, Asked asked, Item item, int document) throws IOException {
         List<Cause> causes = new ArrayList<>();
         reach(causes, design.reach(), document);
         SearchDesign inReach = design;
@@ -201,7 +201,7 @@ final class Explainer {
             }
         }
         // Whether slips are forgiven hangs on what is in reach, so words are looked at as if the item were.
-        ReadQuery then = inReach.equals(design) ? read : ReadQuery.read(query, inReach, content, searcher);
+        ReadQuery then = inReach.equals(design) ? asked.read() : ReadQuery.read(query, inReach, content, searcher);
         if (!then.startingList()) {
             if (then.parts().isEmpty()) {
                 if (!finds(then.asked(), document)) {
@@ -211,7 +211,7 @@ final class Explainer {
                 words(causes, inReach, then, item, document);
             }
         }
-        for (OneFilter one : Narrowing.of(query, design, content, searcher).filters()) {
+        for (OneFilter one : asked.narrowing().filters()) {
             Query passed = one.passed();
             if (passed != null && !finds(passed, document)) {
                 // The visitor's own choice, which no decision of the owner's takes back.

@@ -78,7 +78,7 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
         TOO_FEW_WORDS,
         /** It does not fit the visitor's operators. */
         OPERATORS,
-        /** It has none of the values that are ticked in a filter; 'words' are their keys. */
+        /** It does not fit what is set in a filter; 'words' are that, as visitors read it. */
         FILTERED;
 
         @Override

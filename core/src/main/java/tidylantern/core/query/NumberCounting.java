@@ -17,7 +17,7 @@ import tidylantern.core.index.IndexFields;
  * Counts items by the numbers or days of a field: how many have one, how many have one in each of some buckets that follow
  * one another, and how many in each of some intervals, which may overlap. An item counts at most once in each.
  */
-final class NumberCounting implements Counting {
+final class NumberCounting extends Counting {
     private final FieldKey field;
     private final boolean days;
     private final double[] starts;
@@ -28,7 +28,6 @@ final class NumberCounting implements Counting {
     private double least = Double.POSITIVE_INFINITY;
     private double greatest = Double.NEGATIVE_INFINITY;
     private boolean whole = true;
-    private @Nullable LeafReaderContext entered;
     private @Nullable SortedNumericDocValues numbers;
 
     /**
@@ -45,17 +44,12 @@ final class NumberCounting implements Counting {
     }
 
     @Override
-    public void enter(LeafReaderContext leaf) {
-        entered = leaf;
+    void open(LeafReaderContext leaf) throws IOException {
+        numbers = DocValues.getSortedNumeric(leaf.reader(), IndexFields.numbers(field));
     }
 
     @Override
-    public void add(int document) throws IOException {
-        if (entered != null) {
-            // Not before anything is found there: most parts of an index hold none of the results of most queries.
-            numbers = DocValues.getSortedNumeric(entered.reader(), IndexFields.numbers(field));
-            entered = null;
-        }
+    void count(int document) throws IOException {
         if (numbers == null || !numbers.advanceExact(document)) {
             return;
         }

@@ -71,7 +71,7 @@ final class NumberFilter implements OneFilter {
             set.stream().filter(one -> !offered.contains(one)).forEach(offered::add);
         }
         buckets = control == Control.RANGE ? bars() : control == Control.MONTHS ? months() : new double[0];
-        monthsInReach = control == Control.MONTHS ? PerState.of(searcher.getIndexReader(), new InMonths(filter.field(), design.reach()), int[].class,
+        monthsInReach = control == Control.MONTHS ? PerState.of(searcher.getIndexReader(), design.reach(), new InMonths(filter.field()), int[].class,
                 () -> new NumberCounting(filter.field(), true, buckets, List.of()).over(searcher, ReachQuery.of(design.reach())).inBuckets()) : new int[0];
         counting = new NumberCounting(filter.field(), days, buckets, offered);
     }
@@ -84,12 +84,12 @@ final class NumberFilter implements OneFilter {
         return new NumberFilter(filter, FieldKind.DATE, given.stream().map(one -> Interval.ofDays(one, today)).filter(Objects::nonNull).distinct().toList(), searcher, content, design, today);
     }
 
-    private record Between(FieldKey field, Reach reach) {}
+    private record Between(FieldKey field) {}
 
-    private record InMonths(FieldKey field, Reach reach) {}
+    private record InMonths(FieldKey field) {}
 
     private NumberCounting.Extent extent(IndexSearcher searcher, Reach reach) throws IOException {
-        return PerState.of(searcher.getIndexReader(), new Between(filter.field(), reach), NumberCounting.Extent.class,
+        return PerState.of(searcher.getIndexReader(), reach, new Between(filter.field()), NumberCounting.Extent.class,
                 () -> new NumberCounting(filter.field(), days, new double[0], List.of()).over(searcher, ReachQuery.of(reach)).extent());
     }
 

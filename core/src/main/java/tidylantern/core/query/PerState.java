@@ -1,15 +1,30 @@
 package tidylantern.core.query;
 
 import java.io.IOException;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.WeakHashMap;
 import org.apache.lucene.index.IndexReader;
+import tidylantern.core.design.Reach;
 
-/** What was reckoned once for a state of an index and holds as long as anybody reads that state. */
+/**
+ * What was reckoned once for a state of an index and holds as long as anybody reads that state. What hangs on a reach too is
+ * kept for the last few reaches alone: an owner who changes rules makes a new one with every change.
+ */
 final class PerState {
-    private static final int MOST = 400;
-    private static final Map<IndexReader, Map<Object, Object>> KNOWN = new WeakHashMap<>();
+    private static final int MOST_REACHES = 8;
+    private static final Map<IndexReader, PerState> KNOWN = new WeakHashMap<>();
+
+    private final Map<Object, Object> ofAll = new HashMap<>();
+    private final Map<Reach, Map<Object, Object>> ofReaches = new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Reach, Map<Object, Object>> eldest) {
+            return size() > MOST_REACHES;
+        }
+    };
 
     private PerState() {}
 
@@ -20,25 +35,33 @@ final class PerState {
 
     /** @param key what is reckoned, and of what; a record of its own for each kind */
     static <T> T of(IndexReader reader, Object key, Class<T> type, Reckoning<T> reckoning) throws IOException {
-        Map<Object, Object> ofReader;
-        synchronized (KNOWN) {
-            ofReader = KNOWN.computeIfAbsent(reader, state -> new LinkedHashMap<>(16, 0.75f, true) {
-                private static final long serialVersionUID = 1L;
-
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Object, Object> eldest) {
-                    return size() > MOST;
-                }
-            });
-        }
+        PerState state = of(reader);
         // Held by one who reckons, so that others wait for the result instead of doing the same; other states go on.
-        synchronized (ofReader) {
-            Object known = ofReader.get(key);
-            if (known == null) {
-                known = reckoning.reckon();
-                ofReader.put(key, known);
-            }
-            return type.cast(known);
+        synchronized (state) {
+            return of(state.ofAll, key, type, reckoning);
         }
+    }
+
+    /** The same for what hangs on a reach. */
+    static <T> T of(IndexReader reader, Reach reach, Object key, Class<T> type, Reckoning<T> reckoning) throws IOException {
+        PerState state = of(reader);
+        synchronized (state) {
+            return of(state.ofReaches.computeIfAbsent(reach, any -> new HashMap<>()), key, type, reckoning);
+        }
+    }
+
+    private static PerState of(IndexReader reader) {
+        synchronized (KNOWN) {
+            return KNOWN.computeIfAbsent(reader, any -> new PerState());
+        }
+    }
+
+    private static <T> T of(Map<Object, Object> known, Object key, Class<T> type, Reckoning<T> reckoning) throws IOException {
+        Object value = known.get(key);
+        if (value == null) {
+            value = reckoning.reckon();
+            known.put(key, value);
+        }
+        return type.cast(value);
     }
 }

@@ -19,10 +19,10 @@ import tidylantern.core.design.Words;
 final class TextFilter implements OneFilter {
     private static final Counting NOTHING = new Counting() {
         @Override
-        public void enter(LeafReaderContext leaf) {}
+        void open(LeafReaderContext leaf) {}
 
         @Override
-        public void add(int document) {}
+        void count(int document) {}
     };
 
     private final Filter filter;

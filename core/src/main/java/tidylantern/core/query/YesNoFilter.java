@@ -77,18 +77,18 @@ final class YesNoFilter implements OneFilter {
         return FilterAnswer.of(filter, control, offered);
     }
 
-    private final class Answers implements Counting {
+    private final class Answers extends Counting {
         private int yes;
         private int no;
         private @Nullable SortedDocValues answers;
 
         @Override
-        public void enter(LeafReaderContext leaf) throws IOException {
+        void open(LeafReaderContext leaf) throws IOException {
             answers = DocValues.getSorted(leaf.reader(), IndexFields.sort(filter.field()));
         }
 
         @Override
-        public void add(int document) throws IOException {
+        void count(int document) throws IOException {
             if (answers != null && answers.advanceExact(document)) {
                 if (answers.lookupOrd(answers.ordValue()).utf8ToString().equals(IndexFields.YES)) {
                     yes++;

@@ -55,11 +55,18 @@ class HostedPage {
      * @param written what is typed: bounds as {@code from..to}, or words; null where values are ticked
      * @param hint what may be typed; empty if anything may
      */
-    record PageFilter(String key, String label, String help, List<PageValue> values, String type, @Nullable String written, String hint) {
+    record PageFilter(String key, String label, String help, boolean hasHelp, List<PageValue> values, String type, @Nullable String written, String hint) {
         static PageFilter of(SearchAnswers.FilterShape filter) {
             FilterAnswer.Bounds bounds = filter.bounds();
             String written = bounds != null ? interval(bounds) : filter.control() == Control.BOX ? filter.text() : null;
-            return new PageFilter(filter.key(), filter.label(), filter.help(), HostedPage.values(filter, filter.values(), 0), filter.control().onlyOne() ? "radio" : "checkbox", written, bounds == null ? "" : bounds.min() + ".." + bounds.max());
+            boolean onlyOne = filter.control().onlyOne();
+            List<PageValue> values = new ArrayList<>(HostedPage.values(filter, filter.values(), 0));
+            if (onlyOne) {
+                // Otherwise nothing could take the choice back.
+                values.addFirst(new PageValue("", filter.neutral().isEmpty() ? "Any" : filter.neutral(), "", values.stream().noneMatch(PageValue::selected), false, 0));
+            }
+            return new PageFilter(filter.key(), filter.label(), filter.help(), !filter.help().isEmpty(), values, onlyOne ? "radio" : "checkbox", written,
+                    bounds == null || bounds.min() == null ? "" : bounds.min() + ".." + bounds.max());
         }
 
         /** As the address has it; empty where nothing is set. */
@@ -69,7 +76,7 @@ class HostedPage {
 
         /** What is set, as the address has it. */
         List<String> set() {
-            return written == null ? values.stream().filter(PageValue::selected).map(PageValue::value).toList() : written.isEmpty() ? List.of() : List.of(written);
+            return written == null ? values.stream().filter(PageValue::selected).map(PageValue::value).filter(value -> !value.isEmpty()).toList() : written.isEmpty() ? List.of() : List.of(written);
         }
     }
 

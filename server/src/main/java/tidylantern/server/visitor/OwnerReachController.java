@@ -114,12 +114,13 @@ class OwnerReachController {
      * @param kind by which the controls go
      * @param values how many category values they have, those above them included; 0 for other kinds
      * @param tree whether values lie below one another
+     * @param controls with which it may be handled
      * @param control with which it is handled best
      * @param unit of numbers, where the content says it; may be empty
      * @param least number or day among these items; null for other kinds
      * @param greatest of them
      */
-    record FilterProposal(FieldKey field, FieldKind kind, String label, List<String> collections, int items, int values, boolean tree, Control control, String unit, @Nullable String least,
+    record FilterProposal(FieldKey field, FieldKind kind, String label, List<String> collections, int items, int values, boolean tree, List<Control> controls, Control control, String unit, @Nullable String least,
             @Nullable String greatest) {}
 
     /** Titles and long texts are what words search; a box for one of them would only repeat the search. */
@@ -134,13 +135,16 @@ class OwnerReachController {
         List<Collection> searched = content.collections().stream().filter(collection -> draft.design().searched().contains(collection.key())).toList();
         List<Field> fields = searched.stream().flatMap(collection -> collection.fields().stream())
                 .filter(field -> !Control.fitting(field.kind()).isEmpty() && !NEVER_PROPOSED.contains(field.key()))
-                .collect(Collectors.toMap(Field::key, field -> field, (first, again) -> first, LinkedHashMap::new)).values().stream().limit(SearchDesign.MOST_FILTERS).toList();
+                .collect(Collectors.toMap(Field::key, field -> field, (first, again) -> first, LinkedHashMap::new)).values().stream().toList();
         // What each would show by itself, asked of the engine that answers visitors.
-        List<Filter> filters = new ArrayList<>();
-        for (int i = 0; i < fields.size(); i++) {
-            filters.add(Filter.of("f" + i, fields.get(i).label(), fields.get(i).key()));
+        List<FilterAnswer> answers = new ArrayList<>();
+        for (int from = 0; from < fields.size(); from += SearchDesign.MOST_FILTERS) {
+            List<Filter> filters = new ArrayList<>();
+            for (Field field : fields.subList(from, Math.min(from + SearchDesign.MOST_FILTERS, fields.size()))) {
+                filters.add(Filter.of("f" + filters.size(), field.label(), field.key()));
+            }
+            answers.addAll(indexes.engine(draft.site()).answer(content, draft.design().withFilters(filters), new VisitorQuery("", 1)).filters());
         }
-        List<FilterAnswer> answers = indexes.engine(draft.site()).answer(content, draft.design().withFilters(filters), new VisitorQuery("", 1)).filters();
         List<FilterProposal> proposals = new ArrayList<>();
         for (int i = 0; i < fields.size(); i++) {
             Field field = fields.get(i);
@@ -148,9 +152,9 @@ class OwnerReachController {
             ItemFilter having = new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true), new ItemFilter.Says(field.key(), true)));
             int items = indexes.listing(draft.site()).count(having);
             if (items > 0) {
-                boolean tree = answers.get(i).values().stream().anyMatch(value -> !value.children().isEmpty());
+                boolean tree = answers.get(i).values().stream().anyMatch(value -> value.below() > 0);
                 proposals.add(new FilterProposal(field.key(), field.kind(), field.label(), searched.stream().filter(collection -> collection.field(field.key()) != null).map(Collection::label).toList(), items,
-                        field.kind() == FieldKind.CATEGORY ? indexes.values(draft.site(), field.key(), having).size() : 0, tree,
+                        field.kind() == FieldKind.CATEGORY ? indexes.values(draft.site(), field.key(), having).size() : 0, tree, Control.fitting(field.kind()),
                         field.kind() == FieldKind.CATEGORY && !tree && TAG_LIKE.contains(field.key().value()) ? Control.CHIPS : Control.fitting(field.kind()).getFirst(),
                         field.kind() == FieldKind.MONEY ? currency(draft.site(), content, having, field.key()) : "", bounds == null ? null : bounds.min(), bounds == null ? null : bounds.max()));
             }

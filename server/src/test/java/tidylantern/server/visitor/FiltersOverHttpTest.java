@@ -120,7 +120,7 @@ class FiltersOverHttpTest {
             assertThat(api.get(results + wrong + "&q=boat&sails=2027-02").json().path("total").asInt()).as("the rest of %s is kept", wrong).isEqualTo(3);
         }
         String page = api.get(results.replace("/api/public/searches/", "/s/").replace("/results", "") + "oars=10..19&kind=gig").text().replace("&#x3D;", "=");
-        assertThat(page).as("without script").contains("name=\"oars\" value=\"10..19\" placeholder=\"0..29\"").contains("type=\"radio\" name=\"kind\" value=\"gig\" checked").contains("5 results");
+        assertThat(page).as("without script").contains("name=\"oars\" value=\"10..19\" placeholder=\"0..29\"").contains("type=\"radio\" name=\"kind\" value=\"gig\" checked").contains("5 results").contains("name=\"kind\" value=\"\"> Any boat");
     }
 
     @Test
@@ -130,6 +130,7 @@ class FiltersOverHttpTest {
                 .containsExactlyInAnyOrder("where 30 3 true", "kind 30 2 false", "oars 30 0 false", "dry 30 0 false", "sails 30 0 false");
         JsonNode oars = StreamSupport.stream(proposals.spliterator(), false).filter(one -> one.path("field").asString().equals("oars")).findFirst().orElseThrow();
         assertThat(List.of(oars.path("control").asString(), oars.path("least").asString(), oars.path("greatest").asString())).containsExactly("range", "0", "29");
+        assertThat(oars.path("controls").toString()).isEqualTo("[\"range\",\"bands\",\"at-least\",\"at-most\"]");
         assertThat(api.get("/api/owner/searches/" + search + "/draft/filter-values?field=where").json()).hasSize(3);
         assertThat(api.get("/api/owner/searches/" + search + "/draft/filter-values?field=title").status()).isEqualTo(404);
     }
