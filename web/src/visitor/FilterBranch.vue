@@ -7,8 +7,6 @@ import { english as texts } from './texts'
 /** The values on one level of a filter, each with what lies below it. */
 const { filter, values, top = false } = defineProps<{ filter: FilterShape, values: readonly FilterValue[], top?: boolean }>()
 const emit = defineEmits<{ tick: [value: string] }>()
-/** From so many values on visitors look for them by name. */
-const MANY = 20
 const more = inject(MORE_VALUES)!
 const opened = ref(new Set<string>())
 /** Branches of a large tree come when they are opened. */
@@ -26,8 +24,12 @@ const number = (count: number) => new Intl.NumberFormat(document.documentElement
 const all = ref(false)
 /** With everything below them, as far as it is known. */
 const size = (some: readonly FilterValue[]): number => some.reduce((sum, value) => sum + 1 + Math.max(value.below, size(value.children)), 0)
-const isLong = computed(() => top && filter.control === 'list' && size(values) > MANY)
-const shown = computed(() => named.value ?? (all.value ? values : values.filter((value, n) => n < filter.cutAfter || value.selected || holds(value))))
+const isLong = computed(() => top && filter.control === 'list' && size(values) >= filter.searchFrom)
+/** The first few, under each heading where there are some. */
+const isFirst = (value: FilterValue, n: number) => n - values.findIndex(other => other.heading === value.heading) < filter.cutAfter
+const shown = computed(() => named.value ?? (all.value ? values : values.filter((value, n) => isFirst(value, n) || value.selected || holds(value))))
+const begins = (n: number) => filter.headings && top && shown.value[n]!.heading !== shown.value[n - 1]?.heading
+const shortened = computed(() => values.filter(isFirst).length)
 const hidden = computed(() => (named.value ? 0 : values.length - shown.value.length))
 
 async function load<T extends { below: string } | { named: string }>(what: T, then: (values: readonly FilterValue[]) => void) {
@@ -67,7 +69,8 @@ watch(more.state, () => {
 <template>
   <input v-if="isLong" v-model="wanted" type="search" class="typed find" :aria-label="texts.findIn(filter.label)" :placeholder="texts.find" autocomplete="off" @input="look" @keydown.enter.prevent>
   <ul class="values">
-    <li v-for="value in shown" :key="value.value">
+    <li v-for="(value, n) in shown" :key="value.value">
+      <strong v-if="begins(n)" class="heading-of">{{ value.heading }}</strong>
       <div class="value" :class="{ none: value.count === 0 && !value.selected }">
         <label><input type="checkbox" :checked="value.selected" :disabled="value.count === 0 && !value.selected" @change="emit('tick', value.value)"><span>{{ value.label }}</span></label>
         <span v-if="filter.counts" class="number">{{ number(value.count) }}</span>
@@ -80,5 +83,5 @@ watch(more.state, () => {
   <p v-if="named && named.length === 0" class="help">{{ texts.noSuchValue }}</p>
   <p v-if="failed" class="help" role="status">{{ texts.failed }}</p>
   <button v-if="hidden > 0" type="button" class="more" @click="all = true">{{ texts.more(hidden) }}</button>
-  <button v-else-if="all && !named && values.length > filter.cutAfter" type="button" class="more" @click="all = false">{{ texts.fewer }}</button>
+  <button v-else-if="all && !named && values.length > shortened" type="button" class="more" @click="all = false">{{ texts.fewer }}</button>
 </template>

@@ -2,13 +2,16 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
-import FilterList from './FilterList.vue'
-import { setIn } from './filterState'
+import type { FilterShape } from '../shared/contract'
+import FilterGroup from './FilterGroup.vue'
+import { isAtStart, parameterFor, setIn, valuesIn } from './filterState'
 import { MarkedRuns } from './MarkedRuns'
 import { MORE_VALUES } from './moreValues'
-import { addressOf, sharedSearch, show } from './searchState'
+import { addressOf, lit, sharedSearch, show } from './searchState'
 import { fetchResults, fetchValues, type Source } from './service'
 import { english as texts } from './texts'
+import { useFilterChoice } from './useFilterChoice'
+import { useRoom } from './useRoom'
 import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
@@ -28,7 +31,7 @@ const results = useLatest(
   () => (search ? { query: state.query, page: state.page, filters: state.filters, revision: state.revision, tries: tries.value } : null),
   (wanted, signal) => fetchResults(search, source, wanted.query, wanted.page, wanted.filters, signal))
 const answer = computed(() => results.value.value)
-provide(MORE_VALUES, { state: () => answer.value, load: (filter, wanted) => fetchValues(search, source, state.query, state.filters, filter, wanted) })
+provide(MORE_VALUES, { state: () => choice.filters.value, load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted) })
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 const title = computed(() => (answer.value?.startingList ? texts.newest : texts.resultsFor(answer.value?.query ?? '')))
 const status = computed(() => (results.value.kind === 'ready' && answer.value ? `${title.value}: ${texts.count(answer.value.total)}` : ''))
@@ -42,36 +45,28 @@ const pages = computed<(number | null)[]>(() => {
   return near.flatMap((page, n) => (n > 0 && page - near[n - 1]! > 1 ? [null, page] : [page]))
 })
 
-const filters = computed(() => (answer.value?.filters ?? []).filter(filter => filter.offers))
+const places = computed(() => answer.value?.filterPlaces ?? null)
+const atOnce = computed(() => places.value?.page.atOnce ?? true)
+const choice = useFilterChoice(search, source, state, () => state.query, () => answer.value, () => atOnce.value)
+const whole = ref<HTMLElement>()
+const isNarrow = useRoom(whole)
 /** Those for the room there is; what is set in the others holds all the same. */
-const here = computed(() => filters.value.filter(filter => filter.devices !== (isNarrow.value ? 'wide' : 'narrow')))
-const ticked = computed(() => filters.value.flatMap(filter => setIn(filter).map(value => ({ key: filter.key, ...value }))))
-function tick(key: string, value: string) {
-  const before = ticked.value.filter(one => one.key === key).map(one => one.value)
-  set(key, before.includes(value) ? before.filter(one => one !== value) : [...before, value])
-}
-function set(key: string, values: string[]) {
-  show(state, state.query, 1, { ...state.filters, [key]: values })
+const here = computed(() => (places.value?.page.shown ? choice.filters.value.filter(filter => filter.offers && filter.shown.page !== 'nowhere' && filter.devices !== (isNarrow.value ? 'wide' : 'narrow')) : []))
+/** Behind a button they all stand together, and where there is no room. */
+const together = computed(() => isNarrow.value || (places.value?.page.opened ?? 'in-view') !== 'in-view')
+const atSide = computed(() => (together.value ? [] : here.value.filter(filter => filter.shown.page === 'side')))
+const onTop = computed(() => (together.value ? here.value : here.value.filter(filter => filter.shown.page === 'top')))
+/** What holds, whatever is being chosen. */
+const holding = computed(() => (answer.value?.filters ?? []).flatMap(filter => setIn(filter).map(value => ({ filter, ...value }))))
+const changed = computed(() => (answer.value?.filters ?? []).some(filter => !isAtStart(filter)))
+function takeOff(filter: FilterShape, value: string) {
+  show(state, state.query, 1, { ...state.filters, within: [], [filter.key]: parameterFor(filter, valuesIn(filter).filter(one => one !== value)) })
 }
 function clearAll() {
-  show(state, state.query, 1, { ...state.filters, ...Object.fromEntries(filters.value.map(filter => [filter.key, []])) })
+  show(state, state.query, 1, { ...state.filters, within: [], ...Object.fromEntries((answer.value?.filters ?? []).map(filter => [filter.key, []])) })
 }
-/** Where there is no room beside the results, the filters open as a sheet: in a column of a page as on a phone. */
-const ROOM_BESIDE = 560
-const whole = ref<HTMLElement>()
-const isNarrow = ref(false)
-const sheet = ref<HTMLDialogElement>()
-const measure = () => { isNarrow.value = (whole.value?.clientWidth ?? ROOM_BESIDE) < ROOM_BESIDE }
-const resized = new ResizeObserver(measure)
-onMounted(() => {
-  state.resultsHere++
-  measure()
-  if (whole.value) resized.observe(whole.value)
-})
-onBeforeUnmount(() => {
-  state.resultsHere--
-  resized.disconnect()
-})
+onMounted(() => { state.resultsHere++ })
+onBeforeUnmount(() => { state.resultsHere-- })
 
 let turned = false
 function turn(page: number) {
@@ -93,8 +88,8 @@ watch(() => results.value, async now => {
 
 <template>
   <p v-if="!search" class="note">{{ texts.needsKey }}</p>
-  <div v-else ref="whole" class="results" :class="{ 'with-filters': here.length > 0 && !isNarrow }" :aria-busy="results.kind === 'loading'">
-    <aside v-if="here.length > 0 && !isNarrow" class="side" part="filters" :aria-label="texts.filters"><FilterList :filters="here" @tick="tick" @set="set" /></aside>
+  <div v-else ref="whole" class="results" :class="{ 'with-filters': atSide.length > 0 }" :aria-busy="results.kind === 'loading'">
+    <aside v-if="atSide.length > 0" class="side" part="filters" :aria-label="texts.filters"><FilterGroup :filters="atSide" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" /></aside>
     <div v-if="answer" class="found">
       <h2 ref="heading" class="heading" part="heading" tabindex="-1">{{ answer.total === 0 ? texts.nothing(answer.query) : title }}</h2>
       <p v-if="answer.total > 0" class="count" part="count">{{ texts.count(answer.total) }}</p>
@@ -102,10 +97,11 @@ watch(() => results.value, async now => {
         <p class="note">{{ texts.nothingHint }}</p>
         <p><button type="button" class="again" @click="show(state, '', 1)">{{ texts.everything }}</button></p>
       </template>
-      <div v-if="ticked.length > 0 || (here.length > 0 && isNarrow)" class="active">
-        <button v-if="isNarrow && here.length > 0" type="button" class="chip open" part="filters-button" aria-haspopup="dialog" @click="sheet?.showModal()">{{ texts.filters }}<span v-if="ticked.length > 0">{{ ticked.length }}</span></button>
-        <button v-for="one in ticked" :key="one.key + one.value" type="button" class="chip" part="chip" :aria-label="texts.takeOff(one.label)" @click="tick(one.key, one.value)">{{ one.label }}<svg viewBox="0 0 18 18" aria-hidden="true"><path d="m5 5 8 8m0-8-8 8" /></svg></button>
-        <button v-if="ticked.length > 0" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button>
+      <section v-if="onTop.length > 0 && !together" class="top" part="filters" :aria-label="texts.filters"><FilterGroup across :filters="onTop" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" /></section>
+      <div v-if="holding.length > 0 || changed || (onTop.length > 0 && together)" class="active">
+        <FilterGroup v-if="onTop.length > 0 && together" across :filters="onTop" :choice="choice" :opened="places?.page.opened ?? 'in-view'" :at-once="atOnce" :over="isNarrow" :lit="lit" />
+        <button v-for="one in holding" :key="one.filter.key + one.value" type="button" class="chip" part="chip" :aria-label="texts.takeOff(one.label)" @click="takeOff(one.filter, one.value)">{{ one.label }}<svg viewBox="0 0 18 18" aria-hidden="true"><path d="m5 5 8 8m0-8-8 8" /></svg></button>
+        <button v-if="changed" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button>
       </div>
       <p v-if="answer.didYouMean" class="meant" part="did-you-mean">{{ texts.didYouMean }} <a :href="addressOf(search, answer.didYouMean, 1)" @click.exact.prevent="ask(answer.didYouMean)">{{ answer.didYouMean }}</a>?</p>
       <ol class="cards">
@@ -131,11 +127,6 @@ watch(() => results.value, async now => {
         <h3 aria-hidden="true">{{ texts.seeAlso }}</h3>
         <a v-for="query in answer.seeAlso" :key="query" :href="addressOf(search, query, 1)" @click.exact.prevent="ask(query)">{{ query }}</a>
       </nav>
-      <dialog v-if="isNarrow && here.length > 0" ref="sheet" class="sheet" :aria-label="texts.filters">
-        <div class="sheet-top"><strong>{{ texts.filters }}</strong><button v-if="ticked.length > 0" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button></div>
-        <div class="sheet-list"><FilterList :filters="here" @tick="tick" @set="set" /></div>
-        <button type="button" class="done" part="done" @click="sheet?.close()">{{ texts.showResults(answer.total) }}</button>
-      </dialog>
     </div>
     <div v-if="results.kind === 'failed'" class="note">
       {{ texts.failed }} <button type="button" class="again" @click="tries++">{{ texts.again }}</button>

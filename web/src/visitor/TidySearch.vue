@@ -1,12 +1,16 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, useHost, useId, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, useHost, useId, watch } from 'vue'
 import type { Hit } from '../shared/contract'
 import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
+import FilterGroup from './FilterGroup.vue'
 import { MarkedRuns } from './MarkedRuns'
-import { addressOf, sharedSearch, show } from './searchState'
-import { fetchFace, fetchLive, type Source } from './service'
+import { MORE_VALUES } from './moreValues'
+import { addressOf, lit, sharedSearch, show } from './searchState'
+import { fetchFace, fetchLive, fetchValues, type Source } from './service'
 import { english as texts } from './texts'
+import { useFilterChoice } from './useFilterChoice'
+import { useRoom } from './useRoom'
 import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
@@ -37,11 +41,20 @@ const asked = ref(false)
 watch(() => state.query, query => { text.value = query })
 
 const face = useLatest(() => (search ? { search, source, revision: state.revision } : null), (wanted, signal) => fetchFace(wanted.search, wanted.source, signal))
+const place = computed(() => face.value.value?.filterPlaces.box ?? null)
+const hasFilters = computed(() => face.value.value?.filtersInBox ?? false)
+/** Without results on the page there is nothing that a choice could hold for at once: it goes with the words. */
+const atOnce = computed(() => state.resultsHere > 0 && (place.value?.atOnce ?? true))
+const choice = useFilterChoice(search, source, state, () => text.value.trim(), () => null, () => atOnce.value, () => hasFilters.value)
+const whole = ref<HTMLElement>()
+const isNarrow = useRoom(whole)
+const filters = computed(() => (hasFilters.value ? choice.filters.value.filter(filter => filter.offers && filter.shown.box && filter.devices !== (isNarrow.value ? 'wide' : 'narrow')) : []))
+provide(MORE_VALUES, { state: () => choice.filters.value, load: (filter, wanted) => fetchValues(search, source, text.value.trim(), choice.chosen.value, filter, wanted) })
 const letters = computed(() => [...text.value].filter(letter => /[\p{L}\p{N}]/u.test(letter)).length)
 const enough = computed(() => letters.value >= (face.value.value?.fewestLetters ?? 2))
 const live = useLatest(
-  () => (search && open.value && (enough.value || asked.value) ? { query: text.value, revision: state.revision } : null),
-  (wanted, signal) => fetchLive(search, source, wanted.query, signal),
+  () => (search && open.value && (enough.value || asked.value) ? { query: text.value, filters: choice.chosen.value, revision: state.revision } : null),
+  (wanted, signal) => fetchLive(search, source, wanted.query, wanted.filters, signal),
   () => (asked.value ? 0 : 120))
 
 const groups = computed(() => live.value.value?.groups ?? [])
@@ -62,7 +75,7 @@ const shown = computed(() => open.value && (enough.value || asked.value) && live
 const activeRow = computed(() => (shown.value ? rows.value[active.value] : undefined))
 const rowOf = (hit: Hit) => rows.value.findIndex(row => row.hit === hit)
 const resultsPage = computed(() => face.value.value?.resultsPage ?? null)
-const allAddress = computed(() => addressOf(search, text.value.trim(), 1, state.resultsHere > 0 || !resultsPage.value ? undefined : resultsPage.value))
+const allAddress = computed(() => addressOf(search, text.value.trim(), 1, state.resultsHere > 0 || !resultsPage.value ? undefined : resultsPage.value, choice.chosen.value))
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 
 const status = computed(() => {
@@ -102,8 +115,8 @@ function clear() {
 function submit() {
   const query = text.value.trim()
   close()
-  if (state.resultsHere > 0 || !resultsPage.value) show(state, query, 1)
-  else location.assign(addressOf(search, query, 1, resultsPage.value))
+  if (state.resultsHere > 0 || !resultsPage.value) show(state, query, 1, choice.chosen.value)
+  else location.assign(addressOf(search, query, 1, resultsPage.value, choice.chosen.value))
 }
 /** Puts a query into the box; its live results follow. */
 function goOn(query: string) {
@@ -169,50 +182,53 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhe
 
 <template>
   <p v-if="!search" class="note">{{ texts.needsKey }}</p>
-  <form v-else role="search" :action="resultsPage ?? undefined" method="get" @submit.prevent="submit" @focusout="left">
-    <div class="box" part="box">
-      <input
-        ref="input" v-model="text" part="input" type="search" name="q" role="combobox" autocomplete="off" autocapitalize="off" spellcheck="false"
-        enterkeyhint="search" :aria-label="label" :placeholder="placeholder" aria-autocomplete="list" aria-haspopup="listbox"
-        :aria-expanded="shown" :aria-controls="shown ? `${id}-list` : undefined" :aria-activedescendant="activeRow?.id"
-        @input="typed" @keydown="key">
-      <button v-if="text" type="button" class="clear" part="clear" :aria-label="texts.clear" @click="clear">
-        <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4.5 4.5 9 9m0-9-9 9" /></svg>
-      </button>
-      <button type="submit" class="submit" part="submit" :aria-label="texts.search">
-        <svg viewBox="0 0 18 18" aria-hidden="true"><circle cx="7.8" cy="7.8" r="5.2" /><path d="m11.8 11.8 4 4" /></svg>
-      </button>
-    </div>
-    <div v-if="shown" ref="panel" class="panel" :class="{ 'from-end': fromEnd }" part="panel" @pointerdown.prevent>
-      <p v-if="live.kind === 'failed'">{{ texts.failed }}</p>
-      <template v-else-if="total === 0">
-        <p class="strong">{{ texts.nothing(live.value?.query ?? '') }}</p>
-        <p v-if="queries.length === 0">{{ texts.nothingHint }}</p>
-      </template>
-      <div :id="`${id}-list`" class="list" role="listbox" :aria-label="label" :aria-busy="live.kind === 'loading'">
-        <div v-if="queries.length > 0" role="group" class="queries" part="group" :aria-label="total > 0 ? texts.goOn : texts.didYouMean">
-          <span v-if="total === 0" aria-hidden="true">{{ texts.didYouMean }}</span>
-          <span
-            v-for="(query, n) in queries" :id="`${id}-query-${n}`" :key="query" role="option" class="query" :class="{ active: active === n }"
-            :part="active === n ? 'query query-active' : 'query'" :aria-selected="active === n" @click="goOn(query)">{{ query }}</span>
-        </div>
-        <div v-for="group in groups" :key="group.collection" role="group" :aria-labelledby="`${id}-${group.collection}`" part="group">
-          <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">{{ group.label }}<span aria-hidden="true">{{ group.total }}</span></div>
+  <form v-else ref="whole" role="search" :action="resultsPage ?? undefined" method="get" @submit.prevent="submit" @focusout="left">
+    <div class="asked">
+      <div class="box" part="box">
+        <input
+          ref="input" v-model="text" part="input" type="search" name="q" role="combobox" autocomplete="off" autocapitalize="off" spellcheck="false"
+          enterkeyhint="search" :aria-label="label" :placeholder="placeholder" aria-autocomplete="list" aria-haspopup="listbox"
+          :aria-expanded="shown" :aria-controls="shown ? `${id}-list` : undefined" :aria-activedescendant="activeRow?.id"
+          @input="typed" @keydown="key">
+        <button v-if="text" type="button" class="clear" part="clear" :aria-label="texts.clear" @click="clear">
+          <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4.5 4.5 9 9m0-9-9 9" /></svg>
+        </button>
+        <button type="submit" class="submit" part="submit" :aria-label="texts.search">
+          <svg viewBox="0 0 18 18" aria-hidden="true"><circle cx="7.8" cy="7.8" r="5.2" /><path d="m11.8 11.8 4 4" /></svg>
+        </button>
+      </div>
+      <div v-if="shown" ref="panel" class="panel" :class="{ 'from-end': fromEnd }" part="panel" @pointerdown.prevent>
+        <p v-if="live.kind === 'failed'">{{ texts.failed }}</p>
+        <template v-else-if="total === 0">
+          <p class="strong">{{ texts.nothing(live.value?.query ?? '') }}</p>
+          <p v-if="queries.length === 0">{{ texts.nothingHint }}</p>
+        </template>
+        <div :id="`${id}-list`" class="list" role="listbox" :aria-label="label" :aria-busy="live.kind === 'loading'">
+          <div v-if="queries.length > 0" role="group" class="queries" part="group" :aria-label="total > 0 ? texts.goOn : texts.didYouMean">
+            <span v-if="total === 0" aria-hidden="true">{{ texts.didYouMean }}</span>
+            <span
+              v-for="(query, n) in queries" :id="`${id}-query-${n}`" :key="query" role="option" class="query" :class="{ active: active === n }"
+              :part="active === n ? 'query query-active' : 'query'" :aria-selected="active === n" @click="goOn(query)">{{ query }}</span>
+          </div>
+          <div v-for="group in groups" :key="group.collection" role="group" :aria-labelledby="`${id}-${group.collection}`" part="group">
+            <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">{{ group.label }}<span aria-hidden="true">{{ group.total }}</span></div>
+            <a
+              v-for="hit in group.hits" :id="rows[rowOf(hit)]?.id" :key="hit.id" role="option" tabindex="-1" class="row"
+              :class="{ active: rows[active]?.hit === hit, plain: !hit.image }" :part="rows[active]?.hit === hit ? 'row row-active' : 'row'"
+              :href="rows[rowOf(hit)]?.address ?? undefined" :target="target" :aria-selected="rows[active]?.hit === hit" @click="close">
+              <img v-if="hit.image" :src="safeAddress(hit.image.url) ?? undefined" alt="" loading="lazy" part="picture">
+              <span><span class="name" part="title"><MarkedRuns :runs="hit.titleRuns" /></span><span class="about"><MarkedRuns :runs="hit.excerpt" /></span></span>
+            </a>
+          </div>
           <a
-            v-for="hit in group.hits" :id="rows[rowOf(hit)]?.id" :key="hit.id" role="option" tabindex="-1" class="row"
-            :class="{ active: rows[active]?.hit === hit, plain: !hit.image }" :part="rows[active]?.hit === hit ? 'row row-active' : 'row'"
-            :href="rows[rowOf(hit)]?.address ?? undefined" :target="target" :aria-selected="rows[active]?.hit === hit" @click="close">
-            <img v-if="hit.image" :src="safeAddress(hit.image.url) ?? undefined" alt="" loading="lazy" part="picture">
-            <span><span class="name" part="title"><MarkedRuns :runs="hit.titleRuns" /></span><span class="about"><MarkedRuns :runs="hit.excerpt" /></span></span>
+            v-if="total > 0" :id="`${id}-all`" role="option" tabindex="-1" class="all" :class="{ active: active === rows.length - 1 }"
+            :aria-selected="active === rows.length - 1" :href="allAddress" @click.prevent="submit">
+            {{ texts.seeAll(total) }}<span class="keys" aria-hidden="true">{{ texts.listKeys }}</span>
           </a>
         </div>
-        <a
-          v-if="total > 0" :id="`${id}-all`" role="option" tabindex="-1" class="all" :class="{ active: active === rows.length - 1 }"
-          :aria-selected="active === rows.length - 1" :href="allAddress" @click.prevent="submit">
-          {{ texts.seeAll(total) }}<span class="keys" aria-hidden="true">{{ texts.listKeys }}</span>
-        </a>
       </div>
     </div>
+    <div v-if="filters.length > 0 && place" class="beside" part="filters"><FilterGroup across :filters="filters" :choice="choice" :opened="place.opened" :at-once="atOnce || state.resultsHere === 0" :over="isNarrow && place.opened === 'over'" :lit="lit" /></div>
     <div class="unseen" role="status">{{ status }}</div>
   </form>
 </template>

@@ -1,5 +1,6 @@
 /** The script that a site's one tag loads: defines the elements, which then find each other by the search's key. */
 import { defineCustomElement, type Component } from 'vue'
+import TidyFilters from './TidyFilters.vue'
 import TidyResults from './TidyResults.vue'
 import TidySearch from './TidySearch.vue'
 
@@ -20,3 +21,4 @@ function define(name: string, component: Component, attributes: string[]): void 
 
 define('tidy-search', TidySearch, ['search', 'source', 'label', 'placeholder'])
 define('tidy-results', TidyResults, ['search', 'source'])
+define('tidy-filters', TidyFilters, ['search', 'source'])

@@ -16,6 +16,18 @@ function tickedIn(values: readonly FilterValue[]): SetValue[] {
   return values.flatMap(value => [...(value.selected ? [{ value: value.value, label: value.label }] : []), ...tickedIn(value.children)])
 }
 
+/** What the address has to say for these values to hold in a filter: nothing at its start, an empty value for nothing at all. */
+export function parameterFor(filter: FilterShape, values: readonly string[]): string[] {
+  return isStart(filter, values) ? [] : values.length === 0 ? [''] : [...values]
+}
+
+const isStart = (filter: FilterShape, values: readonly string[]) => values.length === filter.start.length && values.every(value => filter.start.includes(value))
+/** Whether what is set is what holds while a visitor has set nothing. */
+export const isAtStart = (filter: FilterShape) => isStart(filter, valuesIn(filter))
+
+/** The values as the address has them; what is set in bounds or a box stands alone. */
+export const valuesIn = (filter: FilterShape): string[] => setIn(filter).map(one => one.value)
+
 /** What is set in a filter. */
 export function setIn(filter: FilterShape): SetValue[] {
   const named = (value: string, said: string) => [{ value, label: `${filter.label}: ${said}` }]
@@ -26,6 +38,7 @@ export function setIn(filter: FilterShape): SetValue[] {
   }
   if (filter.control === 'box') return filter.text ? named(filter.text, filter.text) : []
   const ticked = tickedIn(filter.values)
+  if (filter.around) return ticked.map(one => ({ value: one.value, label: texts.within(one.label, filter.around!.name) }))
   // A bare "Yes" would tell nothing beside the others.
   return filter.control === 'switch' || filter.control === 'ticks' || filter.control === 'from-today' || filter.control === 'bands' ? ticked.flatMap(one => named(one.value, one.label)) : ticked
 }

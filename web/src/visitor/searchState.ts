@@ -1,4 +1,4 @@
-import { reactive } from 'vue'
+import { reactive, ref } from 'vue'
 
 export type Filters = Record<string, string[]>
 
@@ -8,7 +8,10 @@ export interface SearchState {
   /** What was asked for last; what the results show. */
   query: string
   page: number
-  /** Ticked values by the filters' keys; an empty list takes a filter's parameter away. */
+  /**
+   * What is set by the filters' keys, and where distances are measured from. An empty list takes a parameter away, which is the
+   * filter's start; a list of nothing but an empty value says that nothing is set although the start is something else.
+   */
   filters: Filters
   /** How many results elements are on the page; without one, the box leads to the results page. */
   resultsHere: number
@@ -18,6 +21,11 @@ export interface SearchState {
 
 /** The stage sends this to its window when the draft changed. */
 export const REFRESH = 'tidy-lantern-refresh'
+
+/** The stage sends this to its window, with a filter's key or null, when the owner points at a filter. */
+export const LIGHT = 'tidy-lantern-light'
+/** The filter that the owner points at; visitors never see one lit. */
+export const lit = ref<string | null>(null)
 
 const states = new Map<string, SearchState>()
 
@@ -34,7 +42,10 @@ function fromAddress(key: string): { query: string, page: number, filters: Filte
   for (const name of new Set(parameters.keys())) {
     const own = ownName(key, name)
     // The service passes over what is no filter of the search.
-    if (own !== null && own !== 'q' && own !== 'page') filters[own] = parameters.getAll(name).filter(value => value !== '')
+    if (own !== null && own !== 'q' && own !== 'page') {
+      const values = parameters.getAll(name).filter(value => value !== '')
+      filters[own] = values.length > 0 ? values : ['']
+    }
   }
   return { query: parameters.get(parameter(key, 'q')) ?? '', page: Number.isFinite(page) && page > 0 ? page : 1, filters }
 }
@@ -84,6 +95,7 @@ export function show(state: SearchState, query: string, page: number, filters: F
 addEventListener('popstate', () => {
   for (const state of states.values()) Object.assign(state, fromAddress(state.key))
 })
+addEventListener(LIGHT, event => { lit.value = (event as CustomEvent<string | null>).detail })
 addEventListener(REFRESH, () => {
   for (const state of states.values()) state.revision++
 })

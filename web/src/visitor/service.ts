@@ -23,17 +23,18 @@ export async function fetchFace(key: string, source: Source, signal: AbortSignal
   return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
 }
 
+const parametersOf = (filters: Filters) => Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))
+
 export async function fetchResults(key: string, source: Source, query: string, page: number, filters: Filters, signal: AbortSignal): Promise<Results> {
-  const ticked = Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))
-  return (await fetchJson<Results>(address(key, source, 'results', [['q', query], ['page', String(page)], ...ticked]), asked(signal))).body
+  return (await fetchJson<Results>(address(key, source, 'results', [['q', query], ['page', String(page)], ...parametersOf(filters)]), asked(signal))).body
 }
 
 /** Values of a filter that did not come with the results: those right below one, or with letters in their names. */
 export async function fetchValues(key: string, source: Source, query: string, filters: Filters, filter: string, wanted: { below: string } | { named: string }): Promise<readonly FilterValue[]> {
-  const parameters = [['q', query], ...Object.entries(wanted), ...Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))]
+  const parameters = [['q', query], ...Object.entries(wanted), ...parametersOf(filters)]
   return (await fetchJson<FilterValue[]>(address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters), { headers: { Accept: 'application/json' } })).body
 }
 
-export async function fetchLive(key: string, source: Source, query: string, signal: AbortSignal): Promise<LiveResults> {
-  return (await fetchJson<LiveResults>(address(key, source, 'live', [['q', query]]), asked(signal))).body
+export async function fetchLive(key: string, source: Source, query: string, filters: Filters, signal: AbortSignal): Promise<LiveResults> {
+  return (await fetchJson<LiveResults>(address(key, source, 'live', [['q', query], ...parametersOf(filters)]), asked(signal))).body
 }

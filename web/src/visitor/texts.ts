@@ -27,12 +27,22 @@ export interface Texts {
   atMost: string
   /** Either may be empty. */
   bounds: (from: string, to: string) => string
+  /** A distance, and from where; the name may be empty. */
+  within: (distance: string, place: string) => string
+  around: string
+  here: string
+  whereIs: string
+  noPosition: string
+  sayWhere: string
+  noSuchPlace: (name: string) => string
+  anyDistance: string
   takeOff: (label: string) => string
   clearAll: string
   more: (values: number) => string
   fewer: string
   below: (label: string) => string
   showResults: (total: number) => string
+  close: string
   pages: string
   page: (page: number) => string
   failed: string
@@ -69,12 +79,21 @@ export const english: Texts = {
   atLeast: 'At least',
   atMost: 'At most',
   bounds: (from, to) => (from === '' ? `up to ${to}` : to === '' ? `from ${from}` : `${from} to ${to}`),
+  within: (distance, place) => (place === '' ? `Within ${distance}` : `Within ${distance} of ${place}`),
+  around: 'Around',
+  here: 'Where I am',
+  whereIs: 'Looking where you are',
+  noPosition: 'Your browser does not say where you are. Write a place instead.',
+  sayWhere: 'Write a place to choose a distance from it.',
+  noSuchPlace: name => `Nothing here lies in a place called “${name}”.`,
+  anyDistance: 'Any distance',
   takeOff: label => `Take off ${label}`,
   clearAll: 'Clear all',
   more: values => `${number(values)} more`,
   fewer: 'Show fewer',
   below: label => `What lies below ${label}`,
   showResults: total => (total === 0 ? 'No results' : total === 1 ? 'Show 1 result' : `Show ${number(total)} results`),
+  close: 'Close',
   pages: 'Pages of results',
   page: page => `Page ${page}`,
   failed: 'The search cannot be reached just now.',

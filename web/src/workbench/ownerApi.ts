@@ -1,7 +1,7 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, FieldCount, FieldKind, FilterProposal, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
+  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
   NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, SynonymEffect, Sync, Trial, TrialsRun,
 } from '../shared/contract'
 
@@ -115,6 +115,7 @@ export const api = {
   /** @param csv the text of a table of trials */
   addTrials: async (search: string, csv: string) => (await fetchJson<{ added: number }>(`${root}/searches/${path(search)}/trials.csv`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
   filterProposals: (search: string) => get<FilterProposal[]>(`/searches/${path(search)}/draft/filter-proposals`),
+  filterFigures: (search: string) => get<FilterFigures[]>(`/searches/${path(search)}/draft/filter-figures`),
   filterValues: (search: string, field: string) => get<CountedValue[]>(`/searches/${path(search)}/draft/filter-values?${new URLSearchParams({ field })}`),
   reach: (search: string) => get<ReachCounts>(`/searches/${path(search)}/draft/reach`),
   reached: (search: string, collection: string, asked: { which: string, rule?: number, q?: string, page?: number }) =>

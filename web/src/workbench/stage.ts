@@ -2,7 +2,8 @@
 import '@fontsource-variable/figtree'
 import './stage.css'
 
-const parameters = new URLSearchParams(location.search)
+// Behind the #, since what stands before it is the visitor's, as on any page.
+const parameters = new URLSearchParams(location.hash.slice(1))
 const search = parameters.get('search') ?? ''
 const place = parameters.get('place') ?? 'results'
 
@@ -16,13 +17,14 @@ const heading = document.createElement('h1')
 heading.textContent = parameters.get('site') ?? 'Your site'
 
 const main = document.createElement('main')
-if (place === 'box') {
+if (place === 'box' || place === 'home') {
   const top = document.createElement('header')
   top.className = 'page-top'
   const name = document.createElement('strong')
   name.textContent = heading.textContent
   name.setAttribute('aria-hidden', 'true')
-  top.append(name, element('tidy-search'))
+  top.append(name)
+  if (place === 'box') top.append(element('tidy-search'))
   const body = document.createElement('div')
   body.className = 'page-body'
   for (const width of ['38%', '92%', '86%', '90%', '64%']) {
@@ -30,7 +32,8 @@ if (place === 'box') {
     line.style.width = width
     body.append(line)
   }
-  main.append(heading, body)
+  if (place === 'home') main.append(heading, element('tidy-filters'), body)
+  else main.append(heading, body)
   document.body.prepend(top, main)
 } else {
   main.append(heading, element('tidy-search'), element('tidy-results'))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, provide, ref, watch } from 'vue'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
 import { RequestFailure } from '../../shared/http'
 import { counted, formatTime } from '../format'
@@ -16,6 +16,7 @@ import GoLiveStep from '../steps/GoLiveStep.vue'
 import ReachStep from '../steps/ReachStep.vue'
 import TrialsStep from '../steps/TrialsStep.vue'
 import WordsStep from '../steps/WordsStep.vue'
+import { STAGE } from '../stageAccess'
 import { steps, TRIALS, type ViewKey } from '../steps'
 import { useDraft } from '../useDraft'
 import { useKeys } from '../useSingleKeys'
@@ -23,6 +24,7 @@ import { useKeys } from '../useSingleKeys'
 const { site, search, step: here } = defineProps<{ site: string, search: string, step: ViewKey }>()
 const router = useRouter()
 const stage = ref<InstanceType<typeof StagePane>>()
+provide(STAGE, { set: () => stage.value?.ticked() ?? {}, light: filter => stage.value?.light(filter) })
 const draft = useDraft(() => search, () => stage.value?.refresh())
 const publishing = ref(false)
 const asking = ref(false)

@@ -7,13 +7,13 @@ import { api } from '../ownerApi'
 import TrialStrip from './TrialStrip.vue'
 
 const { site, search } = defineProps<{ site: string, search: string }>()
-const places = [{ label: 'Results page', value: 'results' }, { label: 'Box on a page', value: 'box' }]
+const places = [{ label: 'Results page', value: 'results' }, { label: 'Box on a page', value: 'box' }, { label: 'Filters alone', value: 'home' }]
 const widths = [{ label: 'Wide', value: 'wide' }, { label: 'Phone', value: 'phone' }]
 const place = ref('results')
 const width = ref('wide')
 const frame = ref<HTMLIFrameElement>()
 const { data: name } = useQuery({ queryKey: ['sites'], queryFn: api.sites, select: sites => sites.find(one => one.key === site)?.name })
-const source = computed(() => `/workbench/stage.html?${new URLSearchParams({ search, place: place.value, site: name.value ?? '' })}`)
+const source = computed(() => `/workbench/stage.html#${new URLSearchParams({ search, place: place.value, site: name.value ?? '' })}`)
 
 /** The box inside; the stage is of our own origin, so it can be reached. */
 const box = () => frame.value?.contentDocument?.querySelector<HTMLElement>('tidy-search') ?? null
@@ -43,7 +43,7 @@ function ask(query: string) {
 }
 
 /** What is ticked on the stage, by the filters' keys: the elements keep it in their address. */
-const OWN = ['search', 'place', 'site', 'q', 'page']
+const OWN = ['q', 'page']
 function ticked(): Record<string, string[]> {
   const parameters = new URLSearchParams(frame.value?.contentWindow?.location.search ?? '')
   return Object.fromEntries([...new Set(parameters.keys())].filter(key => !OWN.includes(key)).map(key => [key, parameters.getAll(key)]))
@@ -52,6 +52,8 @@ function ticked(): Record<string, string[]> {
 defineExpose({
   /** Has the elements ask again, since the draft changed. */
   refresh: () => { frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh')) },
+  /** Lights a filter wherever it is drawn; null for none. */
+  light: (filter: string | null) => { frame.value?.contentWindow?.dispatchEvent(new CustomEvent('tidy-lantern-light', { detail: filter })) },
   typed,
   ticked,
   ask,

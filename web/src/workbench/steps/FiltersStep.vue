@@ -1,87 +1,161 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
-import type { CollectionShape, FieldKind, Filter, FilterProposal, SearchSummary } from '../../shared/contract'
-import { CONTROL_NAMES, filterFrom, keyFrom, warningsOf } from '../filters'
+import { computed, inject, onBeforeUnmount, ref, watch } from 'vue'
+import type { CollectionShape, FieldKind, Filter, FilterPlaces, FilterProposal, SearchSummary } from '../../shared/contract'
+import { CONTROL_NAMES, filterFrom, inUse, isJoinable, joined, keyFrom, keysOf, warningsOf } from '../filters'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
+import FilterLabels from '../parts/FilterLabels.vue'
+import FilterPlacesEditor from '../parts/FilterPlacesEditor.vue'
 import FilterSettings from '../parts/FilterSettings.vue'
+import { STAGE } from '../stageAccess'
 import type { DraftEditing } from '../useDraft'
 
 /** What visitors can narrow by, proposed from the content. */
 const { draft, search, summary, collections } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
+const stage = inject(STAGE)!
 const filters = computed(() => draft.design.value!.filters)
+const used = computed(() => inUse(filters.value))
 const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.step === 'filters'))
 const { data: proposals } = useQuery({ queryKey: ['reach', () => search, 'filter-proposals'], queryFn: () => api.filterProposals(search), staleTime: 0 })
+const { data: figures } = useQuery({ queryKey: ['reach', () => search, 'filter-figures'], queryFn: () => api.filterFigures(search), staleTime: 0 })
 const { data: reach } = useQuery({ queryKey: ['reach', () => search], queryFn: () => api.reach(search), staleTime: 0 })
 const proposalOf = (field: string) => proposals.value?.find(one => one.field === field)
-const offered = computed(() => (proposals.value ?? []).filter(one => !filters.value.some(filter => filter.field === one.field)))
+const offered = computed(() => (proposals.value ?? []).filter(one => !filters.value.some(filter => filter.field === one.field || filter.joined?.parts.some(part => part.field === one.field))))
+const searched = computed(() => collections.filter(one => draft.design.value!.reach.collections.some(other => other.collection === one.key)))
 const open = ref<string | null>(null)
+const relabelling = ref(false)
+
+/** The filter whose settings are open, or that the owner points at, is lit on the stage. */
+const pointed = ref<string | null>(null)
+watch([open, pointed], () => stage.light(pointed.value ?? open.value))
+onBeforeUnmount(() => stage.light(null))
+
+/** One row of the list: a filter that visitors meet, by itself or as a part of a joint one that stands apart just now. */
+interface Row { filter: Filter, at: number, part: number | null }
+const rows = computed<Row[]>(() => filters.value.flatMap((filter, at): Row[] => (filter.joined?.apart ? filter.joined.parts.map((part, n) => ({ filter: part, at, part: n })) : [{ filter, at, part: null }])))
 
 function put(part: string, changed: Filter[]) {
   draft.change(part, design => ({ ...design, filters: changed }))
 }
 function add(proposal: FilterProposal) {
-  put('filters.add', [...filters.value, filterFrom(proposal, keyFrom(proposal.label, filters.value.map(filter => filter.key)))])
+  put('filters.add', [...filters.value, filterFrom(proposal, keyFrom(proposal.label, keysOf(filters.value)))])
 }
-function change(at: number, changed: Filter) {
-  const before = filters.value[at]?.key
-  if (open.value === before) open.value = changed.key
-  put(`filter.${at}`, filters.value.map((filter, n) => (n === at ? changed : filter.after === before ? { ...filter, after: changed.key } : filter)))
+/** With a filter of the list, or one joined in it, changed; what waits for one that is renamed still does. */
+function changed(key: string, change: (filter: Filter) => Filter): Filter[] {
+  const renamed = new Map<string, string>()
+  const one = (filter: Filter): Filter => {
+    if (filter.key !== key) return filter
+    const now = change(filter)
+    if (now.key !== key) renamed.set(key, now.key)
+    return now
+  }
+  const all = filters.value.map(one).map(filter => (filter.joined ? { ...filter, joined: { ...filter.joined, parts: filter.joined.parts.map(one) } } : filter))
+  return all.map(filter => (filter.after !== null && renamed.has(filter.after) ? { ...filter, after: renamed.get(filter.after)! } : filter))
 }
-/** Those that waited for it show always. */
-function remove(at: number) {
-  const gone = filters.value[at]?.key
-  put('filters.remove', filters.value.filter((_, n) => n !== at).map(filter => (filter.after === gone ? { ...filter, after: null } : filter)))
+function change(key: string, now: Filter) {
+  if (open.value === key) open.value = now.key
+  put(`filter.${key}`, changed(key, () => now))
 }
-function move(at: number, by: number) {
-  const moved = [...filters.value]
-  const [one] = moved.splice(at, 1)
-  if (one) moved.splice(at + by, 0, one)
-  put('filters.order', moved)
+/** Those that waited for one that goes show always. */
+const withoutWaiting = (some: Filter[]) => {
+  const keys = keysOf(some)
+  return some.map(filter => (filter.after !== null && !keys.includes(filter.after) ? { ...filter, after: null } : filter))
 }
-/** Dragged by its grip over another one, a filter takes that one's place. */
-const dragged = ref<number | null>(null)
-const over = ref<number | null>(null)
-function drop(at: number) {
-  if (dragged.value !== null && dragged.value !== at) move(dragged.value, at - dragged.value)
+function remove(row: Row) {
+  const { joined: joint } = filters.value[row.at]!
+  if (row.part === null || !joint) put('filters.remove', withoutWaiting(filters.value.filter((_, n) => n !== row.at)))
+  else put('filters.remove', withoutWaiting(filters.value.flatMap((filter, n) => (n === row.at ? rest(filter, joint.parts.filter((_, m) => m !== row.part)) : [filter]))))
+}
+/** A joint filter with other parts; of one alone there is nothing to join. */
+const rest = (filter: Filter, parts: Filter[]): Filter[] => (parts.length < 2 ? parts : [{ ...filter, joined: { ...filter.joined!, parts } }])
+function join(key: string, other: string) {
+  const with_ = filters.value.find(filter => filter.key === other)
+  const filter = filters.value.find(one => one.key === key)
+  if (!filter || !with_) return
+  const joint = joined(filter, with_, keyFrom(filter.label, keysOf(filters.value)))
+  put('filters.join', filters.value.filter(one => one.key !== other).map(one => (one.key === key ? joint : one)))
+  open.value = joint.key
+}
+function setApart(key: string, apart: boolean) {
+  put('filters.apart', changed(key, filter => (filter.joined ? { ...filter, joined: { ...filter.joined, apart } } : filter)))
+  open.value = null
+}
+function forget(at: number) {
+  put('filters.forget', withoutWaiting(filters.value.flatMap((filter, n) => (n === at && filter.joined ? filter.joined.parts : [filter]))))
+}
+function move(row: Row, by: number) {
+  const moved = (list: readonly Filter[], at: number) => {
+    const result = [...list]
+    const [one] = result.splice(at, 1)
+    if (one) result.splice(at + by, 0, one)
+    return result
+  }
+  const joint = filters.value[row.at]!.joined
+  if (row.part === null || !joint) put('filters.order', moved(filters.value, row.at))
+  else put('filters.order', filters.value.map((filter, n) => (n === row.at ? { ...filter, joined: { ...joint, parts: moved(joint.parts, row.part!) } } : filter)))
+}
+const isFirst = (row: Row) => (row.part ?? row.at) === 0
+const isLast = (row: Row) => (row.part === null ? row.at === filters.value.length - 1 : row.part === filters.value[row.at]!.joined!.parts.length - 1)
+/** Dragged by its grip over another one, a filter takes that one's place; one that stands apart stays among its own. */
+const dragged = ref<Row | null>(null)
+const over = ref<Row | null>(null)
+const canDrop = (row: Row) => dragged.value !== null && (dragged.value.part === null ? row.part === null : row.at === dragged.value.at)
+function drop(row: Row) {
+  if (dragged.value && canDrop(row)) move(dragged.value, row.part === null ? row.at - dragged.value.at : row.part - dragged.value.part!)
   dragged.value = over.value = null
 }
-const warnings = (filter: Filter) => (proposals.value && reach.value ? warningsOf(filter, proposalOf(filter.field), reach.value.inReach) : [])
+
+function place(changedPlaces: FilterPlaces) {
+  draft.change('filters.places', design => ({ ...design, filterPlaces: changedPlaces }))
+}
+/** Every filter in a place, or none. */
+function showAll(where: keyof FilterPlaces, shown: boolean) {
+  const set = (filter: Filter): Filter => ({ ...filter, shown: where === 'page' ? { ...filter.shown, page: !shown ? 'nowhere' : filter.shown.page === 'nowhere' ? 'side' : filter.shown.page } : { ...filter.shown, [where]: shown } })
+  put('filters.shown', filters.value.map(filter => (filter.joined?.apart ? { ...filter, joined: { ...filter.joined, parts: filter.joined.parts.map(set) } } : set(filter))))
+}
+
+const kindOf = (filter: Filter): FieldKind => (filter.joined ? 'category' : proposalOf(filter.field)?.kind ?? collections.flatMap(one => one.fields).find(field => field.key === filter.field)?.kind ?? 'category')
+const fitting = (filter: Filter) => (filter.joined ? CATEGORY_CONTROLS : proposalOf(filter.field)?.controls ?? [])
+const CATEGORY_CONTROLS: NonNullable<Filter['control']>[] = ['list', 'one-of', 'menu', 'chips', 'pictures']
+const joinWith = (row: Row) => (row.part !== null || !isJoinable(kindOf(row.filter)) ? [] : filters.value.filter(other => other.key !== row.filter.key && !other.joined && isJoinable(kindOf(other))))
+const warnings = (filter: Filter) => (proposals.value && reach.value && !filter.joined ? warningsOf(filter, proposalOf(filter.field), reach.value.inReach) : [])
 function said(filter: Filter): string {
+  const figure = figures.value?.find(one => one.key === filter.key)
   const proposal = proposalOf(filter.field)
-  if (!proposal) return 'no item has a value'
-  const control = filter.control ?? proposal.controls[0]
-  const chosen = filter.picked ? ` · ${formatNumber(filter.picked.length)} picked` : filter.except.length > 0 ? ` · ${formatNumber(filter.except.length)} taken off` : ''
-  return `${control ? CONTROL_NAMES[control] : ''} · ${content(proposal)} · ${counted(proposal.items, 'item')}${chosen}`
+  if (!proposal && !filter.joined) return 'no item has a value'
+  const control = filter.control ?? fitting(filter)[0]
+  const held = filter.joined ? `${filter.joined.parts.map(part => part.label).join(' and ')} together` : ''
+  const values = kindOf(filter) === 'category' && figure ? `${counted(figure.values, 'value')}${!filter.joined && proposal?.tree && filter.tree && !filter.picked ? ' as a tree' : ''}` : proposal && !filter.joined ? content(proposal) : ''
+  const left = figure && figure.leftOut.values > 0 ? `${counted(figure.leftOut.values, 'value')} left out, in ${counted(figure.leftOut.items, 'item')}` : ''
+  return [control ? CONTROL_NAMES[control] : '', held, values, counted(figure?.items ?? proposal?.items ?? 0, 'item'), left].filter(part => part !== '').join(' · ')
 }
 /** What a field holds: how many values, or from where to where. */
 function content(proposal: FilterProposal): string {
   if (proposal.kind === 'category') return `${counted(proposal.values, 'value')}${proposal.tree ? ' as a tree' : ''}`
   return proposal.least === null ? CONTENTS[proposal.kind] ?? proposal.kind : `${shown(proposal.kind, proposal.least)} to ${shown(proposal.kind, proposal.greatest!)}${proposal.unit ? ` ${proposal.unit}` : ''}`
 }
-const CONTENTS: Partial<Record<FieldKind, string>> = { 'yes-no': 'yes or no', 'text': 'words', 'code': 'codes' }
+const CONTENTS: Partial<Record<FieldKind, string>> = { 'yes-no': 'yes or no', 'text': 'words', 'code': 'codes', 'place': 'places' }
 const shown = (kind: FieldKind, bound: string) => (kind === 'date' ? new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(bound)) : formatNumber(Number(bound)))
-const kindOf = (filter: Filter): FieldKind => proposalOf(filter.field)?.kind ?? collections.flatMap(one => one.fields).find(field => field.key === filter.field)?.kind ?? 'category'
-
 </script>
 
 <template>
-  <h2>Filters</h2>
+  <div class="title"><h2>Filters</h2><Button v-if="filters.length > 0" label="All labels" icon="pi pi-tag" size="small" text severity="secondary" @click="relabelling = true" /></div>
   <p class="lead">What visitors can narrow by, in the order they see them. Every number beside a value is exact.</p>
   <p v-for="remark in remarks" :key="remark.text" class="remark" role="status"><i class="pi pi-info-circle" aria-hidden="true" />{{ remark.text }}</p>
-  <ol v-if="filters.length > 0" class="filters" aria-label="Filters">
-    <li v-for="(filter, at) in filters" :key="at" class="slip" :class="{ over: over === at && dragged !== null && dragged !== at }" @dragover.prevent="over = at" @drop.prevent="drop(at)">
+  <ol v-if="rows.length > 0" class="filters" aria-label="Filters">
+    <li v-for="row in rows" :key="`${row.at}-${row.part}`" class="slip" :class="{ over: over === row && canDrop(row) && dragged !== row, apart: row.part !== null }" @dragover="canDrop(row) && ($event.preventDefault(), over = row)" @drop.prevent="drop(row)" @mouseenter="pointed = row.filter.key" @mouseleave="pointed = null">
+      <div v-if="row.part === 0" class="group"><span>Apart from <b>{{ filters[row.at]!.label }}</b></span><Button label="Put together" size="small" text @click="setApart(filters[row.at]!.key, false)" /><Button label="Keep apart" size="small" text severity="secondary" title="Forget that they were together" @click="forget(row.at)" /></div>
       <div class="head">
-        <span class="grip" draggable="true" title="Drag to another place" aria-hidden="true" @dragstart="dragged = at" @dragend="dragged = over = null"><i class="pi pi-bars" /></span>
-        <button type="button" class="name" :aria-expanded="open === filter.key" @click="open = open === filter.key ? null : filter.key"><b>{{ filter.label }}</b><small class="quiet">{{ said(filter) }}</small></button>
-        <Button icon="pi pi-arrow-up" text rounded size="small" severity="secondary" :disabled="at === 0" :aria-label="`Move ${filter.label} up`" @click="move(at, -1)" />
-        <Button icon="pi pi-arrow-down" text rounded size="small" severity="secondary" :disabled="at === filters.length - 1" :aria-label="`Move ${filter.label} down`" @click="move(at, 1)" />
-        <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the filter ${filter.label}`" @click="remove(at)" />
+        <span class="grip" draggable="true" title="Drag to another place" aria-hidden="true" @dragstart="dragged = row" @dragend="dragged = over = null"><i class="pi pi-bars" /></span>
+        <button type="button" class="name" :aria-expanded="open === row.filter.key" @click="open = open === row.filter.key ? null : row.filter.key"><b>{{ row.filter.label }}</b><small class="quiet">{{ said(row.filter) }}</small></button>
+        <Button icon="pi pi-arrow-up" text rounded size="small" severity="secondary" :disabled="isFirst(row)" :aria-label="`Move ${row.filter.label} up`" @click="move(row, -1)" />
+        <Button icon="pi pi-arrow-down" text rounded size="small" severity="secondary" :disabled="isLast(row)" :aria-label="`Move ${row.filter.label} down`" @click="move(row, 1)" />
+        <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take away the filter ${row.filter.label}`" @click="remove(row)" />
       </div>
-      <p v-for="warning in warnings(filter)" :key="warning" class="warning"><i class="pi pi-info-circle" aria-hidden="true" />{{ warning }}</p>
-      <FilterSettings v-if="open === filter.key" :search="search" :kind="kindOf(filter)" :fitting="proposalOf(filter.field)?.controls ?? []" :others="filters.filter((_, n) => n !== at)" :model-value="filter" @update:model-value="change(at, $event)" />
+      <p v-for="warning in warnings(row.filter)" :key="warning" class="warning"><i class="pi pi-info-circle" aria-hidden="true" />{{ warning }}</p>
+      <FilterSettings v-if="open === row.filter.key" :search="search" :kind="kindOf(row.filter)" :kind-of="kindOf" :fitting="fitting(row.filter)" :others="used.filter(one => one.key !== row.filter.key)" :taken="keysOf(filters).filter(key => key !== row.filter.key)" :collections="searched" :join-with="joinWith(row)" :model-value="row.filter" @update:model-value="change(row.filter.key, $event)" @join="join(row.filter.key, $event)" @apart="setApart(row.filter.key, true)" />
     </li>
   </ol>
   <template v-if="offered.length > 0">
@@ -94,9 +168,17 @@ const kindOf = (filter: Filter): FieldKind => proposalOf(filter.field)?.kind ?? 
     </ul>
   </template>
   <p v-else-if="proposals && filters.length === 0" class="slip empty">No searched collection has a field to narrow by. Correct a kind under Content, or search another collection.</p>
+  <template v-if="filters.length > 0">
+    <h2 class="second">Where filters stand</h2>
+    <FilterPlacesEditor :filters="filters" :model-value="draft.design.value!.filterPlaces" @update:model-value="place($event)" @all="showAll" />
+    <FilterLabels v-model:open="relabelling" :filters="filters" :proposals="proposals ?? []" @relabel="(key, now) => put('filters.labels', changed(key, filter => ({ ...filter, ...now })))" />
+  </template>
 </template>
 
 <style scoped>
+.title { display: flex; justify-content: space-between; align-items: center; }
+.group { display: flex; align-items: center; gap: 8px; padding: 6px 8px 0 14px; font-size: 13px; } .group span { flex: 1; }
+.apart { border-style: dashed; }
 .remark { margin-top: 12px; }
 ol, ul { list-style: none; margin: 16px 0 0; padding: 0; display: grid; gap: 8px; }
 .head { display: flex; align-items: center; gap: 2px; padding: 4px 6px 4px 0; }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.Keys;
@@ -115,9 +116,24 @@ final class Browser implements AutoCloseable {
         field.sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
     }
 
+    /** Runs script in the page, where no key or click does the same everywhere. */
+    @Nullable Object script(String script, Object... arguments) {
+        return driver.executeScript(script, arguments);
+    }
+
     /** Presses keys wherever the focus is. */
     void press(CharSequence... keys) {
         new Actions(driver).sendKeys(keys).perform();
+    }
+
+    /** Rests the pointer on something. */
+    void point(WebElement element) {
+        new Actions(driver).moveToElement(element).perform();
+    }
+
+    /** Drags with the mouse, as far as another element's middle. */
+    void drag(WebElement from, WebElement to) {
+        new Actions(driver).moveToElement(from).clickAndHold().moveByOffset(0, -8).moveToElement(to).release().perform();
     }
 
     void chord(Keys held, String key) {

@@ -4,15 +4,19 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import tidylantern.demo.DemoLoader;
 import tidylantern.demo.StandInSite;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The service with the Isles in it and their website beside it, as bin/demo starts them, on free ports. */
 final class DemoWorld implements AutoCloseable {
+    private static final Map<String, String> JSON = Map.of("Content-Type", "application/json");
     private static final String SEARCH = "/api/owner/searches/" + DemoLoader.SEARCH;
 
     private final RunningService service;
@@ -40,6 +44,18 @@ final class DemoWorld implements AutoCloseable {
         api().send("POST", SEARCH + "/publish", "", Map.of("If-Match", changed.header("ETag")));
         api().get(SEARCH + "/trials").json().path("outcomes").forEach(outcome -> api().send("DELETE", SEARCH + "/trials/" + outcome.path("id").asLong(), null, Map.of()));
         api().send("POST", SEARCH + "/trials.csv", trials, Map.of("Content-Type", "text/csv"));
+    }
+
+    /** A new search over some collections; its key. */
+    String newSearch(String name, List<String> collections) {
+        String key = api().send("POST", "/api/owner/sites/" + DemoLoader.SITE + "/searches", "{\"name\":\"" + name + "\"}", JSON).json().path("key").asString();
+        Api.Answer first = api().get("/api/owner/searches/" + key + "/draft");
+        ObjectNode design = (ObjectNode) first.json();
+        ((ArrayNode) design.path("reach").path("collections")).removeIf(one -> !collections.contains(one.path("collection").asString()));
+        Map<String, String> headers = new HashMap<>(JSON);
+        headers.put("If-Match", first.header("ETag"));
+        api().send("PUT", "/api/owner/searches/" + key + "/draft", design.toString(), headers);
+        return key;
     }
 
     String service() {

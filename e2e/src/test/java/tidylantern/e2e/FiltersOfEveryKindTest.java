@@ -20,12 +20,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
-import tidylantern.demo.DemoLoader;
 import tidylantern.demo.Quillhaven;
-import tidylantern.server.Api;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The filters that a home listing, a recipe collection, a trip programme and a directory need, each made from a new search with
@@ -51,11 +46,7 @@ class FiltersOfEveryKindTest {
 
     /** A new search over one collection, opened at its filters. */
     private static String search(String name, String collection) {
-        String key = world.api().send("POST", "/api/owner/sites/" + DemoLoader.SITE + "/searches", "{\"name\":\"" + name + "\"}", Map.of("Content-Type", "application/json")).json().path("key").asString();
-        Api.Answer draft = world.api().get("/api/owner/searches/" + key + "/draft");
-        ObjectNode design = (ObjectNode) new JsonMapper().readTree(draft.text());
-        ((ArrayNode) design.path("reach").path("collections")).removeIf(one -> !one.path("collection").asString().equals(collection));
-        world.api().send("PUT", "/api/owner/searches/" + key + "/draft", design.toString(), Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
+        String key = world.newSearch(name, List.of(collection));
         browser.open(world.workbench("/searches/" + key + "/filters"));
         return key;
     }
@@ -207,12 +198,30 @@ class FiltersOfEveryKindTest {
         browser.until("nothing has the word", () -> results.findElements(By.cssSelector(".card")).isEmpty());
     }
 
+    /** Within 5 km of the middle of all makers there; on so small a piece of the globe the middle is the mean. */
+    private static boolean isNearOtterwick(Map<String, Object> item) {
+        List<double[]> there = ISLES.items("makers").stream().filter(one -> place(one).get("name").equals("Otterwick")).map(FiltersOfEveryKindTest::position).toList();
+        double latitude = Math.toRadians(there.stream().mapToDouble(one -> one[0]).average().orElseThrow());
+        double longitude = Math.toRadians(there.stream().mapToDouble(one -> one[1]).average().orElseThrow());
+        double[] here = position(item);
+        double a = Math.toRadians(here[0]);
+        return 6371.0088 * Math.acos(Math.min(1, Math.sin(a) * Math.sin(latitude) + Math.cos(a) * Math.cos(latitude) * Math.cos(Math.toRadians(here[1]) - longitude))) <= 5;
+    }
+
+    private static double[] position(Map<String, Object> item) {
+        return new double[] {((Number) place(item).get("lat")).doubleValue(), ((Number) place(item).get("lon")).doubleValue()};
+    }
+
+    private static Map<?, ?> place(Map<String, Object> item) {
+        return (Map<?, ?>) item.get("place");
+    }
+
     @Test
     void aDirectoryOnAPhone() {
         String key = search("Makers by hand", "makers");
-        add("Trade", "Visitors welcome", "Rating");
+        add("Trade", "Visitors welcome", "Rating", "Place");
         handle("Visitors welcome", "Yes and no");
-        published(key, 3);
+        published(key, 4);
         try (Browser phone = Browser.phone()) {
             phone.open(world.service() + "/s/" + key);
             SearchContext results = phone.inside("tidy-results");
@@ -222,6 +231,13 @@ class FiltersOfEveryKindTest {
             assertThat((long) expected).isEqualTo(reckoned("makers", List.of(is("visitorsWelcome", false))));
             no.findElement(By.cssSelector("input")).click();
             phone.untilTexts(results, ".done", texts -> texts.equals(List.of("Show " + expected + " results")));
+            WebElement place = phone.see(results, ".sheet [part~='filter-place'] input");
+            place.sendKeys("otterw", Keys.ENTER);
+            Select distance = phone.until("distances", () -> new Select(results.findElement(By.cssSelector(".sheet [part~='filter-place'] select"))));
+            String five = distance.getOptions().stream().map(WebElement::getText).filter(text -> text.startsWith("5 km")).findFirst().orElseThrow();
+            long near = reckoned("makers", List.of(is("visitorsWelcome", false), FiltersOfEveryKindTest::isNearOtterwick));
+            assertThat(five).isEqualTo("5 km (" + near + ")");
+            assertThat(place.getAttribute("value")).as("the whole name").isEqualTo("Otterwick");
             phone.mustBeAccessible("every kind of filter in a sheet");
             assertThat(phone.consoleErrors()).isEmpty();
         }

@@ -15,6 +15,8 @@ public enum Control {
     MENU,
     /** Values side by side, to be switched on and off. */
     CHIPS,
+    /** The same with a colour or a picture for each. */
+    PICTURES,
     /** Two bounds, drawn or typed. */
     RANGE,
     /** Steps of a number, each with how many items lie in it. */
@@ -34,7 +36,9 @@ public enum Control {
     /** Yes and no, each to tick. */
     TICKS,
     /** Words that must stand in the field. */
-    BOX;
+    BOX,
+    /** How far from a place of the visitor's. */
+    DISTANCE;
 
     @Override
     public String toString() {
@@ -44,14 +48,20 @@ public enum Control {
     /** Those that fit a field of this kind, the usual one first; none for kinds that nobody narrows by. */
     public static List<Control> fitting(@Nullable FieldKind kind) {
         return switch (kind) {
-            case CATEGORY -> List.of(LIST, ONE_OF, MENU, CHIPS);
+            case CATEGORY -> List.of(LIST, ONE_OF, MENU, CHIPS, PICTURES);
             case NUMBER, MONEY -> List.of(RANGE, BANDS, AT_LEAST, AT_MOST);
             case DATE -> List.of(SPAN, MONTHS, FROM_TODAY);
             case YES_NO -> List.of(SWITCH, TICKS);
             case TEXT, CODE -> List.of(BOX);
-            case PLACE, IMAGE, LINK -> List.of();
+            case PLACE -> List.of(DISTANCE);
+            case IMAGE, LINK -> List.of();
             case null -> List.of();
         };
+    }
+
+    /** Whether values of such a field can stand in one list with those of others. */
+    public static boolean joinable(@Nullable FieldKind kind) {
+        return kind == FieldKind.CATEGORY || kind == FieldKind.YES_NO;
     }
 
     /** Whether at most one value holds at a time. */

@@ -61,18 +61,31 @@ public final class DesignChecks {
                 remarks.add(new Remark(Step.WORDS, "No searched collection has the field \"%s\", so its weight does nothing.".formatted(weight.field()), false));
             }
         }
-        for (Filter filter : design.filters()) {
-            FieldKind kind = content.kind(filter.field());
-            if (Control.fitting(kind).isEmpty()) {
-                remarks.add(new Remark(Step.FILTERS, kind == null ? "No collection has the field \"%s\", so the filter \"%s\" offers nothing. Take it away.".formatted(filter.field(), filter.label())
-                        : "The field \"%s\" is of kind %s by now, by which nobody can narrow. Correct the kind, or take the filter \"%s\" away.".formatted(filter.field(), kind, filter.label()), false));
-            } else if (!reached.isEmpty() && reached.stream().allMatch(c -> c.field(filter.field()) == null)) {
-                remarks.add(new Remark(Step.FILTERS, "No searched collection has the field \"%s\", so the filter \"%s\" offers nothing.".formatted(filter.field(), filter.label()), false));
-            } else if (filter.control() != null && filter.control() != filter.controlFor(kind)) {
-                remarks.add(new Remark(Step.FILTERS, "The field \"%s\" is of kind %s by now, so the filter \"%s\" shows as %s and not as %s.".formatted(filter.field(), kind, filter.label(), filter.controlFor(kind), filter.control()), false));
+        for (Filter filter : design.filtersInUse()) {
+            if (filter.joined() != null) {
+                filter.joined().parts().forEach(part -> field(remarks, part, content, reached, "the part \"%s\" of the filter \"%s\"".formatted(part.label(), filter.label())));
+                filter.joined().parts().stream().filter(part -> content.kind(part.field()) != null && !Control.joinable(content.kind(part.field()))).forEach(part -> remarks.add(new Remark(Step.FILTERS,
+                        "The field \"%s\" is of kind %s by now, whose values cannot stand among those of other fields. Take \"%s\" apart.".formatted(part.field(), content.kind(part.field()), filter.label()), false)));
+            } else {
+                field(remarks, filter, content, reached, "the filter \"%s\"".formatted(filter.label()));
+            }
+            if (!filter.shown().collections().isEmpty() && filter.shown().collections().stream().noneMatch(searched::contains)) {
+                remarks.add(new Remark(Step.FILTERS, "The filter \"%s\" waits for results of collections that are not searched, so nobody sees it.".formatted(filter.label()), false));
             }
         }
         return remarks;
+    }
+
+    private static void field(List<Remark> remarks, Filter filter, SiteContent content, List<Collection> reached, String who) {
+        FieldKind kind = content.kind(filter.field());
+        if (Control.fitting(kind).isEmpty()) {
+            remarks.add(new Remark(Step.FILTERS, kind == null ? "No collection has the field \"%s\", so %s offers nothing. Take it away.".formatted(filter.field(), who)
+                    : "The field \"%s\" is of kind %s by now, by which nobody can narrow. Correct the kind, or take %s away.".formatted(filter.field(), kind, who), false));
+        } else if (!reached.isEmpty() && reached.stream().allMatch(c -> c.field(filter.field()) == null)) {
+            remarks.add(new Remark(Step.FILTERS, "No searched collection has the field \"%s\", so %s offers nothing.".formatted(filter.field(), who), false));
+        } else if (filter.control() != null && filter.control() != filter.controlFor(kind)) {
+            remarks.add(new Remark(Step.FILTERS, "The field \"%s\" is of kind %s by now, so %s shows as %s and not as %s.".formatted(filter.field(), kind, who, filter.controlFor(kind), filter.control()), false));
+        }
     }
 
     private static void rules(List<Remark> remarks, Reach.Searched searched, Collection collection) {

@@ -37,6 +37,7 @@ public final class DesignDifferences {
         lists(found, "Stop words", before.words().stopWords(), after.words().stopWords());
         lists(found, "See also", before.words().help().owners(), after.words().help().owners());
         compare(found, Step.FILTERS, filters(before), filters(after));
+        compare(found, Step.FILTERS, places(before), places(after));
         compare(found, Step.GO_LIVE, page(before), page(after));
         return found;
     }
@@ -103,14 +104,34 @@ public final class DesignDifferences {
     }
 
     private static Map<String, String> filters(SearchDesign design) {
-        Map<String, String> said = byName(design.filters(), filter -> "Filter " + filter.label(), DesignDifferences::said);
-        if (design.filters().size() > 1) {
-            said.put("Order of the filters", String.join(", ", design.filters().stream().map(Filter::label).toList()));
+        Map<String, String> said = byName(design.filtersInUse(), filter -> "Filter " + filter.label(), DesignDifferences::said);
+        if (design.filtersInUse().size() > 1) {
+            said.put("Order of the filters", String.join(", ", design.filtersInUse().stream().map(Filter::label).toList()));
         }
         return said;
     }
 
+    private static Map<String, String> places(SearchDesign design) {
+        Map<String, String> said = new LinkedHashMap<>();
+        said.put("Filters on the results page", said(design.filterPlaces().page()));
+        said.put("Filters beside the box", said(design.filterPlaces().box()));
+        said.put("Filters in the form that stands alone", said(design.filterPlaces().home()));
+        return said;
+    }
+
+    private static String said(FilterPlaces.Place place) {
+        return !place.shown() ? "none" : (place.atOnce() ? "hold at once, " : "hold by a button, ") + switch (place.opened()) {
+            case IN_VIEW -> "in view";
+            case UNFOLDING -> "behind a button";
+            case OVER -> "behind a button, over the page";
+        };
+    }
+
     private static String said(Filter filter) {
+        if (filter.joined() != null) {
+            return said(filter.withJoined(null)) + ", joined of " + String.join("; ", filter.joined().parts().stream().map(part -> part.label() + " (" + said(part) + ")").toList())
+                    + (filter.joined().headings() ? " under a heading each" : " in one list");
+        }
         List<String> said = new ArrayList<>();
         said.add((filter.several() == Filter.Several.ANY ? "any of " : "all of ") + filter.field());
         said.add(filter.control() == null ? "the usual control" : filter.control().toString());
@@ -122,7 +143,11 @@ public final class DesignDifferences {
         });
         said.add(filter.tree() ? "as a tree" : "in one list");
         said.add((filter.counts() ? "with" : "without") + " counts, " + filter.cutAfter() + " at first");
-        said.add("without results " + (filter.withoutResults() == Filter.WithoutResults.DIM ? "greyed" : "not shown"));
+        said.add("without results " + switch (filter.withoutResults()) {
+            case DIM -> "greyed";
+            case HIDE -> "not shown";
+            case FOUND -> "not shown, and only those of the items found";
+        });
         if (filter.folded()) {
             said.add("folded");
         }
@@ -149,8 +174,40 @@ public final class DesignDifferences {
         } else if (!filter.except().isEmpty()) {
             said.add("without " + listed(new LinkedHashSet<>(filter.except())));
         }
+        if (filter.picked() != null && !filter.values().withBelow()) {
+            said.add("without what lies below");
+        }
+        if (filter.values().depth() > 0) {
+            said.add(filter.values().depth() + " levels deep");
+        }
+        filter.values().merged().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(one -> said.add(one.getKey() + " counts as " + one.getValue()));
+        if (!filter.values().pictures().isEmpty()) {
+            said.add(filter.values().pictures().size() + " pictures");
+        }
+        if (!filter.start().setsNothing()) {
+            said.add("starts with " + (filter.start().all() ? "all" : listed(new LinkedHashSet<>(filter.start().chosen()))));
+        }
+        if (filter.control() == Control.DISTANCE) {
+            said.add("up to " + String.join(", ", filter.radii().stream().map(DesignDifferences::number).toList()));
+        }
+        said.add(shown(filter.shown()));
         filter.labels().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(label -> said.add(label.getKey() + " reads “" + label.getValue() + "”"));
         return String.join(", ", said);
+    }
+
+    private static String shown(Filter.Shown shown) {
+        List<String> places = new ArrayList<>();
+        if (shown.page() != Filter.OnPage.NOWHERE) {
+            places.add(shown.page() == Filter.OnPage.SIDE ? "beside the results" : "above the results");
+        }
+        if (shown.box()) {
+            places.add("at the box");
+        }
+        if (shown.home()) {
+            places.add("in the form alone");
+        }
+        return (places.isEmpty() ? "shown nowhere" : String.join(" and ", places)) + (shown.narrowing() ? ", while it narrows" : "")
+                + (shown.collections().isEmpty() ? "" : ", with results of " + String.join(", ", shown.collections().stream().map(CollectionKey::value).toList()));
     }
 
     private static Map<String, String> page(SearchDesign design) {

@@ -3,6 +3,8 @@ package tidylantern.core.design;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
@@ -14,9 +16,9 @@ import tidylantern.core.content.SiteContent;
  *
  * @param version of the document's shape; this product writes {@link #CURRENT_VERSION}
  * @param name what the owner calls the search, 1 to 80 characters
- * @param filters in the order in which visitors see them
+ * @param filters in the order in which visitors see them; of those that are joined, what is in use: {@link #filtersInUse}
  */
-public record SearchDesign(int version, String name, Reach reach, Words words, List<Filter> filters, ResultsPage page) {
+public record SearchDesign(int version, String name, Reach reach, Words words, List<Filter> filters, FilterPlaces filterPlaces, ResultsPage page) {
     public static final int CURRENT_VERSION = 1;
     public static final int MOST_FILTERS = 50;
 
@@ -27,12 +29,14 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
         reach = Objects.requireNonNullElseGet(reach, () -> new Reach(List.of()));
         words = Objects.requireNonNullElseGet(words, Words::standard);
         filters = List.copyOf(Objects.requireNonNullElse(filters, List.of()));
-        DesignFault.unless(filters.size() <= MOST_FILTERS, "filters", "%d filters are too many; %d are the most", filters.size(), MOST_FILTERS);
+        filterPlaces = Objects.requireNonNullElseGet(filterPlaces, FilterPlaces::usual);
+        List<String> keys = filters.stream().flatMap(Filter::withParts).map(Filter::key).toList();
+        DesignFault.unless(keys.size() <= MOST_FILTERS, "filters", "%d filters are too many; %d are the most", keys.size(), MOST_FILTERS);
         for (int i = 0; i < filters.size(); i++) {
             String after = filters.get(i).after();
-            DesignFault.unless(after == null || filters.stream().anyMatch(other -> other.key().equals(after)), "filters[" + i + "].after", "\"%s\" waits for \"%s\", and there is no such filter", filters.get(i).key(), after);
+            DesignFault.unless(after == null || keys.contains(after), "filters[" + i + "].after", "\"%s\" waits for \"%s\", and there is no such filter", filters.get(i).key(), after);
         }
-        DesignFault.ifTwice(filters.stream().map(Filter::key).toList(), "filters", "the key");
+        DesignFault.ifTwice(keys, "filters", "the key");
         page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null));
     }
 
@@ -45,7 +49,7 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
         List<FieldWeight> weights = content.collections().stream().flatMap(c -> c.fields().stream())
                 .filter(field -> firstWeight(field.key(), field.kind()) > 0)
                 .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind()))).distinct().toList();
-        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), List.of(), new ResultsPage(null, null));
+        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), List.of(), FilterPlaces.usual(), new ResultsPage(null, null));
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -64,15 +68,30 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
     }
 
     public SearchDesign withWords(Words changed) {
-        return new SearchDesign(version, name, reach, changed, filters, page);
+        return new SearchDesign(version, name, reach, changed, filters, filterPlaces, page);
     }
 
     public SearchDesign withReach(Reach changed) {
-        return new SearchDesign(version, name, changed, words, filters, page);
+        return new SearchDesign(version, name, changed, words, filters, filterPlaces, page);
     }
 
     public SearchDesign withFilters(List<Filter> changed) {
-        return new SearchDesign(version, name, reach, words, changed, page);
+        return new SearchDesign(version, name, reach, words, changed, filterPlaces, page);
+    }
+
+    public SearchDesign withFilterPlaces(FilterPlaces changed) {
+        return new SearchDesign(version, name, reach, words, filters, changed, page);
+    }
+
+    /** What visitors meet: joint filters, and in place of those that stand apart just now their parts. */
+    public List<Filter> filtersInUse() {
+        return filters.stream().flatMap(Filter::inUse).toList();
+    }
+
+    /** The keys under which a filter is in use: its own; that of the one it is joined in; those of its parts where they stand apart. */
+    public Set<String> inUseAs(String key) {
+        return filters.stream().filter(filter -> filter.withParts().anyMatch(one -> one.key().equals(key)))
+                .flatMap(filter -> filter.inUse().anyMatch(one -> one.key().equals(key)) ? Stream.of(key) : filter.inUse().map(Filter::key)).collect(Collectors.toUnmodifiableSet());
     }
 
     /** The collections that are searched, in the owner's order. */

@@ -13,6 +13,7 @@ import org.apache.lucene.document.Document;
 import org.apache.lucene.document.DoubleField;
 import org.apache.lucene.document.Field;
 import org.apache.lucene.document.FieldType;
+import org.apache.lucene.document.LatLonDocValuesField;
 import org.apache.lucene.document.LongField;
 import org.apache.lucene.document.NumericDocValuesField;
 import org.apache.lucene.document.SortedDocValuesField;
@@ -102,6 +103,16 @@ public final class IndexFields {
         return "numbers:" + field.value();
     }
 
+    /** Where the positions of a place field lie, in degrees to about a centimetre. */
+    public static String place(FieldKey field) {
+        return "place:" + field.value();
+    }
+
+    /** Where the names of a place field lie, as they are written. */
+    public static String placeName(FieldKey field) {
+        return "place-name:" + field.value();
+    }
+
     /** Where the beginning of a field's text lies, to sort by. */
     public static String sort(FieldKey field) {
         return "sort:" + field.value();
@@ -181,7 +192,13 @@ public final class IndexFields {
                     sortKey(document, key, text.text());
                 }
             }
-            case FieldValue.Place place -> sortKey(document, key, place.name() == null ? "" : place.name());
+            case FieldValue.Place place -> {
+                document.add(new LatLonDocValuesField(place(key), place.latitude(), place.longitude()));
+                if (place.name() != null) {
+                    document.add(new SortedDocValuesField(placeName(key), new BytesRef(place.name().substring(0, Math.min(place.name().length(), LONGEST_TITLE)))));
+                }
+                sortKey(document, key, place.name() == null ? "" : place.name());
+            }
             case FieldValue.Image image -> sortKey(document, key, image.address());
             case FieldValue.Link link -> sortKey(document, key, link.address());
         }

@@ -1,6 +1,7 @@
 package tidylantern.core.query;
 
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,19 +14,20 @@ import org.jspecify.annotations.Nullable;
  * @param didYouMean another query, where little is found; it finds something
  * @param seeAlso queries to go on with; each finds something
  * @param filters what each filter of the design offers, in its order
+ * @param shown keys of the filters that visitors see just now: those that lead anywhere, and whose conditions hold
  * @param pages at least 1, even if nothing is found
  */
 public record Answer(String query, boolean startingList, int total, int page, int pages, int perPage, List<Hit> hits,
-        @Nullable String didYouMean, List<String> seeAlso, List<FilterAnswer> filters) {
+        @Nullable String didYouMean, List<String> seeAlso, List<FilterAnswer> filters, Set<String> shown) {
     public Answer {
         hits = List.copyOf(hits);
         seeAlso = List.copyOf(seeAlso);
         filters = List.copyOf(filters);
+        shown = Set.copyOf(shown);
     }
 
-    /** Whether visitors see one of the filters: it leads anywhere, and what it waits for is set. What is set itself stays in sight. */
+    /** Whether visitors see one of the filters. */
     public boolean shows(FilterAnswer filter) {
-        String after = filter.filter().after();
-        return filter.offers() && (after == null || filter.isSet() || filters.stream().anyMatch(other -> other.filter().key().equals(after) && other.isSet()));
+        return shown.contains(filter.filter().key());
     }
 }

@@ -26,7 +26,7 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
     }
     /** The same filters with other words. */
     Asked with(String text) throws IOException {
-        VisitorQuery other = new VisitorQuery(text, 1, query.filters(), query.today());
+        VisitorQuery other = query.withText(text);
         return new Asked(searcher, content, design, other, ReadQuery.read(other, design, content, searcher), narrowing);
     }
 

@@ -46,12 +46,12 @@ public final class CategoryCounts {
     }
 
     private static List<Counted> count(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
-        return counting(searcher, field, query).counted();
+        return counting(searcher, field, query, CategoryNumbers.Reading.PLAIN).counted();
     }
 
     /** Counts the items that a query finds. */
-    static Tally counting(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
-        Tally counting = new Tally(searcher.getIndexReader(), field);
+    static Tally counting(IndexSearcher searcher, FieldKey field, Query query, CategoryNumbers.Reading reading) throws IOException {
+        Tally counting = new Tally(searcher.getIndexReader(), field, reading);
         each(searcher, query, counting);
         return counting;
     }
@@ -81,19 +81,21 @@ public final class CategoryCounts {
         private final int[] counts;
         private final int[] lastSeen;
         private int seen;
+        private final int[][][] ofAllPaths;
         private int[][] ofPaths = {};
         private @Nullable SortedSetDocValues values;
 
-        Tally(IndexReader reader, FieldKey field) throws IOException {
+        Tally(IndexReader reader, FieldKey field, CategoryNumbers.Reading reading) throws IOException {
             this.field = field;
             numbers = CategoryNumbers.of(reader, field);
+            ofAllPaths = numbers.ofPaths(reader, field, reading);
             counts = new int[numbers.size()];
             lastSeen = new int[numbers.size()];
         }
 
         @Override
         void open(LeafReaderContext leaf) throws IOException {
-            ofPaths = numbers.ofPaths(leaf);
+            ofPaths = ofAllPaths[leaf.ord];
             values = ofPaths.length == 0 ? null : DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
         }
 

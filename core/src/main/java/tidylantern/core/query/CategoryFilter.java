@@ -2,9 +2,14 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedSetDocValues;
@@ -13,8 +18,9 @@ import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.ScoreMode;
+import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
@@ -23,7 +29,7 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
 
-/** Values of a category field; a value stands for itself and all below it. */
+/** Values of a category field; a value stands for itself and all below it, unless the owner says otherwise of hand-picked ones. */
 final class CategoryFilter implements OneFilter {
     private final Filter filter;
     private final IndexSearcher searcher;
@@ -31,18 +37,38 @@ final class CategoryFilter implements OneFilter {
     private final String language;
     private final Control control;
     private final CategoryNumbers numbers;
+    private final CategoryNumbers.Reading reading;
     /** As large as the field has values, so not there before anything is to be counted. */
     private CategoryCounts.@Nullable Tally counting;
+    private CategoryCounts.@Nullable Tally countingFound;
     private final List<String> values;
 
     CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
-        this.filter = filter;
+        this(filter, searcher, content, design, ignored -> given);
+    }
+
+    private CategoryFilter(Filter whole, IndexSearcher searcher, SiteContent content, SearchDesign design, Function<CategoryFilter, List<String>> given) throws IOException {
         this.searcher = searcher;
         this.design = design;
         language = content.languages(design.searched()).stream().sorted().findFirst().orElse("en");
-        control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
-        numbers = CategoryNumbers.of(searcher.getIndexReader(), filter.field());
-        values = given.stream().distinct().filter(value -> numbers.has(value) && filter.offers(value)).limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES).toList();
+        control = Objects.requireNonNullElse(whole.controlFor(FieldKind.CATEGORY), Control.LIST);
+        numbers = CategoryNumbers.of(searcher.getIndexReader(), whole.field());
+        filter = withLivingTargets(whole);
+        reading = new CategoryNumbers.Reading(filter.values().merged(), filter.picked() != null && !filter.values().withBelow());
+        values = given.apply(this).stream().map(filter.values()::standsFor).distinct().filter(value -> numbers.has(value) && filter.offers(value)).limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES).toList();
+    }
+
+    /** With every value on offer ticked; of a tree those at the top, which stand for all below. */
+    static CategoryFilter ofAll(Filter filter, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
+        return new CategoryFilter(filter, searcher, content, design, made -> filter.picked() != null ? filter.picked()
+                : IntStream.of(filter.tree() ? made.numbers.below(-1) : IntStream.range(0, made.numbers.size()).toArray()).mapToObj(made.numbers::key).sorted().toList());
+    }
+
+    /** A value that no item has any more cannot take others in: they are themselves again until it comes back. */
+    private Filter withLivingTargets(Filter whole) {
+        Filter.ValueRules rules = whole.values();
+        Map<String, String> living = rules.merged().entrySet().stream().filter(one -> numbers.has(one.getValue())).collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+        return living.size() == rules.merged().size() ? whole : whole.withValues(new Filter.ValueRules(rules.withBelow(), living, rules.depth(), rules.searchFrom(), rules.pictures()));
     }
 
     @Override
@@ -70,47 +96,64 @@ final class CategoryFilter implements OneFilter {
         if (values.isEmpty()) {
             return null;
         }
+        if (reading.themselves()) {
+            return new PassedBy(this);
+        }
         BooleanQuery.Builder passed = new BooleanQuery.Builder();
-        values.forEach(value -> passed.add(new TermQuery(new Term(IndexFields.values(filter.field()), value)), keepsOwn() ? Occur.FILTER : Occur.SHOULD));
+        for (String value : values) {
+            // Also what counts as it, or as something below it.
+            List<BytesRef> terms = Stream.concat(Stream.of(value), reading.merged().entrySet().stream().filter(one -> CategoryNumbers.withThoseAbove(one.getValue()).anyMatch(value::equals)).map(Map.Entry::getKey)).map(BytesRef::new).toList();
+            passed.add(terms.size() == 1 ? new TermQuery(new Term(IndexFields.values(filter.field()), terms.getFirst())) : new TermInSetQuery(IndexFields.values(filter.field()), terms), keepsOwn() ? Occur.FILTER : Occur.SHOULD);
+        }
         return passed.build();
     }
 
     @Override
     public Passing passing(LeafReaderContext leaf) throws IOException {
-        int[] wanted = values.stream().mapToInt(numbers::number).toArray();
-        if (keepsOwn() && wanted.length > Long.SIZE) {
-            return Passing.of(searcher.createWeight(searcher.rewrite(Objects.requireNonNull(passed())), ScoreMode.COMPLETE_NO_SCORES, 1), leaf);
+        Map<Integer, Integer> places = new HashMap<>();
+        BitSet wanted = new BitSet();
+        for (String value : values) {
+            wanted.set(numbers.number(value));
+            places.put(numbers.number(value), places.size());
         }
-        BitSet any = new BitSet();
-        IntStream.of(wanted).forEach(any::set);
-        int[][] ofPaths = numbers.ofPaths(leaf);
+        int[][] ofPaths = numbers.ofPaths(searcher.getIndexReader(), filter.field(), reading)[leaf.ord];
         SortedSetDocValues paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
         boolean all = keepsOwn();
+        BitSet met = new BitSet();
         return document -> {
             if (!paths.advanceExact(document)) {
                 return false;
             }
-            long met = 0;
+            met.clear();
             for (int left = paths.docValueCount(); left > 0; left--) {
                 for (int number : ofPaths[(int) paths.nextOrd()]) {
-                    if (any.get(number) && !all) {
-                        return true;
-                    }
-                    for (int i = 0; all && i < wanted.length; i++) {
-                        met |= wanted[i] == number ? 1L << i : 0;
+                    if (wanted.get(number)) {
+                        if (!all) {
+                            return true;
+                        }
+                        met.set(places.get(number));
                     }
                 }
             }
-            return all && Long.bitCount(met) == wanted.length;
+            return all && met.cardinality() == places.size();
         };
     }
 
     @Override
     public CategoryCounts.Tally counting() throws IOException {
         if (counting == null) {
-            counting = new CategoryCounts.Tally(searcher.getIndexReader(), filter.field());
+            counting = new CategoryCounts.Tally(searcher.getIndexReader(), filter.field(), reading);
         }
         return counting;
+    }
+
+    @Override
+    public CategoryCounts.@Nullable Tally countingFound() throws IOException {
+        // Where the own ticks are kept in for the counts, these are those of the items found.
+        if (countingFound == null && filter.withoutResults() == Filter.WithoutResults.FOUND && !keepsOwn()) {
+            countingFound = new CategoryCounts.Tally(searcher.getIndexReader(), filter.field(), reading);
+        }
+        return countingFound;
     }
 
     @Override
@@ -118,8 +161,61 @@ final class CategoryFilter implements OneFilter {
         return FilterAnswer.of(filter, control, counted().offered());
     }
 
+    @Override
+    public List<FilterAnswer.Offered> more(String below, String named) throws IOException {
+        return below.isEmpty() ? counted().named(named) : counted().below(below);
+    }
+
     /** After everything has been counted. */
-    FilterValues counted() throws IOException {
-        return new FilterValues(filter, numbers, counting().counts(), numbers.inReach(searcher, filter.field(), design.reach()), numbers.placesByName(searcher.getIndexReader(), filter.field(), language), values, language);
+    private FilterValues counted() throws IOException {
+        CategoryCounts.Tally found = countingFound();
+        return new FilterValues(filter, numbers, counting().counts(), found == null ? counting().counts() : found.counts(), numbers.inReach(searcher, filter.field(), design.reach(), reading),
+                numbers.placesByName(searcher.getIndexReader(), filter.field(), language), values, language);
+    }
+
+    @Override
+    public int onOffer() throws IOException {
+        int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), reading);
+        return (int) IntStream.range(0, numbers.size()).filter(number -> inReach[number] > 0 && filter.offers(numbers.key(number))).count();
+    }
+
+    @Override
+    public FilterFigures.LeftOut leftOut() throws IOException {
+        int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), CategoryNumbers.Reading.PLAIN);
+        BitSet off = new BitSet();
+        IntStream.range(0, numbers.size()).filter(number -> inReach[number] > 0 && !isCovered(numbers.key(number))).forEach(off::set);
+        int[][][] ofPaths = numbers.ofPaths(searcher.getIndexReader(), filter.field(), CategoryNumbers.Reading.PLAIN);
+        int[] items = {0};
+        if (!off.isEmpty()) {
+            CategoryCounts.each(searcher, ReachQuery.of(design.reach()), new Counting() {
+                private int[][] here = {};
+                private @Nullable SortedSetDocValues paths;
+
+                @Override
+                void open(LeafReaderContext leaf) throws IOException {
+                    here = ofPaths[leaf.ord];
+                    paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+                }
+
+                @Override
+                void count(int document) throws IOException {
+                    if (paths != null && paths.advanceExact(document)) {
+                        boolean holds = false;
+                        for (int left = paths.docValueCount(); left > 0; left--) {
+                            int[] path = here[(int) paths.nextOrd()];
+                            holds |= off.get(path[path.length - 1]);
+                        }
+                        items[0] += holds ? 1 : 0;
+                    }
+                }
+            });
+        }
+        return new FilterFigures.LeftOut(off.cardinality(), items[0], off.stream().mapToObj(number -> String.join(" › ", numbers.names(number))).sorted().limit(FilterFigures.MOST_LISTED).toList());
+    }
+
+    /** Whether an item with the value can be found by ticking something: it, what it counts as, or one above it. */
+    private boolean isCovered(String value) {
+        String stands = filter.values().standsFor(value);
+        return filter.picked() == null ? !filter.excepts(stands) : (filter.values().withBelow() ? CategoryNumbers.withThoseAbove(stands) : Stream.of(stands)).anyMatch(filter.picked()::contains);
     }
 }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.text.CollationKey;
 import java.text.Collator;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
@@ -18,6 +20,7 @@ import org.apache.lucene.index.SortedSetDocValues;
 import org.apache.lucene.search.IndexSearcher;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.design.Filter;
 import tidylantern.core.design.Reach;
 import tidylantern.core.index.IndexFields;
 
@@ -85,12 +88,42 @@ final class CategoryNumbers {
 
     private record OfField(FieldKey field) {}
 
-    /** By number, how many items in reach have the value or something below it; not to be written to. */
-    int[] inReach(IndexSearcher searcher, FieldKey field, Reach reach) throws IOException {
-        return PerState.of(searcher.getIndexReader(), reach, new InReach(field), int[].class, () -> CategoryCounts.counting(searcher, field, ReachQuery.of(reach)).counts());
+    /**
+     * How an item's values are counted.
+     *
+     * @param merged which values count as others
+     * @param themselves whether a value counts for the items that name it itself alone, and not for those below it
+     */
+    record Reading(Map<String, String> merged, boolean themselves) {
+        static final Reading PLAIN = new Reading(Map.of(), false);
     }
 
-    private record InReach(FieldKey field) {}
+    /** By number, how many items in reach have the value; not to be written to. */
+    int[] inReach(IndexSearcher searcher, FieldKey field, Reach reach, Reading reading) throws IOException {
+        return PerState.of(searcher.getIndexReader(), reach, new InReach(field, reading), int[].class, () -> CategoryCounts.counting(searcher, field, ReachQuery.of(reach), reading).counts());
+    }
+
+    private record InReach(FieldKey field, Reading reading) {}
+
+    /** Of each part of the index, of each path in it: the numbers of the values that an item of that path counts for, none twice. */
+    int[][][] ofPaths(IndexReader reader, FieldKey field, Reading reading) throws IOException {
+        return reading.equals(Reading.PLAIN) ? ofPaths : PerState.of(reader, new Read(field, reading), int[][][].class, () -> Arrays.stream(ofPaths)
+                .map(part -> Arrays.stream(part).map(path -> read(path, reading)).toArray(int[][]::new)).toArray(int[][][]::new));
+    }
+
+    private record Read(FieldKey field, Reading reading) {}
+
+    private int[] read(int[] path, Reading reading) {
+        Filter.ValueRules rules = new Filter.ValueRules(true, reading.merged(), 0, null, null);
+        return IntStream.of(path).skip(reading.themselves() ? path.length - 1 : 0).flatMap(number -> {
+            String target = rules.standsFor(key(number));
+            return target.equals(key(number)) ? IntStream.of(number) : reading.themselves() ? IntStream.of(number(target)) : withThoseAbove(target).mapToInt(this::number);
+        }).distinct().toArray();
+    }
+
+    static Stream<String> withThoseAbove(String value) {
+        return Stream.iterate(value, one -> !one.isEmpty(), one -> one.substring(0, Math.max(0, one.lastIndexOf('/'))));
+    }
 
     /** The values right below a value; those at the top for -1. Not to be written to. */
     int[] below(int number) {
@@ -134,10 +167,5 @@ final class CategoryNumbers {
     /** From the top; where a value is written in several ways, the most frequent. */
     List<String> names(int number) {
         return names.get(number);
-    }
-
-    /** The numbers of each path's values in a part of the index, by the path's ordinal there; from the top. */
-    int[][] ofPaths(LeafReaderContext leaf) {
-        return ofPaths[leaf.ord];
     }
 }

@@ -11,19 +11,39 @@ import tidylantern.core.design.Filter;
  * @param values to tick, in the design's order, those of a tree with what lies below them; none for bounds and boxes
  * @param bounds of a number or of days; null for other controls
  * @param text what is typed into a box; empty for other controls
+ * @param around the place from which distances are measured; null for other controls
+ * @param start what holds while a visitor has set nothing, as addresses have it; empty for nothing
  */
-public record FilterAnswer(Filter filter, Control control, List<Offered> values, @Nullable Bounds bounds, String text) {
+public record FilterAnswer(Filter filter, Control control, List<Offered> values, @Nullable Bounds bounds, String text, @Nullable Around around, List<String> start) {
     public FilterAnswer {
         values = List.copyOf(values);
+        start = List.copyOf(start);
+    }
+
+    FilterAnswer(Filter filter, Control control, List<Offered> values, @Nullable Bounds bounds, String text, @Nullable Around around) {
+        this(filter, control, values, bounds, text, around, List.of());
     }
 
     static FilterAnswer of(Filter filter, Control control, List<Offered> values) {
-        return new FilterAnswer(filter, control, values, null, "");
+        return new FilterAnswer(filter, control, values, null, "", null);
+    }
+
+    FilterAnswer withStart(List<String> changed) {
+        return changed.isEmpty() ? this : new FilterAnswer(filter, control, values, bounds, text, around, changed);
+    }
+
+    /** Whether anything that may be set in it would take some of so many results away. */
+    boolean narrows(int total) {
+        return isSet() || (bounds != null ? bounds.count() > 0 && (bounds.count() < total || bounds.varied()) : around != null ? around.items() > 0 : control == Control.BOX ? total > 1 : narrows(values, total));
+    }
+
+    private static boolean narrows(List<Offered> values, int total) {
+        return values.stream().anyMatch(value -> (value.count() > 0 && value.count() < total) || narrows(value.children(), total));
     }
 
     /** Whether it leads anywhere: one whose values would all give nothing does not, unless something in it is set. */
     public boolean offers() {
-        return bounds != null ? bounds.min() != null || bounds.set() : control == Control.BOX || offers(values);
+        return bounds != null ? bounds.min() != null || bounds.set() : around != null ? around.items() > 0 : control == Control.BOX || offers(values);
     }
 
     boolean isSet() {
@@ -39,16 +59,47 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
     }
 
     /**
+     * The place from which distances are measured.
+     *
+     * @param known whether there is one
+     * @param name how it is called; empty where only a position is known
+     * @param unknown what was asked for, where no place has that name; else empty
+     * @param items how many items in reach have a place
+     * @param names of places that can be asked for, by name; the few hundred that most items have
+     */
+    public record Around(boolean known, String name, String unknown, int items, List<String> names) {
+        public Around {
+            names = List.copyOf(names);
+        }
+    }
+
+    /**
      * One value on offer.
      *
      * @param value its key, as addresses have it
      * @param count how many items have it, or something below it, among the results of everything else; exact
      * @param below how many lie right below it
      * @param children those, with their own; none where the values stand in one list, and in large trees where nothing below is ticked
+     * @param picture a colour ({@code #0e5f63}) or the address of a picture; empty for none
+     * @param heading under which it stands; empty for none
      */
-    public record Offered(String value, String label, int count, boolean selected, int below, List<Offered> children) {
+    public record Offered(String value, String label, int count, boolean selected, int below, List<Offered> children, String picture, String heading) {
         public Offered {
             children = List.copyOf(children);
+        }
+
+        /** With nothing below it. */
+        static Offered of(String value, String label, int count, boolean selected) {
+            return new Offered(value, label, count, selected, 0, List.of(), "", "");
+        }
+
+        public Offered withPicture(String changed, List<Offered> children) {
+            return new Offered(value, label, count, selected, below, children, changed, heading);
+        }
+
+        /** The same as a part of a joint filter has it. */
+        Offered in(String prefix, String under) {
+            return new Offered(prefix + value, label, count, selected, below, children.stream().map(child -> child.in(prefix, "")).toList(), picture, under);
         }
     }
 
@@ -64,8 +115,9 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
      * @param bars how many of these lie in each of equal parts between {@code barsFrom} and the greatest; an item with several days counts once in each
      * @param barsFrom where the first begins
      * @param barWidth how wide each is; 0 for days, which have none
+     * @param varied whether the items counted differ in it
      */
-    public record Bounds(@Nullable String min, @Nullable String max, @Nullable String from, @Nullable String to, double step, int count, List<Integer> bars, double barsFrom, double barWidth) {
+    public record Bounds(@Nullable String min, @Nullable String max, @Nullable String from, @Nullable String to, double step, int count, List<Integer> bars, double barsFrom, double barWidth, boolean varied) {
         public Bounds {
             bars = List.copyOf(bars);
         }

@@ -28,6 +28,7 @@ final class FilterValues {
     private final Filter filter;
     private final CategoryNumbers numbers;
     private final int[] counts;
+    private final int[] found;
     private final int[] inReach;
     private final Set<String> ticked;
     /** The ticked ones and those above them. */
@@ -36,14 +37,16 @@ final class FilterValues {
 
     /**
      * @param counts by the numbers of the values
+     * @param found the same, of the items that are found
      * @param inReach by number, how many items that can be found at all have the value
      * @param placesByName of the values' own names, by number
      * @param language whose rules names are ordered by
      */
-    FilterValues(Filter filter, CategoryNumbers numbers, int[] counts, int[] inReach, int[] placesByName, List<String> ticked, String language) {
+    FilterValues(Filter filter, CategoryNumbers numbers, int[] counts, int[] found, int[] inReach, int[] placesByName, List<String> ticked, String language) {
         this.filter = filter;
         this.numbers = numbers;
         this.counts = counts;
+        this.found = found;
         this.inReach = inReach;
         this.ticked = new HashSet<>(ticked);
         for (String value : ticked) {
@@ -100,7 +103,7 @@ final class FilterValues {
 
     /** What none in reach has is not on offer. */
     private boolean isOnOffer(int number) {
-        return inReach[number] > 0 && !filter.excepts(numbers.key(number));
+        return inReach[number] > 0 && filter.offers(numbers.key(number));
     }
 
     private List<FilterAnswer.Offered> level(int parent) {
@@ -111,7 +114,7 @@ final class FilterValues {
     }
 
     private FilterAnswer.Offered value(int number, String label, int below, List<FilterAnswer.Offered> children) {
-        return new FilterAnswer.Offered(numbers.key(number), label, counts[number], ticked.contains(numbers.key(number)), below, children);
+        return new FilterAnswer.Offered(numbers.key(number), label, counts[number], ticked.contains(numbers.key(number)), below, children, filter.values().pictures().getOrDefault(numbers.key(number), ""), "");
     }
 
     private List<FilterAnswer.Offered> shown(List<FilterAnswer.Offered> values) {
@@ -121,7 +124,11 @@ final class FilterValues {
     }
 
     private boolean isShown(FilterAnswer.Offered value) {
-        return value.count() > 0 || filter.withoutResults() == Filter.WithoutResults.DIM || needed(value);
+        return needed(value) || switch (filter.withoutResults()) {
+            case DIM -> true;
+            case HIDE -> value.count() > 0;
+            case FOUND -> found[numbers.number(value.value())] > 0;
+        };
     }
 
     /** What visitors read: the owner's label, or the value's own name. */
@@ -129,7 +136,7 @@ final class FilterValues {
         return filter.labels().getOrDefault(numbers.key(number), numbers.names(number).getLast());
     }
 
-    private static double firstNumber(String label) {
+    static double firstNumber(String label) {
         Matcher number = NUMBER.matcher(label);
         return number.find() ? Double.parseDouble(number.group().replace(',', '.')) : Double.POSITIVE_INFINITY;
     }

@@ -16,15 +16,29 @@ import tidylantern.core.design.SearchDesign;
 /**
  * What a visitor narrowed a query by. Filters and values that the design or the content does not have are passed over.
  *
- * @param filters all of the design, in its order
+ * @param filters all of the design that are in use, in its order
+ * @param starts of each what holds while nothing is set
  */
-record Narrowing(List<OneFilter> filters) {
+record Narrowing(List<OneFilter> filters, List<List<String>> starts) {
     static Narrowing of(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher) throws IOException {
         List<OneFilter> filters = new ArrayList<>();
-        for (Filter filter : design.filters()) {
-            filters.add(OneFilter.of(filter, query.filters().getOrDefault(filter.key(), List.of()), searcher, content, design, query));
+        List<List<String>> starts = new ArrayList<>();
+        for (Filter filter : design.filtersInUse()) {
+            List<String> given = query.filters().get(filter.key());
+            OneFilter one = OneFilter.of(filter, given, searcher, content, design, query);
+            filters.add(one);
+            starts.add(filter.start().setsNothing() ? List.of() : given == null ? one.values() : OneFilter.of(filter, null, searcher, content, design, query).values());
         }
-        return new Narrowing(filters);
+        return new Narrowing(filters, starts);
+    }
+
+    /** After everything has been counted. */
+    List<FilterAnswer> answers() throws IOException {
+        List<FilterAnswer> answers = new ArrayList<>();
+        for (int i = 0; i < filters.size(); i++) {
+            answers.add(filters.get(i).answer().withStart(starts.get(i)));
+        }
+        return answers;
     }
 
     boolean isSet() {

@@ -218,16 +218,16 @@ final class NumberFilter implements OneFilter {
     public FilterAnswer answer() {
         return switch (control) {
             case BANDS -> FilterAnswer.of(filter, control, intervals());
-            case FROM_TODAY -> FilterAnswer.of(filter, control, List.of(new FilterAnswer.Offered(FROM_TODAY, filter.labels().getOrDefault(FROM_TODAY, "From today"), counting.inIntervals()[0], !set.isEmpty(), 0, List.of())));
+            case FROM_TODAY -> FilterAnswer.of(filter, control, List.of(FilterAnswer.Offered.of(FROM_TODAY, filter.labels().getOrDefault(FROM_TODAY, "From today"), counting.inIntervals()[0], !set.isEmpty())));
             case MONTHS -> FilterAnswer.of(filter, control, inMonths());
-            default -> new FilterAnswer(filter, control, List.of(), bounds(), "");
+            default -> new FilterAnswer(filter, control, List.of(), bounds(), "", null);
         };
     }
 
     private FilterAnswer.Bounds bounds() {
         Interval now = set.isEmpty() ? new Interval(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY) : set.getFirst();
         return new FilterAnswer.Bounds(extent.empty() ? null : end(extent.least()), extent.empty() ? null : end(extent.greatest()), orNull(end(now.from())), orNull(end(now.to())),
-                days || extent.empty() ? 1 : step(MOST_STEPS), counting.items(), Arrays.stream(counting.inBuckets()).boxed().toList(), buckets.length == 0 ? 0 : buckets[0], buckets.length == 0 ? 0 : step(MOST_BARS));
+                days || extent.empty() ? 1 : step(MOST_STEPS), counting.items(), Arrays.stream(counting.inBuckets()).boxed().toList(), buckets.length == 0 ? 0 : buckets[0], buckets.length == 0 ? 0 : step(MOST_BARS), counting.extent().least() < counting.extent().greatest());
     }
 
     private static @Nullable String orNull(String end) {
@@ -239,7 +239,7 @@ final class NumberFilter implements OneFilter {
         for (int i = 0; i < offered.size(); i++) {
             Interval band = offered.get(i);
             String value = written(band);
-            values.add(new FilterAnswer.Offered(value, filter.labels().getOrDefault(value, said(band)), counting.inIntervals()[i], set.contains(band), 0, List.of()));
+            values.add(FilterAnswer.Offered.of(value, filter.labels().getOrDefault(value, said(band)), counting.inIntervals()[i], set.contains(band)));
         }
         return shown(values);
     }
@@ -259,10 +259,10 @@ final class NumberFilter implements OneFilter {
             Interval all = new Interval(month.atDay(1).toEpochDay(), month.atEndOfMonth().toEpochDay());
             if (monthsInReach[i] > 0) {
                 shown.add(all);
-                values.add(new FilterAnswer.Offered(month.toString(), month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear(), counting.inBuckets()[i], set.contains(all), 0, List.of()));
+                values.add(FilterAnswer.Offered.of(month.toString(), month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear(), counting.inBuckets()[i], set.contains(all)));
             }
         }
-        set.stream().filter(one -> !shown.contains(one)).forEach(one -> values.add(new FilterAnswer.Offered(written(one), written(one), 0, true, 0, List.of())));
+        set.stream().filter(one -> !shown.contains(one)).forEach(one -> values.add(FilterAnswer.Offered.of(written(one), written(one), 0, true)));
         return shown(values);
     }
 

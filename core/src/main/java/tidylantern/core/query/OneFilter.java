@@ -6,6 +6,7 @@ import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
@@ -42,16 +43,53 @@ interface OneFilter {
     /** After everything has been counted. */
     FilterAnswer answer() throws IOException;
 
-    /** @param given parameters of the filter's name */
-    static OneFilter of(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
+    /** Counts the items that this filter lets through too, where {@link #answer} wants to know them as well; the same one every time. */
+    default @Nullable Counting countingFound() throws IOException {
+        return null;
+    }
+
+    /** Some values that the answer does not hold: those right below one, or with letters in their names where that is empty. */
+    default List<FilterAnswer.Offered> more(String below, String named) throws IOException {
+        return List.of();
+    }
+
+    /** How many category values are on offer, those of all levels. */
+    default int onOffer() throws IOException {
+        return 0;
+    }
+
+    /** What of the field's values is not on offer. */
+    default FilterFigures.LeftOut leftOut() throws IOException {
+        return FilterFigures.LeftOut.NOTHING;
+    }
+
+    /** @param given parameters of the filter's name; null where there are none, which is its start */
+    static OneFilter of(Filter filter, @Nullable List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
+        if (filter.joined() != null) {
+            return new JointFilter(filter, filter.joined(), given, searcher, content, design, query);
+        }
+        FieldKind kind = content.kind(filter.field());
+        if (given == null && filter.start().all() && kind == FieldKind.CATEGORY) {
+            return CategoryFilter.ofAll(filter, searcher, content, design);
+        }
+        return ofValues(filter, given == null ? filter.start().chosen() : given, searcher, content, design, query);
+    }
+
+    private static OneFilter ofValues(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
         return switch (content.kind(filter.field())) {
             case NUMBER, MONEY -> NumberFilter.ofNumbers(filter, given, searcher, content, design);
             case DATE -> NumberFilter.ofDays(filter, given, searcher, content, design, query.today());
             case YES_NO -> new YesNoFilter(filter, given);
             case TEXT, CODE -> new TextFilter(filter, given, searcher, content, design);
             // A field of another kind, or of none any more, has no values.
-            case CATEGORY, PLACE, IMAGE, LINK -> new CategoryFilter(filter, given, searcher, content, design);
+            case PLACE -> new DistanceFilter(filter, given, isFirstOfPlaces(filter, content, design), searcher, content, design, query.whereabouts());
+            case CATEGORY, IMAGE, LINK -> new CategoryFilter(filter, given, searcher, content, design);
             case null -> new CategoryFilter(filter, given, searcher, content, design);
         };
+    }
+
+    /** The parameter 'within' of the public contract means the first filter by distance. */
+    private static boolean isFirstOfPlaces(Filter filter, SiteContent content, SearchDesign design) {
+        return design.filtersInUse().stream().filter(one -> content.kind(one.field()) == FieldKind.PLACE).findFirst().filter(filter::equals).isPresent();
     }
 }

@@ -11,11 +11,15 @@ import java.util.Map;
 import java.util.Set;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.StoredFields;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause;
+import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.SortField;
+import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TopFieldDocs;
 import org.apache.lucene.util.BytesRef;
@@ -69,20 +73,20 @@ public final class SearchEngine {
                 int perPage = design.page().perPage();
                 int page = query.page();
                 TopFieldCollectorManager best = top(searcher, order(read), (long) page * perPage);
-                TopFieldDocs top = design.filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters()));
+                // Which collections the results are of takes a look at each of them, so only where a filter asks for it.
+                CollectionsAmong among = design.filtersInUse().stream().allMatch(filter -> filter.shown().collections().isEmpty()) ? null : new CollectionsAmong();
+                TopFieldDocs top = asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
                 int total = Math.toIntExact(top.totalHits.value());
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
                 int from = (page - 1) * perPage;
-                List<ScoreDoc> shown = List.of(top.scoreDocs).subList(Math.min(from, top.scoreDocs.length), Math.min(from + perPage, top.scoreDocs.length));
+                List<ScoreDoc> onPage = List.of(top.scoreDocs).subList(Math.min(from, top.scoreDocs.length), Math.min(from + perPage, top.scoreDocs.length));
                 Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), design.words().excerpt(), false));
-                List<Hit> hits = cards.of(shown);
-                List<FilterAnswer> filters = new ArrayList<>();
-                for (OneFilter one : asked.narrowing().filters()) {
-                    filters.add(one.answer());
-                }
+                List<Hit> hits = cards.of(onPage);
+                List<FilterAnswer> filters = asked.narrowing().answers();
                 String didYouMean = new DidYouMean(asked).of(total);
-                return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()), filters);
+                Shown shown = new Shown(design, total, filters, among == null ? Set.of() : among.keys());
+                return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()), filters, shown.keys());
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
@@ -101,12 +105,30 @@ public final class SearchEngine {
             return index.read(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query);
                 for (OneFilter one : asked.narrowing().filters()) {
-                    if (one.filter().key().equals(filter) && one instanceof CategoryFilter categories) {
-                        searcher.search(asked.read().lucene(), new Sideways(top(searcher, order(asked.read()), 1), asked.narrowing(), List.of(one)));
-                        return below.isEmpty() ? categories.counted().named(named) : categories.counted().below(below);
+                    if (one.filter().key().equals(filter)) {
+                        searcher.search(asked.read().lucene(), new Sideways(top(searcher, order(asked.read()), 1), asked.narrowing(), List.of(one), null));
+                        return one.more(below, named);
                     }
                 }
                 return List.of();
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    /** What each filter of a design in use does today, in their order. */
+    public List<FilterFigures> figures(SiteContent content, SearchDesign design) {
+        try {
+            return index.read(searcher -> {
+                List<FilterFigures> figures = new ArrayList<>();
+                for (OneFilter one : Asked.of(searcher, content, design, new VisitorQuery("", 1)).narrowing().filters()) {
+                    BooleanQuery.Builder any = new BooleanQuery.Builder();
+                    one.filter().fields().forEach(field -> any.add(new TermQuery(new Term(IndexFields.HAS, field.value())), BooleanClause.Occur.SHOULD));
+                    int items = searcher.count(new BooleanQuery.Builder().add(ReachQuery.of(design.reach()), BooleanClause.Occur.FILTER).add(any.build(), BooleanClause.Occur.FILTER).build());
+                    figures.add(new FilterFigures(one.filter().key(), one.onOffer(), items, one.leftOut()));
+                }
+                return figures;
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
@@ -126,9 +148,10 @@ public final class SearchEngine {
     public LiveAnswer live(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
             return index.read(searcher -> {
-                ReadQuery read = ReadQuery.read(query, design, content, searcher);
+                Asked asked = Asked.of(searcher, content, design, query);
+                ReadQuery read = asked.read();
                 Sort order = order(read);
-                Map<String, TopFieldDocs> found = searcher.search(read.lucene(), new GroupedTop(order, MOST_LIVE_PER_COLLECTION));
+                Map<String, TopFieldDocs> found = searcher.search(asked.found(), new GroupedTop(order, MOST_LIVE_PER_COLLECTION));
                 List<Map.Entry<String, TopFieldDocs>> groups = new ArrayList<>(found.entrySet());
                 groups.sort(Comparator.comparing(group -> (FieldDoc) group.getValue().scoreDocs[0], (a, b) -> compare(order, a, b)));
                 Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), LIVE_EXCERPT, true));
@@ -148,7 +171,6 @@ public final class SearchEngine {
                         shown.add(new LiveAnswer.Group(key, cards.label(key), ofGroup, cards.of(List.of(group.getValue().scoreDocs).subList(0, room))));
                     }
                 }
-                Asked asked = Asked.of(searcher, content, design, query);
                 return new LiveAnswer(query.text().strip(), read.startingList(), total, shown, new Completions(asked).of(), total == 0 ? new DidYouMean(asked).of(0) : null);
             });
         } catch (IOException failure) {

@@ -27,9 +27,14 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
     private final Narrowing narrowing;
 
     private final Set<OneFilter> counted;
+    private final @Nullable Counting results;
 
-    /** @param counted the filters whose values are counted; all of them narrow */
-    Sideways(TopFieldCollectorManager top, Narrowing narrowing, Collection<OneFilter> counted) {
+    /**
+     * @param counted the filters whose values are counted; all of them narrow
+     * @param results also sees every result; null for nobody
+     */
+    Sideways(TopFieldCollectorManager top, Narrowing narrowing, Collection<OneFilter> counted, @Nullable Counting results) {
+        this.results = results;
         this.top = top;
         this.narrowing = narrowing;
         this.counted = Set.copyOf(counted);
@@ -42,21 +47,28 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
 
     @Override
     public TopFieldDocs reduce(Collection<Pass> passes) throws IOException {
-        return top.reduce(passes.stream().map(pass -> pass.results).toList());
+        return top.reduce(passes.stream().map(pass -> pass.first).toList());
     }
 
     private record SetFilter(OneFilter one, boolean counts) {}
 
     /** One pass over a part of the index after the other. */
     final class Pass implements Collector {
-        private final TopFieldCollector results = top.newCollector();
+        private final TopFieldCollector first = top.newCollector();
         private final List<Counting> countings = new ArrayList<>();
         private final List<SetFilter> set = new ArrayList<>();
 
         private Pass() throws IOException {
+            if (results != null) {
+                countings.add(results);
+            }
             for (OneFilter one : narrowing.filters()) {
                 if (counted.contains(one)) {
                     countings.add(one.counting());
+                    Counting found = one.countingFound();
+                    if (found != null) {
+                        countings.add(found);
+                    }
                 }
                 if (!one.values().isEmpty()) {
                     set.add(new SetFilter(one, counted.contains(one)));
@@ -66,12 +78,12 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
 
         @Override
         public ScoreMode scoreMode() {
-            return results.scoreMode();
+            return first.scoreMode();
         }
 
         @Override
         public LeafCollector getLeafCollector(LeafReaderContext leaf) throws IOException {
-            LeafCollector found = results.getLeafCollector(leaf);
+            LeafCollector found = first.getLeafCollector(leaf);
             @Nullable Passing[] passing = new Passing[set.size()];
             for (Counting counting : countings) {
                 counting.enter(leaf);

@@ -67,6 +67,6 @@ final class TextFilter implements OneFilter {
 
     @Override
     public FilterAnswer answer() {
-        return new FilterAnswer(filter, Control.BOX, List.of(), null, text);
+        return new FilterAnswer(filter, Control.BOX, List.of(), null, text, null);
     }
 }

@@ -11,10 +11,12 @@ import java.util.stream.Collectors;
  *
  * @param text as typed, without control characters, at most {@link #MOST_LETTERS} characters; may be empty
  * @param page 1 for the first; a page beyond the last stands for the last
- * @param filters ticked values by the filters' keys; unknown ones are passed over when the query is answered
+ * @param filters what is set by the filters' keys; unknown ones are passed over when the query is answered. A filter that is
+ *     missing is at its start; one without a value has nothing set
+ * @param whereabouts where distances are measured from
  * @param today at the visitor's or the site's place
  */
-public record VisitorQuery(String text, int page, Map<String, List<String>> filters, LocalDate today) {
+public record VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, LocalDate today) {
     /** Longer queries are read up to here; nobody types them, but machines do. */
     public static final int MOST_LETTERS = 500;
     /** Words beyond these are not looked at. */
@@ -31,12 +33,22 @@ public record VisitorQuery(String text, int page, Map<String, List<String>> filt
 
     /** On this day, by Greenwich time. */
     public VisitorQuery(String text, int page, Map<String, List<String>> filters) {
-        this(text, page, filters, LocalDate.now(ZoneOffset.UTC));
+        this(text, page, filters, Whereabouts.UNKNOWN);
+    }
+
+    /** On this day, by Greenwich time. */
+    public VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts) {
+        this(text, page, filters, whereabouts, LocalDate.now(ZoneOffset.UTC));
     }
 
     /** Without filters. */
     public VisitorQuery(String text, int page) {
         this(text, page, Map.of());
+    }
+
+    /** The same filters with other words, on the first page. */
+    VisitorQuery withText(String other) {
+        return new VisitorQuery(other, 1, filters, whereabouts, today);
     }
 
     private static String tidied(String text) {

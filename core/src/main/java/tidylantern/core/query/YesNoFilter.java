@@ -72,7 +72,7 @@ final class YesNoFilter implements OneFilter {
         for (String value : offered()) {
             boolean yes = value.equals(IndexFields.YES);
             String name = filter.labels().getOrDefault(value, yes ? "Yes" : "No");
-            offered.add(new FilterAnswer.Offered(value, name, yes ? counting.yes : counting.no, values.contains(value), 0, List.of()));
+            offered.add(FilterAnswer.Offered.of(value, name, yes ? counting.yes : counting.no, values.contains(value)));
         }
         return FilterAnswer.of(filter, control, offered);
     }

@@ -10,9 +10,11 @@ import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.RepeatedTest;
@@ -35,11 +37,12 @@ import tidylantern.core.design.Filter;
 class FilterKindsTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 5, 14);
     private static final Map<String, FieldKind> FIELDS = Map.of("tags", FieldKind.CATEGORY, "kind", FieldKind.CATEGORY, "price", FieldKind.MONEY, "size", FieldKind.NUMBER, "open", FieldKind.YES_NO,
-            "days", FieldKind.DATE, "summary", FieldKind.TEXT, "code", FieldKind.CODE);
+            "days", FieldKind.DATE, "summary", FieldKind.TEXT, "code", FieldKind.CODE, "where", FieldKind.PLACE);
+    private static final Whereabouts WHEREABOUTS = Whereabouts.of("50.01,-5.02", "", "");
     private static final List<String> WORDS = List.of("oar", "sail", "rope");
 
     private static Answer answer(SearchFixture site, List<Filter> filters, String text, Map<String, List<String>> set) {
-        return site.engine().answer(SearchFixture.SITE, SearchFixture.design().withFilters(filters), new VisitorQuery(text, 1, set, TODAY));
+        return site.engine().answer(SearchFixture.SITE, SearchFixture.design().withFilters(filters), new VisitorQuery(text, 1, set, WHEREABOUTS, TODAY));
     }
 
     private static Filter filter(String field, Control control) {
@@ -132,9 +135,14 @@ class FilterKindsTest {
     }
 
     /** Whether an item has one value of a filter, as its control means it. */
-    private static boolean has(Plain item, String field, String value) {
+    private static boolean has(Plain item, Filter filter, String value) {
+        String field = filter.field().value();
+        if (filter.joined() != null) {
+            return filter.joined().parts().stream().anyMatch(part -> value.startsWith(part.key() + ":") && has(item, part, value.substring(part.key().length() + 1)));
+        }
         return switch (FIELDS.get(field)) {
-            case CATEGORY -> item.of(field).stream().anyMatch(path -> path.equals(value) || path.toString().startsWith(value + "/"));
+            case CATEGORY -> item.of(field).stream().anyMatch(path -> countsFor(path.toString(), filter).contains(value));
+            case PLACE -> item.of(field).stream().anyMatch(where -> kilometres((String) where) <= Double.parseDouble(value));
             case YES_NO -> item.of(field).contains(value.equals("yes"));
             case MONEY, NUMBER -> item.of(field).stream().anyMatch(number -> number(value.split("\\.\\.", -1)[0], -1e9) <= (Integer) number && (Integer) number <= number(value.split("\\.\\.", -1)[1], 1e9));
             case DATE -> item.of(field).stream().anyMatch(day -> value.equals("today..") ? !((LocalDate) day).isBefore(TODAY) : value.length() == 7 ? YearMonth.from((LocalDate) day).toString().equals(value)
@@ -143,17 +151,39 @@ class FilterKindsTest {
         };
     }
 
+    /** All that an item of a path counts for: its levels, or the path alone, and in place of what is merged the other value with those above it. */
+    private static Set<String> countsFor(String path, Filter filter) {
+        boolean alone = filter.picked() != null && !filter.values().withBelow();
+        Set<String> values = new HashSet<>();
+        for (String level : alone ? List.of(path) : levels(path)) {
+            String merged = levels(level).reversed().stream().filter(filter.values().merged()::containsKey).findFirst().map(filter.values().merged()::get).orElse(null);
+            values.addAll(merged == null ? List.of(level) : alone ? List.of(merged) : levels(merged));
+        }
+        return values;
+    }
+
+    private static List<String> levels(String path) {
+        return IntStream.rangeClosed(1, path.length()).filter(end -> end == path.length() || path.charAt(end) == '/').mapToObj(end -> path.substring(0, end)).toList();
+    }
+
+    /** From the visitor's place, by the haversine formula with R = 6371.0088 km. */
+    private static double kilometres(String where) {
+        double latitude = Math.toRadians(Double.parseDouble(where.split(",")[0]));
+        double from = Math.toRadians(50.01);
+        double half = Math.pow(Math.sin((latitude - from) / 2), 2) + Math.cos(latitude) * Math.cos(from) * Math.pow(Math.sin(Math.toRadians(Double.parseDouble(where.split(",")[1]) + 5.02) / 2), 2);
+        return 2 * 6371.0088 * Math.asin(Math.sqrt(half));
+    }
+
     private static double number(String end, double open) {
         return end.isEmpty() ? open : Double.parseDouble(end);
     }
 
     private static boolean passes(Plain item, Filter filter, List<String> set) {
-        String field = filter.field().value();
-        return set.isEmpty() || (keepsOwn(filter) ? set.stream().allMatch(value -> has(item, field, value)) : set.stream().anyMatch(value -> has(item, field, value)));
+        return set.isEmpty() || (keepsOwn(filter) ? set.stream().allMatch(value -> has(item, filter, value)) : set.stream().anyMatch(value -> has(item, filter, value)));
     }
 
     private static boolean keepsOwn(Filter filter) {
-        return filter.several() == Filter.Several.ALL && (filter.control() == Control.LIST || filter.control() == Control.CHIPS);
+        return filter.several() == Filter.Several.ALL && (filter.control() == Control.LIST || filter.control() == Control.CHIPS || filter.control() == Control.PICTURES);
     }
 
     private static Map<String, Object> item(Random random) {
@@ -183,6 +213,9 @@ class FilterKindsTest {
         if (chance.test(8)) {
             values.put("code", "QH" + random.nextInt(3));
         }
+        if (chance.test(8)) {
+            values.put("where", "50.%02d,-5.%02d".formatted(random.nextInt(40), random.nextInt(40)));
+        }
         return values;
     }
 
@@ -190,11 +223,16 @@ class FilterKindsTest {
         if (random.nextInt(3) == 0) {
             return List.of();
         }
+        if (filter.joined() != null) {
+            List<String> all = filter.joined().parts().stream().flatMap(part -> set(random, part.withControl(FIELDS.get(part.field().value()) == FieldKind.YES_NO ? Control.SWITCH : Control.LIST)).stream().map(value -> part.key() + ":" + value)).toList();
+            return filter.control().onlyOne() ? all.stream().limit(1).toList() : all;
+        }
         int low = random.nextInt(60) - 3;
         LocalDate day = TODAY.plusDays(random.nextInt(80) - 50);
         return switch (filter.control()) {
-            case LIST, CHIPS -> IntStream.rangeClosed(0, random.nextInt(2)).mapToObj(n -> (filter.key().equals("kind") ? List.of("x", "y", "z") : List.of("a", "a/b", "c", "c/b", "d")).get(random.nextInt(3))).distinct().toList();
-            case ONE_OF, MENU -> List.of(filter.key().equals("kind") ? "y" : "a");
+            case LIST, CHIPS, PICTURES -> IntStream.rangeClosed(0, random.nextInt(2)).mapToObj(n -> (filter.field().value().equals("kind") ? List.of("x", "y", "z") : List.of("a", "a/b", "c", "c/b", "d")).get(random.nextInt(3))).distinct().toList();
+            case DISTANCE -> List.of(List.of("3", "8", "17.5").get(random.nextInt(3)));
+            case ONE_OF, MENU -> List.of(filter.field().value().equals("kind") ? "y" : "a");
             case RANGE -> List.of(random.nextBoolean() ? low + ".." + (low + 30) : low + "..");
             case BANDS -> List.of("..10", "10..20").subList(0, 1 + random.nextInt(2));
             case AT_LEAST -> List.of(low + "..");
@@ -232,17 +270,51 @@ class FilterKindsTest {
                 for (Map.Entry<String, FieldKind> field : FIELDS.entrySet()) {
                     if (random.nextInt(3) > 0) {
                         List<Control> fitting = Control.fitting(field.getValue());
-                        Filter filter = filter(field.getKey(), fitting.get(random.nextInt(fitting.size()))).withBands(List.of(10.0, 20.0)).withSeveral(Filter.Several.values()[random.nextInt(2)]);
-                        filters.add(filter);
-                        set.put(filter.key(), set(random, filter));
-                        // A value that no item has is passed over; here it would only blur the comparison.
-                        set.computeIfPresent(filter.key(), (key, values) -> FIELDS.get(key) == FieldKind.CATEGORY ? values.stream().filter(value -> items.stream().anyMatch(item -> has(item, key, value))).toList() : values);
+                        Filter filter = filter(field.getKey(), fitting.get(random.nextInt(fitting.size()))).withBands(List.of(10.0, 20.0)).withSeveral(Filter.Several.values()[random.nextInt(2)])
+                                .ordered(Filter.Order.values()[random.nextInt(4)], random.nextBoolean(), Filter.WithoutResults.values()[random.nextInt(3)]);
+                        filters.add(field.getValue() == FieldKind.CATEGORY ? refined(random, filter) : filter);
+                    }
+                }
+                if (random.nextBoolean()) {
+                    List<Control> fitting = Control.fitting(FieldKind.CATEGORY);
+                    List<Filter> parts = new ArrayList<>(List.of(refined(random, part("tags")), refined(random, part("kind")), part("open")));
+                    parts.remove(random.nextInt(3));
+                    filters.add(filter("joint", fitting.get(random.nextInt(fitting.size()))).withSeveral(Filter.Several.values()[random.nextInt(2)]).withJoined(new Filter.Joined(parts, random.nextBoolean(), false)));
+                }
+                for (Filter filter : filters) {
+                    // A value that no item has or that is not on offer is passed over; here it would only blur the comparison.
+                    set.put(filter.key(), set(random, filter).stream().filter(value -> isOnOffer(filter, value, items)).toList());
+                    if (filter.control() == Control.DISTANCE && random.nextInt(4) == 0) {
+                        set.put(filter.key(), List.of());
                     }
                 }
                 String text = List.of("boat", "cart", "").get(random.nextInt(3));
                 compare(answer(site, filters, text, set), items.stream().filter(item -> text.isEmpty() || item.title().equals(text)).toList(), items, filters, set);
             }
         }
+    }
+
+    private static boolean isOnOffer(Filter filter, String value, List<Plain> items) {
+        if (filter.joined() != null) {
+            return filter.joined().parts().stream().anyMatch(part -> value.startsWith(part.key() + ":") && isOnOffer(part, value.substring(part.key().length() + 1), items));
+        }
+        return FIELDS.get(filter.field().value()) != FieldKind.CATEGORY || (filter.offers(value) && items.stream().anyMatch(item -> item.of(filter.field().value()).stream().anyMatch(path -> levels(path.toString()).contains(value))));
+    }
+
+    private static Filter part(String field) {
+        return Filter.of("p-" + field, field, new FieldKey(field));
+    }
+
+    /** Some values merged, picked or taken off. */
+    private static Filter refined(Random random, Filter filter) {
+        boolean tags = filter.field().value().equals("tags");
+        Map<String, String> merged = random.nextInt(3) > 0 ? Map.of() : tags ? List.of(Map.of("c/b", "a/b"), Map.of("c", "d"), Map.of("a/b", "c/b", "d", "c/b")).get(random.nextInt(3)) : Map.of("z", "x");
+        Filter refined = filter.withValues(new Filter.ValueRules(random.nextBoolean(), merged, random.nextInt(3), null, null));
+        return switch (random.nextInt(3)) {
+            case 0 -> refined.withPicked(tags ? List.of("a/b", "a", "d") : List.of("y", "x"));
+            case 1 -> refined.withExcept(tags ? List.of("c") : List.of());
+            default -> refined;
+        };
     }
 
     private static void compare(Answer answer, List<Plain> found, List<Plain> all, List<Filter> filters, Map<String, List<String>> set) {
@@ -252,7 +324,11 @@ class FilterKindsTest {
             String field = filter.field().value();
             List<Plain> counted = found.stream().filter(item -> filters.stream().allMatch(other -> (other.equals(filter) && !keepsOwn(filter)) || passes(item, other, set.getOrDefault(other.key(), List.of())))).toList();
             String what = filter.control() + " of " + field + " with " + set;
-            each(given.values(), value -> assertThat(value.count()).as("%s: %s", what, value.value()).isEqualTo((int) counted.stream().filter(item -> has(item, field, value.value())).count()));
+            each(given.values(), value -> assertThat(value.count()).as("%s: %s, %s", what, value.value(), filter).isEqualTo((int) counted.stream().filter(item -> has(item, filter, value.value())).count()));
+            if (filter.withoutResults() == Filter.WithoutResults.FOUND && FIELDS.get(field) == FieldKind.CATEGORY) {
+                List<Plain> passing = found.stream().filter(item -> filters.stream().allMatch(other -> passes(item, other, set.getOrDefault(other.key(), List.of())))).toList();
+                each(given.values(), value -> assertThat(isTicked(List.of(value)) || passing.stream().anyMatch(item -> has(item, filter, value.value()))).as("%s: %s of the items found", what, value.value()).isTrue());
+            }
             each(given.values(), value -> assertThat(value.selected()).as("%s: %s", what, value.value()).isEqualTo(set.getOrDefault(filter.key(), List.of()).contains(value.value())));
             FilterAnswer.Bounds bounds = given.bounds();
             if (bounds != null) {
@@ -266,6 +342,10 @@ class FilterKindsTest {
                 assertThat(bounds.bars().stream().mapToInt(Integer::intValue).sum()).as(what).isEqualTo(filter.control() == Control.RANGE ? bounds.count() : 0);
             }
         }
+    }
+
+    private static boolean isTicked(List<FilterAnswer.Offered> values) {
+        return values.stream().anyMatch(value -> value.selected() || isTicked(value.children()));
     }
 
     private static int order(Object a, Object b) {

@@ -43,7 +43,7 @@ public final class SearchFixture implements AutoCloseable {
 
     static Collection collection(String key, String language) {
         return new Collection(new CollectionKey(key), key.equals("posts") ? "Posts" : "Notes", language, List.of(field("title", FieldKind.TEXT), field("summary", FieldKind.TEXT),
-                field("body", FieldKind.TEXT), field("tags", FieldKind.CATEGORY), field("code", FieldKind.CODE), field("published", FieldKind.DATE), field("author", FieldKind.TEXT), field("url", FieldKind.LINK), field("price", FieldKind.MONEY), field("kind", FieldKind.CATEGORY), field("size", FieldKind.NUMBER), field("open", FieldKind.YES_NO), field("days", FieldKind.DATE)));
+                field("body", FieldKind.TEXT), field("tags", FieldKind.CATEGORY), field("code", FieldKind.CODE), field("published", FieldKind.DATE), field("author", FieldKind.TEXT), field("url", FieldKind.LINK), field("price", FieldKind.MONEY), field("kind", FieldKind.CATEGORY), field("size", FieldKind.NUMBER), field("open", FieldKind.YES_NO), field("days", FieldKind.DATE), field("where", FieldKind.PLACE)));
     }
 
     private static Field field(String key, FieldKind kind) {

@@ -1,6 +1,7 @@
 package tidylantern.server.visitor;
 
 import java.util.List;
+import java.util.Objects;
 import org.springframework.stereotype.Component;
 import org.springframework.util.MultiValueMap;
 import tidylantern.core.content.FieldValue;
@@ -14,6 +15,7 @@ import tidylantern.core.query.LiveAnswer;
 import tidylantern.core.query.Explanation;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.VisitorQuery;
+import tidylantern.core.query.Whereabouts;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.platform.AnswerPool;
@@ -43,24 +45,25 @@ class Answering {
     Results results(String site, SearchDesign design, String q, int page, MultiValueMap<String, String> parameters) {
         return pool.answer(() -> {
             long begun = System.nanoTime();
-            Answer answer = indexes.engine(site).answer(contents.of(site), design, new VisitorQuery(q, page, parameters));
+            Answer answer = indexes.engine(site).answer(contents.of(site), design, query(q, page, parameters));
             String base = sites.get(site).address();
             return new Results(answer.query(), answer.startingList(), answer.total(), answer.page(), answer.pages(), answer.perPage(),
                     micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList(), answer.didYouMean(), answer.seeAlso(),
-                    answer.filters().stream().map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter))).toList());
+                    answer.filters().stream().map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), base)).toList(), design.filterPlaces());
         });
     }
 
     /** @param below key of a value that is opened; empty to look by letters of the name */
     List<FilterAnswer.Offered> values(String site, SearchDesign design, String q, String filter, String below, String named, MultiValueMap<String, String> parameters) {
-        return pool.answer(() -> indexes.engine(site).values(contents.of(site), design, new VisitorQuery(q, 1, parameters), filter, below, named));
+        return pool.answer(() -> SearchAnswers.ofSite(indexes.engine(site).values(contents.of(site), design, query(q, 1, parameters), filter, below, named), sites.get(site).address()));
     }
 
-    LiveResults live(String site, SearchDesign design, String q) {
+    /** @param parameters of the request; those that no filter of the design is called by are passed over */
+    LiveResults live(String site, SearchDesign design, String q, MultiValueMap<String, String> parameters) {
         return pool.answer(() -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
-            LiveAnswer answer = indexes.engine(site).live(content, design, new VisitorQuery(q, 1));
+            LiveAnswer answer = indexes.engine(site).live(content, design, query(q, 1, parameters));
             String base = sites.get(site).address();
             return new LiveResults(answer.query(), answer.startingList(), answer.total(), micros(begun), answer.groups().stream()
                     .map(group -> new LiveGroup(group.collection(), group.label(), group.total(), group.hits().stream().map(hit -> shape(hit, base)).toList()))
@@ -71,7 +74,15 @@ class Answering {
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
     Explanation explain(String site, SearchDesign design, String q, String collection, String id, MultiValueMap<String, String> parameters) {
         ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
-        return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, new VisitorQuery(q, 1, parameters), item));
+        return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, query(q, 1, parameters), item));
+    }
+
+    private static VisitorQuery query(String q, int page, MultiValueMap<String, String> parameters) {
+        return new VisitorQuery(q, page, parameters, Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")));
+    }
+
+    private static String first(MultiValueMap<String, String> parameters, String name) {
+        return Objects.requireNonNullElse(parameters.getFirst(name), "");
     }
 
     private static long micros(long begun) {

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import jakarta.servlet.http.HttpServletResponse;
 import tidylantern.core.content.Collection;
 import tidylantern.core.design.Control;
+import tidylantern.core.design.Filter;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.MarkedText;
 import tidylantern.server.content.SiteContents;
@@ -54,19 +55,21 @@ class HostedPage {
      * @param type of the box before each value
      * @param written what is typed: bounds as {@code from..to}, or words; null where values are ticked
      * @param hint what may be typed; empty if anything may
+     * @param begun whether something is set at the start, so that setting nothing must be said
+     * @param place the name of the place that distances are measured from; null for other filters
      */
-    record PageFilter(String key, String label, String help, boolean hasHelp, List<PageValue> values, String type, @Nullable String written, String hint) {
+    record PageFilter(String key, String label, String help, boolean hasHelp, List<PageValue> values, String type, @Nullable String written, String hint, boolean begun, @Nullable String place) {
         static PageFilter of(SearchAnswers.FilterShape filter) {
             FilterAnswer.Bounds bounds = filter.bounds();
             String written = bounds != null ? interval(bounds) : filter.control() == Control.BOX ? filter.text() : null;
-            boolean onlyOne = filter.control().onlyOne();
+            boolean onlyOne = filter.control().onlyOne() || (filter.control() == Control.DISTANCE && !filter.values().isEmpty());
             List<PageValue> values = new ArrayList<>(HostedPage.values(filter, filter.values(), 0));
             if (onlyOne) {
                 // Otherwise nothing could take the choice back.
-                values.addFirst(new PageValue("", filter.neutral().isEmpty() ? "Any" : filter.neutral(), "", values.stream().noneMatch(PageValue::selected), false, 0));
+                values.addFirst(new PageValue("", filter.neutral().isEmpty() ? "Any" : filter.neutral(), "", values.stream().noneMatch(PageValue::selected), false, 0, ""));
             }
             return new PageFilter(filter.key(), filter.label(), filter.help(), !filter.help().isEmpty(), values, onlyOne ? "radio" : "checkbox", written,
-                    bounds == null || bounds.min() == null ? "" : bounds.min() + ".." + bounds.max());
+                    bounds == null || bounds.min() == null ? "" : bounds.min() + ".." + bounds.max(), !filter.start().isEmpty(), filter.around() == null ? null : filter.around().known() ? filter.around().name() : filter.around().unknown());
         }
 
         /** As the address has it; empty where nothing is set. */
@@ -84,8 +87,13 @@ class HostedPage {
      * @param count as it is shown; empty where none is
      * @param nothing whether it would give nothing
      * @param level 0 at the top of a tree
+     * @param heading that begins with it; empty for none
      */
-    record PageValue(String value, String label, String count, boolean selected, boolean nothing, int level) {}
+    record PageValue(String value, String label, String count, boolean selected, boolean nothing, int level, String heading) {
+        boolean hasHeading() {
+            return !heading.isEmpty();
+        }
+    }
 
     /** Another query, and where it is answered. */
     record QueryLink(String query, String address) {}
@@ -100,7 +108,7 @@ class HostedPage {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
         Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all);
-        String filters = parameters(results);
+        String filters = parameters(results, all);
         response.setHeader("Cache-Control", CacheControl.noCache().getHeaderValue());
         model.addAttribute("key", key);
         model.addAttribute("name", live.design().name());
@@ -113,8 +121,9 @@ class HostedPage {
         model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image())).toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
-        model.addAttribute("filters", results.filters().stream().filter(SearchAnswers.FilterShape::offers).map(PageFilter::of).toList());
-        model.addAttribute("hasFilters", results.filters().stream().anyMatch(SearchAnswers.FilterShape::offers));
+        model.addAttribute("filters", shown(results));
+        model.addAttribute("hasFilters", !shown(results).isEmpty());
+        model.addAttribute("near", Stream.ofNullable(all.getFirst("near")).filter(near -> !near.isEmpty()).toList());
         model.addAttribute("narrowed", !filters.isEmpty());
         model.addAttribute("everything", address(key, results.query(), 1));
         model.addAttribute("didYouMean", results.didYouMean() == null ? List.of() : links(key, List.of(results.didYouMean()), filters));
@@ -143,18 +152,35 @@ class HostedPage {
         return queries.stream().map(query -> new QueryLink(query, address(key, query, 1) + filters)).toList();
     }
 
-    /** The values one below the other, those below a value further in. */
-    private static List<PageValue> values(SearchAnswers.FilterShape filter, List<FilterAnswer.Offered> values, int level) {
-        return values.stream().flatMap(value -> Stream.concat(Stream.of(new PageValue(value.value(), value.label(), filter.counts() ? "%,d".formatted(value.count()) : "", value.selected(),
-                value.count() == 0 && !value.selected(), level)), values(filter, value.children(), level + 1).stream())).toList();
+    private static List<PageFilter> shown(Results results) {
+        return results.filters().stream().filter(filter -> filter.offers() && results.filterPlaces().page().shown() && filter.shown().page() != Filter.OnPage.NOWHERE).map(PageFilter::of).toList();
     }
 
-    /** What is ticked, as the address has it. */
-    private static String parameters(Results results) {
+    /** The values one below the other, those below a value further in. */
+    private static List<PageValue> values(SearchAnswers.FilterShape filter, List<FilterAnswer.Offered> values, int level) {
+        List<PageValue> shown = new ArrayList<>();
+        String heading = "";
+        for (FilterAnswer.Offered value : values) {
+            shown.add(new PageValue(value.value(), value.label(), filter.counts() ? "%,d".formatted(value.count()) : "", value.selected(), value.count() == 0 && !value.selected(), level, value.heading().equals(heading) ? "" : value.heading()));
+            heading = value.heading();
+            shown.addAll(values(filter, value.children(), level + 1));
+        }
+        return shown;
+    }
+
+    /** What is set, as the address has it. */
+    private static String parameters(Results results, MultiValueMap<String, String> all) {
         StringBuilder parameters = new StringBuilder();
-        results.filters().stream().map(PageFilter::of).forEach(filter -> filter.set()
-                .forEach(value -> parameters.append('&').append(filter.key()).append('=').append(URLEncoder.encode(value, StandardCharsets.UTF_8))));
+        for (PageFilter filter : results.filters().stream().map(PageFilter::of).toList()) {
+            List<String> set = filter.set().isEmpty() && filter.begun() ? List.of("") : filter.set();
+            set.forEach(value -> add(parameters, filter.key(), value));
+        }
+        Stream.of("near", "place", "within").filter(name -> !Objects.requireNonNullElse(all.getFirst(name), "").isEmpty()).forEach(name -> add(parameters, name, Objects.requireNonNull(all.getFirst(name))));
         return parameters.toString();
+    }
+
+    private static void add(StringBuilder parameters, String name, String value) {
+        parameters.append('&').append(name).append('=').append(URLEncoder.encode(value, StandardCharsets.UTF_8));
     }
 
     private static List<PageLink> links(String key, Results results, String filters) {

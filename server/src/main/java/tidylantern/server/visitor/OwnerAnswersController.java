@@ -59,9 +59,10 @@ class OwnerAnswersController {
     }
 
     @GetMapping("/live")
-    ResponseEntity<LiveResults> live(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q) {
+    ResponseEntity<LiveResults> live(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
-        return now(answering.live(asked.site(), asked.design(), q));
+        return now(answering.live(asked.site(), asked.design(), q, all));
     }
 
     @Operation(summary = "Why a query finds an item where it does, or why it does not, with what would change that.")

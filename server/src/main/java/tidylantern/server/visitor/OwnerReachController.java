@@ -31,6 +31,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.StopWordLists;
 import tidylantern.core.query.CategoryCounts;
 import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.FilterFigures;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.ReachCounts;
@@ -104,6 +105,13 @@ class OwnerReachController {
         ItemListing listing = indexes.listing(draft.site());
         return contents.of(draft.site()).collections().stream().filter(collection -> reach.keys().contains(collection.key())).flatMap(collection -> collection.fields().stream()).map(Field::key).distinct()
                 .map(field -> new FieldCount(field, listing.count(new ItemFilter(null, "", List.of(new ItemFilter.InReach(reach, true), new ItemFilter.Says(field, true)))))).toList();
+    }
+
+    @Operation(summary = "What each of the draft's filters does today: values on offer, items, and what is left out.")
+    @GetMapping("/searches/{key}/draft/filter-figures")
+    List<FilterFigures> filterFigures(@PathVariable String key) {
+        Searches.Draft draft = searches.draft(key);
+        return indexes.engine(draft.site()).figures(contents.of(draft.site()), draft.design());
     }
 
     /**

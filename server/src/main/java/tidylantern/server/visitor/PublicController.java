@@ -40,7 +40,7 @@ class PublicController {
         return fresh(face(key, live.design(), sites.get(live.site()).address()));
     }
 
-    @Operation(summary = "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values.")
+    @Operation(summary = "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values; and near=latitude,longitude or place=name, and within=km.")
     @GetMapping("/results")
     ResponseEntity<Results> results(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
@@ -56,16 +56,18 @@ class PublicController {
         return fresh(answering.values(live.site(), live.design(), q, filter, below, named, all));
     }
 
+    @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")
     @GetMapping("/live")
-    ResponseEntity<LiveResults> live(@PathVariable String key, @RequestParam(defaultValue = "") String q) {
+    ResponseEntity<LiveResults> live(@PathVariable String key, @RequestParam(defaultValue = "") String q, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
-        return fresh(answering.live(live.site(), live.design(), q));
+        return fresh(answering.live(live.site(), live.design(), q, all));
     }
 
     static SearchFace face(String key, SearchDesign design, String siteAddress) {
         String address = design.page().address();
         return new SearchFace(key, design.name(), design.words().fewestLetters(),
-                address == null ? HostedPage.path(key) : Answering.absolute(address, siteAddress), address == null, design.filters().stream().map(Filter::key).toList());
+                address == null ? HostedPage.path(key) : Answering.absolute(address, siteAddress), address == null, design.filtersInUse().stream().map(Filter::key).toList(),
+                design.filterPlaces().box().shown() && design.filtersInUse().stream().anyMatch(filter -> filter.shown().box()), design.filterPlaces());
     }
 
     /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */

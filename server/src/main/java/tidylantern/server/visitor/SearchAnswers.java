@@ -6,6 +6,7 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
+import tidylantern.core.design.FilterPlaces;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.MarkedText;
 
@@ -29,9 +30,10 @@ final class SearchAnswers {
      * @param didYouMean another query, where little is found; it finds something
      * @param seeAlso queries to go on with; each finds something
      * @param filters in the order in which visitors see them
+     * @param filterPlaces how they stand in each place
      */
     record Results(String query, boolean startingList, int total, int page, int pages, int perPage, long tookMicros, List<HitShape> hits,
-            @Nullable String didYouMean, List<String> seeAlso, List<FilterShape> filters) {}
+            @Nullable String didYouMean, List<String> seeAlso, List<FilterShape> filters, FilterPlaces filterPlaces) {}
 
     /**
      * What visitors can narrow by.
@@ -49,14 +51,24 @@ final class SearchAnswers {
      * @param values to tick; none where bounds are set or words typed
      * @param bounds null where values are ticked or words typed
      * @param text the words typed; empty if none are
+     * @param around from where distances are measured; null for other controls
+     * @param start what holds while the filter's parameter is missing, as addresses have it
+     * @param shown in which places
+     * @param searchFrom from how many values on a list is searched by name
+     * @param headings whether values stand under headings
      */
     record FilterShape(String key, String label, String help, Control control, boolean offers, Filter.Devices devices, Filter.Several several, boolean counts, int cutAfter, boolean folded, String unit, String neutral,
-            List<FilterAnswer.Offered> values, FilterAnswer.@Nullable Bounds bounds, String text) {
-        static FilterShape of(FilterAnswer answer, boolean offers) {
+            List<FilterAnswer.Offered> values, FilterAnswer.@Nullable Bounds bounds, String text, FilterAnswer.@Nullable Around around, List<String> start, Filter.Shown shown, int searchFrom, boolean headings) {
+        static FilterShape of(FilterAnswer answer, boolean offers, String siteAddress) {
             Filter filter = answer.filter();
             return new FilterShape(filter.key(), filter.label(), filter.help(), answer.control(), offers, filter.devices(), filter.several(), filter.counts(), filter.cutAfter(), filter.folded(), filter.unit(), filter.neutral(),
-                    answer.values(), answer.bounds(), answer.text());
+                    ofSite(answer.values(), siteAddress), answer.bounds(), answer.text(), answer.around(), answer.start(), filter.shown(), filter.values().searchFrom(), answer.values().stream().anyMatch(value -> !value.heading().isEmpty()));
         }
+    }
+
+    /** Pictures that a site writes from its own root are its own, wherever the filters are shown. */
+    static List<FilterAnswer.Offered> ofSite(List<FilterAnswer.Offered> values, String siteAddress) {
+        return values.stream().map(value -> value.withPicture(Answering.absolute(value.picture(), siteAddress), ofSite(value.children(), siteAddress))).toList();
     }
 
     record LiveGroup(CollectionKey collection, String label, int total, List<HitShape> hits) {}
@@ -73,6 +85,8 @@ final class SearchAnswers {
      * @param resultsPage where results are shown, absolute
      * @param hostedPage whether that is the page hosted here
      * @param filters their keys, which are the names of their parameters
+     * @param filtersInBox whether any of them is shown beside the search box
+     * @param filterPlaces how they stand in each place
      */
-    record SearchFace(String key, String name, int fewestLetters, String resultsPage, boolean hostedPage, List<String> filters) {}
+    record SearchFace(String key, String name, int fewestLetters, String resultsPage, boolean hostedPage, List<String> filters, boolean filtersInBox, FilterPlaces filterPlaces) {}
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.junit.jupiter.api.AfterAll;
@@ -144,6 +145,10 @@ class DraftTest {
         // Help that came later is offered unless the owner says otherwise.
         ((ObjectNode) expected.path("words")).putObject("help").put("completions", true).put("didYouMean", true).put("seeAlso", true).putArray("owners");
         expected.putArray("filters");
+        // Filters stand everywhere, in view, and hold at once, until the owner says otherwise.
+        for (String place : List.of("page", "box", "home")) {
+            expected.withObject("filterPlaces").putObject(place).put("shown", true).put("atOnce", true).put("opened", "in-view");
+        }
         assertThat(kept.json()).isEqualTo(expected);
     }
 

@@ -31,7 +31,7 @@ class FiltersOverHttpTest {
         api = service.api().withSite();
         StringBuilder lines = new StringBuilder();
         for (int i = 0; i < 30; i++) {
-            lines.append("{\"id\":\"b%02d\",\"title\":\"Boat %d\",\"where\":[\"North/%s\"],\"kind\":\"%s\",\"oars\":%d,\"dry\":%b,\"sails\":\"2027-%02d-05\"}\n".formatted(i, i, i % 3 == 0 ? "Cove <b>" : "Bay", i % 2 == 0 ? "Gig" : "Skiff", i, i % 5 == 0, 1 + i % 12));
+            lines.append("{\"id\":\"b%02d\",\"title\":\"Boat %d\",\"where\":[\"North/%s\"],\"kind\":\"%s\",\"oars\":%d,\"dry\":%b,\"sails\":\"2027-%02d-05\",\"at\":{\"lat\":%s,\"lon\":-5,\"name\":\"%s\"}}\n".formatted(i, i, i % 3 == 0 ? "Cove <b>" : "Bay", i % 2 == 0 ? "Gig" : "Skiff", i, i % 5 == 0, 1 + i % 12, 50 + i / 100.0, i < 10 ? "Cove" : "Bay <b>"));
         }
         api.push("posts", lines.toString());
         search = api.publishedSearch("Shore");
@@ -124,10 +124,39 @@ class FiltersOverHttpTest {
     }
 
     @Test
+    void distancesStartsAndJointFiltersAreParametersToo() {
+        String quays = api.publishedSearch("Quays");
+        Api.Answer kept = filters(quays, "[{\"key\":\"near-me\",\"label\":\"Near\",\"field\":\"at\",\"radii\":[2,5]},"
+                + "{\"key\":\"what\",\"label\":\"What\",\"start\":{\"chosen\":[\"kind:gig\"]},\"values\":{\"pictures\":{}},\"joined\":{\"parts\":[{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"values\":{\"pictures\":{\"gig\":\"/gig.svg\"}}},{\"key\":\"dry\",\"label\":\"Dry\",\"field\":\"dry\"}]}}]");
+        assertThat(kept.status()).as(kept.text()).isEqualTo(200);
+        assertThat(api.send("POST", "/api/owner/searches/" + quays + "/publish", "", Map.of("If-Match", kept.header("ETag"))).status()).isEqualTo(200);
+        String address = "/api/public/searches/" + quays;
+        JsonNode begun = api.get(address + "/results?q=boat").json();
+        assertThat(begun.path("total").asInt()).as("the start").isEqualTo(15);
+        assertThat(begun.path("filters").path(1).path("start").toString()).isEqualTo("[\"kind:gig\"]");
+        assertThat(begun.path("filters").path(1).path("values").path(0).path("picture").asString()).as("of the site, wherever it is shown").endsWith("isles.example/gig.svg");
+        assertThat(api.get(address + "/results?q=boat&what=").json().path("total").asInt()).as("nothing, although the start is something").isEqualTo(30);
+        assertThat(api.get(address + "/results?q=boat&what=dry:yes").json().path("total").asInt()).isEqualTo(6);
+        assertThat(api.get(address + "/live?q=boat&what=dry:yes").json().path("total").asInt()).as("the short list follows").isEqualTo(6);
+        JsonNode around = api.get(address + "/results?what=&place=cove&near-me=2").json();
+        assertThat(around.path("total").asInt()).as("Cove's middle is 50.045; a hundredth of a degree is 1.11 km").isEqualTo(4);
+        assertThat(around.path("filters").path(0).path("around").path("names").toString()).isEqualTo("[\"Bay <b>\",\"Cove\"]");
+        assertThat(api.get(address + "/results?what=&near=50,-5&within=2").json().path("total").asInt()).as("as the contract says it").isEqualTo(2);
+        for (String wrong : List.of("near=a,b", "near=91,0", "place=Nowhere", "near=50,-5&near-me=-1", "within=2", "near=50,-5&within=x")) {
+            assertThat(api.get(address + "/results?what=dry:yes&" + wrong).json().path("total").asInt()).as("%s says nothing, and the rest is kept", wrong).isEqualTo(6);
+        }
+        String page = api.get("/s/" + quays + "?q=boat&place=cove&near-me=5&what=").text().replace("&#x3D;", "=");
+        assertThat(page).as("without script").contains("name=\"place\" value=\"Cove\"", "type=\"radio\" name=\"near-me\" value=\"5\" checked", "<input type=\"hidden\" name=\"what\" value=\"\">", ">Kind</b>", "8 results");
+        JsonNode figures = api.get("/api/owner/searches/" + quays + "/draft/filter-figures").json();
+        assertThat(figures.path(1).path("values").asInt()).as("gig, skiff and the yes of dry").isEqualTo(3);
+        assertThat(api.get(address).json().path("filterPlaces").path("box").toString()).isEqualTo("{\"shown\":true,\"atOnce\":true,\"opened\":\"in-view\"}");
+    }
+
+    @Test
     void filtersAreProposedFromTheContent() {
         JsonNode proposals = api.get("/api/owner/searches/" + search + "/draft/filter-proposals").json();
         assertThat(StreamSupport.stream(proposals.spliterator(), false).map(one -> one.path("field").asString() + " " + one.path("items").asInt() + " " + one.path("values").asInt() + " " + one.path("tree").asBoolean()).toList())
-                .containsExactlyInAnyOrder("where 30 3 true", "kind 30 2 false", "oars 30 0 false", "dry 30 0 false", "sails 30 0 false");
+                .containsExactlyInAnyOrder("where 30 3 true", "kind 30 2 false", "oars 30 0 false", "dry 30 0 false", "sails 30 0 false", "at 30 0 false");
         JsonNode oars = StreamSupport.stream(proposals.spliterator(), false).filter(one -> one.path("field").asString().equals("oars")).findFirst().orElseThrow();
         assertThat(List.of(oars.path("control").asString(), oars.path("least").asString(), oars.path("greatest").asString())).containsExactly("range", "0", "29");
         assertThat(oars.path("controls").toString()).isEqualTo("[\"range\",\"bands\",\"at-least\",\"at-most\"]");

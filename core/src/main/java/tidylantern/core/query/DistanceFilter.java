@@ -1,0 +1,157 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.text.NumberFormat;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import org.apache.lucene.document.LatLonDocValuesField;
+import org.apache.lucene.geo.GeoEncodingUtils;
+import org.apache.lucene.index.DocValues;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.SortedNumericDocValues;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.util.SloppyMath;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Control;
+import tidylantern.core.design.Filter;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.IndexFields;
+
+/**
+ * What lies within a distance of a place, along the great circle over a sphere of R = 6371.0088 km (IUGG mean radius). Bounds are
+ * inclusive; an item without a place drops out once a distance is set. Without a place of the visitor's nothing is set.
+ */
+final class DistanceFilter implements OneFilter {
+    private static final Pattern DISTANCE = Pattern.compile("\\d{1,15}(\\.\\d{1,15})?");
+    private static final double METRES_PER_KM = 1_000;
+    /** International mile, 1959. */
+    private static final double METRES_PER_MILE = 1_609.344;
+    private static final String MILES = "mi";
+    /** The half of the Earth's girth, beyond which nothing lies. */
+    private static final double FARTHEST = 20_037_508;
+
+    private final Filter filter;
+    private final String unit;
+    private final double metres;
+    private final Locale language;
+    private final PlaceNames names;
+    private final String asked;
+    private final Whereabouts.@Nullable Position around;
+    private final String aroundName;
+    /** In the unit; null where nothing is set. */
+    private final @Nullable Double radius;
+    private final double[] offered;
+    private final Within counting;
+
+    DistanceFilter(Filter filter, List<String> given, boolean first, IndexSearcher searcher, SiteContent content, SearchDesign design, Whereabouts whereabouts) throws IOException {
+        this.filter = filter;
+        unit = filter.unit().equals(MILES) ? MILES : "km";
+        metres = unit.equals(MILES) ? METRES_PER_MILE : METRES_PER_KM;
+        language = Locale.forLanguageTag(content.languages(design.searched()).stream().sorted().findFirst().orElse("en"));
+        names = PlaceNames.of(searcher, design.reach(), filter.field());
+        PlaceNames.Named named = whereabouts.position() != null ? null : names.meant(whereabouts.name());
+        asked = whereabouts.position() != null ? "" : whereabouts.name();
+        around = named != null ? named.middle() : whereabouts.position();
+        aroundName = named != null ? named.name() : "";
+        Double wanted = given.stream().filter(one -> DISTANCE.matcher(one).matches()).map(Double::valueOf).findFirst().orElse(first && whereabouts.within() != null ? whereabouts.within() * METRES_PER_KM / metres : null);
+        radius = around == null ? null : wanted;
+        DoubleStream own = filter.radii().stream().mapToDouble(Double::doubleValue);
+        // What an older address has set stays in sight, so that it can be changed.
+        offered = around == null ? new double[0] : (radius == null ? own : DoubleStream.concat(own, DoubleStream.of(radius))).distinct().sorted().toArray();
+        counting = new Within(around);
+    }
+
+    @Override
+    public Filter filter() {
+        return filter;
+    }
+
+    @Override
+    public List<String> values() {
+        return radius == null ? List.of() : List.of(digits(radius));
+    }
+
+    @Override
+    public List<String> said() {
+        return radius == null ? List.of() : List.of(said(radius));
+    }
+
+    private static String digits(double number) {
+        return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
+    }
+
+    private String said(double distance) {
+        return NumberFormat.getInstance(language).format(distance) + " " + unit;
+    }
+
+    private double inMetres(double distance) {
+        return Math.min(distance * metres, FARTHEST);
+    }
+
+    @Override
+    public @Nullable Query passed() {
+        return radius == null || around == null ? null : LatLonDocValuesField.newSlowDistanceQuery(IndexFields.place(filter.field()), around.latitude(), around.longitude(), inMetres(radius));
+    }
+
+    @Override
+    public Passing passing(LeafReaderContext leaf) throws IOException {
+        Within asking = new Within(around);
+        asking.open(leaf);
+        double most = radius == null ? 0 : inMetres(radius);
+        return document -> asking.distance(document) <= most;
+    }
+
+    @Override
+    public Counting counting() {
+        return counting;
+    }
+
+    @Override
+    public FilterAnswer answer() {
+        List<FilterAnswer.Offered> values = IntStream.range(0, offered.length)
+                .mapToObj(i -> FilterAnswer.Offered.of(digits(offered[i]), said(offered[i]), counting.within[i], radius != null && radius == offered[i])).toList();
+        return new FilterAnswer(filter, Control.DISTANCE, values, null, "",
+                new FilterAnswer.Around(around != null, aroundName, around == null ? asked : "", names.items(), names.offered()));
+    }
+
+    /** How many items lie within each distance on offer. */
+    private final class Within extends Counting {
+        private final Whereabouts.@Nullable Position from;
+        private final double[] bounds = Arrays.stream(offered).map(DistanceFilter.this::inMetres).toArray();
+        private final int[] within = new int[bounds.length];
+        private @Nullable SortedNumericDocValues positions;
+
+        Within(Whereabouts.@Nullable Position from) {
+            this.from = from;
+        }
+
+        @Override
+        void open(LeafReaderContext leaf) throws IOException {
+            positions = DocValues.getSortedNumeric(leaf.reader(), IndexFields.place(filter.field()));
+        }
+
+        @Override
+        void count(int document) throws IOException {
+            double distance = distance(document);
+            for (int i = bounds.length - 1; i >= 0 && distance <= bounds[i]; i--) {
+                within[i]++;
+            }
+        }
+
+        /** In metres; infinite for an item without a place. */
+        double distance(int document) throws IOException {
+            if (from == null || positions == null || !positions.advanceExact(document)) {
+                return Double.POSITIVE_INFINITY;
+            }
+            long packed = positions.nextValue();
+            return SloppyMath.haversinMeters(from.latitude(), from.longitude(), GeoEncodingUtils.decodeLatitude((int) (packed >> 32)), GeoEncodingUtils.decodeLongitude((int) packed));
+        }
+    }
+}

@@ -1,0 +1,215 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.text.Collator;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Control;
+import tidylantern.core.design.Filter;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.IndexFields;
+
+/**
+ * Values of several fields in one filter. In addresses each stands behind the key of its part and a colon, since two fields may
+ * have the same value. Of a yes/no field there is the yes, which reads as the part's label.
+ */
+final class JointFilter implements OneFilter {
+    private static final String BETWEEN = ":";
+
+    private final Filter filter;
+    private final boolean headings;
+    private final Control control;
+    private final List<OneFilter> parts = new ArrayList<>();
+    private final Collator collator;
+    private @Nullable Counting counting;
+    private @Nullable Counting countingFound;
+
+    /** @param given null for the start */
+    JointFilter(Filter filter, Filter.Joined joined, @Nullable List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
+        this.filter = filter;
+        headings = joined.headings();
+        control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
+        collator = Collator.getInstance(Locale.forLanguageTag(content.languages(design.searched()).stream().sorted().findFirst().orElse("en")));
+        List<String> wanted = given == null ? filter.start().chosen() : given;
+        boolean taken = false;
+        for (Filter part : joined.parts()) {
+            if (!Control.joinable(content.kind(part.field()))) {
+                continue;
+            }
+            boolean yesNo = content.kind(part.field()) == FieldKind.YES_NO;
+            Filter here = part.withControl(yesNo ? Control.SWITCH : control.onlyOne() ? Control.ONE_OF : Control.LIST).withSeveral(filter.several())
+                    .ordered(part.order(), part.tree(), filter.withoutResults()).withStart(new Filter.Start(filter.start().all(), List.of()));
+            here = yesNo ? here.withLabels(Map.of(IndexFields.YES, part.label())) : here;
+            List<String> own = given == null && filter.start().all() ? yesNo ? List.of(IndexFields.YES) : null : wanted.stream().filter(one -> one.startsWith(part.key() + BETWEEN)).map(one -> one.substring(part.key().length() + BETWEEN.length())).toList();
+            OneFilter one = OneFilter.of(here, control.onlyOne() && taken ? List.of() : own, searcher, content, design, query);
+            taken |= !one.values().isEmpty();
+            parts.add(one);
+        }
+    }
+
+    @Override
+    public Filter filter() {
+        return filter;
+    }
+
+    private static String prefix(OneFilter part) {
+        return part.filter().key() + BETWEEN;
+    }
+
+    @Override
+    public List<String> values() {
+        return parts.stream().flatMap(part -> part.values().stream().map(value -> prefix(part) + value)).toList();
+    }
+
+    @Override
+    public List<String> said() {
+        return parts.stream().flatMap(part -> part.said().stream().map(said -> part instanceof YesNoFilter ? part.filter().label() : said)).toList();
+    }
+
+    @Override
+    public boolean keepsOwn() {
+        return filter.several() == Filter.Several.ALL && !control.onlyOne();
+    }
+
+    @Override
+    public @Nullable Query passed() {
+        List<Query> set = parts.stream().map(OneFilter::passed).filter(Objects::nonNull).toList();
+        if (set.isEmpty()) {
+            return null;
+        }
+        BooleanQuery.Builder together = new BooleanQuery.Builder();
+        set.forEach(one -> together.add(one, keepsOwn() ? Occur.FILTER : Occur.SHOULD));
+        return together.build();
+    }
+
+    @Override
+    public Passing passing(LeafReaderContext leaf) throws IOException {
+        List<Passing> set = new ArrayList<>();
+        for (OneFilter part : parts) {
+            if (!part.values().isEmpty()) {
+                set.add(part.passing(leaf));
+            }
+        }
+        boolean all = keepsOwn();
+        return document -> {
+            for (Passing one : set) {
+                if (one.passes(document) != all) {
+                    return !all;
+                }
+            }
+            return all;
+        };
+    }
+
+    @Override
+    public Counting counting() throws IOException {
+        if (counting == null) {
+            List<Counting> each = new ArrayList<>();
+            for (OneFilter part : parts) {
+                each.add(part.counting());
+            }
+            counting = new Together(each);
+        }
+        return counting;
+    }
+
+    @Override
+    public @Nullable Counting countingFound() throws IOException {
+        if (countingFound == null) {
+            List<Counting> each = new ArrayList<>();
+            for (OneFilter part : parts) {
+                Counting found = part.countingFound();
+                if (found != null) {
+                    each.add(found);
+                }
+            }
+            countingFound = each.isEmpty() ? null : new Together(each);
+        }
+        return countingFound;
+    }
+
+    private static final class Together extends Counting {
+        private final List<Counting> each;
+
+        Together(List<Counting> each) {
+            this.each = each;
+        }
+
+        @Override
+        void open(LeafReaderContext leaf) {
+            each.forEach(one -> one.enter(leaf));
+        }
+
+        @Override
+        void count(int document) throws IOException {
+            for (Counting one : each) {
+                one.add(document);
+            }
+        }
+    }
+
+    @Override
+    public FilterAnswer answer() throws IOException {
+        List<FilterAnswer.Offered> values = new ArrayList<>();
+        for (OneFilter part : parts) {
+            part.answer().values().stream().filter(value -> value.count() > 0 || value.selected() || filter.withoutResults() == Filter.WithoutResults.DIM)
+                    .map(value -> value.in(prefix(part), headings ? part.filter().label() : "")).forEach(values::add);
+        }
+        return FilterAnswer.of(filter, control, headings ? values : values.stream().sorted(order()).toList());
+    }
+
+    /** In one list; by the order of the parts and their values where the owner picked the values by hand. */
+    private Comparator<FilterAnswer.Offered> order() {
+        Comparator<FilterAnswer.Offered> byName = Comparator.comparing(FilterAnswer.Offered::label, collator).thenComparing(FilterAnswer.Offered::value);
+        return parts.stream().anyMatch(part -> part.filter().picked() != null) ? (a, b) -> 0 : switch (filter.order()) {
+            case NAME -> byName;
+            case NAME_DOWN -> byName.reversed();
+            case NUMBER -> Comparator.comparingDouble((FilterAnswer.Offered value) -> FilterValues.firstNumber(value.label())).thenComparing(byName);
+            case COUNT -> Comparator.comparingInt(FilterAnswer.Offered::count).reversed().thenComparing(byName);
+        };
+    }
+
+    @Override
+    public int onOffer() throws IOException {
+        int values = 0;
+        for (OneFilter part : parts) {
+            values += part instanceof YesNoFilter ? 1 : part.onOffer();
+        }
+        return values;
+    }
+
+    @Override
+    public FilterFigures.LeftOut leftOut() throws IOException {
+        FilterFigures.LeftOut all = FilterFigures.LeftOut.NOTHING;
+        for (OneFilter part : parts) {
+            all = all.and(part.leftOut());
+        }
+        return all;
+    }
+
+    @Override
+    public List<FilterAnswer.Offered> more(String below, String named) throws IOException {
+        List<FilterAnswer.Offered> more = new ArrayList<>();
+        for (OneFilter part : parts) {
+            if (below.isEmpty() || below.startsWith(prefix(part))) {
+                List<FilterAnswer.Offered> found = part instanceof YesNoFilter ? Stream.of(part.answer().values()).flatMap(List::stream).filter(value -> below.isEmpty() && IndexFields.folded(value.label()).contains(IndexFields.folded(named.strip()))).toList()
+                        : part.more(below.isEmpty() ? "" : below.substring(prefix(part).length()), named);
+                found.forEach(value -> more.add(value.in(prefix(part), below.isEmpty() && headings ? part.filter().label() : "")));
+            }
+        }
+        return more;
+    }
+}

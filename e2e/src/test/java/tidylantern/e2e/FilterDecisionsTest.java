@@ -1,0 +1,227 @@
+package tidylantern.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.SearchContext;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
+import tidylantern.demo.Quillhaven;
+import tools.jackson.databind.JsonNode;
+
+/** What an owner decides about filters beyond their kind and control, as it shows on the stage beside. */
+class FilterDecisionsTest {
+    private static final Quillhaven ISLES = new Quillhaven(LocalDate.now());
+    private static DemoWorld world;
+    private static Browser browser;
+
+    @BeforeAll
+    static void start(@TempDir Path data) {
+        world = new DemoWorld(data);
+        browser = Browser.wide();
+        browser.signIn(world.service());
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+        world.close();
+    }
+
+    private static String opened(String name, List<String> collections, String... filters) {
+        String key = world.newSearch(name, collections);
+        browser.open(world.workbench("/searches/" + key + "/filters"));
+        for (String label : filters) {
+            browser.see("[aria-label='Add " + label + "']").click();
+            browser.seeText(".filters .name", label);
+        }
+        return key;
+    }
+
+    private static JsonNode design(String key) {
+        return world.api().get("/api/owner/searches/" + key + "/draft").json();
+    }
+
+    private static void choose(String label, String option) {
+        WebElement field = browser.until(label, () -> browser.driver().findElements(By.cssSelector(".settings .choice")).stream().filter(one -> one.getText().startsWith(label)).findFirst().orElse(null));
+        field.findElement(By.cssSelector(".p-select")).click();
+        browser.seeText("[role=option]", option).click();
+    }
+
+    /** What is on the stage, looked at from within its frame. */
+    private static <T> T onStage(String element, java.util.function.Function<SearchContext, T> look) {
+        browser.enterStage();
+        try {
+            return look.apply(browser.inside(element));
+        } finally {
+            browser.leaveFrame();
+        }
+    }
+
+    private static void stageShows(String css, List<String> texts) {
+        onStage("tidy-results", results -> {
+            browser.untilTexts(results, css, shown -> shown.equals(texts));
+            return null;
+        });
+    }
+
+    @Test
+    void joinedTakenApartAndPutTogetherAgain() {
+        String key = opened("Joined", List.of("homes"), "Garden", "Sea view", "Offer");
+        stageShows(".filter legend", List.of("Garden", "Sea view", "Offer"));
+        browser.seeText(".filters .name", "Garden").click();
+        choose("In one filter with", "Sea view");
+        stageShows(".filter legend", List.of("Garden", "Offer"));
+        stageShows(".filter:first-of-type .value span:first-of-type", List.of("Garden", "Sea view"));
+        browser.seeText(".settings button", "In one list").click();
+        browser.seeText(".settings button", "All must hold").click();
+        long both = ISLES.items("homes").stream().filter(item -> Boolean.TRUE.equals(item.get("garden")) && Boolean.TRUE.equals(item.get("seaView"))).count();
+        browser.until("kept", () -> design(key).path("filters").path(0).path("several").asString().equals("all"));
+        onStage("tidy-results", results -> {
+            for (String label : List.of("Garden", "Sea view")) {
+                browser.until(label, () -> results.findElements(By.cssSelector(".filter .value")).stream().filter(one -> one.getText().startsWith(label)).findFirst().orElse(null)).findElement(By.cssSelector("input")).click();
+                browser.untilTexts(results, ".chip", texts -> texts.contains(label));
+            }
+            browser.untilTexts(results, ".count", texts -> texts.equals(List.of(both + " results")));
+            return null;
+        });
+        JsonNode joint = design(key).path("filters").path(0);
+        browser.seeText(".settings button", "Take apart").click();
+        browser.seeText(".group", "Apart from Garden");
+        browser.mustBeAccessible("filters taken apart");
+        stageShows(".filter legend", List.of("Garden", "Sea view", "Offer"));
+        browser.seeText(".group button", "Put together").click();
+        stageShows(".filter legend", List.of("Garden", "Offer"));
+        browser.until("nothing is lost", () -> design(key).path("filters").path(0).equals(joint));
+    }
+
+    @Test
+    void aStartIsWhatTheStageShowsAndClearAllGoesBackToIt() {
+        String key = opened("Starting", List.of("homes"), "Offer");
+        onStage("tidy-results", results -> {
+            browser.until("To let", () -> results.findElements(By.cssSelector(".filter .value")).stream().filter(one -> one.getText().startsWith("To let")).findFirst().orElse(null)).findElement(By.cssSelector("input")).click();
+            browser.untilTexts(results, ".chip", texts -> texts.equals(List.of("To let")));
+            return null;
+        });
+        browser.seeText(".filters .name", "Offer").click();
+        choose("Starts with", "What is set on the stage");
+        browser.until("kept", () -> design(key).path("filters").path(0).path("start").path("chosen").path(0).asString().equals("to-let"));
+        String version = world.api().get("/api/owner/searches/" + key + "/draft").header("ETag");
+        world.api().send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", version));
+        browser.open(world.service() + "/s/" + key);
+        SearchContext results = browser.inside("tidy-results");
+        browser.untilTexts(results, ".chip", texts -> texts.equals(List.of("To let")));
+        assertThat(results.findElements(By.cssSelector(".active .again"))).as("nothing to clear at the start").isEmpty();
+        browser.see(results, ".chip").click();
+        browser.until("an empty parameter", () -> browser.address().endsWith("?offer="));
+        browser.untilTexts(results, ".count", texts -> texts.equals(List.of(ISLES.items("homes").size() + " results")));
+        browser.driver().navigate().refresh();
+        SearchContext again = browser.inside("tidy-results");
+        browser.untilTexts(again, ".count", texts -> texts.equals(List.of(ISLES.items("homes").size() + " results")));
+        browser.see(again, ".active .again").click();
+        browser.untilTexts(again, ".chip", texts -> texts.equals(List.of("To let")));
+        assertThat(browser.address()).doesNotContain("offer");
+    }
+
+    @Test
+    void aPlaceIsSwitchedOffAndOnAndTheChoiceWaitsForItsButton() {
+        String key = opened("Places", List.of("homes"), "Offer", "Garden");
+        browser.see("[aria-label='All filters: Beside the search box']").click();
+        onStage("tidy-search", box -> {
+            browser.untilTexts(box, ".filter legend", texts -> texts.size() == 2);
+            return null;
+        });
+        browser.see("label[for='place-page']").click();
+        onStage("tidy-results", results -> browser.until("no filters", () -> results.findElements(By.cssSelector(".filter")).isEmpty()));
+        browser.see("label[for='place-page']").click();
+        stageShows(".filter legend", List.of("Garden", "Offer").reversed());
+        assertThat(design(key).path("filters").path(0).path("shown").path("page").asString()).as("each keeps what it says").isEqualTo("side");
+        browser.seeText("[aria-label='Results page: when a choice holds'] button", "By a button").click();
+        browser.seeText("[aria-label='Results page: how they open'] button", "Over the page").click();
+        browser.until("kept", () -> design(key).path("filterPlaces").path("page").path("opened").asString().equals("over"));
+        int gardens = (int) ISLES.items("homes").stream().filter(item -> Boolean.TRUE.equals(item.get("garden"))).count();
+        onStage("tidy-results", results -> {
+            browser.see(results, ".chip.open").click();
+            browser.see(results, ".sheet [part~='filter-garden'] input").click();
+            browser.untilTexts(results, ".sheet .done", texts -> texts.equals(List.of("Show " + gardens + " results")));
+            assertThat(browser.texts(results, ".count")).as("not before the button").containsExactly(ISLES.items("homes").size() + " results");
+            browser.mustBeAccessible("filters over the page");
+            browser.see(results, ".sheet .done").click();
+            browser.untilTexts(results, ".count", texts -> texts.equals(List.of(gardens + " results")));
+            return null;
+        });
+    }
+
+    @Test
+    void allLabelsStandInOneTableWithAWayBack() {
+        String key = opened("Labels", List.of("homes"), "Offer", "Garden");
+        browser.seeText("button", "All labels").click();
+        WebElement label = browser.see("input[aria-label='Visitors read for Garden']");
+        browser.type(label, "With a garden");
+        label.sendKeys(Keys.TAB);
+        stageShows(".filter legend", List.of("Offer", "With a garden"));
+        browser.mustBeAccessible("all labels");
+        browser.see("[aria-label='Back to Garden']").click();
+        stageShows(".filter legend", List.of("Offer", "Garden"));
+        assertThat(design(key).path("filters").path(1).path("label").asString()).isEqualTo("Garden");
+    }
+
+    @Test
+    void valuesAreMergedAndLeftOutAndTheListSaysHowMany() {
+        opened("Values", List.of("kitchen"), "Course");
+        browser.seeText(".filters .name", "Course").click();
+        browser.see("[aria-label='Let Starter count as another value']").click();
+        browser.see(".target").click();
+        browser.seeText("[role=option]", "Soup").click();
+        long together = ISLES.items("kitchen").stream().filter(item -> List.of("Soup", "Starter").contains(String.valueOf(item.get("course")))).count();
+        onStage("tidy-results", results -> {
+            browser.untilTexts(results, ".filter .value", texts -> texts.stream().anyMatch(text -> text.equals("Soup\n" + together)) && texts.stream().noneMatch(text -> text.startsWith("Starter")));
+            return null;
+        });
+        browser.seeText(".values li label", "Pudding").click();
+        long puddings = ISLES.items("kitchen").stream().filter(item -> "Pudding".equals(item.get("course"))).count();
+        browser.seeText(".filters .name", "1 value left out, in " + puddings + " items");
+    }
+
+    @Test
+    void whatTheOwnerPointsAtIsLitOnTheStage() {
+        opened("Lit", List.of("homes"), "Offer", "Garden");
+        browser.seeText(".filters .name", "Garden").click();
+        stageShows(".filter.lit legend", List.of("Garden"));
+        browser.point(browser.seeText(".filters .name", "Offer"));
+        stageShows(".filter.lit legend", List.of("Offer"));
+    }
+
+    @Test
+    void aFilterIsDraggedToAnotherPlace() {
+        String key = opened("Dragged", List.of("homes"), "Offer", "Garden", "Price");
+        browser.drag(browser.driver().findElements(By.cssSelector(".grip")).get(2), browser.driver().findElements(By.cssSelector(".filters > li")).get(0));
+        stageShows(".filter legend", List.of("Price", "Offer", "Garden"));
+        browser.until("kept", () -> design(key).path("filters").path(0).path("key").asString().equals("price"));
+    }
+
+    @Test
+    void filtersAloneOnTheHomePageLeadToTheResults() {
+        browser.open(world.site() + "/");
+        SearchContext alone = browser.inside("tidy-filters");
+        new Select(browser.see(alone, "[part~='filter-activity'] select")).selectByValue("wildlife");
+        browser.see(alone, "[part~='filter-children'] input").click();
+        long found = ISLES.items("outings").stream().filter(item -> String.valueOf(item.get("activity")).startsWith("Wildlife") && Boolean.TRUE.equals(item.get("childrenWelcome"))).count();
+        browser.untilTexts(alone, ".done", texts -> texts.equals(List.of(found == 1 ? "Show 1 result" : "Show " + found + " results")));
+        browser.mustBeAccessible("filters alone on a page");
+        browser.see(alone, ".done").click();
+        browser.until("the results page", () -> browser.address().contains("/s/outings?") && browser.address().contains("activity=wildlife") && browser.address().contains("children=yes"));
+        browser.untilTexts(browser.inside("tidy-results"), ".chip", texts -> texts.equals(List.of("Wildlife", "Children welcome: Yes")));
+        browser.driver().navigate().back();
+        browser.inside("tidy-filters");
+    }
+}

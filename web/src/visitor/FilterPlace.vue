@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed, ref, useId, watch } from 'vue'
+import type { FilterShape } from '../shared/contract'
+import type { Filters } from './searchState'
+import { english as texts } from './texts'
+
+/** How far from a place: one that items here name, or, if the visitor's browser is asked, where they are. */
+const { filter, around } = defineProps<{ filter: FilterShape, around: NonNullable<FilterShape['around']> }>()
+const emit = defineEmits<{ put: [changes: Filters] }>()
+const id = useId()
+const name = computed(() => around.name || around.unknown || (around.known ? texts.here : ''))
+const typed = ref(name.value)
+watch(name, now => { typed.value = now })
+const chosen = computed(() => filter.values.find(value => value.selected)?.value ?? '')
+const asking = ref(false)
+const refused = ref(false)
+const number = (count: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(count)
+/** Thousandths of a degree, about a hundred metres, are near enough, and the address tells no door number. */
+const rounded = (degrees: number) => String(Number(degrees.toFixed(3)))
+
+function write() {
+  const place = typed.value.trim()
+  // The words for where the visitor is stand for a position, not for a place of that name.
+  if (place === name.value) return
+  emit('put', { place: place === '' ? [] : [place], near: [], ...(place === '' ? { [filter.key]: [] } : {}) })
+}
+function ask() {
+  asking.value = true
+  refused.value = false
+  navigator.geolocation.getCurrentPosition(found => {
+    asking.value = false
+    emit('put', { near: [`${rounded(found.coords.latitude)},${rounded(found.coords.longitude)}`], place: [] })
+  }, () => {
+    asking.value = false
+    refused.value = true
+  }, { maximumAge: 600_000, timeout: 15_000 })
+}
+const canAsk = 'geolocation' in navigator && window.isSecureContext
+</script>
+
+<template>
+  <div class="around">
+    <input v-model="typed" type="search" class="typed" :list="`${id}-names`" :placeholder="texts.around" :aria-label="`${filter.label}: ${texts.around}`" autocomplete="off" @change="write" @keydown.enter.prevent="write">
+    <datalist :id="`${id}-names`"><option v-for="one in around.names" :key="one" :value="one" /></datalist>
+    <button v-if="canAsk" type="button" class="more" :disabled="asking" @click="ask">{{ asking ? texts.whereIs : texts.here }}</button>
+  </div>
+  <p v-if="refused" class="help" role="status">{{ texts.noPosition }}</p>
+  <p v-else-if="around.unknown" class="help" role="status">{{ texts.noSuchPlace(around.unknown) }}</p>
+  <p v-else-if="!around.known" class="help">{{ texts.sayWhere }}</p>
+  <select v-if="around.known" class="typed" :aria-label="filter.label" :value="chosen" @change="emit('put', { [filter.key]: ($event.target as HTMLSelectElement).value === '' ? [] : [($event.target as HTMLSelectElement).value] })">
+    <option value="">{{ filter.neutral || texts.anyDistance }}</option>
+    <option v-for="value in filter.values" :key="value.value" :value="value.value" :disabled="value.count === 0 && !value.selected">{{ value.label }}{{ filter.counts ? ` (${number(value.count)})` : '' }}</option>
+  </select>
+</template>

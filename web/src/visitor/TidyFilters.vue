@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed, provide, ref } from 'vue'
+import { useLatest } from '../shared/useLatest'
+import FilterGroup from './FilterGroup.vue'
+import { MORE_VALUES } from './moreValues'
+import { addressOf, lit, sharedSearch } from './searchState'
+import { fetchFace, fetchValues, type Source } from './service'
+import { english as texts } from './texts'
+import { useFilterChoice } from './useFilterChoice'
+import { useRoom } from './useRoom'
+import { useTheme } from './useTheme'
+
+defineOptions({ inheritAttrs: false })
+const { search = '', source = 'live' } = defineProps<{
+  /** The key of the search, from Go live. */
+  search?: string
+  /** `draft` for the owner's stage; visitors get the live version. */
+  source?: Source
+}>()
+useTheme()
+
+const state = sharedSearch(search)
+const whole = ref<HTMLElement>()
+const isNarrow = useRoom(whole)
+const face = useLatest(() => (search ? { search, source, revision: state.revision } : null), (wanted, signal) => fetchFace(wanted.search, wanted.source, signal))
+const place = computed(() => face.value.value?.filterPlaces.home ?? null)
+/** Without results on the page there is nothing that a choice could hold for at once. */
+const isHere = computed(() => state.resultsHere > 0 || !face.value.value)
+const atOnce = computed(() => isHere.value && (place.value?.atOnce ?? true))
+const choice = useFilterChoice(search, source, state, () => state.query, () => null, () => atOnce.value)
+const filters = computed(() => (place.value?.shown ? choice.filters.value.filter(filter => filter.offers && filter.shown.home && filter.devices !== (isNarrow.value ? 'wide' : 'narrow')) : []))
+provide(MORE_VALUES, { state: () => choice.filters.value, load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted) })
+const resultsAddress = computed(() => (face.value.value ? addressOf(search, state.query, 1, face.value.value.resultsPage, choice.chosen.value) : ''))
+function go() {
+  if (!isHere.value) location.assign(resultsAddress.value)
+}
+</script>
+
+<template>
+  <p v-if="!search" class="note">{{ texts.needsKey }}</p>
+  <form v-else ref="whole" class="alone" part="filters" role="search" :aria-label="texts.filters" @submit.prevent>
+    <FilterGroup v-if="filters.length > 0 && place" across :filters="filters" :choice="choice" :opened="place.opened" :at-once="atOnce" :lit="lit" @applied="go" />
+  </form>
+</template>

@@ -1,0 +1,71 @@
+import { computed, ref, type ComputedRef } from 'vue'
+import type { FilterShape, Results } from '../shared/contract'
+import { useLatest } from '../shared/useLatest'
+import { isAtStart, parameterFor, setIn, valuesIn, type SetValue } from './filterState'
+import { show, type Filters, type SearchState } from './searchState'
+import { fetchResults, type Source } from './service'
+
+/** What visitors set in the filters of one place, as they see it before and after it holds. */
+export interface FilterChoice {
+  /** All filters of the search, with numbers for what is chosen so far. */
+  filters: ComputedRef<readonly FilterShape[]>
+  /** How many results what is chosen so far gives; null while nobody knows. */
+  total: ComputedRef<number | null>
+  /** What is chosen so far, as the address has it. */
+  chosen: ComputedRef<Filters>
+  set: ComputedRef<(SetValue & { key: string })[]>
+  /** Whether anything is set that is not so at the start. */
+  changed: ComputedRef<boolean>
+  tick: (key: string, value: string) => void
+  /** Replaces what is set, by keys. */
+  put: (changes: Filters) => void
+  clear: () => void
+  /** Makes what is chosen hold here. */
+  apply: () => void
+}
+
+/**
+ * @param answered what the results here answered; null where none are, and the numbers are asked for apart
+ * @param atOnce whether a choice holds as it is made
+ * @param wanted whether any filter is drawn in this place at all
+ */
+export function useFilterChoice(search: string, source: Source, state: SearchState, query: () => string, answered: () => Results | null, atOnce: () => boolean, wanted: () => boolean = () => true): FilterChoice {
+  const pending = ref<Filters | null>(null)
+  const chosen = computed(() => (atOnce() ? state.filters : pending.value ?? state.filters))
+  const asksApart = () => search !== '' && wanted() && (answered() === null || (!atOnce() && pending.value !== null))
+  const apart = useLatest(() => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null), (asked, signal) => fetchResults(search, source, asked.query, 1, asked.filters, signal))
+  const answer = computed(() => (asksApart() ? apart.value.value ?? answered() : answered()))
+  const filters = computed(() => answer.value?.filters ?? [])
+  const put = (changes: Filters) => {
+    const next: Filters = { ...chosen.value }
+    for (const [key, values] of Object.entries(changes)) {
+      const filter = filters.value.find(one => one.key === key)
+      next[key] = filter ? parameterFor(filter, values) : values
+    }
+    // Filter and contract both may say how far; what visitors set here is said by the filter.
+    next.within = []
+    if (atOnce()) show(state, state.query, 1, next)
+    else pending.value = next
+  }
+  return {
+    filters, chosen, put,
+    total: computed(() => answer.value?.total ?? null),
+    set: computed(() => filters.value.flatMap(filter => setIn(filter).map(value => ({ key: filter.key, ...value })))),
+    changed: computed(() => filters.value.some(filter => !isAtStart(filter))),
+    tick(key, value) {
+      const filter = filters.value.find(one => one.key === key)
+      if (!filter) return
+      const before = valuesIn(filter)
+      put({ [key]: before.includes(value) ? before.filter(one => one !== value) : [...before, value] })
+    },
+    clear() {
+      const next: Filters = { ...chosen.value, within: [], ...Object.fromEntries(filters.value.map(filter => [filter.key, []])) }
+      if (atOnce()) show(state, state.query, 1, next)
+      else pending.value = next
+    },
+    apply() {
+      if (pending.value) show(state, state.query, 1, pending.value)
+      pending.value = null
+    },
+  }
+}

@@ -1,0 +1,17 @@
+import { onBeforeUnmount, onMounted, ref, type Ref } from 'vue'
+
+/** Where there is no room beside the results, filters open as a sheet: in a column of a page as on a phone. */
+const ROOM_BESIDE = 560
+
+/** Whether an element is narrow, as its own width says and not the window's. */
+export function useRoom(element: Ref<HTMLElement | undefined>): Ref<boolean> {
+  const isNarrow = ref(false)
+  const measure = () => { isNarrow.value = (element.value?.clientWidth ?? ROOM_BESIDE) < ROOM_BESIDE }
+  const resized = new ResizeObserver(measure)
+  onMounted(() => {
+    measure()
+    if (element.value) resized.observe(element.value)
+  })
+  onBeforeUnmount(() => resized.disconnect())
+  return isNarrow
+}

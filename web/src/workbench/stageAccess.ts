@@ -1,0 +1,10 @@
+import type { InjectionKey } from 'vue'
+
+/** What a step may ask of the stage beside it. */
+export interface StageAccess {
+  /** What is set on the stage, by the filters' keys. */
+  set: () => Record<string, string[]>
+  /** Lights a filter wherever it is drawn; null for none. */
+  light: (filter: string | null) => void
+}
+export const STAGE: InjectionKey<StageAccess> = Symbol('stage')
