@@ -40,7 +40,7 @@ function put(part: string, changed: Filter[]) {
   draft.change(part, design => ({ ...design, filters: changed }))
 }
 function add(proposal: FilterProposal) {
-  put('filters.add', [...filters.value, filterFrom(proposal, keyFrom(proposal.label, keysOf(filters.value)))])
+  put('filters.add', [...filters.value, filterFrom(proposal, keyFrom(proposal.control === 'distance' ? 'distance' : proposal.label, keysOf(filters.value)))])
 }
 /** With a filter of the list, or one joined in it, changed; what waits for one that is renamed still does. */
 function changed(key: string, change: (filter: Filter) => Filter): Filter[] {

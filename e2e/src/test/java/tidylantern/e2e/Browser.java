@@ -133,7 +133,7 @@ final class Browser implements AutoCloseable {
 
     /** Drags with the mouse, as far as another element's middle. */
     void drag(WebElement from, WebElement to) {
-        new Actions(driver).moveToElement(from).clickAndHold().moveByOffset(0, -8).moveToElement(to).release().perform();
+        new Actions(driver).moveToElement(from).clickAndHold().moveByOffset(0, -8).moveToElement(to).moveByOffset(2, 2).release().perform();
     }
 
     void chord(Keys held, String key) {

@@ -231,9 +231,9 @@ class FiltersOfEveryKindTest {
             assertThat((long) expected).isEqualTo(reckoned("makers", List.of(is("visitorsWelcome", false))));
             no.findElement(By.cssSelector("input")).click();
             phone.untilTexts(results, ".done", texts -> texts.equals(List.of("Show " + expected + " results")));
-            WebElement place = phone.see(results, ".sheet [part~='filter-place'] input");
+            WebElement place = phone.see(results, ".sheet [part~='filter-distance'] input");
             place.sendKeys("otterw", Keys.ENTER);
-            Select distance = phone.until("distances", () -> new Select(results.findElement(By.cssSelector(".sheet [part~='filter-place'] select"))));
+            Select distance = phone.until("distances", () -> new Select(results.findElement(By.cssSelector(".sheet [part~='filter-distance'] select"))));
             String five = distance.getOptions().stream().map(WebElement::getText).filter(text -> text.startsWith("5 km")).findFirst().orElseThrow();
             long near = reckoned("makers", List.of(is("visitorsWelcome", false), FiltersOfEveryKindTest::isNearOtterwick));
             assertThat(five).isEqualTo("5 km (" + near + ")");

@@ -230,7 +230,7 @@ class OwnerStoryTest {
             browser.see("[aria-label='Move Course up']").click();
             browser.seeText(".filters li:nth-child(3)", "Course");
             browser.seeText(".values li", "Main").findElement(By.cssSelector("input")).click();
-            browser.seeText(".filters .name", "taken off");
+            browser.seeText(".filters .name", "left out, in 13 items");
             browser.until("kept by the service", () -> world.api().get("/api/owner/searches/island-search/draft").text().contains("\"except\":[\"main"));
             browser.seeText("button", "Look over and publish").click();
             browser.seeText("[role=dialog] tbody", "Filter Course");
