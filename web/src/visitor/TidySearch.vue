@@ -45,7 +45,7 @@ const place = computed(() => face.value.value?.filterPlaces.box ?? null)
 const hasFilters = computed(() => face.value.value?.filtersInBox ?? false)
 /** Without results on the page there is nothing that a choice could hold for at once: it goes with the words. */
 const atOnce = computed(() => state.resultsHere > 0 && (place.value?.atOnce ?? true))
-const choice = useFilterChoice(search, source, state, () => text.value.trim(), () => null, () => atOnce.value, () => hasFilters.value)
+const choice = useFilterChoice(search, source, state, () => text.value.trim(), () => null, () => atOnce.value, () => hasFilters.value, 120)
 const whole = ref<HTMLElement>()
 const isNarrow = useRoom(whole)
 const filters = computed(() => (hasFilters.value ? choice.filters.value.filter(filter => filter.offers && filter.shown.box && filter.devices !== (isNarrow.value ? 'wide' : 'narrow')) : []))

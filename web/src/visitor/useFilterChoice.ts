@@ -1,7 +1,7 @@
 import { computed, ref, type ComputedRef } from 'vue'
 import type { FilterShape, Results } from '../shared/contract'
 import { useLatest } from '../shared/useLatest'
-import { isAtStart, parameterFor, setIn, valuesIn, type SetValue } from './filterState'
+import { isAtStart, parameterFor, valuesIn } from './filterState'
 import { show, type Filters, type SearchState } from './searchState'
 import { fetchResults, type Source } from './service'
 
@@ -13,7 +13,6 @@ export interface FilterChoice {
   total: ComputedRef<number | null>
   /** What is chosen so far, as the address has it. */
   chosen: ComputedRef<Filters>
-  set: ComputedRef<(SetValue & { key: string })[]>
   /** Whether anything is set that is not so at the start. */
   changed: ComputedRef<boolean>
   tick: (key: string, value: string) => void
@@ -28,12 +27,13 @@ export interface FilterChoice {
  * @param answered what the results here answered; null where none are, and the numbers are asked for apart
  * @param atOnce whether a choice holds as it is made
  * @param wanted whether any filter is drawn in this place at all
+ * @param pauseMs before numbers are asked for, where every letter typed changes them
  */
-export function useFilterChoice(search: string, source: Source, state: SearchState, query: () => string, answered: () => Results | null, atOnce: () => boolean, wanted: () => boolean = () => true): FilterChoice {
+export function useFilterChoice(search: string, source: Source, state: SearchState, query: () => string, answered: () => Results | null, atOnce: () => boolean, wanted: () => boolean = () => true, pauseMs = 0): FilterChoice {
   const pending = ref<Filters | null>(null)
   const chosen = computed(() => (atOnce() ? state.filters : pending.value ?? state.filters))
   const asksApart = () => search !== '' && wanted() && (answered() === null || (!atOnce() && pending.value !== null))
-  const apart = useLatest(() => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null), (asked, signal) => fetchResults(search, source, asked.query, 1, asked.filters, signal))
+  const apart = useLatest(() => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null), (asked, signal) => fetchResults(search, source, asked.query, 1, asked.filters, signal), () => pauseMs)
   const answer = computed(() => (asksApart() ? apart.value.value ?? answered() : answered()))
   const filters = computed(() => answer.value?.filters ?? [])
   const put = (changes: Filters) => {
@@ -50,7 +50,6 @@ export function useFilterChoice(search: string, source: Source, state: SearchSta
   return {
     filters, chosen, put,
     total: computed(() => answer.value?.total ?? null),
-    set: computed(() => filters.value.flatMap(filter => setIn(filter).map(value => ({ key: filter.key, ...value })))),
     changed: computed(() => filters.value.some(filter => !isAtStart(filter))),
     tick(key, value) {
       const filter = filters.value.find(one => one.key === key)

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../shared/contract'
+import { inUse } from '../filters'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
 import { steps, TRIALS, type StepKey, type ViewKey } from '../steps'
@@ -36,7 +37,7 @@ const lines: Record<StepKey, () => string> = {
     const searched = design.words.weights.filter(one => one.weight > 0)
     return `${counted(searched.length, 'field')} · typos ${design.words.typos.allowed ? 'forgiven' : 'not forgiven'}`
   },
-  'filters': () => (design.filters.length === 0 ? 'None yet' : `${counted(design.filters.length, 'filter')} beside the results`),
+  'filters': () => (design.filters.length === 0 ? 'None yet' : counted(inUse(design.filters).length, 'filter')),
   'go-live': () => {
     if (!summary?.live) return 'Not live yet'
     return summary.differences.length === 0 ? `Version ${summary.live.version} is live` : `${counted(summary.differences.length, 'change')} not live`

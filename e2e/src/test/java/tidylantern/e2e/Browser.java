@@ -131,9 +131,15 @@ final class Browser implements AutoCloseable {
         new Actions(driver).moveToElement(element).perform();
     }
 
-    /** Drags with the mouse, as far as another element's middle. */
+    /** Drags to another element by the events of a drag: the driver's own mouse begins none without a screen. */
     void drag(WebElement from, WebElement to) {
-        new Actions(driver).moveToElement(from).clickAndHold().moveByOffset(0, -8).moveToElement(to).moveByOffset(2, 2).release().perform();
+        script("""
+                const data = new DataTransfer()
+                const fire = (element, type) => element.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data }))
+                fire(arguments[0], 'dragstart')
+                // A place that does not take what is dragged lets the event pass.
+                if (!fire(arguments[1], 'dragover')) fire(arguments[1], 'drop')
+                fire(arguments[0], 'dragend')""", from, to);
     }
 
     void chord(Keys held, String key) {

@@ -228,7 +228,8 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
 
         /** The value that another one counts as; the same for most. */
         public String standsFor(String value) {
-            for (int end = value.length(); end > 0; end = value.lastIndexOf('/', end - 1)) {
+            // Asked of every value of a large tree with every answer, and hardly anybody merges any.
+            for (int end = merged.isEmpty() ? 0 : value.length(); end > 0; end = value.lastIndexOf('/', end - 1)) {
                 String target = merged.get(value.substring(0, end));
                 if (target != null) {
                     return target;

@@ -124,7 +124,9 @@ final class CategoryFilter implements OneFilter {
             if (!paths.advanceExact(document)) {
                 return false;
             }
-            met.clear();
+            if (all) {
+                met.clear();
+            }
             for (int left = paths.docValueCount(); left > 0; left--) {
                 for (int number : ofPaths[(int) paths.nextOrd()]) {
                     if (wanted.get(number)) {

@@ -169,6 +169,18 @@ class FilterRulesTest {
         }
     }
 
+    @Test
+    void anySpellingOfAValueIsOneValueAndNothingInItIsTakenForMore(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder).item(SearchFixture.POSTS, "a", Map.of("tags", List.of("Café", "Ale, \"dark\""))).item(SearchFixture.POSTS, "b", Map.of("tags", List.of("CAFE", "<b>R&D</b>")))
+                .item(SearchFixture.POSTS, "c", Map.of("tags", List.of("Café", "North/Cove", "South/Cove"))).indexed()) {
+            Answer all = answer(site, design(TAGS), Map.of());
+            assertThat(said(all, 0)).as("case and accents apart: one value, as most write it").contains("Café 3").doesNotContain("CAFE").contains("Ale, \"dark\" 1").contains("North 1 (Cove 1)").contains("South 1 (Cove 1)");
+            for (FilterAnswer.Offered value : all.filters().getFirst().values()) {
+                assertThat(answer(site, design(TAGS), Map.of("tag", List.of(value.value()))).total()).as(value.label()).isEqualTo(value.count());
+            }
+        }
+    }
+
     private static SearchFixture harbours(Path folder) {
         return new SearchFixture(folder).item(SearchFixture.POSTS, "a", Map.of("where", Map.of("lat", 50.0, "lon", -5.0, "name", "Wickhaven")))
                 .item(SearchFixture.POSTS, "b", Map.of("where", Map.of("lat", 50.02, "lon", -5.0, "name", "Wickhaven"))).item(SearchFixture.POSTS, "c", Map.of("where", Map.of("lat", 50.1, "lon", -5.0, "name", "Éastwater")))
