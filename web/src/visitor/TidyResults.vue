@@ -33,7 +33,7 @@ const results = useLatest(
 const answer = computed(() => results.value.value)
 provide(MORE_VALUES, { state: () => choice.filters.value, load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted) })
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
-const title = computed(() => (answer.value?.startingList ? texts.newest : texts.resultsFor(answer.value?.query ?? '')))
+const title = computed(() => (answer.value?.startingList ? (answer.value.newestFirst ? texts.newest : texts.all) : texts.resultsFor(answer.value?.query ?? '')))
 const status = computed(() => (results.value.kind === 'ready' && answer.value ? `${title.value}: ${texts.count(answer.value.total)}` : ''))
 
 /** Page numbers around the current one, with both ends; null for a gap. */
@@ -68,6 +68,17 @@ function clearAll() {
 onMounted(() => { state.resultsHere++ })
 onBeforeUnmount(() => { state.resultsHere-- })
 
+/** Puts the results into an order that visitors may choose; the empty key is the owner's. */
+const put = (order: string) => show(state, state.query, 1, { ...state.filters, order: order === '' ? [] : [order] })
+const KM_PER_MILE = 1.609344
+/** In the unit of a filter by distance, where the owner chose miles; a tenth where it is not far. */
+function distance(km: number): string {
+  const inMiles = answer.value?.filters.some(filter => filter.around !== null && filter.unit === 'mi') ?? false
+  const far = inMiles ? km / KM_PER_MILE : km
+  const said = `${new Intl.NumberFormat(document.documentElement.lang || undefined, { maximumFractionDigits: far < 10 ? 1 : 0 }).format(Math.max(far, 0.1))} ${inMiles ? 'mi' : 'km'}`
+  return far < 0.1 ? texts.under(said) : said
+}
+
 let turned = false
 function turn(page: number) {
   turned = true
@@ -92,7 +103,10 @@ watch(() => results.value, async now => {
     <aside v-if="atSide.length > 0" class="side" part="filters" :aria-label="texts.filters"><FilterGroup :filters="atSide" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" /></aside>
     <div v-if="answer" class="found">
       <h2 ref="heading" class="heading" part="heading" tabindex="-1">{{ answer.total === 0 ? texts.nothing(answer.query) : title }}</h2>
-      <p v-if="answer.total > 0" class="count" part="count">{{ texts.count(answer.total) }}</p>
+      <div v-if="answer.total > 0" class="counted">
+        <p class="count" part="count">{{ texts.count(answer.total) }}</p>
+        <label v-if="answer.orders.length > 0" class="ordered" part="order">{{ texts.order }} <select class="typed" @change="put(($event.target as HTMLSelectElement).value)"><option v-for="order in answer.orders" :key="order.key" :value="order.key" :selected="order.selected">{{ order.label }}</option></select></label>
+      </div>
       <template v-else>
         <p class="note">{{ texts.nothingHint }}</p>
         <p><button type="button" class="again" @click="show(state, '', 1)">{{ texts.everything }}</button></p>
@@ -111,7 +125,7 @@ watch(() => results.value, async now => {
             <div>
               <h3 part="title"><a v-if="safeAddress(hit.url)" :href="safeAddress(hit.url)!" :target="target"><MarkedRuns :runs="hit.titleRuns" /></a><MarkedRuns v-else :runs="hit.titleRuns" /></h3>
               <p v-if="hit.excerpt.length > 0" class="excerpt" part="excerpt"><MarkedRuns :runs="hit.excerpt" /></p>
-              <p class="kind">{{ hit.collectionLabel }}</p>
+              <p class="kind">{{ hit.collectionLabel }}<span v-if="hit.distanceKm !== null" part="distance"> · {{ texts.away(distance(hit.distanceKm)) }}</span></p>
             </div>
           </article>
         </li>

@@ -10,11 +10,15 @@ export interface Texts {
   seeAlso: string
   everything: string
   newest: string
+  all: string
   resultsFor: (query: string) => string
   count: (total: number) => string
   seeAll: (total: number) => string
   listKeys: string
   filters: string
+  order: string
+  away: (distance: string) => string
+  under: (distance: string) => string
   any: string
   find: string
   findIn: (label: string) => string
@@ -63,11 +67,15 @@ export const english: Texts = {
   seeAlso: 'See also',
   everything: 'Look at everything',
   newest: 'Everything, newest first',
+  all: 'Everything',
   resultsFor: query => `Results for “${query}”`,
   count: total => (total === 1 ? '1 result' : `${number(total)} results`),
   seeAll: total => (total === 1 ? 'See the result' : `See all ${number(total)} results`),
   listKeys: '↑ ↓ to move, Enter to open',
   filters: 'Filters',
+  order: 'Order',
+  away: distance => `${distance} away`,
+  under: distance => `under ${distance}`,
   any: 'Any',
   find: 'Find',
   findIn: label => `Find in ${label}`,

@@ -13,6 +13,7 @@ import StagePane from '../parts/StagePane.vue'
 import WhyPanel from '../parts/WhyPanel.vue'
 import FiltersStep from '../steps/FiltersStep.vue'
 import GoLiveStep from '../steps/GoLiveStep.vue'
+import OrderStep from '../steps/OrderStep.vue'
 import ReachStep from '../steps/ReachStep.vue'
 import TrialsStep from '../steps/TrialsStep.vue'
 import WordsStep from '../steps/WordsStep.vue'
@@ -38,7 +39,7 @@ function askWhy(words: string) {
 const failed = ref<Error | null>(null)
 const { data: summary } = useQuery({ queryKey: ['search', () => search], queryFn: () => api.search(search), staleTime: 0 })
 const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
-const panels = { 'what-is-searched': ReachStep, 'words': WordsStep, 'filters': FiltersStep, 'go-live': GoLiveStep, 'trials': TrialsStep }
+const panels = { 'what-is-searched': ReachStep, 'words': WordsStep, 'filters': FiltersStep, 'order': OrderStep, 'go-live': GoLiveStep, 'trials': TrialsStep }
 
 async function load() {
   failed.value = null

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../shared/contract'
 import { inUse } from '../filters'
+import { ORDER_NAMES } from '../orders'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
 import { steps, TRIALS, type StepKey, type ViewKey } from '../steps'
@@ -38,6 +39,10 @@ const lines: Record<StepKey, () => string> = {
     return `${counted(searched.length, 'field')} · typos ${design.words.typos.allowed ? 'forgiven' : 'not forgiven'}`
   },
   'filters': () => (design.filters.length === 0 ? 'None yet' : counted(inUse(design.filters).length, 'filter')),
+  'order': () => {
+    const { withWords, choices } = design.order
+    return `${ORDER_NAMES[withWords[0]!.by]} first${choices.length > 0 ? ` · ${counted(choices.length, 'choice')}` : ''}`
+  },
   'go-live': () => {
     if (!summary?.live) return 'Not live yet'
     return summary.differences.length === 0 ? `Version ${summary.live.version} is live` : `${counted(summary.differences.length, 'change')} not live`

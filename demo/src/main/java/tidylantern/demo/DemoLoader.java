@@ -99,6 +99,9 @@ public final class DemoLoader {
             ((ArrayNode) design.path("words").path("weights")).removeIf(weight -> !fields.contains(weight.path("field").asString()));
         }
         design.set("filters", wanted.path("filters"));
+        if (wanted.has("order")) {
+            design.set("order", wanted.path("order"));
+        }
         HttpResponse<String> changed = send("PUT", search + "/draft", JSON.writeValueAsString(design), "application/json", draft.headers().firstValue("ETag").orElse(""));
         send("POST", search + "/publish", "", "application/json", changed.headers().firstValue("ETag").orElse(""));
     }

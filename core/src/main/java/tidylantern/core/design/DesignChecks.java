@@ -20,7 +20,7 @@ public final class DesignChecks {
 
     /** The steps of a search that a remark can belong to. */
     public enum Step {
-        REACH, WORDS, FILTERS, GO_LIVE;
+        REACH, WORDS, FILTERS, ORDER, GO_LIVE;
 
         @Override
         public String toString() {
@@ -73,6 +73,16 @@ public final class DesignChecks {
                 remarks.add(new Remark(Step.FILTERS, "The filter \"%s\" waits for results of collections that are not searched, so nobody sees it.".formatted(filter.label()), false));
             }
         }
+        design.order().all().distinct().forEach(key -> {
+            FieldKind kind = key.field() == null ? null : content.kind(key.field());
+            if (key.field() != null && kind == null) {
+                remarks.add(new Remark(Step.ORDER, "No collection has the field \"%s\", so it orders nothing. Take it out of the order.".formatted(key.field()), false));
+            } else if (key.field() != null && !key.fits(kind)) {
+                remarks.add(new Remark(Step.ORDER, "The field \"%s\" is of kind %s by now, so it orders nothing as \"%s\". Take it out of the order, or correct the kind.".formatted(key.field(), kind, key), false));
+            } else if (key.by() == OrderKey.By.DISTANCE && reached.stream().flatMap(c -> c.fields().stream()).noneMatch(field -> field.kind() == FieldKind.PLACE)) {
+                remarks.add(new Remark(Step.ORDER, "No searched collection has a place, so distance orders nothing.", false));
+            }
+        });
         return remarks;
     }
 

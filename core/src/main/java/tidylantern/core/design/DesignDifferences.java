@@ -38,6 +38,7 @@ public final class DesignDifferences {
         lists(found, "See also", before.words().help().owners(), after.words().help().owners());
         compare(found, Step.FILTERS, filters(before), filters(after));
         compare(found, Step.FILTERS, places(before), places(after));
+        compare(found, Step.ORDER, order(before), order(after));
         compare(found, Step.GO_LIVE, page(before), page(after));
         return found;
     }
@@ -117,6 +118,21 @@ public final class DesignDifferences {
         said.put("Filters beside the box", said(design.filterPlaces().box()));
         said.put("Filters in the form that stands alone", said(design.filterPlaces().home()));
         return said;
+    }
+
+    private static Map<String, String> order(SearchDesign design) {
+        Map<String, String> said = new LinkedHashMap<>();
+        said.put("Order with words", said(design.order().withWords()));
+        said.put("Order without words", said(design.order().withoutWords()));
+        if (!design.order().choices().isEmpty()) {
+            said.put("What visitors read for that order", design.order().label());
+        }
+        design.order().choices().forEach(choice -> said.put("Visitors may choose \"" + choice.label() + "\"", said(choice.by())));
+        return said;
+    }
+
+    private static String said(List<OrderKey> keys) {
+        return String.join(", then ", keys.stream().map(OrderKey::toString).toList());
     }
 
     private static String said(FilterPlaces.Place place) {

@@ -18,7 +18,7 @@ import tidylantern.core.content.SiteContent;
  * @param name what the owner calls the search, 1 to 80 characters
  * @param filters in the order in which visitors see them; of those that are joined, what is in use: {@link #filtersInUse}
  */
-public record SearchDesign(int version, String name, Reach reach, Words words, List<Filter> filters, FilterPlaces filterPlaces, ResultsPage page) {
+public record SearchDesign(int version, String name, Reach reach, Words words, List<Filter> filters, FilterPlaces filterPlaces, ResultOrder order, ResultsPage page) {
     public static final int CURRENT_VERSION = 1;
     public static final int MOST_FILTERS = 50;
 
@@ -37,6 +37,7 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
             DesignFault.unless(after == null || keys.contains(after), "filters[" + i + "].after", "\"%s\" waits for \"%s\", and there is no such filter", filters.get(i).key(), after);
         }
         DesignFault.ifTwice(keys, "filters", "the key");
+        order = Objects.requireNonNullElseGet(order, ResultOrder::usual);
         page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null));
     }
 
@@ -49,7 +50,7 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
         List<FieldWeight> weights = content.collections().stream().flatMap(c -> c.fields().stream())
                 .filter(field -> firstWeight(field.key(), field.kind()) > 0)
                 .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind()))).distinct().toList();
-        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), List.of(), FilterPlaces.usual(), new ResultsPage(null, null));
+        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), List.of(), FilterPlaces.usual(), ResultOrder.usual(), new ResultsPage(null, null));
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -68,19 +69,23 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
     }
 
     public SearchDesign withWords(Words changed) {
-        return new SearchDesign(version, name, reach, changed, filters, filterPlaces, page);
+        return new SearchDesign(version, name, reach, changed, filters, filterPlaces, order, page);
     }
 
     public SearchDesign withReach(Reach changed) {
-        return new SearchDesign(version, name, changed, words, filters, filterPlaces, page);
+        return new SearchDesign(version, name, changed, words, filters, filterPlaces, order, page);
     }
 
     public SearchDesign withFilters(List<Filter> changed) {
-        return new SearchDesign(version, name, reach, words, changed, filterPlaces, page);
+        return new SearchDesign(version, name, reach, words, changed, filterPlaces, order, page);
     }
 
     public SearchDesign withFilterPlaces(FilterPlaces changed) {
-        return new SearchDesign(version, name, reach, words, filters, changed, page);
+        return new SearchDesign(version, name, reach, words, filters, changed, order, page);
+    }
+
+    public SearchDesign withOrder(ResultOrder changed) {
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, changed, page);
     }
 
     /** What visitors meet: joint filters, and in place of those that stand apart just now their parts. */

@@ -37,8 +37,6 @@ public final class IndexFields {
     /** {@code collection/id}; unique, and the last tie of every order. */
     public static final String REF = "ref";
     public static final String COLLECTION = "collection";
-    /** Day of publication, as days since 1970; for 'newest'. */
-    public static final String NEWEST = "newest";
     /** The id and the title as {@link #folded}, to be looked for by any part of them. */
     public static final String ID = "id";
     public static final String TITLE = "title";
@@ -50,6 +48,8 @@ public final class IndexFields {
     public static final String ADDRESS = "address";
     /** Keys of the names in the field {@code author}, whatever its kind. */
     public static final String AUTHOR = "author";
+    /** Bytes in the {@linkplain TitleOrder order of titles}. */
+    public static final String TITLE_ORDER = "title-order";
     /** The keys of the fields that have a value. */
     public static final String HAS = "has";
     public static final String YES = "yes";
@@ -135,6 +135,7 @@ public final class IndexFields {
         String title = folded(item.title());
         document.add(new StringField(TITLE, title, Field.Store.NO));
         document.add(new SortedDocValuesField(TITLE, new BytesRef(title)));
+        document.add(new SortedDocValuesField(TITLE_ORDER, new BytesRef(TitleOrder.key(item.title().substring(0, Math.min(item.title().length(), LONGEST_TITLE)), changed.language()))));
         document.add(new StoredField(CHANGED, changed.changed().toEpochMilli()));
         document.add(new NumericDocValuesField(CHANGED, changed.changed().toEpochMilli()));
         if (changed.mark().keptOut()) {
@@ -146,9 +147,6 @@ public final class IndexFields {
         if (author instanceof FieldValue.Text) {
             // Written as text, names are counted like a flat category's values.
             names(author).forEach(name -> path(document, FieldKey.AUTHOR, name));
-        }
-        if (item.values().get(FieldKey.PUBLISHED) instanceof FieldValue.Dates dates) {
-            document.add(new NumericDocValuesField(NEWEST, dates.days().getLast().toEpochDay()));
         }
         // In the order of the keys, so that one item always makes one document.
         item.values().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(entry -> {

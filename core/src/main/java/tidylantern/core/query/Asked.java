@@ -24,6 +24,12 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
     static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
         return new Asked(searcher, content, design, query, ReadQuery.read(query, design, content, searcher), Narrowing.of(query, design, content, searcher));
     }
+
+    /** In which order its results stand. */
+    Ordering ordering() throws IOException {
+        return Ordering.of(read, query, design, content, searcher);
+    }
+
     /** The same filters with other words. */
     Asked with(String text) throws IOException {
         VisitorQuery other = query.withText(text);

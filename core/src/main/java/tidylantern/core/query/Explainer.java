@@ -80,7 +80,7 @@ final class Explainer {
             return new Explanation(ref, ref.id().value(), read.startingList(), total, null, null, 0, List.of(), List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())), List.of());
         }
         Item item = IndexFields.item(searcher.storedFields(), document, fieldKeys());
-        Integer place = places.place(asked.found(), read.startingList(), document, ref);
+        Integer place = places.place(asked.found(), asked.ordering(), ref);
         double score = place == null || read.startingList() ? 0 : Objects.requireNonNullElse(places.score(read.lucene(), document), 0f);
         List<WordPart> words = read.startingList() ? List.of() : words(read, item, document);
         List<Reason> reasons = new ArrayList<>();
@@ -91,7 +91,7 @@ final class Explainer {
                 for (Fix fix : cause.fixes()) {
                     SearchDesign after = fix.change().apply(design);
                     Asked then = Asked.of(searcher, content, after, query);
-                    remedies.add(new Remedy(fix.cure(), fix.field(), after, then.total(), places.place(then.found(), then.read().startingList(), document, ref)));
+                    remedies.add(new Remedy(fix.cure(), fix.field(), after, then.total(), places.place(then.found(), then.ordering(), ref)));
                 }
                 reasons.add(new Reason(cause.kind(), cause.words(), cause.fields(), cause.rule(), remedies));
             }

@@ -10,6 +10,7 @@ import tidylantern.core.content.ItemRef;
  * @param address where its page is; null where the site gives none
  * @param collectionLabel what visitors read for its collection
  * @param score what its words gave; 0 in the starting list
+ * @param metres along the great circle from the visitor's place; null where the item or the visitor has none
  */
 public record Hit(ItemRef ref, String collectionLabel, @Nullable String address, MarkedText title, MarkedText excerpt,
-        FieldValue.@Nullable Image image, double score) {}
+        FieldValue.@Nullable Image image, double score, @Nullable Double metres) {}

@@ -18,11 +18,13 @@ import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.Sort;
-import org.apache.lucene.search.SortField;
 import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.search.TopFieldCollector;
 import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TopFieldDocs;
 import org.apache.lucene.util.BytesRef;
+import org.apache.lucene.util.SloppyMath;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
@@ -49,8 +51,6 @@ public final class SearchEngine {
     public static final int MOST_LIVE = 8;
     public static final int MOST_LIVE_PER_COLLECTION = 3;
     private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(8, 2);
-    private static final Sort BY_RELEVANCE = new Sort(SortField.FIELD_SCORE, new SortField(IndexFields.REF, SortField.Type.STRING));
-    private static final Sort BY_NEWEST = new Sort(newest(), new SortField(IndexFields.REF, SortField.Type.STRING));
 
     private static final Set<FieldKey> NAMING = Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS);
 
@@ -60,19 +60,16 @@ public final class SearchEngine {
         this.index = index;
     }
 
-    private static SortField newest() {
-        return new SortField(IndexFields.NEWEST, SortField.Type.LONG, true, Long.MIN_VALUE);
-    }
-
-    /** One page of results, best first; ties by the item's id, so that pages never repeat or lose an item. */
+    /** One page of results, in the design's order or the visitor's; ties by the item's id, so that pages never repeat or lose an item. */
     public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
             return index.read(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query);
                 ReadQuery read = asked.read();
+                Ordering ordering = asked.ordering();
                 int perPage = design.page().perPage();
                 int page = query.page();
-                TopFieldCollectorManager best = top(searcher, order(read), (long) page * perPage);
+                TopFieldCollectorManager best = top(searcher, ordering.sort(), (long) page * perPage);
                 // Which collections the results are of takes a look at each of them, so only where a filter asks for it.
                 CollectionsAmong among = design.filtersInUse().stream().allMatch(filter -> filter.shown().collections().isEmpty()) ? null : new CollectionsAmong();
                 TopFieldDocs top = asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
@@ -81,7 +78,7 @@ public final class SearchEngine {
                 page = Math.min(page, pages);
                 int from = (page - 1) * perPage;
                 List<ScoreDoc> onPage = List.of(top.scoreDocs).subList(Math.min(from, top.scoreDocs.length), Math.min(from + perPage, top.scoreDocs.length));
-                Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), design.words().excerpt(), false));
+                Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), design.words().excerpt(), false));
                 List<Hit> hits = cards.of(onPage);
                 List<FilterAnswer> filters = asked.narrowing().answers();
                 String didYouMean = new DidYouMean(asked).of(total);
@@ -106,7 +103,7 @@ public final class SearchEngine {
                 Asked asked = Asked.of(searcher, content, design, query);
                 for (OneFilter one : asked.narrowing().filters()) {
                     if (one.filter().key().equals(filter)) {
-                        searcher.search(asked.read().lucene(), new Sideways(top(searcher, order(asked.read()), 1), asked.narrowing(), List.of(one), null));
+                        searcher.search(asked.read().lucene(), new Sideways(top(searcher, Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null));
                         return one.more(below, named);
                     }
                 }
@@ -135,10 +132,6 @@ public final class SearchEngine {
         }
     }
 
-    private static Sort order(ReadQuery read) {
-        return read.startingList() ? BY_NEWEST : BY_RELEVANCE;
-    }
-
     private static TopFieldCollectorManager top(IndexSearcher searcher, Sort order, long wanted) {
         int most = Math.max(1, searcher.getIndexReader().maxDoc());
         return new TopFieldCollectorManager(order, (int) Math.min(wanted, most), null, Integer.MAX_VALUE);
@@ -150,11 +143,11 @@ public final class SearchEngine {
             return index.read(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query);
                 ReadQuery read = asked.read();
-                Sort order = order(read);
-                Map<String, TopFieldDocs> found = searcher.search(asked.found(), new GroupedTop(order, MOST_LIVE_PER_COLLECTION));
+                Ordering ordering = asked.ordering();
+                Map<String, TopFieldDocs> found = searcher.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION));
                 List<Map.Entry<String, TopFieldDocs>> groups = new ArrayList<>(found.entrySet());
-                groups.sort(Comparator.comparing(group -> (FieldDoc) group.getValue().scoreDocs[0], (a, b) -> compare(order, a, b)));
-                Cards cards = new Cards(searcher, content, design, read, new Excerpts(read.matches(), LIVE_EXCERPT, true));
+                groups.sort(Comparator.comparing(group -> (FieldDoc) group.getValue().scoreDocs[0], ordering::compare));
+                Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), LIVE_EXCERPT, true));
                 List<LiveAnswer.Group> shown = new ArrayList<>();
                 int left = MOST_LIVE;
                 int total = 0;
@@ -189,18 +182,19 @@ public final class SearchEngine {
         try {
             return index.read(searcher -> {
                 ReadQuery read = ReadQuery.read(query, design, content, searcher);
-                TopFieldDocs top = searcher.search(read.lucene(), top(searcher, order(read), most));
+                Ordering ordering = Ordering.of(read, query, design, content, searcher);
+                TopFieldDocs top = searcher.search(read.lucene(), top(searcher, ordering.sort(), most));
                 int total = Math.toIntExact(top.totalHits.value());
                 List<ItemRef> first = new ArrayList<>();
                 for (ScoreDoc document : top.scoreDocs) {
-                    first.add(ItemRef.parse(((BytesRef) ((FieldDoc) document).fields[1]).utf8ToString()));
+                    first.add(ItemRef.parse(((BytesRef) ((FieldDoc) document).fields[ordering.sort().getSort().length - 1]).utf8ToString()));
                 }
                 Map<ItemRef, Integer> places = new HashMap<>();
                 Places beyond = new Places(searcher);
                 for (ItemRef ref : asked) {
                     int place = first.indexOf(ref) + 1;
                     int document = place > 0 || total <= first.size() ? -1 : beyond.document(ref);
-                    Integer found = place > 0 ? (Integer) place : document < 0 ? null : beyond.place(read.lucene(), read.startingList(), document, ref);
+                    Integer found = place > 0 ? (Integer) place : document < 0 ? null : beyond.place(read.lucene(), ordering, ref);
                     if (found != null) {
                         places.put(ref, found);
                     }
@@ -257,36 +251,38 @@ public final class SearchEngine {
         }
     }
 
-    /** Compares sort values as the order does: score down or day down, then the item's reference. */
-    private static int compare(Sort order, FieldDoc a, FieldDoc b) {
-        @SuppressWarnings("unchecked")
-        Comparable<Object> first = (Comparable<Object>) a.fields[0];
-        int byFirst = -first.compareTo(b.fields[0]);
-        return byFirst != 0 ? byFirst : ((BytesRef) a.fields[1]).compareTo((BytesRef) b.fields[1]);
-    }
-
     /** Makes hits of what was found, for one query. */
     private static final class Cards {
         private final StoredFields stored;
         private final SiteContent content;
-        private final boolean startingList;
+        private final Asked asked;
+        private final Ordering ordering;
+        private final @Nullable FieldKey places;
+        private final Whereabouts.@Nullable Position from;
         private final Excerpts excerpts;
         private final List<FieldKey> prose;
         private final Set<FieldKey> wanted;
         private final List<Item> items = new ArrayList<>();
         private final Map<String, Stemming> stemmings = new HashMap<>();
 
-        Cards(IndexSearcher searcher, SiteContent content, SearchDesign design, ReadQuery read, Excerpts excerpts) throws IOException {
-            this.stored = searcher.storedFields();
-            this.content = content;
-            this.startingList = read.startingList();
+        Cards(Asked asked, Ordering ordering, Excerpts excerpts) throws IOException {
+            SearchDesign design = asked.design();
+            this.asked = asked;
+            this.ordering = ordering;
+            this.stored = asked.searcher().storedFields();
+            this.content = asked.content();
+            this.places = Ordering.placeField(design, content);
+            this.from = Ordering.position(asked.query(), design, content, asked.searcher(), null);
             this.excerpts = excerpts;
             this.prose = design.words().searched().stream()
                     .sorted(Comparator.comparingDouble(FieldWeight::weight).reversed().thenComparing(FieldWeight::field))
                     .map(FieldWeight::field).filter(field -> content.kind(field) == FieldKind.TEXT).toList();
             this.wanted = new HashSet<>(prose);
-            if (design.words().help().seeAlso() && !read.startingList()) {
+            if (design.words().help().seeAlso() && !asked.read().startingList()) {
                 content.collections().stream().flatMap(collection -> collection.fields().stream()).filter(field -> field.kind() == FieldKind.CATEGORY).forEach(field -> wanted.add(field.key()));
+            }
+            if (places != null && from != null) {
+                wanted.add(places);
             }
             wanted.addAll(List.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.IMAGE, FieldKey.ADDRESS));
         }
@@ -298,15 +294,25 @@ public final class SearchEngine {
 
         List<Hit> of(List<ScoreDoc> documents) throws IOException {
             List<Hit> hits = new ArrayList<>(documents.size());
+            int score = ordering.scoreAt();
+            if (score < 0 && !asked.read().startingList()) {
+                // Something else decides the order; what the words gave is reckoned for these few alone.
+                TopFieldCollector.populateScores(documents.toArray(ScoreDoc[]::new), asked.searcher(), asked.read().lucene());
+            }
             for (ScoreDoc document : documents) {
                 Item item = IndexFields.item(stored, document.doc, wanted);
                 items.add(item);
                 Stemming stemming = stemmings.computeIfAbsent(language(item.ref().collection()), Stemming::new);
-                double score = startingList ? 0 : ((Number) ((FieldDoc) document).fields[0]).doubleValue();
+                double gave = asked.read().startingList() ? 0 : score < 0 ? document.score : ((Number) ((FieldDoc) document).fields[score]).doubleValue();
                 hits.add(new Hit(item.ref(), label(item.ref().collection()), item.address(), excerpts.whole(item.title(), stemming),
-                        excerpts.excerpt(item, prose, stemming), item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null, score));
+                        excerpts.excerpt(item, prose, stemming), item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null, gave, metres(item)));
             }
             return hits;
+        }
+
+        private @Nullable Double metres(Item item) {
+            return from != null && places != null && item.values().get(places) instanceof FieldValue.Place place
+                    ? (Double) SloppyMath.haversinMeters(from.latitude(), from.longitude(), place.latitude(), place.longitude()) : null;
         }
 
         String label(CollectionKey key) {

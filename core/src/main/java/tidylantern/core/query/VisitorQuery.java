@@ -14,9 +14,10 @@ import java.util.stream.Collectors;
  * @param filters what is set by the filters' keys; unknown ones are passed over when the query is answered. A filter that is
  *     missing is at its start; one without a value has nothing set
  * @param whereabouts where distances are measured from
+ * @param order key of an order that visitors may choose; any other stands for the one that holds by itself
  * @param today at the visitor's or the site's place
  */
-public record VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, LocalDate today) {
+public record VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, String order, LocalDate today) {
     /** Longer queries are read up to here; nobody types them, but machines do. */
     public static final int MOST_LETTERS = 500;
     /** Words beyond these are not looked at. */
@@ -38,7 +39,12 @@ public record VisitorQuery(String text, int page, Map<String, List<String>> filt
 
     /** On this day, by Greenwich time. */
     public VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts) {
-        this(text, page, filters, whereabouts, LocalDate.now(ZoneOffset.UTC));
+        this(text, page, filters, whereabouts, "");
+    }
+
+    /** On this day, by Greenwich time. */
+    public VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, String order) {
+        this(text, page, filters, whereabouts, order, LocalDate.now(ZoneOffset.UTC));
     }
 
     /** Without filters. */
@@ -48,7 +54,7 @@ public record VisitorQuery(String text, int page, Map<String, List<String>> filt
 
     /** The same filters with other words, on the first page. */
     VisitorQuery withText(String other) {
-        return new VisitorQuery(other, 1, filters, whereabouts, today);
+        return new VisitorQuery(other, 1, filters, whereabouts, order, today);
     }
 
     private static String tidied(String text) {

@@ -42,7 +42,7 @@ class FilterKindsTest {
     private static final List<String> WORDS = List.of("oar", "sail", "rope");
 
     private static Answer answer(SearchFixture site, List<Filter> filters, String text, Map<String, List<String>> set) {
-        return site.engine().answer(SearchFixture.SITE, SearchFixture.design().withFilters(filters), new VisitorQuery(text, 1, set, WHEREABOUTS, TODAY));
+        return site.engine().answer(SearchFixture.SITE, SearchFixture.design().withFilters(filters), new VisitorQuery(text, 1, set, WHEREABOUTS, "", TODAY));
     }
 
     private static Filter filter(String field, Control control) {

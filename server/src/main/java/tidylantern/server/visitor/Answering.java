@@ -2,12 +2,15 @@ package tidylantern.server.visitor;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.util.MultiValueMap;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.OrderKey;
+import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.Answer;
 import tidylantern.core.query.Hit;
@@ -23,6 +26,7 @@ import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.SearchAnswers.HitShape;
 import tidylantern.server.visitor.SearchAnswers.LiveGroup;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
+import tidylantern.server.visitor.SearchAnswers.OrderShape;
 import tidylantern.server.visitor.SearchAnswers.Picture;
 import tidylantern.server.visitor.SearchAnswers.Results;
 
@@ -49,7 +53,8 @@ class Answering {
             String base = sites.get(site).address();
             return new Results(answer.query(), answer.startingList(), answer.total(), answer.page(), answer.pages(), answer.perPage(),
                     micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList(), answer.didYouMean(), answer.seeAlso(),
-                    answer.filters().stream().map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), base)).toList(), design.filterPlaces());
+                    answer.filters().stream().map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), base)).toList(), design.filterPlaces(), orders(design.order(), first(parameters, "order")),
+                    answer.startingList() && design.order().keys(true, first(parameters, "order")).getFirst().by() == OrderKey.By.NEWEST);
         });
     }
 
@@ -77,8 +82,16 @@ class Answering {
         return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, query(q, 1, parameters), item));
     }
 
+    private static List<OrderShape> orders(ResultOrder order, String chosen) {
+        if (order.choices().isEmpty()) {
+            return List.of();
+        }
+        boolean known = order.choices().stream().anyMatch(choice -> choice.key().equals(chosen));
+        return Stream.concat(Stream.of(new OrderShape("", order.label(), !known)), order.choices().stream().map(choice -> new OrderShape(choice.key(), choice.label(), choice.key().equals(chosen)))).toList();
+    }
+
     private static VisitorQuery query(String q, int page, MultiValueMap<String, String> parameters) {
-        return new VisitorQuery(q, page, parameters, Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")));
+        return new VisitorQuery(q, page, parameters, Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")), first(parameters, "order"));
     }
 
     private static String first(MultiValueMap<String, String> parameters, String name) {
@@ -98,6 +111,6 @@ class Answering {
         FieldValue.Image image = hit.image();
         return new HitShape(hit.ref().id(), hit.ref().collection(), hit.collectionLabel(), hit.address() == null ? null : absolute(hit.address(), base),
                 hit.title().plain(), hit.title().runs(), hit.excerpt().runs(),
-                image == null ? null : new Picture(absolute(image.address(), base), image.alternative() == null ? "" : image.alternative()), hit.score());
+                image == null ? null : new Picture(absolute(image.address(), base), image.alternative() == null ? "" : image.alternative()), hit.score(), hit.metres() == null ? null : (Double) (hit.metres() / 1_000));
     }
 }

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
@@ -31,6 +32,7 @@ import tidylantern.server.visitor.SearchAnswers.Results;
 @Controller
 class HostedPage {
     private static final int PAGES_EACH_SIDE = 2;
+    private static final String ORDER = "order";
 
     private final Searches searches;
     private final Answering answering;
@@ -108,7 +110,8 @@ class HostedPage {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
         Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all);
-        String filters = parameters(results, all);
+        List<Held> held = held(results, all);
+        String filters = held.stream().map(one -> "&" + one.name() + "=" + URLEncoder.encode(one.value(), StandardCharsets.UTF_8)).collect(Collectors.joining());
         response.setHeader("Cache-Control", CacheControl.noCache().getHeaderValue());
         model.addAttribute("key", key);
         model.addAttribute("name", live.design().name());
@@ -124,7 +127,11 @@ class HostedPage {
         model.addAttribute("filters", shown(results));
         model.addAttribute("hasFilters", !shown(results).isEmpty());
         model.addAttribute("near", Stream.ofNullable(all.getFirst("near")).filter(near -> !near.isEmpty()).toList());
-        model.addAttribute("narrowed", !filters.isEmpty());
+        model.addAttribute("orders", results.orders());
+        model.addAttribute("hasOrders", !results.orders().isEmpty());
+        model.addAttribute("held", held.stream().filter(one -> !one.name().equals(ORDER)).toList());
+        model.addAttribute("order", held.stream().filter(one -> one.name().equals(ORDER)).toList());
+        model.addAttribute("narrowed", results.filters().stream().map(PageFilter::of).anyMatch(filter -> !filter.set().isEmpty()));
         model.addAttribute("everything", address(key, results.query(), 1));
         model.addAttribute("didYouMean", results.didYouMean() == null ? List.of() : links(key, List.of(results.didYouMean()), filters));
         model.addAttribute("seeAlso", links(key, results.seeAlso(), filters));
@@ -140,7 +147,7 @@ class HostedPage {
     }
 
     static String heading(Results results) {
-        return results.startingList() ? "Everything, newest first" : "Results for “" + results.query() + "”";
+        return results.startingList() ? results.newestFirst() ? "Everything, newest first" : "Everything" : "Results for “" + results.query() + "”";
     }
 
     static String count(Results results) {
@@ -168,19 +175,18 @@ class HostedPage {
         return shown;
     }
 
-    /** What is set, as the address has it. */
-    private static String parameters(Results results, MultiValueMap<String, String> all) {
-        StringBuilder parameters = new StringBuilder();
+    /** A parameter that another page of the same search carries on. */
+    record Held(String name, String value) {}
+
+    /** What is set, as the address has it; with the place and the order that hold. */
+    private static List<Held> held(Results results, MultiValueMap<String, String> all) {
+        List<Held> held = new ArrayList<>();
         for (PageFilter filter : results.filters().stream().map(PageFilter::of).toList()) {
             List<String> set = filter.set().isEmpty() && filter.begun() ? List.of("") : filter.set();
-            set.forEach(value -> add(parameters, filter.key(), value));
+            set.forEach(value -> held.add(new Held(filter.key(), value)));
         }
-        Stream.of("near", "place", "within").filter(name -> !Objects.requireNonNullElse(all.getFirst(name), "").isEmpty()).forEach(name -> add(parameters, name, Objects.requireNonNull(all.getFirst(name))));
-        return parameters.toString();
-    }
-
-    private static void add(StringBuilder parameters, String name, String value) {
-        parameters.append('&').append(name).append('=').append(URLEncoder.encode(value, StandardCharsets.UTF_8));
+        Stream.of("near", "place", "within", ORDER).filter(name -> !Objects.requireNonNullElse(all.getFirst(name), "").isEmpty()).forEach(name -> held.add(new Held(name, Objects.requireNonNull(all.getFirst(name)))));
+        return held;
     }
 
     private static List<PageLink> links(String key, Results results, String filters) {

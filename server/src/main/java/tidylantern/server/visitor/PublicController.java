@@ -40,7 +40,7 @@ class PublicController {
         return fresh(face(key, live.design(), sites.get(live.site()).address()));
     }
 
-    @Operation(summary = "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values; and near=latitude,longitude or place=name, and within=km.")
+    @Operation(summary = "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values; near=latitude,longitude or place=name, within=km, and order=key.")
     @GetMapping("/results")
     ResponseEntity<Results> results(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {

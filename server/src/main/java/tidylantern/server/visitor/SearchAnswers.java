@@ -21,9 +21,17 @@ final class SearchAnswers {
      * @param url null where the site gives the item no address
      * @param titleRuns the title with its marked words
      * @param score what the words gave; 0 in the starting list
+     * @param distanceKm from the visitor's place, along the great circle; null where the item or the visitor has none
      */
     record HitShape(ItemId id, CollectionKey collection, String collectionLabel, @Nullable String url, String title,
-            List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable Picture image, double score) {}
+            List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable Picture image, double score, @Nullable Double distanceKm) {}
+
+    /**
+     * An order that visitors may choose.
+     *
+     * @param key its name in the address; empty for the one that holds by itself
+     */
+    record OrderShape(String key, String label, boolean selected) {}
 
     /**
      * @param tookMicros how long the reckoning took, in microseconds
@@ -31,9 +39,11 @@ final class SearchAnswers {
      * @param seeAlso queries to go on with; each finds something
      * @param filters in the order in which visitors see them
      * @param filterPlaces how they stand in each place
+     * @param orders that visitors may choose among; none where there is one
+     * @param newestFirst whether the starting list begins with what was published last
      */
     record Results(String query, boolean startingList, int total, int page, int pages, int perPage, long tookMicros, List<HitShape> hits,
-            @Nullable String didYouMean, List<String> seeAlso, List<FilterShape> filters, FilterPlaces filterPlaces) {}
+            @Nullable String didYouMean, List<String> seeAlso, List<FilterShape> filters, FilterPlaces filterPlaces, List<OrderShape> orders, boolean newestFirst) {}
 
     /**
      * What visitors can narrow by.

@@ -149,6 +149,11 @@ class DraftTest {
         for (String place : List.of("page", "box", "home")) {
             expected.withObject("filterPlaces").putObject(place).put("shown", true).put("atOnce", true).put("opened", "in-view");
         }
+        // The order is the usual one.
+        ObjectNode order = expected.putObject("order").put("label", "Best first");
+        order.putArray("choices");
+        order.putArray("withWords").addObject().put("by", "relevance").put("down", false).putNull("field").putNull("without");
+        order.putArray("withoutWords").addObject().put("by", "newest").put("down", false).putNull("field").putNull("without");
         assertThat(kept.json()).isEqualTo(expected);
     }
 

@@ -153,6 +153,33 @@ class FiltersOverHttpTest {
     }
 
     @Test
+    void visitorsChooseAnOrderWithAndWithoutScript() {
+        String piers = api.publishedSearch("Piers");
+        Api.Answer draft = api.get("/api/owner/searches/" + piers + "/draft");
+        ObjectNode design = (ObjectNode) draft.json();
+        design.set("order", new JsonMapper().readTree("{\"withoutWords\":[{\"by\":\"distance\",\"without\":{\"by\":\"number\",\"field\":\"oars\",\"down\":true}}],\"choices\":[{\"key\":\"few\",\"label\":\"Fewest oars\",\"by\":[{\"by\":\"number\",\"field\":\"oars\"}]}],\"label\":\"Closest\"}"));
+        Api.Answer kept = api.send("PUT", "/api/owner/searches/" + piers + "/draft", design.toString(), Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
+        assertThat(kept.status()).as(kept.text()).isEqualTo(200);
+        assertThat(api.get("/api/owner/searches/" + piers).json().path("differences").toString()).contains("Order without words", "Visitors may choose");
+        api.send("POST", "/api/owner/searches/" + piers + "/publish", "", Map.of("If-Match", kept.header("ETag")));
+        String address = "/api/public/searches/" + piers + "/results";
+        assertThat(api.get(address).json().path("hits").path(0).path("id").asString()).as("without a place").isEqualTo("b29");
+        JsonNode near = api.get(address + "?near=50.1,-5").json();
+        assertThat(near.path("hits").path(0).path("id").asString()).isEqualTo("b10");
+        assertThat(near.path("hits").path(1).path("distanceKm").asDouble()).isBetween(1.11, 1.12);
+        JsonNode chosen = api.get(address + "?near=50.1,-5&order=few").json();
+        assertThat(chosen.path("hits").path(0).path("id").asString()).isEqualTo("b00");
+        assertThat(chosen.path("orders").toString()).isEqualTo("[{\"key\":\"\",\"label\":\"Closest\",\"selected\":false},{\"key\":\"few\",\"label\":\"Fewest oars\",\"selected\":true}]");
+        assertThat(api.get(address + "?order=no-such&near=50.1,-5").json().path("hits").path(0).path("id").asString()).isEqualTo("b10");
+        String page = api.get("/s/" + piers + "?order=few&near=50.1,-5").text().replace("&#x3D;", "=");
+        assertThat(page).contains("<option value=\"few\" selected>Fewest oars", "page=2&amp;near=50.1%2C-5&amp;order=few").doesNotContain("Clear all");
+        design.set("order", new JsonMapper().readTree("{\"withWords\":[{\"by\":\"number\"}]}"));
+        Api.Answer refused = api.send("PUT", "/api/owner/searches/" + piers + "/draft", design.toString(), Map.of("Content-Type", "application/json", "If-Match", kept.header("ETag")));
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.json().path("field").asString()).isEqualTo("order.withWords[0].field");
+    }
+
+    @Test
     void filtersAreProposedFromTheContent() {
         JsonNode proposals = api.get("/api/owner/searches/" + search + "/draft/filter-proposals").json();
         assertThat(StreamSupport.stream(proposals.spliterator(), false).map(one -> one.path("field").asString() + " " + one.path("items").asInt() + " " + one.path("values").asInt() + " " + one.path("tree").asBoolean()).toList())
