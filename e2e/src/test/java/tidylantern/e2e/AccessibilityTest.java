@@ -1,24 +1,18 @@
 package tidylantern.e2e;
 
-import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 
 /** axe-core finds no violation of WCAG 2.2 A or AA on any screen, in the states that people meet. */
+@ExtendWith(SharedDemo.class)
 class AccessibilityTest {
     private static DemoWorld world;
 
     @BeforeAll
-    static void start(@TempDir Path data) {
-        world = new DemoWorld(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        world.close();
+    static void start(DemoWorld shared) {
+        world = shared;
     }
 
     @Test

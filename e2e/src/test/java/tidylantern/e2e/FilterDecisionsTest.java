@@ -2,14 +2,13 @@ package tidylantern.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
@@ -19,14 +18,15 @@ import tidylantern.demo.Quillhaven;
 import tools.jackson.databind.JsonNode;
 
 /** What an owner decides about filters beyond their kind and control, as it shows on the stage beside. */
+@ExtendWith(SharedDemo.class)
 class FilterDecisionsTest {
     private static final Quillhaven ISLES = new Quillhaven(LocalDate.now());
     private static DemoWorld world;
     private static Browser browser;
 
     @BeforeAll
-    static void start(@TempDir Path data) {
-        world = new DemoWorld(data);
+    static void start(DemoWorld shared) {
+        world = shared;
         browser = Browser.wide();
         browser.signIn(world.service());
     }
@@ -34,7 +34,6 @@ class FilterDecisionsTest {
     @AfterAll
     static void stop() {
         browser.close();
-        world.close();
     }
 
     private static String opened(String name, List<String> collections, String... filters) {
@@ -168,9 +167,13 @@ class FilterDecisionsTest {
     void allLabelsStandInOneTableWithAWayBack() {
         String key = opened("Labels", List.of("homes"), "Offer", "Garden");
         browser.seeText("button", "All labels").click();
-        WebElement label = browser.see("input[aria-label='Visitors read for Garden']");
-        browser.type(label, "With a garden");
-        label.sendKeys(Keys.TAB);
+        // The table is drawn anew when the fields' own names arrive.
+        browser.until("typed", () -> {
+            WebElement label = browser.see("input[aria-label='Visitors read for Garden']");
+            browser.type(label, "With a garden");
+            return "With a garden".equals(label.getAttribute("value"));
+        });
+        browser.press(Keys.TAB);
         stageShows(".filter legend", List.of("Offer", "With a garden"));
         browser.mustBeAccessible("all labels");
         browser.see("[aria-label='Back to Garden']").click();

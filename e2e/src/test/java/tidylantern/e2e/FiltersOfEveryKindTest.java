@@ -3,7 +3,6 @@ package tidylantern.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.format.TextStyle;
@@ -14,7 +13,7 @@ import java.util.function.Predicate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
@@ -26,14 +25,15 @@ import tidylantern.demo.Quillhaven;
  * The filters that a home listing, a recipe collection, a trip programme and a directory need, each made from a new search with
  * the mouse, then used by a visitor. What must be found is reckoned from the demo's items by a loop.
  */
+@ExtendWith(SharedDemo.class)
 class FiltersOfEveryKindTest {
     private static final Quillhaven ISLES = new Quillhaven(LocalDate.now());
     private static DemoWorld world;
     private static Browser browser;
 
     @BeforeAll
-    static void start(@TempDir Path data) {
-        world = new DemoWorld(data);
+    static void start(DemoWorld shared) {
+        world = shared;
         browser = Browser.wide();
         browser.signIn(world.service());
     }
@@ -41,7 +41,6 @@ class FiltersOfEveryKindTest {
     @AfterAll
     static void stop() {
         browser.close();
-        world.close();
     }
 
     /** A new search over one collection, opened at its filters. */

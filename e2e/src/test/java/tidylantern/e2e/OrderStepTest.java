@@ -3,7 +3,6 @@ package tidylantern.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -12,7 +11,7 @@ import java.util.function.Function;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
@@ -22,14 +21,15 @@ import tidylantern.demo.Quillhaven;
 import tools.jackson.databind.JsonNode;
 
 /** The order of results, set up by an owner and chosen by visitors; what must come first is reckoned from the demo's items. */
+@ExtendWith(SharedDemo.class)
 class OrderStepTest {
     private static final Quillhaven ISLES = new Quillhaven(LocalDate.now());
     private static DemoWorld world;
     private static Browser browser;
 
     @BeforeAll
-    static void start(@TempDir Path data) {
-        world = new DemoWorld(data);
+    static void start(DemoWorld shared) {
+        world = shared;
         browser = Browser.wide();
         browser.signIn(world.service());
     }
@@ -37,7 +37,6 @@ class OrderStepTest {
     @AfterAll
     static void stop() {
         browser.close();
-        world.close();
     }
 
     private static double number(Map<String, Object> item, String field) {
