@@ -21,7 +21,6 @@ const { filters, choice, opened, atOnce, over = false, lit = null, across = fals
   /** One beside the other, as far as there is room. */
   across?: boolean
 }>()
-const emit = defineEmits<{ applied: [] }>()
 const sheet = ref<HTMLDialogElement>()
 const unfolded = ref(false)
 const way = computed(() => (over ? 'over' : opened))
@@ -29,7 +28,6 @@ const set = computed(() => filters.reduce((sum, filter) => sum + setIn(filter).l
 function apply() {
   choice.apply()
   sheet.value?.close()
-  emit('applied')
 }
 </script>
 

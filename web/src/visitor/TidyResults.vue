@@ -2,9 +2,8 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
-import type { FilterShape } from '../shared/contract'
 import FilterGroup from './FilterGroup.vue'
-import { isAtStart, parameterFor, setIn, valuesIn } from './filterState'
+import { setIn } from './filterState'
 import { MarkedRuns } from './MarkedRuns'
 import { MORE_VALUES } from './moreValues'
 import { addressOf, lit, sharedSearch, show } from './searchState'
@@ -56,15 +55,9 @@ const here = computed(() => (places.value?.page.shown ? choice.filters.value.fil
 const together = computed(() => isNarrow.value || (places.value?.page.opened ?? 'in-view') !== 'in-view')
 const atSide = computed(() => (together.value ? [] : here.value.filter(filter => filter.shown.page === 'side')))
 const onTop = computed(() => (together.value ? here.value : here.value.filter(filter => filter.shown.page === 'top')))
-/** What holds, whatever is being chosen. */
-const holding = computed(() => (answer.value?.filters ?? []).flatMap(filter => setIn(filter).map(value => ({ filter, ...value }))))
-const changed = computed(() => (answer.value?.filters ?? []).some(filter => !isAtStart(filter)))
-function takeOff(filter: FilterShape, value: string) {
-  show(state, state.query, 1, { ...state.filters, within: [], [filter.key]: parameterFor(filter, valuesIn(filter).filter(one => one !== value)) })
-}
-function clearAll() {
-  show(state, state.query, 1, { ...state.filters, within: [], ...Object.fromEntries((answer.value?.filters ?? []).map(filter => [filter.key, []])) })
-}
+/** What holds, whatever is being chosen: chips go at once. */
+const holds = useFilterChoice(search, source, state, () => state.query, () => answer.value, () => true)
+const holding = computed(() => holds.filters.value.flatMap(filter => setIn(filter).map(value => ({ key: filter.key, ...value }))))
 onMounted(() => { state.resultsHere++ })
 onBeforeUnmount(() => { state.resultsHere-- })
 
@@ -112,10 +105,10 @@ watch(() => results.value, async now => {
         <p><button type="button" class="again" @click="show(state, '', 1)">{{ texts.everything }}</button></p>
       </template>
       <section v-if="onTop.length > 0 && !together" class="top" part="filters" :aria-label="texts.filters"><FilterGroup across :filters="onTop" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" /></section>
-      <div v-if="holding.length > 0 || changed || (onTop.length > 0 && together)" class="active">
+      <div v-if="holding.length > 0 || holds.changed.value || (onTop.length > 0 && together)" class="active">
         <FilterGroup v-if="onTop.length > 0 && together" across :filters="onTop" :choice="choice" :opened="places?.page.opened ?? 'in-view'" :at-once="atOnce" :over="isNarrow" :lit="lit" />
-        <button v-for="one in holding" :key="one.filter.key + one.value" type="button" class="chip" part="chip" :aria-label="texts.takeOff(one.label)" @click="takeOff(one.filter, one.value)">{{ one.label }}<svg viewBox="0 0 18 18" aria-hidden="true"><path d="m5 5 8 8m0-8-8 8" /></svg></button>
-        <button v-if="changed" type="button" class="again" @click="clearAll">{{ texts.clearAll }}</button>
+        <button v-for="one in holding" :key="one.key + one.value" type="button" class="chip" part="chip" :aria-label="texts.takeOff(one.label)" @click="holds.tick(one.key, one.value)">{{ one.label }}<svg viewBox="0 0 18 18" aria-hidden="true"><path d="m5 5 8 8m0-8-8 8" /></svg></button>
+        <button v-if="holds.changed.value" type="button" class="again" @click="holds.clear">{{ texts.clearAll }}</button>
       </div>
       <p v-if="answer.didYouMean" class="meant" part="did-you-mean">{{ texts.didYouMean }} <a :href="addressOf(search, answer.didYouMean, 1)" @click.exact.prevent="ask(answer.didYouMean)">{{ answer.didYouMean }}</a>?</p>
       <ol class="cards">

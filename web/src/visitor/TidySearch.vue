@@ -45,7 +45,7 @@ const place = computed(() => face.value.value?.filterPlaces.box ?? null)
 const hasFilters = computed(() => face.value.value?.filtersInBox ?? false)
 /** Without results on the page there is nothing that a choice could hold for at once: it goes with the words. */
 const atOnce = computed(() => state.resultsHere > 0 && (place.value?.atOnce ?? true))
-const choice = useFilterChoice(search, source, state, () => text.value.trim(), () => null, () => atOnce.value, () => hasFilters.value, 120)
+const choice = useFilterChoice(search, source, state, () => text.value.trim(), null, () => atOnce.value, () => hasFilters.value, 120)
 const whole = ref<HTMLElement>()
 const isNarrow = useRoom(whole)
 const filters = computed(() => (hasFilters.value ? choice.filters.value.filter(filter => filter.offers && filter.shown.box && filter.devices !== (isNarrow.value ? 'wide' : 'narrow')) : []))
@@ -118,6 +118,8 @@ function submit() {
   if (state.resultsHere > 0 || !resultsPage.value) show(state, query, 1, choice.chosen.value)
   else location.assign(addressOf(search, query, 1, resultsPage.value, choice.chosen.value))
 }
+/** What is set beside the box goes along with the words in it. */
+const leading = computed(() => (state.resultsHere > 0 ? choice : { ...choice, apply: submit }))
 /** Puts a query into the box; its live results follow. */
 function goOn(query: string) {
   text.value = query
@@ -228,7 +230,7 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhe
         </div>
       </div>
     </div>
-    <div v-if="filters.length > 0 && place" class="beside" part="filters"><FilterGroup across :filters="filters" :choice="choice" :opened="place.opened" :at-once="atOnce || state.resultsHere === 0" :over="isNarrow && place.opened === 'over'" :lit="lit" /></div>
+    <div v-if="filters.length > 0 && place" class="beside" part="filters"><FilterGroup across :filters="filters" :choice="leading" :opened="place.opened" :at-once="atOnce || state.resultsHere === 0" :over="isNarrow && place.opened === 'over'" :lit="lit" /></div>
     <div class="unseen" role="status">{{ status }}</div>
   </form>
 </template>

@@ -1,4 +1,4 @@
-import { computed, ref, type ComputedRef } from 'vue'
+import { computed, ref, watch, type ComputedRef } from 'vue'
 import type { FilterShape, Results } from '../shared/contract'
 import { useLatest } from '../shared/useLatest'
 import { isAtStart, parameterFor, valuesIn } from './filterState'
@@ -19,22 +19,24 @@ export interface FilterChoice {
   /** Replaces what is set, by keys. */
   put: (changes: Filters) => void
   clear: () => void
-  /** Makes what is chosen hold here. */
+  /** Makes what is chosen hold. */
   apply: () => void
 }
 
 /**
- * @param answered what the results here answered; null where none are, and the numbers are asked for apart
+ * @param answered what the results here answered, null before they do; no such thing where none are, and the numbers are asked for apart
  * @param atOnce whether a choice holds as it is made
  * @param wanted whether any filter is drawn in this place at all
  * @param pauseMs before numbers are asked for, where every letter typed changes them
  */
-export function useFilterChoice(search: string, source: Source, state: SearchState, query: () => string, answered: () => Results | null, atOnce: () => boolean, wanted: () => boolean = () => true, pauseMs = 0): FilterChoice {
+export function useFilterChoice(search: string, source: Source, state: SearchState, query: () => string, answered: (() => Results | null) | null, atOnce: () => boolean, wanted: () => boolean = () => true, pauseMs = 0): FilterChoice {
   const pending = ref<Filters | null>(null)
   const chosen = computed(() => (atOnce() ? state.filters : pending.value ?? state.filters))
-  const asksApart = () => search !== '' && wanted() && (answered() === null || (!atOnce() && pending.value !== null))
+  const asksApart = () => search !== '' && wanted() && (answered === null || (!atOnce() && pending.value !== null))
   const apart = useLatest(() => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null), (asked, signal) => fetchResults(search, source, asked.query, 1, asked.filters, signal), () => pauseMs)
-  const answer = computed(() => (asksApart() ? apart.value.value ?? answered() : answered()))
+  const answer = computed(() => (asksApart() ? apart.value.value ?? answered?.() ?? null : answered?.() ?? null))
+  // What holds by now, by Back or by a chip taken off, is not undone by what was begun before.
+  watch(() => state.filters, () => { pending.value = null })
   const filters = computed(() => answer.value?.filters ?? [])
   const put = (changes: Filters) => {
     const next: Filters = { ...chosen.value }
@@ -42,7 +44,9 @@ export function useFilterChoice(search: string, source: Source, state: SearchSta
       const filter = filters.value.find(one => one.key === key)
       next[key] = filter ? parameterFor(filter, values) : values
     }
-    // Filter and contract both may say how far; what visitors set here is said by the filter.
+    // A shared address may say how far by the contract's own name; from here on the filter says it.
+    const far = filters.value.find(filter => filter.around !== null)
+    if (next.within?.length && far && !(far.key in changes)) next[far.key] = valuesIn(far)
     next.within = []
     if (atOnce()) show(state, state.query, 1, next)
     else pending.value = next
@@ -57,11 +61,7 @@ export function useFilterChoice(search: string, source: Source, state: SearchSta
       const before = valuesIn(filter)
       put({ [key]: before.includes(value) ? before.filter(one => one !== value) : [...before, value] })
     },
-    clear() {
-      const next: Filters = { ...chosen.value, within: [], ...Object.fromEntries(filters.value.map(filter => [filter.key, []])) }
-      if (atOnce()) show(state, state.query, 1, next)
-      else pending.value = next
-    },
+    clear: () => put(Object.fromEntries(filters.value.map(filter => [filter.key, filter.start]))),
     apply() {
       if (pending.value) show(state, state.query, 1, pending.value)
       pending.value = null

@@ -119,7 +119,8 @@ function showAll(where: keyof FilterPlaces, shown: boolean) {
 const kindOf = (filter: Filter): FieldKind => (filter.joined ? 'category' : proposalOf(filter.field)?.kind ?? collections.flatMap(one => one.fields).find(field => field.key === filter.field)?.kind ?? 'category')
 const fitting = (filter: Filter) => (filter.joined ? CATEGORY_CONTROLS : proposalOf(filter.field)?.controls ?? [])
 const CATEGORY_CONTROLS: NonNullable<Filter['control']>[] = ['list', 'one-of', 'menu', 'chips', 'pictures']
-const joinWith = (row: Row) => (row.part !== null || !isJoinable(kindOf(row.filter)) ? [] : filters.value.filter(other => other.key !== row.filter.key && !other.joined && isJoinable(kindOf(other))))
+const MOST_PARTS = 12
+const joinWith = (row: Row) => (row.part !== null || (row.filter.joined?.parts.length ?? 0) >= MOST_PARTS || !isJoinable(kindOf(row.filter)) ? [] : filters.value.filter(other => other.key !== row.filter.key && !other.joined && isJoinable(kindOf(other))))
 const warnings = (filter: Filter) => (proposals.value && reach.value && !filter.joined ? warningsOf(filter, proposalOf(filter.field), reach.value.inReach) : [])
 function said(filter: Filter): string {
   const figure = figures.value?.find(one => one.key === filter.key)

@@ -229,5 +229,61 @@ class FilterDecisionsTest {
         browser.untilTexts(browser.inside("tidy-results"), ".chip", texts -> texts.equals(List.of("Wildlife", "Children welcome: Yes")));
         browser.driver().navigate().back();
         browser.inside("tidy-filters");
+        assertThat(browser.address()).as("the home page's own address was left alone").isEqualTo(world.site() + "/");
+    }
+
+    @Test
+    void filtersBesideTheBoxGoAlongWithTheWordsToTheResults() {
+        String key = opened("Beside", List.of("homes"), "Garden");
+        browser.see("[aria-label='All filters: Beside the search box']").click();
+        browser.seeText("[aria-label='Beside the search box: how they open'] button", "Over the page").click();
+        browser.until("kept", () -> design(key).path("filterPlaces").path("box").path("opened").asString().equals("over"));
+        world.api().send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", world.api().get("/api/owner/searches/" + key + "/draft").header("ETag")));
+        browser.open(world.service() + "/workbench/stage.html#search=" + key + "&place=box");
+        SearchContext box = browser.inside("tidy-search");
+        browser.see(box, ".chip.open").click();
+        browser.see(box, ".sheet [part~='filter-garden'] input").click();
+        long gardens = ISLES.items("homes").stream().filter(item -> Boolean.TRUE.equals(item.get("garden"))).count();
+        browser.untilTexts(box, ".sheet .done", texts -> texts.equals(List.of("Show " + gardens + " results")));
+        browser.see(box, ".sheet .done").click();
+        browser.until("the results page", () -> browser.address().endsWith("/s/" + key + "?garden=yes"));
+        browser.untilTexts(browser.inside("tidy-results"), ".count", texts -> texts.equals(List.of(gardens + " results")));
+    }
+
+    @Test
+    void filtersUnfoldWhereTheyStandAndAllMayBeTickedAtFirst() {
+        String key = opened("Unfolding", List.of("homes", "makers"), "Trade", "Offer");
+        browser.seeText("[aria-label='Results page: how they open'] button", "Unfolding").click();
+        browser.seeText(".filters .name", "Offer").click();
+        choose("Starts with", "All ticked");
+        browser.seeText(".some label", "Homes").click();
+        browser.seeText(".filters .name", "Offer").click();
+        browser.until("kept", () -> design(key).path("filters").path(1).path("shown").path("collections").path(0).asString().equals("homes"));
+        onStage("tidy-results", results -> {
+            browser.untilTexts(results, ".count", texts -> texts.equals(List.of(ISLES.items("homes").stream().filter(item -> item.containsKey("offer")).count() + " results")));
+            assertThat(results.findElements(By.cssSelector(".filter"))).isEmpty();
+            browser.see(results, ".chip.open").click();
+            browser.untilTexts(results, ".group .filter legend", texts -> texts.equals(List.of("Offer")));
+            for (String offer : List.of("For sale", "To let")) {
+                browser.until(offer, () -> results.findElements(By.cssSelector(".filter .value")).stream().filter(one -> one.getText().startsWith(offer)).findFirst().orElse(null)).findElement(By.cssSelector("input")).click();
+                browser.untilTexts(results, ".chip:not(.open)", texts -> !texts.contains(offer));
+            }
+            browser.untilTexts(results, ".count", texts -> texts.equals(List.of(ISLES.items("homes").size() + ISLES.items("makers").size() + " results")));
+            browser.untilTexts(results, ".group .filter legend", texts -> texts.equals(List.of("Trade", "Offer")));
+            return null;
+        });
+    }
+
+    @Test
+    void aDistanceSaidAsTheContractSaysItOutlivesAnotherChoiceAndThePageAsksOnce() {
+        browser.open(world.service() + "/s/makers?place=otterwick&within=5");
+        SearchContext results = browser.inside("tidy-results");
+        browser.untilTexts(results, ".chip", texts -> texts.equals(List.of("Within 5 km of Otterwick")));
+        assertThat(browser.script("return performance.getEntriesByType('resource').filter(one => one.name.includes('/results')).length")).as("requests of results").isEqualTo(1L);
+        browser.see(results, "[part~='filter-visitors'] input").click();
+        browser.untilTexts(results, ".chip", texts -> texts.equals(List.of("Within 5 km of Otterwick", "Visitors: Come in")));
+        browser.see(results, "[aria-label='Take off Visitors: Come in']").click();
+        browser.untilTexts(results, ".chip", texts -> texts.equals(List.of("Within 5 km of Otterwick")));
+        assertThat(browser.address()).contains("distance=5").doesNotContain("within");
     }
 }

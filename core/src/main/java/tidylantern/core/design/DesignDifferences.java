@@ -150,6 +150,7 @@ public final class DesignDifferences {
         }
         List<String> said = new ArrayList<>();
         said.add((filter.several() == Filter.Several.ANY ? "any of " : "all of ") + filter.field());
+        said.add("in addresses as " + filter.key());
         said.add(filter.control() == null ? "the usual control" : filter.control().toString());
         said.add(switch (filter.order()) {
             case NAME -> "by name";
@@ -198,8 +199,9 @@ public final class DesignDifferences {
         }
         filter.values().merged().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(one -> said.add(one.getKey() + " counts as " + one.getValue()));
         if (!filter.values().pictures().isEmpty()) {
-            said.add(filter.values().pictures().size() + " pictures");
+            said.add("with " + filter.values().pictures().entrySet().stream().sorted(Map.Entry.comparingByKey()).map(one -> one.getValue() + " for " + one.getKey()).collect(Collectors.joining(", ")));
         }
+        said.add("searched by name from " + filter.values().searchFrom());
         if (!filter.start().setsNothing()) {
             said.add("starts with " + (filter.start().all() ? "all" : listed(new LinkedHashSet<>(filter.start().chosen()))));
         }

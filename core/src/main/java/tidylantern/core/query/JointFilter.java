@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Stream;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
@@ -205,7 +204,7 @@ final class JointFilter implements OneFilter {
         List<FilterAnswer.Offered> more = new ArrayList<>();
         for (OneFilter part : parts) {
             if (below.isEmpty() || below.startsWith(prefix(part))) {
-                List<FilterAnswer.Offered> found = part instanceof YesNoFilter ? Stream.of(part.answer().values()).flatMap(List::stream).filter(value -> below.isEmpty() && IndexFields.folded(value.label()).contains(IndexFields.folded(named.strip()))).toList()
+                List<FilterAnswer.Offered> found = part instanceof YesNoFilter ? part.answer().values().stream().filter(value -> below.isEmpty() && IndexFields.folded(value.label()).contains(IndexFields.folded(named.strip()))).toList()
                         : part.more(below.isEmpty() ? "" : below.substring(prefix(part).length()), named);
                 found.forEach(value -> more.add(value.in(prefix(part), below.isEmpty() && headings ? part.filter().label() : "")));
             }

@@ -124,8 +124,9 @@ class HostedPage {
         model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image())).toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
-        model.addAttribute("filters", shown(results));
-        model.addAttribute("hasFilters", !shown(results).isEmpty());
+        List<PageFilter> shown = shown(results);
+        model.addAttribute("filters", shown);
+        model.addAttribute("hasFilters", !shown.isEmpty());
         model.addAttribute("near", Stream.ofNullable(all.getFirst("near")).filter(near -> !near.isEmpty()).toList());
         model.addAttribute("orders", results.orders());
         model.addAttribute("hasOrders", !results.orders().isEmpty());
