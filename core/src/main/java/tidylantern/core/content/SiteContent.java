@@ -2,6 +2,8 @@ package tidylantern.core.content;
 
 import static tidylantern.core.content.Require.require;
 
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,10 +11,22 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** The collections of one site, in the owner's order. A field's key has one kind over all of them. */
-public record SiteContent(List<Collection> collections) {
+/**
+ * What one site holds beside its items.
+ *
+ * @param collections in the owner's order; a field's key has one kind over all of them
+ * @param placements given by hand, those of other days too
+ * @param zone by which the site's days begin and end
+ */
+public record SiteContent(List<Collection> collections, List<Placement> placements, ZoneId zone) {
+    /** Without placements, by Greenwich time. */
+    public SiteContent(List<Collection> collections) {
+        this(collections, List.of(), ZoneOffset.UTC);
+    }
+
     public SiteContent {
         collections = List.copyOf(collections);
+        placements = List.copyOf(placements);
         Map<FieldKey, FieldKind> kinds = new LinkedHashMap<>();
         for (Collection collection : collections) {
             for (Field field : collection.fields()) {

@@ -83,6 +83,16 @@ public final class DesignChecks {
                 remarks.add(new Remark(Step.ORDER, "No searched collection has a place, so distance orders nothing.", false));
             }
         });
+        remarks.addAll(TierChecks.remarks(design));
+        design.tiers().forEach(tier -> tier.holders().forEach(holders -> {
+            FieldKey key = holders.rule().author() != null ? FieldKey.AUTHOR : holders.rule().field();
+            FieldKind kind = key == null ? null : content.kind(key);
+            if (key != null && kind == null) {
+                remarks.add(new Remark(Step.ORDER, "No collection has the field \"%s\", so nothing holds \"%s\" by it. Take the rule away.".formatted(key, tier.name()), false));
+            } else if (holders.rule().field() != null && kind != FieldKind.CATEGORY && kind != FieldKind.YES_NO) {
+                remarks.add(new Remark(Step.ORDER, "The field \"%s\" is of kind %s, and tiers go by categories and by yes or no. Take the rule of \"%s\" away, or correct the kind.".formatted(key, kind, tier.name()), false));
+            }
+        }));
         return remarks;
     }
 

@@ -33,24 +33,26 @@ public final class DesignDifferences {
         compare(found, Step.REACH, collections(before), collections(after));
         compare(found, Step.WORDS, weights(before), weights(after));
         compare(found, Step.WORDS, strictness(before), strictness(after));
-        lists(found, "Synonyms", before.words().synonyms(), after.words().synonyms());
-        lists(found, "Stop words", before.words().stopWords(), after.words().stopWords());
-        lists(found, "See also", before.words().help().owners(), after.words().help().owners());
+        lists(found, Step.WORDS, "Synonyms", before.words().synonyms(), after.words().synonyms());
+        lists(found, Step.WORDS, "Stop words", before.words().stopWords(), after.words().stopWords());
+        lists(found, Step.WORDS, "See also", before.words().help().owners(), after.words().help().owners());
         compare(found, Step.FILTERS, filters(before), filters(after));
         compare(found, Step.FILTERS, places(before), places(after));
         compare(found, Step.ORDER, order(before), order(after));
+        compare(found, Step.ORDER, tiers(before), tiers(after));
+        lists(found, Step.ORDER, "Pins", before.pins(), after.pins());
         compare(found, Step.GO_LIVE, page(before), page(after));
         return found;
     }
 
     /** What was added to a list and what was taken away; of many a few. */
-    private static void lists(List<Difference> found, String what, List<?> before, List<?> after) {
+    private static void lists(List<Difference> found, Step step, String what, List<?> before, List<?> after) {
         Set<Object> removed = new LinkedHashSet<>(before);
         removed.removeAll(Set.copyOf(after));
         Set<Object> added = new LinkedHashSet<>(after);
         added.removeAll(Set.copyOf(before));
         if (!removed.isEmpty() || !added.isEmpty()) {
-            found.add(new Difference(Step.WORDS, what, listed(removed), listed(added)));
+            found.add(new Difference(step, what, listed(removed), listed(added)));
         }
     }
 
@@ -129,6 +131,37 @@ public final class DesignDifferences {
         }
         design.order().choices().forEach(choice -> said.put("Visitors may choose \"" + choice.label() + "\"", said(choice.by())));
         return said;
+    }
+
+    private static Map<String, String> tiers(SearchDesign design) {
+        Map<String, String> said = new LinkedHashMap<>();
+        for (Tier tier : design.tiersByRank()) {
+            Tier.Lift lift = tier.lift();
+            said.put("Tier " + tier.name(), (lift == null ? "only marks" : "lifts %s, in live results %s%s".formatted(lift.most() == null ? "all" : lift.most(), lift.mostLive() == null ? "as many" : lift.mostLive(), lift.turns() == Tier.Turns.BY_DAY ? ", in turns by day" : ""))
+                    + (tier.disclosure() == null ? "" : ", paid for: \"" + tier.disclosure() + "\"") + (tier.holders().isEmpty() ? "" : ", held by " + String.join("; ", tier.holders().stream().map(Tier.Holders::toString).toList())));
+            said.put("Looks of " + tier.name(), said(tier.looks()));
+        }
+        if (design.tiers().size() > 1) {
+            said.put("Ranks of tiers", String.join(", ", design.tiersByRank().stream().map(Tier::name).toList()));
+        }
+        return said;
+    }
+
+    private static String said(TierLooks looks) {
+        List<String> parts = new ArrayList<>();
+        if (looks.ground() != null) {
+            parts.add("ground " + looks.ground());
+        }
+        if (looks.corners() != null) {
+            parts.add("corners " + looks.corners());
+        }
+        if (looks.edge() != TierLooks.Edge.NONE) {
+            parts.add(looks.edge() + " edge " + looks.edgeColor());
+        }
+        if (looks.ribbon() != null) {
+            parts.add("ribbon \"%s\" %s on %s, %s, at the %s".formatted(looks.ribbon().text(), looks.ribbon().color(), looks.ribbon().ground(), looks.ribbon().size(), looks.ribbon().side()));
+        }
+        return parts.isEmpty() ? "as all cards" : String.join(", ", parts);
     }
 
     private static String said(List<OrderKey> keys) {
@@ -233,6 +266,7 @@ public final class DesignDifferences {
         said.put("Name", design.name());
         said.put("Results page", Objects.requireNonNullElse(design.page().address(), "the hosted one"));
         said.put("Results a page", String.valueOf(design.page().perPage()));
+        said.put("Results stand", design.page().arranged() == SearchDesign.Arranged.GRID ? "side by side" : "one below the other");
         return said;
     }
 

@@ -11,7 +11,7 @@ import tidylantern.core.content.FieldKind;
  * whichever way the order runs.
  *
  * @param by what decides
- * @param field whose days or numbers count; null for relevance and title, for the place that items have, and for the day of
+ * @param field whose days or numbers count; null for tiers, relevance and title, for the place that items have, and for the day of
  *     publication where the newest come first
  * @param down whether the greatest number, or the last title, comes first; the others have one direction
  * @param without what decides instead where nobody knows a place of the visitor's; for distance alone, null for nothing
@@ -23,6 +23,7 @@ public record OrderKey(By by, @Nullable FieldKey field, Boolean down, @Nullable 
         DesignFault.unless(field != null || (by != By.NUMBER && by != By.NEXT_DAY), "field", "say whose %s the results are ordered by", by == By.NUMBER ? "numbers" : "days");
         DesignFault.unless(!down || by == By.NUMBER || by == By.TITLE, "down", "an order by %s has one direction", by);
         DesignFault.unless(without == null || by == By.DISTANCE, "without", "only a distance may be unknown, not %s", by);
+        DesignFault.unless(without == null || (without.by() != By.TIER && without.by() != By.PLACE_IN_TIER), "without", "a tier stands in the order by itself, not in place of a distance");
         DesignFault.unless(without == null || without.by() != By.DISTANCE, "without", "where there is no place, another distance is unknown too");
     }
 
@@ -37,7 +38,7 @@ public record OrderKey(By by, @Nullable FieldKey field, Boolean down, @Nullable 
     /** Whether a field of this kind can be ordered by so. */
     public boolean fits(@Nullable FieldKind kind) {
         return switch (by) {
-            case RELEVANCE, TITLE -> true;
+            case TIER, PLACE_IN_TIER, RELEVANCE, TITLE -> true;
             case DISTANCE -> kind == FieldKind.PLACE;
             case NEWEST, NEXT_DAY -> kind == FieldKind.DATE;
             case NUMBER -> kind == FieldKind.NUMBER || kind == FieldKind.MONEY;
@@ -47,6 +48,8 @@ public record OrderKey(By by, @Nullable FieldKey field, Boolean down, @Nullable 
     @Override
     public String toString() {
         String said = switch (by) {
+            case TIER -> "tier";
+            case PLACE_IN_TIER -> "place in the tier";
             case RELEVANCE -> "relevance";
             case DISTANCE -> "distance";
             case NEWEST -> field == null ? "newest" : "newest by " + field;
@@ -59,6 +62,10 @@ public record OrderKey(By by, @Nullable FieldKey field, Boolean down, @Nullable 
 
     /** What decides. */
     public enum By {
+        /** Items of the tiers that lift come first, by the tiers' ranks. */
+        TIER,
+        /** Among lifted items of one tier, the place given by hand, then whose turn it is; nothing where it stands before the tier. */
+        PLACE_IN_TIER,
         /** How well an item meets the words; without words all are equal. */
         RELEVANCE,
         /** The nearest to the visitor's place first, along the great circle. */

@@ -13,8 +13,11 @@ import tidylantern.core.content.FieldKey;
  * @param withoutWords in the starting list; the newest first where none is named
  * @param choices orders that visitors may choose instead
  * @param label what visitors read for the order that holds by itself, 1 to 40 characters; only where there are choices
+ * @param mostFeatured how much of a first page may be featured before the owner is warned, in per cent, 0 to 100
  */
-public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords, List<Choice> choices, String label) {
+public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords, List<Choice> choices, String label, Integer mostFeatured) {
+    public static final int USUAL_MOST_FEATURED = 40;
+
     public static final int MOST_KEYS = 8;
     public static final int MOST_CHOICES = 12;
 
@@ -27,6 +30,13 @@ public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords,
         label = Objects.requireNonNullElse(label, "").strip();
         label = label.isEmpty() ? "Best first" : label;
         DesignFault.unless(label.length() <= 40, "label", "\"%s\" is too long for a choice; 40 characters are the most", label);
+        mostFeatured = Objects.requireNonNullElse(mostFeatured, USUAL_MOST_FEATURED);
+        DesignFault.unless(mostFeatured >= 0 && mostFeatured <= 100, "mostFeatured", "%s per cent of a page are not possible; choose 0 to 100", mostFeatured);
+    }
+
+    /** With the usual warning of too much that is featured. */
+    public ResultOrder(@Nullable List<OrderKey> withWords, @Nullable List<OrderKey> withoutWords, @Nullable List<Choice> choices, @Nullable String label) {
+        this(withWords, withoutWords, choices, label, null);
     }
 
     private static List<OrderKey> keys(@Nullable List<OrderKey> keys, String part, OrderKey usual) {
@@ -42,6 +52,11 @@ public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords,
     /** The keys that hold for a query. */
     public List<OrderKey> keys(boolean withoutAnyWords, String chosen) {
         return choices.stream().filter(choice -> choice.key().equals(chosen)).findFirst().map(Choice::by).orElse(withoutAnyWords ? withoutWords : withWords);
+    }
+
+    /** Whether a visitor's choice is one of those offered. */
+    public boolean chosen(String key) {
+        return choices.stream().anyMatch(choice -> choice.key().equals(key));
     }
 
     /** All keys anywhere in it, those for a visitor without a place too. */

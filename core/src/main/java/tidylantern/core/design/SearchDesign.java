@@ -1,6 +1,8 @@
 package tidylantern.core.design;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -17,10 +19,14 @@ import tidylantern.core.content.SiteContent;
  * @param version of the document's shape; this product writes {@link #CURRENT_VERSION}
  * @param name what the owner calls the search, 1 to 80 characters
  * @param filters in the order in which visitors see them; of those that are joined, what is in use: {@link #filtersInUse}
+ * @param tiers of featured listings, at most {@value #MOST_TIERS}; by rank: {@link #tiersByRank}
+ * @param pins at most {@value #MOST_PINS}; where several concern one item or one place of a query, the first holds
  */
-public record SearchDesign(int version, String name, Reach reach, Words words, List<Filter> filters, FilterPlaces filterPlaces, ResultOrder order, ResultsPage page) {
+public record SearchDesign(int version, String name, Reach reach, Words words, List<Filter> filters, FilterPlaces filterPlaces, ResultOrder order, List<Tier> tiers, List<Pin> pins, ResultsPage page) {
     public static final int CURRENT_VERSION = 1;
     public static final int MOST_FILTERS = 50;
+    public static final int MOST_TIERS = 12;
+    public static final int MOST_PINS = 500;
 
     public SearchDesign {
         DesignFault.unless(version == CURRENT_VERSION, "version", "version %d is not one this product reads; %d is", version, CURRENT_VERSION);
@@ -38,7 +44,12 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
         }
         DesignFault.ifTwice(keys, "filters", "the key");
         order = Objects.requireNonNullElseGet(order, ResultOrder::usual);
-        page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null));
+        tiers = List.copyOf(Objects.requireNonNullElse(tiers, List.<Tier>of()));
+        DesignFault.unless(tiers.size() <= MOST_TIERS, "tiers", "%d tiers are too many; %d are the most", tiers.size(), MOST_TIERS);
+        DesignFault.ifTwice(tiers.stream().map(Tier::key).toList(), "tiers", "the key");
+        pins = List.copyOf(Objects.requireNonNullElse(pins, List.<Pin>of()));
+        DesignFault.unless(pins.size() <= MOST_PINS, "pins", "%d pins are too many; %d are the most", pins.size(), MOST_PINS);
+        page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null, null));
     }
 
     /**
@@ -50,7 +61,7 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
         List<FieldWeight> weights = content.collections().stream().flatMap(c -> c.fields().stream())
                 .filter(field -> firstWeight(field.key(), field.kind()) > 0)
                 .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind()))).distinct().toList();
-        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), List.of(), FilterPlaces.usual(), ResultOrder.usual(), new ResultsPage(null, null));
+        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), List.of(), FilterPlaces.usual(), ResultOrder.usual(), List.of(), List.of(), new ResultsPage(null, null, null));
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -69,23 +80,40 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
     }
 
     public SearchDesign withWords(Words changed) {
-        return new SearchDesign(version, name, reach, changed, filters, filterPlaces, order, page);
+        return new SearchDesign(version, name, reach, changed, filters, filterPlaces, order, tiers, pins, page);
     }
 
     public SearchDesign withReach(Reach changed) {
-        return new SearchDesign(version, name, changed, words, filters, filterPlaces, order, page);
+        return new SearchDesign(version, name, changed, words, filters, filterPlaces, order, tiers, pins, page);
     }
 
     public SearchDesign withFilters(List<Filter> changed) {
-        return new SearchDesign(version, name, reach, words, changed, filterPlaces, order, page);
+        return new SearchDesign(version, name, reach, words, changed, filterPlaces, order, tiers, pins, page);
     }
 
     public SearchDesign withFilterPlaces(FilterPlaces changed) {
-        return new SearchDesign(version, name, reach, words, filters, changed, order, page);
+        return new SearchDesign(version, name, reach, words, filters, changed, order, tiers, pins, page);
     }
 
     public SearchDesign withOrder(ResultOrder changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, changed, page);
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, changed, tiers, pins, page);
+    }
+
+    public SearchDesign withTiers(List<Tier> changed) {
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, changed, pins, page);
+    }
+
+    public SearchDesign withPins(List<Pin> changed) {
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, changed, page);
+    }
+
+    public SearchDesign withPage(ResultsPage changed) {
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, pins, changed);
+    }
+
+    /** The tiers, the highest first: by rank, those without one last, those of one rank as they are listed. */
+    public List<Tier> tiersByRank() {
+        return tiers.stream().sorted(Comparator.comparingInt(tier -> Objects.requireNonNullElse(tier.rank(), Integer.MAX_VALUE))).toList();
     }
 
     /** What visitors meet: joint filters, and in place of those that stand apart just now their parts. */
@@ -109,8 +137,9 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
      *
      * @param address of the site's own results page, absolute or from the site's root; null for the hosted page
      * @param perPage how many results a page holds, 1 to 100
+     * @param arranged how the cards stand
      */
-    public record ResultsPage(@Nullable String address, @Nullable Integer perPage) {
+    public record ResultsPage(@Nullable String address, @Nullable Integer perPage, Arranged arranged) {
         public static final int USUAL_PER_PAGE = 10;
 
         public ResultsPage {
@@ -119,6 +148,17 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
                     "\"%s\" is no web address; write one that starts with /, https:// or http://", address);
             perPage = Objects.requireNonNullElse(perPage, USUAL_PER_PAGE);
             DesignFault.unless(perPage >= 1 && perPage <= 100, "perPage", "%d results a page are not possible; choose 1 to 100", perPage);
+            arranged = Objects.requireNonNullElse(arranged, Arranged.LIST);
+        }
+    }
+
+    /** How the cards of a results page stand: one below the other, or side by side where there is room. */
+    public enum Arranged {
+        LIST, GRID;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
         }
     }
 }

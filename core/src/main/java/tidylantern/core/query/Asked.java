@@ -27,7 +27,17 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
 
     /** In which order its results stand. */
     Ordering ordering() throws IOException {
-        return Ordering.of(read, query, design, content, searcher);
+        return Ordering.of(this, found(), false);
+    }
+
+    /** The same for live results, of which a tier may lift another number to the top. */
+    Ordering liveOrdering() throws IOException {
+        return Ordering.of(this, found(), true);
+    }
+
+    /** In which order the results stand while nothing is set in any filter. */
+    Ordering orderingOfAll() throws IOException {
+        return Ordering.of(this, read.lucene(), false);
     }
 
     /** The same filters with other words. */

@@ -14,6 +14,7 @@ import java.util.function.UnaryOperator;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.TermQuery;
@@ -28,6 +29,7 @@ import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Pin;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
@@ -77,10 +79,11 @@ final class Explainer {
         int total = asked.total();
         int document = places.document(ref);
         if (document < 0) {
-            return new Explanation(ref, ref.id().value(), read.startingList(), total, null, null, 0, List.of(), List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())), List.of());
+            return new Explanation(ref, ref.id().value(), read.startingList(), total, null, null, 0, List.of(), null, List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())), List.of());
         }
         Item item = IndexFields.item(searcher.storedFields(), document, fieldKeys());
-        Integer place = places.place(asked.found(), asked.ordering(), ref);
+        Ordering ordering = asked.ordering();
+        Integer place = places.place(asked.found(), ordering, ref);
         double score = place == null || read.startingList() ? 0 : Objects.requireNonNullElse(places.score(read.lucene(), document), 0f);
         List<WordPart> words = read.startingList() ? List.of() : words(read, item, document);
         List<Reason> reasons = new ArrayList<>();
@@ -98,7 +101,8 @@ final class Explainer {
         } else {
             leavings = leavings(design, item);
         }
-        return new Explanation(ref, item.title(), read.startingList(), total, place, place == null ? null : (place - 1) / design.page().perPage() + 1, score, words, reasons, leavings);
+        return new Explanation(ref, item.title(), read.startingList(), total, place, place == null ? null : (place - 1) / design.page().perPage() + 1, score, words,
+                place == null ? null : ordering.standing(new FieldDoc(document, 0), null, ordering.takesTurns(document)), reasons, leavings);
     }
 
     /** What keeps the item from being found under a design; empty if nothing does. */
@@ -211,6 +215,9 @@ final class Explainer {
                 words(causes, inReach, then, item, document);
             }
         }
+        if (asked.read().pins().takenOut().contains(ref)) {
+            causes.add(new Cause(Kind.TAKEN_OUT, List.of(), List.of(), null, List.of(new Fix(Cure.DROP_PIN, null, this::withoutTakingOut))));
+        }
         for (OneFilter one : asked.narrowing().filters()) {
             Query passed = one.passed();
             if (passed != null && !finds(passed, document)) {
@@ -219,6 +226,12 @@ final class Explainer {
             }
         }
         return causes;
+    }
+
+    /** Every pin that takes the item out does so no more, for whatever query. */
+    private SearchDesign withoutTakingOut(SearchDesign design) {
+        return design.withPins(design.pins().stream().filter(pin -> !pin.put().isEmpty() || !pin.takeOut().equals(List.of(ref)))
+                .map(pin -> new Pin(pin.queries(), pin.put(), pin.takeOut().stream().filter(item -> !item.equals(ref)).toList(), pin.until())).toList());
     }
 
     private void reach(List<Cause> causes, Reach reach, int document) throws IOException {

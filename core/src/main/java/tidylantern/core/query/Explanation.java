@@ -16,11 +16,12 @@ import tidylantern.core.design.SearchDesign;
  * @param page on which it stands; null where it is not found
  * @param score what its words give together; 0 in the starting list
  * @param words what each word of the query gives; the gifts add up to the score
+ * @param standing what else than the order's keys moves it; null where it is not found
  * @param reasons why it is not found, each of which has to go; none for a hit
  * @param leavings rules that would leave a hit out; none for a miss
  */
 public record Explanation(ItemRef item, String title, boolean startingList, int total, @Nullable Integer place, @Nullable Integer page, double score,
-        List<WordPart> words, List<Reason> reasons, List<Leaving> leavings) {
+        List<WordPart> words, @Nullable Standing standing, List<Reason> reasons, List<Leaving> leavings) {
     public Explanation {
         words = List.copyOf(words);
         reasons = List.copyOf(reasons);
@@ -78,6 +79,8 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
         TOO_FEW_WORDS,
         /** It does not fit the visitor's operators. */
         OPERATORS,
+        /** A pin takes it out of this query. */
+        TAKEN_OUT,
         /** It does not fit what is set in a filter; 'words' are that, as visitors read it. */
         FILTERED;
 
@@ -105,7 +108,7 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
 
     /** What a remedy does. */
     public enum Cure {
-        SEARCH_COLLECTION, DROP_RULE, DROP_ONLY_RULES, SEARCH_FIELD, ALLOW_TYPOS, FREE_FIRST_LETTER, MATCH_STARTS, MATCH_INSIDE, FIND_OTHER_FORMS, ADD_SYNONYM, NEED_FEWER_WORDS, NO_OPERATORS;
+        SEARCH_COLLECTION, DROP_RULE, DROP_ONLY_RULES, SEARCH_FIELD, ALLOW_TYPOS, FREE_FIRST_LETTER, MATCH_STARTS, MATCH_INSIDE, FIND_OTHER_FORMS, ADD_SYNONYM, NEED_FEWER_WORDS, NO_OPERATORS, DROP_PIN;
 
         @Override
         public String toString() {

@@ -3,67 +3,216 @@ package tidylantern.core.query;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import org.apache.lucene.document.LatLonDocValuesField;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedNumericDocValues;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.DoubleValues;
 import org.apache.lucene.search.DoubleValuesSource;
 import org.apache.lucene.search.FieldComparator;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Pruning;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.SortField;
 import org.apache.lucene.search.SortedNumericSelector;
 import org.apache.lucene.search.SortedNumericSortField;
+import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.Placement;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Tier;
 import tidylantern.core.index.IndexFields;
 
-/** The order of a query's results, as the design and the visitor's choice have it. The last key is always the item's reference. */
-record Ordering(Sort sort) {
+/**
+ * The order of a query's results, as the design and the visitor's choice have it: what the sort says, with the pinned ones last;
+ * those then stand at their places. The last key is always the item's reference.
+ *
+ * @param keys what each field of the sort is for; null for that of pins and the reference
+ * @param pinned by their places
+ */
+record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys, List<Pinned> pinned, TierHolders holders, Lifted lifted) {
     private static final SortField BY_REFERENCE = new SortField(IndexFields.REF, SortField.Type.STRING);
 
-    static Ordering of(ReadQuery read, VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher) throws IOException {
-        List<SortField> fields = new ArrayList<>();
-        for (OrderKey key : design.order().keys(read.startingList(), query.order())) {
-            SortField field = field(key, query, design, content, searcher);
-            if (field != null && !(read.startingList() && key.by() == OrderKey.By.RELEVANCE)) {
-                fields.add(field);
-            }
+    /** @param at 0 for the first place */
+    record Pinned(int document, int at) {}
+
+    /**
+     * @param found what the query finds, filters and all
+     * @param live whether it is for live results
+     */
+    static Ordering of(Asked asked, Query found, boolean live) throws IOException {
+        SearchDesign design = asked.design();
+        IndexSearcher searcher = asked.searcher();
+        List<OrderKey> keys = design.order().keys(asked.read().startingList(), asked.query().order());
+        TierHolders holders = TierHolders.of(searcher, design, asked.content(), asked.query().today());
+        Lifted lifted = Lifted.of(searcher, holders, found, keys, asked.query().today(), live, among -> fields(asked, keys, among).fields());
+        Fields fields = fields(asked, keys, lifted);
+        List<Pinned> pinned = pinned(asked, found);
+        if (!pinned.isEmpty()) {
+            fields.fields().addFirst(new ByDocument(pinned.stream().collect(Collectors.toMap(Pinned::document, one -> 1.0)), 0, searcher.getIndexReader().maxDoc()).getSortField(false));
+            fields.keys().addFirst(null);
         }
-        fields.add(BY_REFERENCE);
-        return new Ordering(new Sort(fields.toArray(SortField[]::new)));
+        return new Ordering(searcher, new Sort(fields.fields().toArray(SortField[]::new)), fields.keys(), pinned, holders, lifted);
     }
 
-    /** Null where the key says nothing: its field is of another kind by now, or nobody knows where the visitor is. */
-    private static @Nullable SortField field(OrderKey key, VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher) throws IOException {
+    private record Fields(List<SortField> fields, List<@Nullable OrderKey> keys) {}
+
+    private static Fields fields(Asked asked, List<OrderKey> keys, Lifted lifted) throws IOException {
+        Fields fields = new Fields(new ArrayList<>(), new ArrayList<>());
+        boolean tiered = false;
+        for (OrderKey key : keys) {
+            tiered |= key.by() == OrderKey.By.TIER;
+            if (key.by() == OrderKey.By.PLACE_IN_TIER && !tiered) {
+                // It compares items of one tier alone, and until the tiers are told apart that is no order of all.
+                continue;
+            }
+            OrderKey holding = key.by() == OrderKey.By.DISTANCE && key.without() != null && measured(asked, key) == null ? key.without() : key;
+            SortField field = asked.read().startingList() && holding.by() == OrderKey.By.RELEVANCE ? null : field(asked, holding, lifted);
+            if (field != null) {
+                fields.fields().add(field);
+                fields.keys().add(holding);
+            }
+        }
+        fields.fields().add(BY_REFERENCE);
+        fields.keys().add(null);
+        return fields;
+    }
+
+    /** What a distance is measured from, in which field; null where one of them is unknown. */
+    private static @Nullable SortField measured(Asked asked, OrderKey key) throws IOException {
+        FieldKey places = key.field() == null ? placeField(asked.design(), asked.content()) : key.field();
+        Whereabouts.Position from = places == null || !(key.field() == null || key.fits(asked.content().kind(key.field()))) ? null : position(asked.query(), asked.design(), asked.content(), asked.searcher(), places);
+        return from == null || places == null ? null : LatLonDocValuesField.newDistanceSort(IndexFields.place(places), from.latitude(), from.longitude());
+    }
+
+    /** Null where the key says nothing: its field is of another kind by now, nobody knows where the visitor is, or nothing is lifted. */
+    private static @Nullable SortField field(Asked asked, OrderKey key, Lifted lifted) throws IOException {
         FieldKey field = Objects.requireNonNullElse(key.field(), FieldKey.PUBLISHED);
-        if (key.field() != null && !key.fits(content.kind(key.field()))) {
+        if (key.field() != null && !key.fits(asked.content().kind(key.field()))) {
             return null;
         }
         return switch (key.by()) {
+            case TIER -> lifted.tiers().isEmpty() ? null : stand(asked, lifted.tiers());
+            case PLACE_IN_TIER -> lifted.standings().isEmpty() ? null : stand(asked, lifted.standings());
             case RELEVANCE -> SortField.FIELD_SCORE;
-            case DISTANCE -> {
-                Whereabouts.Position from = position(query, design, content, searcher, key.field());
-                FieldKey places = key.field() == null ? placeField(design, content) : key.field();
-                yield from != null && places != null ? LatLonDocValuesField.newDistanceSort(IndexFields.place(places), from.latitude(), from.longitude())
-                        : key.without() == null ? null : field(key.without(), query, design, content, searcher);
-            }
+            case DISTANCE -> measured(asked, key);
             case NEWEST -> new SortedNumericSortField(IndexFields.numbers(field), SortField.Type.LONG, true, SortedNumericSelector.Type.MAX, Long.MIN_VALUE);
-            case NEXT_DAY -> new NextDay(IndexFields.numbers(field), query.today()).getSortField(false);
+            case NEXT_DAY -> new NextDay(IndexFields.numbers(field), asked.query().today()).getSortField(false);
             case NUMBER -> new SortedNumericSortField(IndexFields.numbers(field), SortField.Type.DOUBLE, key.down(), key.down() ? SortedNumericSelector.Type.MAX : SortedNumericSelector.Type.MIN,
                     key.down() ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY);
             case TITLE -> new SortField(IndexFields.TITLE_ORDER, SortField.Type.STRING, key.down());
         };
+    }
+
+    private static SortField stand(Asked asked, Map<Integer, Double> values) {
+        return new ByDocument(values, Double.POSITIVE_INFINITY, asked.searcher().getIndexReader().maxDoc()).getSortField(false);
+    }
+
+    /** The item of a result of the sort. */
+    static ItemRef reference(ScoreDoc result) {
+        Object[] fields = ((FieldDoc) result).fields;
+        return ItemRef.parse(((BytesRef) fields[fields.length - 1]).utf8ToString());
+    }
+
+    /** Those that a pin puts at a place and that are found. An order that a visitor chose has no places of the owner's in it. */
+    private static List<Pinned> pinned(Asked asked, Query found) throws IOException {
+        Map<ItemRef, Integer> places = asked.read().pins().places();
+        if (places.isEmpty() || asked.design().order().chosen(asked.query().order())) {
+            return List.of();
+        }
+        Query both = new BooleanQuery.Builder().add(found, Occur.FILTER).add(PinsInPlay.items(places.keySet()), Occur.FILTER).build();
+        return Arrays.stream(asked.searcher().search(both, places.size(), new Sort(BY_REFERENCE)).scoreDocs).map(one -> new Pinned(one.doc, places.get(reference(one)) - 1)).sorted(Comparator.comparingInt(Pinned::at)).toList();
+    }
+
+    /** The place, 0 for the first, of the result that is so many-th among those that are not pinned. */
+    int place(int amongOthers) {
+        int place = amongOthers;
+        for (Pinned one : pinned) {
+            place += one.at() <= place ? 1 : 0;
+        }
+        return place;
+    }
+
+    /** How many results that are not pinned stand before one of the pinned. */
+    int before(int numberOfPinned, int others) {
+        return Math.min(pinned.get(numberOfPinned).at() - numberOfPinned, others);
+    }
+
+    boolean isPinned(int document) {
+        return pinned.stream().anyMatch(one -> one.document() == document);
+    }
+
+    /**
+     * Results in their order, from the first.
+     *
+     * @param sorted the first of them by the sort, as many as are wanted or all
+     * @param total how many there are
+     */
+    List<ScoreDoc> merged(ScoreDoc[] sorted, int total, Query found) throws IOException {
+        if (pinned.isEmpty()) {
+            return List.of(sorted);
+        }
+        List<ScoreDoc> merged = new ArrayList<>(Arrays.stream(sorted).filter(one -> !isPinned(one.doc)).toList());
+        List<ScoreDoc> put = pinnedResults(found);
+        for (int i = 0; i < put.size(); i++) {
+            int place = before(i, total - put.size()) + i;
+            if (place <= merged.size()) {
+                merged.add(place, put.get(i));
+            }
+        }
+        return merged.subList(0, Math.min(merged.size(), sorted.length));
+    }
+
+    /** The pinned ones with what they were ordered by, by their places. */
+    List<ScoreDoc> pinnedResults(Query found) throws IOException {
+        Query both = new BooleanQuery.Builder().add(found, Occur.MUST).add(new Documents(pinned.stream().mapToInt(Pinned::document).toArray()), Occur.FILTER).build();
+        ScoreDoc[] put = searcher.search(both, pinned.size(), sort).scoreDocs;
+        List<Integer> documents = pinned.stream().map(Pinned::document).toList();
+        Arrays.sort(put, Comparator.comparingInt(one -> documents.indexOf(one.doc)));
+        return List.of(put);
+    }
+
+    /** @param before the result before it, or for the first the one after it; null where there is none */
+    Standing standing(FieldDoc result, @Nullable FieldDoc before, boolean takesTurns) {
+        Integer pinnedAt = pinned.stream().filter(one -> one.document() == result.doc).findFirst().map(one -> one.at() + 1).orElse(null);
+        Tier tier = holders.of(searcher, result.doc);
+        boolean isLifted = lifted.tiers().containsKey(result.doc);
+        int place = holders.place(result.doc);
+        int parting = pinnedAt != null || before == null ? -1 : parting(result, before);
+        return new Standing(pinnedAt, tier == null ? null : tier.key(), tier == null ? null : tier.name(), isLifted, tier == null || place > Placement.LAST_PLACE ? null : (Integer) place, takesTurns && isLifted, parting < 0 ? null : keys.get(parting));
+    }
+
+    /** Whether those of a tier that have no place of their own, or the same one, take turns in this order. */
+    boolean takesTurns(int document) {
+        Tier tier = holders.of(searcher, document);
+        return tier != null && tier.lift() != null && tier.lift().turns() == Tier.Turns.BY_DAY && lifted.standings().containsKey(document);
+    }
+
+    /** The first field in which two results differ; -1 if they do in none. */
+    private int parting(FieldDoc a, FieldDoc b) {
+        for (int i = 0; i < sort.getSort().length; i++) {
+            if (compare(a, b, i) != 0) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     /** The first field of places among those searched; null if there is none. */
@@ -89,16 +238,15 @@ record Ordering(Sort sort) {
 
     /** Compares what two results were ordered by. */
     int compare(FieldDoc a, FieldDoc b) {
-        SortField[] fields = sort.getSort();
-        for (int i = 0; i < fields.length; i++) {
-            @SuppressWarnings("unchecked")
-            FieldComparator<Object> comparator = (FieldComparator<Object>) fields[i].getComparator(1, Pruning.NONE);
-            int compared = comparator.compareValues(a.fields[i], b.fields[i]) * (fields[i].getReverse() ? -1 : 1);
-            if (compared != 0) {
-                return compared;
-            }
-        }
-        return 0;
+        int parting = parting(a, b);
+        return parting < 0 ? 0 : compare(a, b, parting);
+    }
+
+    private int compare(FieldDoc a, FieldDoc b, int i) {
+        SortField field = sort.getSort()[i];
+        @SuppressWarnings("unchecked")
+        FieldComparator<Object> comparator = (FieldComparator<Object>) field.getComparator(1, Pruning.NONE);
+        return comparator.compareValues(a.fields[i], b.fields[i]) * (field.getReverse() ? -1 : 1);
     }
 
     /** The first day from today on; infinitely late for an item that has none. */

@@ -6,23 +6,22 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.WeakHashMap;
 import org.apache.lucene.index.IndexReader;
-import tidylantern.core.design.Reach;
 
 /**
- * What was reckoned once for a state of an index and holds as long as anybody reads that state. What hangs on a reach too is
- * kept for the last few reaches alone: an owner who changes rules makes a new one with every change.
+ * What was reckoned once for a state of an index and holds as long as anybody reads that state. What hangs on
+ * a decision too (a reach, say) is kept for the last few of its forms alone: an owner who changes rules makes a new one with every change.
  */
 final class PerState {
-    private static final int MOST_REACHES = 8;
+    private static final int MOST_DECISIONS = 8;
     private static final Map<IndexReader, PerState> KNOWN = new WeakHashMap<>();
 
     private final Map<Object, Object> ofAll = new HashMap<>();
-    private final Map<Reach, Map<Object, Object>> ofReaches = new LinkedHashMap<>(16, 0.75f, true) {
+    private final Map<Object, Map<Object, Object>> ofDecisions = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Reach, Map<Object, Object>> eldest) {
-            return size() > MOST_REACHES;
+        protected boolean removeEldestEntry(Map.Entry<Object, Map<Object, Object>> eldest) {
+            return size() > MOST_DECISIONS;
         }
     };
 
@@ -42,11 +41,11 @@ final class PerState {
         }
     }
 
-    /** The same for what hangs on a reach. */
-    static <T> T of(IndexReader reader, Reach reach, Object key, Class<T> type, Reckoning<T> reckoning) throws IOException {
+    /** The same for what hangs on a decision, such as a reach. */
+    static <T> T of(IndexReader reader, Object decision, Object key, Class<T> type, Reckoning<T> reckoning) throws IOException {
         PerState state = of(reader);
         synchronized (state) {
-            return of(state.ofReaches.computeIfAbsent(reach, any -> new HashMap<>()), key, type, reckoning);
+            return of(state.ofDecisions.computeIfAbsent(decision, any -> new HashMap<>()), key, type, reckoning);
         }
     }
 

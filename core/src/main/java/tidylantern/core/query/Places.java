@@ -49,7 +49,15 @@ final class Places {
     @Nullable Integer place(Query found, Ordering ordering, ItemRef ref) throws IOException {
         Query itself = new BooleanQuery.Builder().add(found, Occur.MUST).add(new TermQuery(new Term(IndexFields.REF, ref.toString())), Occur.FILTER).build();
         TopFieldDocs own = searcher.search(itself, 1, ordering.sort());
-        return own.scoreDocs.length == 0 ? null : searcher.search(found, new Before(ordering.sort(), (FieldDoc) own.scoreDocs[0])) + 1;
+        if (own.scoreDocs.length == 0) {
+            return null;
+        }
+        for (int i = 0; i < ordering.pinned().size(); i++) {
+            if (ordering.pinned().get(i).document() == own.scoreDocs[0].doc) {
+                return ordering.before(i, searcher.count(found) - ordering.pinned().size()) + i + 1;
+            }
+        }
+        return ordering.place(searcher.search(found, new Before(ordering.sort(), (FieldDoc) own.scoreDocs[0]))) + 1;
     }
 
     private LeafReaderContext leafOf(int document) {

@@ -33,13 +33,19 @@ final class ReadQuery {
     private final Query asked;
     private final List<Match> matches;
     private final List<Part> parts;
+    private final PinsInPlay pins;
 
     private ReadQuery(Query reach, Query lucene, Query asked, List<Match> matches, List<Part> parts) {
+        this(reach, lucene, asked, matches, parts, PinsInPlay.NONE);
+    }
+
+    private ReadQuery(Query reach, Query lucene, Query asked, List<Match> matches, List<Part> parts, PinsInPlay pins) {
         this.reach = reach;
         this.lucene = lucene;
         this.asked = asked;
         this.matches = matches;
         this.parts = parts;
+        this.pins = pins;
     }
 
     /** A word of a query without operators, and what finds the items that hold it. */
@@ -60,8 +66,14 @@ final class ReadQuery {
         return reach;
     }
 
+    /** What is found: by the words, and by pins. */
     Query lucene() {
         return lucene;
+    }
+
+    /** What pins say of it; nothing of a query with operators. */
+    PinsInPlay pins() {
+        return pins;
     }
 
     /** What an item may meet of the query; none for the starting list. */
@@ -79,7 +91,7 @@ final class ReadQuery {
         if (query.letters() < design.words().fewestLetters()) {
             return new ReadQuery(reach, reach, reach, List.of(), List.of());
         }
-        return new Reader(design, content, searcher, reach).read(query.text());
+        return new Reader(design, content, searcher, reach).read(query);
     }
 
     /** Reads one query. */
@@ -102,7 +114,8 @@ final class ReadQuery {
             this.vocabulary = Vocabulary.of(design.words(), languages);
         }
 
-        ReadQuery read(String text) throws IOException {
+        ReadQuery read(VisitorQuery query) throws IOException {
+            String text = query.text();
             Operators.Node operators = design.words().operators() ? Operators.read(text) : null;
             Query found = operators == null ? null : query(operators);
             BooleanQuery.Builder all = new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER);
@@ -121,7 +134,8 @@ final class ReadQuery {
                 return new ReadQuery(reach, reach, reach, List.of(), List.of());
             }
             Query lucene = all.setMinimumNumberShouldMatch(design.words().needed().of(parts.size())).build();
-            return new ReadQuery(reach, lucene, lucene, matches, parts);
+            PinsInPlay pins = design.pins().isEmpty() ? PinsInPlay.NONE : PinsInPlay.of(design, parts.stream().map(Part::match).toList(), vocabulary, languages, query.today());
+            return new ReadQuery(reach, pins.over(lucene, reach), lucene, matches, parts, pins);
         }
 
         /** With typos only if hardly anything in reach holds the word as typed. */

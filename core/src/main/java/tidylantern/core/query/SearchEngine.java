@@ -2,6 +2,7 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -22,7 +23,6 @@ import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.search.TopFieldCollector;
 import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TopFieldDocs;
-import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.SloppyMath;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
@@ -77,7 +77,8 @@ public final class SearchEngine {
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
                 int from = (page - 1) * perPage;
-                List<ScoreDoc> onPage = List.of(top.scoreDocs).subList(Math.min(from, top.scoreDocs.length), Math.min(from + perPage, top.scoreDocs.length));
+                List<ScoreDoc> inOrder = ordering.merged(top.scoreDocs, total, asked.found());
+                List<ScoreDoc> onPage = inOrder.subList(Math.min(from, inOrder.size()), Math.min(from + perPage, inOrder.size()));
                 Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), design.words().excerpt(), false));
                 List<Hit> hits = cards.of(onPage);
                 List<FilterAnswer> filters = asked.narrowing().answers();
@@ -132,6 +133,22 @@ public final class SearchEngine {
         }
     }
 
+    /** How many items that a design reaches hold each of its tiers on a day, by the tiers' keys. */
+    public Map<String, Integer> holders(SiteContent content, SearchDesign design, LocalDate day) {
+        try {
+            return index.read(searcher -> {
+                TierHolders holders = TierHolders.of(searcher, design, content, day);
+                Map<String, Integer> held = new HashMap<>();
+                for (int tier = 0; tier < holders.tiers().size(); tier++) {
+                    held.put(holders.tiers().get(tier).key(), holders.found(searcher, ReachQuery.of(design.reach()), tier).length);
+                }
+                return held;
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
     private static TopFieldCollectorManager top(IndexSearcher searcher, Sort order, long wanted) {
         int most = Math.max(1, searcher.getIndexReader().maxDoc());
         return new TopFieldCollectorManager(order, (int) Math.min(wanted, most), null, Integer.MAX_VALUE);
@@ -143,25 +160,24 @@ public final class SearchEngine {
             return index.read(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query);
                 ReadQuery read = asked.read();
-                Ordering ordering = asked.ordering();
+                Ordering ordering = asked.liveOrdering();
                 Map<String, TopFieldDocs> found = searcher.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION));
-                List<Map.Entry<String, TopFieldDocs>> groups = new ArrayList<>(found.entrySet());
-                groups.sort(Comparator.comparing(group -> (FieldDoc) group.getValue().scoreDocs[0], ordering::compare));
+                List<LiveGroups.Group> groups = LiveGroups.inOrder(found, ordering, searcher, asked.found(), MOST_LIVE_PER_COLLECTION);
                 Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), LIVE_EXCERPT, true));
                 List<LiveAnswer.Group> shown = new ArrayList<>();
                 int left = MOST_LIVE;
                 int total = 0;
                 int groupsLeft = groups.size();
-                for (Map.Entry<String, TopFieldDocs> group : groups) {
+                for (LiveGroups.Group group : groups) {
                     // Every collection that has something keeps room for one, so that none goes unseen.
-                    int room = Math.max(0, Math.min(group.getValue().scoreDocs.length, left - Math.min(left - 1, groupsLeft - 1)));
-                    CollectionKey key = new CollectionKey(group.getKey());
-                    int ofGroup = Math.toIntExact(group.getValue().totalHits.value());
+                    int room = Math.max(0, Math.min(group.results().size(), left - Math.min(left - 1, groupsLeft - 1)));
+                    CollectionKey key = new CollectionKey(group.collection());
+                    int ofGroup = group.total();
                     total += ofGroup;
                     groupsLeft--;
                     if (room > 0) {
                         left -= room;
-                        shown.add(new LiveAnswer.Group(key, cards.label(key), ofGroup, cards.of(List.of(group.getValue().scoreDocs).subList(0, room))));
+                        shown.add(new LiveAnswer.Group(key, cards.label(key), ofGroup, cards.of(group.results().subList(0, room))));
                     }
                 }
                 return new LiveAnswer(query.text().strip(), read.startingList(), total, shown, new Completions(asked).of(), total == 0 ? new DidYouMean(asked).of(0) : null);
@@ -178,16 +194,17 @@ public final class SearchEngine {
      * @param suggestion whether it matters what visitors are asked, which is much work where little is found
      */
     public Ranking ranking(SiteContent content, SearchDesign design, String text, int most, Set<ItemRef> asked, boolean suggestion) {
-        VisitorQuery query = new VisitorQuery(text, 1);
+        VisitorQuery query = new VisitorQuery(text, 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
         try {
             return index.read(searcher -> {
-                ReadQuery read = ReadQuery.read(query, design, content, searcher);
-                Ordering ordering = Ordering.of(read, query, design, content, searcher);
+                Asked all = Asked.of(searcher, content, design, query);
+                ReadQuery read = all.read();
+                Ordering ordering = all.orderingOfAll();
                 TopFieldDocs top = searcher.search(read.lucene(), top(searcher, ordering.sort(), most));
                 int total = Math.toIntExact(top.totalHits.value());
                 List<ItemRef> first = new ArrayList<>();
-                for (ScoreDoc document : top.scoreDocs) {
-                    first.add(ItemRef.parse(((BytesRef) ((FieldDoc) document).fields[ordering.sort().getSort().length - 1]).utf8ToString()));
+                for (ScoreDoc document : ordering.merged(top.scoreDocs, total, read.lucene())) {
+                    first.add(Ordering.reference(document));
                 }
                 Map<ItemRef, Integer> places = new HashMap<>();
                 Places beyond = new Places(searcher);
@@ -199,7 +216,7 @@ public final class SearchEngine {
                         places.put(ref, found);
                     }
                 }
-                return new Ranking(total, first, places, !suggestion ? null : new DidYouMean(Asked.of(searcher, content, design, query)).of(total));
+                return new Ranking(total, first, places, !suggestion ? null : new DidYouMean(all).of(total));
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
@@ -299,15 +316,27 @@ public final class SearchEngine {
                 // Something else decides the order; what the words gave is reckoned for these few alone.
                 TopFieldCollector.populateScores(documents.toArray(ScoreDoc[]::new), asked.searcher(), asked.read().lucene());
             }
-            for (ScoreDoc document : documents) {
+            for (int at = 0; at < documents.size(); at++) {
+                ScoreDoc document = documents.get(at);
                 Item item = IndexFields.item(stored, document.doc, wanted);
                 items.add(item);
                 Stemming stemming = stemmings.computeIfAbsent(language(item.ref().collection()), Stemming::new);
                 double gave = asked.read().startingList() ? 0 : score < 0 ? document.score : ((Number) ((FieldDoc) document).fields[score]).doubleValue();
                 hits.add(new Hit(item.ref(), label(item.ref().collection()), item.address(), excerpts.whole(item.title(), stemming),
-                        excerpts.excerpt(item, prose, stemming), item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null, gave, metres(item)));
+                        excerpts.excerpt(item, prose, stemming), item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null, gave, metres(item),
+                        ordering.holders().of(asked.searcher(), document.doc), ordering.standing((FieldDoc) document, neighbour(documents, at), ordering.takesTurns(document.doc))));
             }
             return hits;
+        }
+
+        /** The result before one that no pin puts where it is, or for the first the one after it. */
+        private @Nullable FieldDoc neighbour(List<ScoreDoc> documents, int at) {
+            for (int before = at - 1; before >= 0; before--) {
+                if (!ordering.isPinned(documents.get(before).doc)) {
+                    return (FieldDoc) documents.get(before);
+                }
+            }
+            return at + 1 < documents.size() ? (FieldDoc) documents.get(at + 1) : null;
         }
 
         private @Nullable Double metres(Item item) {

@@ -2,6 +2,7 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -105,6 +106,14 @@ final class WordMatch implements Match {
     /** The words of the index that a slip may lead to, as far as queries were made of it. */
     Set<String> typoWords() {
         return typoWords;
+    }
+
+    /** Whether it is another way to write a word: in another form, or with slips where they are forgiven in this query. */
+    boolean means(WordForms.Word other) {
+        if (word.folded().equals(other.folded()) || !Collections.disjoint(word.stems(), other.stems())) {
+            return true;
+        }
+        return typos && (!design.typos().firstLetterFixed() || word.folded().charAt(0) == other.folded().charAt(0)) && Typos.strength(word.folded(), other.folded(), design.typos().editsIn(word.folded()), false) != null;
     }
 
     @Override

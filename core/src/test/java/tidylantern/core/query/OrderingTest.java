@@ -139,7 +139,7 @@ class OrderingTest {
             case NEWEST -> Comparator.comparing((Plain item) -> item.days().stream().max(Comparator.naturalOrder()).orElse(LocalDate.MIN)).reversed();
             case DISTANCE -> Comparator.comparingDouble(item -> item.where() == null ? Double.POSITIVE_INFINITY : Math.hypot(item.where()[0] - 50, 0));
             case TITLE -> key.down() ? Comparator.comparing(Plain::title).reversed() : Comparator.comparing(Plain::title);
-            case RELEVANCE -> (a, b) -> 0;
+            case RELEVANCE, TIER, PLACE_IN_TIER -> (a, b) -> 0;
         };
     }
 

@@ -1,5 +1,6 @@
 package tidylantern.server.content;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.OwnerMark;
+import tidylantern.core.content.Placement;
 import tidylantern.core.health.Finding;
 import tidylantern.server.platform.Refusal;
 
@@ -23,18 +25,24 @@ import tidylantern.server.platform.Refusal;
 @Component
 public class ContentSetUps {
     private final ContentStore store;
+    private final PlacementStore placements;
     private final SiteContents contents;
 
-    ContentSetUps(ContentStore store, SiteContents contents) {
+    ContentSetUps(ContentStore store, PlacementStore placements, SiteContents contents) {
         this.store = store;
+        this.placements = placements;
         this.contents = contents;
     }
 
-    /** @param marks in the order of the ids */
-    public record CollectionSetUp(CollectionKey key, String label, String language, List<FieldSetUp> fields, List<MarkSetUp> marks) {
+    /**
+     * @param marks in the order of the ids
+     * @param placements by tier and place
+     */
+    public record CollectionSetUp(CollectionKey key, String label, String language, List<FieldSetUp> fields, List<MarkSetUp> marks, List<PlacementSetUp> placements) {
         public CollectionSetUp {
             fields = List.copyOf(Objects.requireNonNullElse(fields, List.of()));
             marks = List.copyOf(Objects.requireNonNullElse(marks, List.of()));
+            placements = List.copyOf(Objects.requireNonNullElse(placements, List.of()));
         }
     }
 
@@ -58,11 +66,15 @@ public class ContentSetUps {
 
     public record MarkSetUp(ItemId id, OwnerMark mark) {}
 
+    /** That an item of the collection holds a featured tier. */
+    public record PlacementSetUp(ItemId id, String tier, @Nullable Integer place, @Nullable LocalDate from, @Nullable LocalDate until) {}
+
     /** In the owner's order. */
     public List<CollectionSetUp> of(String site) {
         return contents.of(site).collections().stream().map(collection -> new CollectionSetUp(collection.key(), collection.label(), collection.language(),
                 collection.fields().stream().map(FieldSetUp::of).toList(),
-                store.marks(site, collection.key().value()).entrySet().stream().sorted(Map.Entry.comparingByKey()).map(mark -> new MarkSetUp(new ItemId(mark.getKey()), mark.getValue())).toList())).toList();
+                store.marks(site, collection.key().value()).entrySet().stream().sorted(Map.Entry.comparingByKey()).map(mark -> new MarkSetUp(new ItemId(mark.getKey()), mark.getValue())).toList(),
+                contents.of(site).placements().stream().filter(one -> one.item().collection().equals(collection.key())).map(one -> new PlacementSetUp(one.item().id(), one.tier(), one.place(), one.from(), one.until())).toList())).toList();
     }
 
     /**
@@ -91,6 +103,7 @@ public class ContentSetUps {
                 store.putMerged(site, collection.key(), given.field());
             }
             collection.marks().forEach(mark -> store.putMark(site, new ItemRef(collection.key(), mark.id()), mark.mark()));
+            collection.placements().forEach(one -> placements.put(site, new Placement(new ItemRef(collection.key(), one.id()), one.tier(), one.place(), one.from(), one.until())));
         }
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tidylantern.core.content.Collection;
@@ -22,11 +23,13 @@ import tidylantern.server.site.Sites;
 @Component
 public class SiteContents {
     private final ContentStore store;
+    private final PlacementStore placements;
     private final Sites sites;
     private final Map<String, SiteContent> known = new ConcurrentHashMap<>();
 
-    SiteContents(ContentStore store, Sites sites) {
+    SiteContents(ContentStore store, PlacementStore placements, Sites sites) {
         this.store = store;
+        this.placements = placements;
         this.sites = sites;
     }
 
@@ -43,7 +46,12 @@ public class SiteContents {
         Map<String, List<Field>> fields = store.fields(site);
         return new SiteContent(store.collections(site).stream()
                 .map(c -> new Collection(new CollectionKey(c.collectionKey()), c.label(), c.language(), fields.getOrDefault(c.collectionKey(), List.of())))
-                .toList());
+                .toList(), placements.ofSite(site).stream().map(PlacementStore.StoredPlacement::placement).toList(), sites.get(site).zone());
+    }
+
+    @EventListener
+    void read(Sites.Changed changed) {
+        forget(changed.site());
     }
 
     /** What is written next is read from the database; to be called once a change is committed, or was taken back. */

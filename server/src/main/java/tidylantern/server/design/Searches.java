@@ -5,6 +5,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -12,6 +13,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.DesignDifferences;
+import tidylantern.core.design.Pin;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.platform.KeyNames;
@@ -68,8 +70,14 @@ public class Searches {
         Optional<Live> published = findLive(search.searchKey());
         return new Summary(search.searchKey(), search.siteKey(), draft.name(), search.draftRevision(),
                 published.map(version -> new Publication(version.version(), version.published(), version.publishedBy())).orElse(null),
-                DesignChecks.of(draft, contents.of(search.siteKey())),
+                Stream.concat(DesignChecks.of(draft, contents.of(search.siteKey())).stream(), gone(search.siteKey(), draft)).toList(),
                 published.map(version -> DesignDifferences.between(version.design(), draft)).orElse(List.of()));
+    }
+
+    /** Items that a pin names and that are gone. */
+    private Stream<DesignChecks.Remark> gone(String site, SearchDesign draft) {
+        return draft.pins().stream().flatMap(pin -> Stream.concat(pin.put().stream().map(Pin.Put::item), pin.takeOut().stream()).filter(item -> !contents.has(site, item.collection(), item.id().value()))
+                .map(item -> new DesignChecks.Remark(DesignChecks.Step.ORDER, "The pin for \"%s\" names the item \"%s\", and that is gone. Take it out of the pin, or bring the item back.".formatted(pin.queries().getFirst(), item), false)));
     }
 
     @Transactional

@@ -1,6 +1,7 @@
 package tidylantern.server.site;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,7 +23,8 @@ class SiteController {
 
     record NewSite(String name, String address) {}
 
-    record ChangedSite(String name, String address, List<String> origins) {}
+    /** @param timeZone null to leave as it is */
+    record ChangedSite(String name, String address, List<String> origins, @Nullable String timeZone) {}
 
     @GetMapping
     List<Sites.Site> all() {
@@ -42,6 +44,6 @@ class SiteController {
 
     @PutMapping("/{site}")
     Sites.Site change(@PathVariable String site, @RequestBody ChangedSite given) {
-        return sites.change(site, given.name(), given.address(), given.origins());
+        return sites.change(site, given.name(), given.address(), given.origins(), given.timeZone());
     }
 }

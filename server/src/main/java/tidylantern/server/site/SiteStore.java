@@ -13,25 +13,25 @@ class SiteStore {
         this.jdbc = jdbc;
     }
 
-    record StoredSite(String siteKey, String name, String address) {}
+    record StoredSite(String siteKey, String name, String address, String timeZone) {}
 
     /** By key. */
     List<StoredSite> all() {
-        return jdbc.sql("SELECT site_key, name, address FROM site ORDER BY site_key").query(StoredSite.class).list();
+        return jdbc.sql("SELECT site_key, name, address, time_zone FROM site ORDER BY site_key").query(StoredSite.class).list();
     }
 
     Optional<StoredSite> find(String key) {
-        return jdbc.sql("SELECT site_key, name, address FROM site WHERE site_key = :key").param("key", key).query(StoredSite.class).optional();
+        return jdbc.sql("SELECT site_key, name, address, time_zone FROM site WHERE site_key = :key").param("key", key).query(StoredSite.class).optional();
     }
 
     void add(StoredSite site) {
-        jdbc.sql("INSERT INTO site (site_key, name, address) VALUES (:key, :name, :address)")
-                .param("key", site.siteKey()).param("name", site.name()).param("address", site.address()).update();
+        jdbc.sql("INSERT INTO site (site_key, name, address, time_zone) VALUES (:key, :name, :address, :zone)")
+                .param("key", site.siteKey()).param("name", site.name()).param("address", site.address()).param("zone", site.timeZone()).update();
     }
 
     void change(StoredSite site) {
-        jdbc.sql("UPDATE site SET name = :name, address = :address WHERE site_key = :key")
-                .param("key", site.siteKey()).param("name", site.name()).param("address", site.address()).update();
+        jdbc.sql("UPDATE site SET name = :name, address = :address, time_zone = :zone WHERE site_key = :key")
+                .param("key", site.siteKey()).param("name", site.name()).param("address", site.address()).param("zone", site.timeZone()).update();
     }
 
     /** In their own order. */

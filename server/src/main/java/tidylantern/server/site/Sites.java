@@ -1,14 +1,18 @@
 package tidylantern.server.site;
 
 import java.net.URI;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import tidylantern.core.content.Addresses;
 import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Refusal;
@@ -16,6 +20,8 @@ import tidylantern.server.platform.Refusal;
 /** The sites of this installation. */
 @Component
 public class Sites {
+    private static final String USUAL_ZONE = "UTC";
+
     private final SiteStore store;
     private final ApplicationEventPublisher events;
     /** Asked with every request of a visitor's browser; forgotten whenever a site changes. */
@@ -29,8 +35,17 @@ public class Sites {
     /**
      * @param address where the site's own pages begin, without a slash at the end
      * @param origins that may ask from a browser; the address's own is always among them
+     * @param timeZone by whose days placements begin and end: an IANA name, such as {@code Atlantic/Faroe}
      */
-    public record Site(String key, String name, String address, List<String> origins) {}
+    public record Site(String key, String name, String address, List<String> origins, String timeZone) {
+        /** The time zone, to reckon with. */
+        public ZoneId zone() {
+            return ZoneId.of(timeZone);
+        }
+    }
+
+    /** A site's name, address or time zone changed. */
+    public record Changed(String site) {}
 
     /** A site was added. Whatever keeps something for each site begins with it now. */
     public record Added(String site) {}
@@ -45,27 +60,29 @@ public class Sites {
     }
 
     private Site whole(SiteStore.StoredSite site) {
-        return new Site(site.siteKey(), site.name(), site.address(), store.origins(site.siteKey()));
+        return new Site(site.siteKey(), site.name(), site.address(), store.origins(site.siteKey()), site.timeZone());
     }
 
     @Transactional
     public Site add(String name, String address) {
         check(name, address, List.of());
         String key = KeyNames.from(name, "site", taken -> store.find(taken).isPresent());
-        store.add(new SiteStore.StoredSite(key, name.strip(), tidy(address)));
+        store.add(new SiteStore.StoredSite(key, name.strip(), tidy(address), USUAL_ZONE));
         store.addOrigin(key, origin(address));
         events.publishEvent(new Added(key));
         return get(key);
     }
 
+    /** @param timeZone null to leave as it is */
     @Transactional
-    public Site change(String key, String name, String address, List<String> origins) {
-        get(key);
+    public Site change(String key, String name, String address, List<String> origins, @Nullable String timeZone) {
+        Site before = get(key);
         check(name, address, origins);
-        store.change(new SiteStore.StoredSite(key, name.strip(), tidy(address)));
+        store.change(new SiteStore.StoredSite(key, name.strip(), tidy(address), timeZone == null ? before.timeZone() : checkedZone(timeZone)));
         store.removeOrigins(key);
         Stream.concat(Stream.of(origin(address)), origins.stream().map(Sites::origin)).distinct().forEach(origin -> store.addOrigin(key, origin));
         originsBySearch.clear();
+        afterCommit(() -> events.publishEvent(new Changed(key)));
         return get(key);
     }
 
@@ -99,6 +116,26 @@ public class Sites {
     private static boolean whole(String address) {
         String tidy = address.strip();
         return (tidy.startsWith("https://") || tidy.startsWith("http://")) && tidy.length() <= 300 && Addresses.safe(tidy) && URI.create(tidy).getHost() != null;
+    }
+
+    private static String checkedZone(String timeZone) {
+        if (!ZoneId.getAvailableZoneIds().contains(timeZone.strip())) {
+            throw Refusal.bad("timeZone", "\"%s\" is no time zone; write one such as Europe/Lisbon or UTC.".formatted(timeZone.strip()));
+        }
+        return timeZone.strip();
+    }
+
+    private static void afterCommit(Runnable then) {
+        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            then.run();
+            return;
+        }
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                then.run();
+            }
+        });
     }
 
     private static String tidy(String address) {

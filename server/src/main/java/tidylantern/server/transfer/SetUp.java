@@ -3,6 +3,7 @@ package tidylantern.server.transfer;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.server.content.ContentSetUps.CollectionSetUp;
 import tidylantern.server.source.Sources.SourceGiven;
@@ -26,7 +27,8 @@ record SetUp(int setUp, SiteSetUp site, List<CollectionSetUp> collections, List<
         leftOut = List.copyOf(Objects.requireNonNullElse(leftOut, List.of()));
     }
 
-    record SiteSetUp(String name, String address, List<String> origins) {
+    /** @param timeZone null where an older installation wrote the set-up */
+    record SiteSetUp(String name, String address, List<String> origins, @Nullable String timeZone) {
         SiteSetUp {
             origins = List.copyOf(Objects.requireNonNullElse(origins, List.of()));
         }

@@ -1,5 +1,7 @@
 package tidylantern.server.visitor;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -37,30 +39,36 @@ class Answering {
     private final SiteContents contents;
     private final SiteIndexes indexes;
     private final Sites sites;
+    private final Clock clock;
 
-    Answering(AnswerPool pool, SiteContents contents, SiteIndexes indexes, Sites sites) {
+    Answering(AnswerPool pool, SiteContents contents, SiteIndexes indexes, Sites sites, Clock clock) {
         this.pool = pool;
         this.contents = contents;
         this.indexes = indexes;
         this.sites = sites;
+        this.clock = clock;
     }
 
-    /** @param parameters of the request; those that no filter of the design is called by are passed over */
-    Results results(String site, SearchDesign design, String q, int page, MultiValueMap<String, String> parameters) {
+    /**
+     * @param parameters of the request; those that no filter of the design is called by are passed over
+     * @param reasons whether each result tells why it stands where it stands, which is for owners
+     */
+    Results results(String site, SearchDesign design, String q, int page, MultiValueMap<String, String> parameters, boolean reasons) {
         return pool.answer(() -> {
             long begun = System.nanoTime();
-            Answer answer = indexes.engine(site).answer(contents.of(site), design, query(q, page, parameters));
+            SiteContent content = contents.of(site);
+            Answer answer = indexes.engine(site).answer(content, design, query(content, q, page, parameters));
             String base = sites.get(site).address();
             return new Results(answer.query(), answer.startingList(), answer.total(), answer.page(), answer.pages(), answer.perPage(),
-                    micros(begun), answer.hits().stream().map(hit -> shape(hit, base)).toList(), answer.didYouMean(), answer.seeAlso(),
+                    micros(begun), answer.hits().stream().map(hit -> shape(hit, base, reasons)).toList(), answer.didYouMean(), answer.seeAlso(),
                     answer.filters().stream().map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), base)).toList(), design.filterPlaces(), orders(design.order(), first(parameters, "order")),
-                    answer.startingList() && design.order().keys(true, first(parameters, "order")).getFirst().by() == OrderKey.By.NEWEST);
+                    answer.startingList() && newestFirst(design.order().keys(true, first(parameters, "order"))), SearchAnswers.TierFace.of(design), design.page().arranged());
         });
     }
 
     /** @param below key of a value that is opened; empty to look by letters of the name */
     List<FilterAnswer.Offered> values(String site, SearchDesign design, String q, String filter, String below, String named, MultiValueMap<String, String> parameters) {
-        return pool.answer(() -> SearchAnswers.ofSite(indexes.engine(site).values(contents.of(site), design, query(q, 1, parameters), filter, below, named), sites.get(site).address()));
+        return pool.answer(() -> SearchAnswers.ofSite(indexes.engine(site).values(contents.of(site), design, query(contents.of(site), q, 1, parameters), filter, below, named), sites.get(site).address()));
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
@@ -68,18 +76,23 @@ class Answering {
         return pool.answer(() -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
-            LiveAnswer answer = indexes.engine(site).live(content, design, query(q, 1, parameters));
+            LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters));
             String base = sites.get(site).address();
             return new LiveResults(answer.query(), answer.startingList(), answer.total(), micros(begun), answer.groups().stream()
-                    .map(group -> new LiveGroup(group.collection(), group.label(), group.total(), group.hits().stream().map(hit -> shape(hit, base)).toList()))
-                    .toList(), answer.completions(), answer.didYouMean());
+                    .map(group -> new LiveGroup(group.collection(), group.label(), group.total(), group.hits().stream().map(hit -> shape(hit, base, false)).toList()))
+                    .toList(), answer.completions(), answer.didYouMean(), SearchAnswers.TierFace.of(design));
         });
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
     Explanation explain(String site, SearchDesign design, String q, String collection, String id, MultiValueMap<String, String> parameters) {
         ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
-        return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, query(q, 1, parameters), item));
+        return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, query(contents.of(site), q, 1, parameters), item));
+    }
+
+    /** Whether the starting list begins with what was published last, as far as no tier decides. */
+    private static boolean newestFirst(List<OrderKey> keys) {
+        return keys.stream().filter(key -> key.by() != OrderKey.By.TIER && key.by() != OrderKey.By.PLACE_IN_TIER).findFirst().map(key -> key.by() == OrderKey.By.NEWEST).orElse(false);
     }
 
     private static List<OrderShape> orders(ResultOrder order, String chosen) {
@@ -90,8 +103,9 @@ class Answering {
         return Stream.concat(Stream.of(new OrderShape("", order.label(), !known)), order.choices().stream().map(choice -> new OrderShape(choice.key(), choice.label(), choice.key().equals(chosen)))).toList();
     }
 
-    private static VisitorQuery query(String q, int page, MultiValueMap<String, String> parameters) {
-        return new VisitorQuery(q, page, parameters, Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")), first(parameters, "order"));
+    private VisitorQuery query(SiteContent content, String q, int page, MultiValueMap<String, String> parameters) {
+        return new VisitorQuery(q, page, parameters, Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")), first(parameters, "order"),
+                LocalDate.now(clock.withZone(content.zone())));
     }
 
     private static String first(MultiValueMap<String, String> parameters, String name) {
@@ -107,10 +121,11 @@ class Answering {
         return address.startsWith("/") && !address.startsWith("//") ? base + address : address;
     }
 
-    private static HitShape shape(Hit hit, String base) {
+    private static HitShape shape(Hit hit, String base, boolean reasons) {
         FieldValue.Image image = hit.image();
         return new HitShape(hit.ref().id(), hit.ref().collection(), hit.collectionLabel(), hit.address() == null ? null : absolute(hit.address(), base),
                 hit.title().plain(), hit.title().runs(), hit.excerpt().runs(),
-                image == null ? null : new Picture(absolute(image.address(), base), image.alternative() == null ? "" : image.alternative()), hit.score(), hit.metres() == null ? null : (Double) (hit.metres() / 1_000));
+                image == null ? null : new Picture(absolute(image.address(), base), image.alternative() == null ? "" : image.alternative()), hit.score(), hit.metres() == null ? null : (Double) (hit.metres() / 1_000),
+                hit.tier() == null ? null : hit.tier().key(), reasons ? hit.standing() : null);
     }
 }

@@ -109,7 +109,7 @@ class HostedPage {
             HttpServletResponse response) {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
-        Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all);
+        Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false);
         List<Held> held = held(results, all);
         String filters = held.stream().map(one -> "&" + one.name() + "=" + URLEncoder.encode(one.value(), StandardCharsets.UTF_8)).collect(Collectors.joining());
         response.setHeader("Cache-Control", CacheControl.noCache().getHeaderValue());

@@ -47,7 +47,7 @@ class OwnerAnswersController {
     ResponseEntity<Results> results(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
-        return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page), all));
+        return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page), all, true));
     }
 
     @Operation(summary = "Values of one filter with their numbers: those right below a value, or those with some letters in the name.")

@@ -45,7 +45,7 @@ class PublicController {
     ResponseEntity<Results> results(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
-        return fresh(answering.results(live.site(), live.design(), q, PageNumber.of(page), all));
+        return fresh(answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false));
     }
 
     @Operation(summary = "Values of one filter with their numbers: those right below a value, or those with some letters in the name.")

@@ -7,8 +7,11 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.FilterPlaces;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.TierLooks;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.MarkedText;
+import tidylantern.core.query.Standing;
 
 /** The shapes in which answers go out. */
 final class SearchAnswers {
@@ -21,10 +24,24 @@ final class SearchAnswers {
      * @param url null where the site gives the item no address
      * @param titleRuns the title with its marked words
      * @param score what the words gave; 0 in the starting list
+     * @param tier that the item holds today: its key; null for none
+     * @param standing why it stands where it stands; null in what visitors get
      * @param distanceKm from the visitor's place, along the great circle; null where the item or the visitor has none
      */
     record HitShape(ItemId id, CollectionKey collection, String collectionLabel, @Nullable String url, String title,
-            List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable Picture image, double score, @Nullable Double distanceKm) {}
+            List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable Picture image, double score, @Nullable Double distanceKm,
+            @Nullable String tier, @Nullable Standing standing) {}
+
+    /**
+     * How visitors see a featured tier.
+     *
+     * @param disclosure what they read because it is paid for; null where it is not
+     */
+    record TierFace(String key, @Nullable String disclosure, TierLooks looks) {
+        static List<TierFace> of(SearchDesign design) {
+            return design.tiersByRank().stream().map(tier -> new TierFace(tier.key(), tier.disclosure(), tier.looks())).toList();
+        }
+    }
 
     /**
      * An order that visitors may choose.
@@ -40,10 +57,13 @@ final class SearchAnswers {
      * @param filters in the order in which visitors see them
      * @param filterPlaces how they stand in each place
      * @param orders that visitors may choose among; none where there is one
+     * @param tiers of featured listings, the highest first
+     * @param arranged how the cards stand
      * @param newestFirst whether the starting list begins with what was published last
      */
     record Results(String query, boolean startingList, int total, int page, int pages, int perPage, long tookMicros, List<HitShape> hits,
-            @Nullable String didYouMean, List<String> seeAlso, List<FilterShape> filters, FilterPlaces filterPlaces, List<OrderShape> orders, boolean newestFirst) {}
+            @Nullable String didYouMean, List<String> seeAlso, List<FilterShape> filters, FilterPlaces filterPlaces, List<OrderShape> orders, boolean newestFirst,
+            List<TierFace> tiers, SearchDesign.Arranged arranged) {}
 
     /**
      * What visitors can narrow by.
@@ -86,8 +106,9 @@ final class SearchAnswers {
     /**
      * @param completions whole queries in which the word at hand is completed; each finds something
      * @param didYouMean another query, where nothing is found; it finds something
+     * @param tiers of featured listings, the highest first
      */
-    record LiveResults(String query, boolean startingList, int total, long tookMicros, List<LiveGroup> groups, List<String> completions, @Nullable String didYouMean) {}
+    record LiveResults(String query, boolean startingList, int total, long tookMicros, List<LiveGroup> groups, List<String> completions, @Nullable String didYouMean, List<TierFace> tiers) {}
 
     /**
      * What the elements need to draw a search.
