@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import type { Hit } from '../shared/contract'
 import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
 import FilterGroup from './FilterGroup.vue'
@@ -9,6 +10,8 @@ import { MORE_VALUES } from './moreValues'
 import { addressOf, lit, sharedSearch, show } from './searchState'
 import { fetchResults, fetchValues, type Source } from './service'
 import { english as texts } from './texts'
+import { tierLook } from './tierLook'
+import TierRibbon from './TierRibbon.vue'
 import { useFilterChoice } from './useFilterChoice'
 import { useRoom } from './useRoom'
 import { useTheme } from './useTheme'
@@ -63,6 +66,15 @@ onBeforeUnmount(() => { state.resultsHere-- })
 
 /** Puts the results into an order that visitors may choose; the empty key is the owner's. */
 const put = (order: string) => show(state, state.query, 1, { ...state.filters, order: order === '' ? [] : [order] })
+const cards = computed(() => (answer.value?.hits ?? []).map(hit => ({ hit, look: tierLook(hit, answer.value?.tiers ?? []) })))
+/** For the owner alone: why a result stands where it stands. */
+function standing(hit: Hit): string {
+  const why = hit.standing!
+  if (why.pinnedAt !== null) return texts.pinned(why.pinnedAt)
+  const apart = why.by === null ? texts.byId : texts.keys[why.by.by] + (why.by.by === 'distance' && hit.distanceKm !== null ? ` (${distance(hit.distanceKm)})` : why.by.by === 'relevance' ? ` (${hit.score.toFixed(1)})` : why.by.field === null ? '' : ` (${why.by.field})`)
+  if (!why.lifted) return why.tierName === null ? texts.stands(apart) : texts.marked(why.tierName, apart)
+  return texts.lifted(why.tierName ?? '', why.placeInTier !== null ? texts.inTier(why.placeInTier) : why.takesTurns ? texts.itsTurn : why.by?.by === 'tier' ? '' : apart)
+}
 const KM_PER_MILE = 1.609344
 /** In the unit of a filter by distance, where the owner chose miles; a tenth where it is not far. */
 function distance(km: number): string {
@@ -111,14 +123,16 @@ watch(() => results.value, async now => {
         <button v-if="holds.changed.value" type="button" class="again" @click="holds.clear">{{ texts.clearAll }}</button>
       </div>
       <p v-if="answer.didYouMean" class="meant" part="did-you-mean">{{ texts.didYouMean }} <a :href="addressOf(search, answer.didYouMean, 1)" @click.exact.prevent="ask(answer.didYouMean)">{{ answer.didYouMean }}</a>?</p>
-      <ol class="cards">
-        <li v-for="hit in answer.hits" :key="`${hit.collection}/${hit.id}`">
-          <article class="card" :class="{ plain: !hit.image }" part="card">
+      <ol class="cards" :class="answer.arranged">
+        <li v-for="{ hit, look } in cards" :key="`${hit.collection}/${hit.id}`">
+          <p v-if="hit.standing" class="standing" part="standing">{{ standing(hit) }}</p>
+          <article class="card" :class="[{ plain: !hit.image }, look && ['tiered', look.edge]]" :style="look?.styles" :part="`card${look?.part ?? ''}`">
+            <TierRibbon v-if="look" :tier="look.tier" />
             <img v-if="hit.image" :src="safeAddress(hit.image.url) ?? undefined" alt="" loading="lazy" part="picture">
             <div>
               <h3 part="title"><a v-if="safeAddress(hit.url)" :href="safeAddress(hit.url)!" :target="target"><MarkedRuns :runs="hit.titleRuns" /></a><MarkedRuns v-else :runs="hit.titleRuns" /></h3>
               <p v-if="hit.excerpt.length > 0" class="excerpt" part="excerpt"><MarkedRuns :runs="hit.excerpt" /></p>
-              <p class="kind">{{ hit.collectionLabel }}<span v-if="hit.distanceKm !== null" part="distance"> · {{ texts.away(distance(hit.distanceKm)) }}</span></p>
+              <p class="kind">{{ hit.collectionLabel }}<span v-if="look?.tier.disclosure" part="disclosure"> · {{ look.tier.disclosure }}</span><span v-if="hit.distanceKm !== null" part="distance"> · {{ texts.away(distance(hit.distanceKm)) }}</span></p>
             </div>
           </article>
         </li>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, useHost, useId, watch } from 'vue'
-import type { Hit } from '../shared/contract'
+import type { Hit, LiveGroup } from '../shared/contract'
 import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
 import FilterGroup from './FilterGroup.vue'
@@ -9,6 +9,8 @@ import { MORE_VALUES } from './moreValues'
 import { addressOf, lit, sharedSearch, show } from './searchState'
 import { fetchFace, fetchLive, fetchValues, type Source } from './service'
 import { english as texts } from './texts'
+import { tierLook } from './tierLook'
+import TierRibbon from './TierRibbon.vue'
 import { useFilterChoice } from './useFilterChoice'
 import { useRoom } from './useRoom'
 import { useTheme } from './useTheme'
@@ -73,6 +75,7 @@ const rows = computed<Row[]>(() => {
 })
 const shown = computed(() => open.value && (enough.value || asked.value) && live.value.kind !== 'idle' && (live.value.value !== null || live.value.kind === 'failed'))
 const activeRow = computed(() => (shown.value ? rows.value[active.value] : undefined))
+const drawn = (group: LiveGroup) => group.hits.map(hit => ({ hit, look: tierLook(hit, live.value.value?.tiers ?? []) }))
 const rowOf = (hit: Hit) => rows.value.findIndex(row => row.hit === hit)
 const resultsPage = computed(() => face.value.value?.resultsPage ?? null)
 const allAddress = computed(() => addressOf(search, text.value.trim(), 1, state.resultsHere > 0 || !resultsPage.value ? undefined : resultsPage.value, choice.chosen.value))
@@ -215,11 +218,11 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhe
           <div v-for="group in groups" :key="group.collection" role="group" :aria-labelledby="`${id}-${group.collection}`" part="group">
             <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">{{ group.label }}<span aria-hidden="true">{{ group.total }}</span></div>
             <a
-              v-for="hit in group.hits" :id="rows[rowOf(hit)]?.id" :key="hit.id" role="option" tabindex="-1" class="row"
-              :class="{ active: rows[active]?.hit === hit, plain: !hit.image }" :part="rows[active]?.hit === hit ? 'row row-active' : 'row'"
+              v-for="{ hit, look } in drawn(group)" :id="rows[rowOf(hit)]?.id" :key="hit.id" role="option" tabindex="-1" class="row"
+              :class="[{ active: rows[active]?.hit === hit, plain: !hit.image }, look && ['tiered', look.edge]]" :style="look?.styles" :part="(rows[active]?.hit === hit ? 'row row-active' : 'row') + (look?.part ?? '')"
               :href="rows[rowOf(hit)]?.address ?? undefined" :target="target" :aria-selected="rows[active]?.hit === hit" @click="close">
               <img v-if="hit.image" :src="safeAddress(hit.image.url) ?? undefined" alt="" loading="lazy" part="picture">
-              <span><span class="name" part="title"><MarkedRuns :runs="hit.titleRuns" /></span><span class="about"><MarkedRuns :runs="hit.excerpt" /></span></span>
+              <span><span class="line"><span class="name" part="title"><MarkedRuns :runs="hit.titleRuns" /></span><TierRibbon v-if="look" :tier="look.tier" /></span><span class="about"><template v-if="look?.tier.disclosure">{{ look.tier.disclosure }} · </template><MarkedRuns :runs="hit.excerpt" /></span></span>
             </a>
           </div>
           <a

@@ -1,6 +1,6 @@
 import type { CollectionShape, OrderKey } from '../shared/contract'
 
-export const ORDER_NAMES: Record<OrderKey['by'], string> = { 'relevance': 'Relevance', 'distance': 'Distance', 'newest': 'Newest', 'next-day': 'Next day', 'number': 'A number', 'title': 'Title' }
+export const ORDER_NAMES: Record<OrderKey['by'], string> = { 'tier': 'Tier', 'place-in-tier': 'Place in the tier', 'relevance': 'Relevance', 'distance': 'Distance', 'newest': 'Newest', 'next-day': 'Next day', 'number': 'A number', 'title': 'Title' }
 
 /** One thing to order by, in words that a list of choices shows. */
 export interface OrderOption { id: string, label: string, key: OrderKey }
@@ -13,6 +13,8 @@ export function optionsFor(collections: readonly CollectionShape[]): OrderOption
   const fields = new Map(collections.flatMap(one => one.fields).map(field => [field.key, field]))
   const of = (kinds: string[]) => [...fields.values()].filter(field => kinds.includes(field.kind))
   const options = [
+    { label: 'Tier, the lifted ones first', key: keyOf('tier') },
+    { label: 'Place in the tier', key: keyOf('place-in-tier') },
     { label: 'Relevance', key: keyOf('relevance') },
     { label: 'Newest', key: keyOf('newest') },
     ...(of(['place']).length > 0 ? [{ label: 'Distance from the visitor', key: keyOf('distance') }] : []),

@@ -1,7 +1,7 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, ItemPage, ItemWhole, Mapping, NewKey, Outline, OwnerMark, Preview, ReachCounts, ReachedPage,
+  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, PlacementShape, Preview, ReachCounts, ReachedPage,
   NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, SynonymEffect, Sync, Trial, TrialsRun,
 } from '../shared/contract'
 
@@ -40,7 +40,7 @@ export const api = {
   firstStart: (given: { name: string, password: string, siteName: string, siteAddress: string }) => send<Session>('POST', '/first-start', given),
 
   sites: () => get<Site[]>('/sites'),
-  changeSite: (site: string, given: { name: string, address: string, origins: string[] }) => send<Site>('PUT', `/sites/${path(site)}`, given),
+  changeSite: (site: string, given: { name: string, address: string, origins: string[], timeZone: string | null }) => send<Site>('PUT', `/sites/${path(site)}`, given),
   setUpFile: (site: string) => `${root}/sites/${path(site)}/set-up`,
   /** @param document the text of a set-up's file */
   addSetUp: async (document: string) => (await fetchJson<SetUpMade>(`${root}/set-ups`, { ...change('POST', undefined), body: document })).body,
@@ -114,6 +114,12 @@ export const api = {
   trialsFile: (search: string) => `${root}/searches/${path(search)}/trials.csv`,
   /** @param csv the text of a table of trials */
   addTrials: async (search: string, csv: string) => (await fetchJson<{ added: number }>(`${root}/searches/${path(search)}/trials.csv`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
+  /** What the tiers and pins of the draft come to today. */
+  featured: (search: string) => get<Featured>(`/searches/${path(search)}/draft/featured`),
+  featuredShare: (search: string) => get<FeaturedShare[]>(`/searches/${path(search)}/draft/featured-share`),
+  placements: (site: string) => get<PlacementShape[]>(`/sites/${path(site)}/placements`),
+  place: (site: string, given: { items: ItemRef[], tier: string, place: number | null, from: string | null, until: string | null }) => send<PlacementShape[]>('PUT', `/sites/${path(site)}/placements`, given),
+  unplace: (site: string, items: ItemRef[], tier: string) => send<PlacementShape[]>('DELETE', `/sites/${path(site)}/placements`, { items, tier }),
   filterProposals: (search: string) => get<FilterProposal[]>(`/searches/${path(search)}/draft/filter-proposals`),
   filterFigures: (search: string) => get<FilterFigures[]>(`/searches/${path(search)}/draft/filter-figures`),
   filterValues: (search: string, field: string) => get<CountedValue[]>(`/searches/${path(search)}/draft/filter-values?${new URLSearchParams({ field })}`),

@@ -6,5 +6,7 @@ export interface StageAccess {
   set: () => Record<string, string[]>
   /** Lights a filter wherever it is drawn; null for none. */
   light: (filter: string | null) => void
+  /** Has the elements ask again, since something changed that is no part of the draft. */
+  refresh: () => void
 }
 export const STAGE: InjectionKey<StageAccess> = Symbol('stage')

@@ -25,7 +25,7 @@ import { useKeys } from '../useSingleKeys'
 const { site, search, step: here } = defineProps<{ site: string, search: string, step: ViewKey }>()
 const router = useRouter()
 const stage = ref<InstanceType<typeof StagePane>>()
-provide(STAGE, { set: () => stage.value?.ticked() ?? {}, light: filter => stage.value?.light(filter) })
+provide(STAGE, { set: () => stage.value?.ticked() ?? {}, light: filter => stage.value?.light(filter), refresh: () => stage.value?.refresh() })
 const draft = useDraft(() => search, () => stage.value?.refresh())
 const publishing = ref(false)
 const asking = ref(false)

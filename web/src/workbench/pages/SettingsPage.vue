@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import { ref, watch } from 'vue'
 import type { NewKey, SetUpMade } from '../../shared/contract'
@@ -23,7 +24,10 @@ watch(here, now => {
   name.value = now.name
   address.value = now.address
   origins.value = now.origins.join('\n')
+  timeZone.value = now.timeZone
 }, { immediate: true })
+const timeZone = ref('UTC')
+const zones = ['UTC', ...Intl.supportedValuesOf('timeZone').filter(zone => zone !== 'UTC')]
 const said = ref('')
 const { wrong, attempt } = useAttempt()
 const keyName = ref('')
@@ -31,7 +35,7 @@ const made = ref<NewKey | null>(null)
 
 const keep = () => attempt(async () => {
   said.value = ''
-  await api.changeSite(site, { name: name.value, address: address.value, origins: origins.value.split(/\s+/).filter(Boolean) })
+  await api.changeSite(site, { name: name.value, address: address.value, origins: origins.value.split(/\s+/).filter(Boolean), timeZone: timeZone.value })
   await queries.invalidateQueries({ queryKey: ['sites'] })
   said.value = 'Kept.'
 })
@@ -60,6 +64,10 @@ const removeKey = (id: number) => attempt(async () => {
         <h2>The site</h2>
         <div class="field"><label for="site-name">Name</label><InputText id="site-name" v-model="name" required maxlength="80" /></div>
         <div class="field"><label for="site-address">Address</label><InputText id="site-address" v-model="address" type="url" required /></div>
+        <div class="field">
+          <label id="time-zone">Time zone</label><Select v-model="timeZone" :options="zones" filter aria-labelledby="time-zone" />
+          <small>Placements begin and end, and turns change, when the day does there.</small>
+        </div>
         <div class="field">
           <label for="origins">Origins that may ask</label><Textarea id="origins" v-model="origins" rows="3" auto-resize aria-describedby="origins-help" />
           <small id="origins-help">One a line, such as https://www.your-site.example. Browsers on other pages are turned away.</small>

@@ -41,7 +41,8 @@ const lines: Record<StepKey, () => string> = {
   'filters': () => (design.filters.length === 0 ? 'None yet' : counted(inUse(design.filters).length, 'filter')),
   'order': () => {
     const { withWords, choices } = design.order
-    return `${ORDER_NAMES[withWords[0]!.by]} first${choices.length > 0 ? ` · ${counted(choices.length, 'choice')}` : ''}`
+    const { tiers, pins } = design
+    return [`${ORDER_NAMES[withWords[0]!.by]} first`, tiers.length > 0 ? counted(tiers.length, 'tier') : '', pins.length > 0 ? counted(pins.length, 'pin') : '', tiers.length + pins.length === 0 && choices.length > 0 ? counted(choices.length, 'choice') : ''].filter(Boolean).join(' · ')
   },
   'go-live': () => {
     if (!summary?.live) return 'Not live yet'

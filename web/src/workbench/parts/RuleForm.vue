@@ -9,8 +9,13 @@ import type { CollectionShape, ReachRule } from '../../shared/contract'
 import { counted } from '../format'
 import { api } from '../ownerApi'
 
-/** One rule of what is searched in a collection, from what it does over what it looks at to the value. */
-const { site, collection } = defineProps<{ site: string, collection: CollectionShape }>()
+/** One rule about items of a collection, from what it does over what it looks at to the value. */
+const { site, collection, picks = false } = defineProps<{
+  site: string
+  collection: CollectionShape
+  /** Whether the rule only picks items, by yes or no too, so that there is nothing to say of what it does. */
+  picks?: boolean
+}>()
 const emit = defineEmits<{ add: [part: 'only' | 'leaveOut', rule: ReachRule], close: [] }>()
 const SUGGESTED = 12
 const part = ref<'only' | 'leaveOut'>('leaveOut')
@@ -18,6 +23,7 @@ const parts = [{ value: 'leaveOut', label: 'Leave out' }, { value: 'only', label
 const hasAuthor = computed(() => collection.fields.some(field => field.key === 'author'))
 const subjects = computed(() => [
   ...collection.fields.filter(field => field.kind === 'category' && field.key !== 'author').map(field => ({ value: `field ${field.key}`, label: field.label })),
+  ...collection.fields.filter(field => picks && field.kind === 'yes-no').map(field => ({ value: `field ${field.key}`, label: field.label })),
   ...(hasAuthor.value ? [{ value: 'author', label: 'Author' }] : []),
   { value: 'address', label: 'Address' }, { value: 'item', label: 'One item' },
 ])
@@ -31,7 +37,8 @@ watch(subject, () => { picked.value = null; choices.value = []; pattern.value = 
 
 async function offer(words: string) {
   const asked = subject.value
-  const found: Choice[] = asked === 'item'
+  const yesNo = asked.startsWith('field ') && collection.fields.some(field => field.kind === 'yes-no' && field.key === asked.slice('field '.length))
+  const found: Choice[] = yesNo ? [{ value: 'yes', label: 'Yes', note: '' }, { value: 'no', label: 'No', note: '' }] : asked === 'item'
     ? (await api.items(site, collection.key, new URLSearchParams({ q: words, page: '1', perPage: String(SUGGESTED) }))).items.map(item => ({ value: item.id, label: item.title, note: item.id }))
     : (await api.values(site, collection.key, asked === 'author' ? 'author' : asked.slice('field '.length), words)).slice(0, 100)
       .map(one => ({ value: one.value, label: one.names.join(' › '), note: counted(one.count, 'item') }))
@@ -52,7 +59,7 @@ function add() {
 
 <template>
   <form class="rule" @submit.prevent="add" @keydown.esc="emit('close')">
-    <SelectButton v-model="part" :options="parts" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="What the rule does" />
+    <SelectButton v-if="!picks" v-model="part" :options="parts" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="What the rule does" />
     <div class="line">
       <Select v-model="subject" :options="subjects" option-label="label" option-value="value" size="small" aria-label="What the rule looks at" />
       <InputText v-if="subject === 'address'" v-model="pattern" size="small" placeholder="/journal/drafts/*" aria-label="Pattern of addresses" />

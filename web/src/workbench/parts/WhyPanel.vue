@@ -72,12 +72,22 @@ const said: Record<Reason['kind'], (reason: Reason) => string> = {
   'too-few-words': reason => `It holds too few of the words: ${quoted(reason.words)} ${reason.words.length === 1 ? 'is' : 'are'} missing.`,
   'filtered': reason => `It is lost to a filter: ${reason.fields.map(fieldLabel).join(' and ')} must be ${reason.words.map(value => value.split('/').join(' › ')).join(' or ')}. Take the tick off on the stage.`,
   'operators': () => 'It does not fit the operators in the query.',
+  'taken-out': () => 'A pin takes it out of this query.',
 }
 const cures: Record<Remedy['cure'], (remedy: Remedy) => string> = {
   'search-collection': () => 'Search this collection', 'drop-rule': () => 'Take the rule back', 'drop-only-rules': () => 'Take these rules back', 'search-field': remedy => `Search ${fieldLabel(remedy.field ?? '')}`,
   'allow-typos': () => 'Forgive typos', 'free-first-letter': () => 'Forgive the first letter too', 'match-starts': () => 'Let starts of words do', 'match-inside': () => 'Let parts of words do',
-  'find-other-forms': () => 'Find other forms of a word', 'add-synonym': () => 'Add it as a synonym of the title', 'need-fewer-words': () => 'Let one word do', 'no-operators': () => 'Read operators as words',
+  'find-other-forms': () => 'Find other forms of a word', 'add-synonym': () => 'Add it as a synonym of the title', 'need-fewer-words': () => 'Let one word do', 'no-operators': () => 'Read operators as words', 'drop-pin': () => 'Let it in again',
 }
+/** What else than the order's keys moves it. */
+const moved = computed(() => {
+  const standing = why.value?.standing
+  if (!standing) return ''
+  if (standing.pinnedAt !== null) return `A pin puts it at place ${standing.pinnedAt}.`
+  if (standing.tierName === null) return ''
+  return standing.lifted ? `It is lifted, since it holds “${standing.tierName}”${standing.placeInTier !== null ? `, at place ${standing.placeInTier} in the tier` : standing.takesTurns ? '; those of the tier take turns by day' : ''}.`
+    : `It holds “${standing.tierName}”, which marks it and does not lift it here.`
+})
 const effect = (remedy: Remedy) => `${remedy.place ? `then place ${formatNumber(remedy.place)}` : 'then other reasons remain'} · ${counted(remedy.total, 'result')} instead of ${formatNumber(why.value?.total ?? 0)}`
 function keep(after: SearchDesign) {
   draft.change('why', () => after)
@@ -117,7 +127,8 @@ const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.
     <template v-else-if="item && why">
       <template v-if="why.place">
         <p class="verdict hit" role="status"><i class="pi pi-check-circle" aria-hidden="true" /><span><b>Found at place {{ formatNumber(why.place) }}</b> of {{ counted(why.total, 'result') }}, on page {{ why.page }}.</span></p>
-        <p v-if="why.startingList" class="quiet">Too little is typed to search, so everything is shown, newest first.</p>
+        <p v-if="moved" class="moved"><i class="pi pi-star" aria-hidden="true" /> {{ moved }}</p>
+        <p v-if="why.startingList" class="quiet">Too little is typed to search, so everything is shown.</p>
         <div v-for="word in why.words" :key="word.word" class="word">
           <h3>{{ word.word }} <small class="quiet number">{{ word.gives.toFixed(2) }}</small></h3>
           <p v-if="word.fields.length === 0" class="quiet">It does not hold this word, and needs not.</p>
@@ -151,6 +162,7 @@ const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.
 .verdict { display: flex; gap: 10px; padding: 10px 14px; border-radius: 8px; background: var(--bad-wash); color: #84261d; margin-bottom: 12px; }
 .verdict.hit { background: #e6f1ea; color: #225c3a; }
 .verdict .pi { margin-top: 3px; }
+.moved { display: flex; align-items: center; gap: 8px; margin-bottom: 12px; } .moved .pi { color: var(--lamp-deep); }
 .word h3 { display: flex; justify-content: space-between; margin-top: 12px; font-family: inherit; }
 .trial { display: flex; flex-wrap: wrap; align-items: center; gap: 6px 12px; margin-top: 16px; padding-top: 14px; border-top: 1px solid var(--line); }
 ul { list-style: none; margin: 4px 0 0; padding: 0; }

@@ -24,6 +24,7 @@ async function copy(what: string, text: string) {
   copied.value = what
 }
 const kinds = [{ label: 'The hosted page', value: 'hosted' }, { label: 'A page of my site', value: 'own' }]
+const arrangements = [{ label: 'One below the other', value: 'list' }, { label: 'Side by side', value: 'grid' }]
 const own = ref(page.value.address !== null)
 function choose(kind: string) {
   own.value = kind === 'own'
@@ -66,7 +67,8 @@ function put(address: string | null) {
       <pre class="slip" tabindex="0" aria-label="Tags for the results page">{{ pageTag }}</pre>
       <Button :label="copied === 'page' ? 'Copied' : 'Copy'" icon="pi pi-copy" size="small" severity="secondary" outlined @click="copy('page', pageTag)" />
     </template>
-    <p v-else class="quiet">At <a :href="hosted" target="_blank" rel="noopener">{{ hosted }}</a>. It works without script, too.</p>
+    <p v-if="!own" class="quiet">At <a :href="hosted" target="_blank" rel="noopener">{{ hosted }}</a>. It works without script, too.</p>
+    <SelectButton :model-value="page.arranged" :options="arrangements" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="How results stand" @update:model-value="draft.change('page.arranged', design => ({ ...design, page: { ...design.page, arranged: $event } }))" />
   </section>
 
   <section>

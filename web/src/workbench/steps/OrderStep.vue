@@ -1,15 +1,22 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed } from 'vue'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref } from 'vue'
 import type { CollectionShape, ResultOrder, SearchSummary } from '../../shared/contract'
 import { keyFrom } from '../filters'
 import { optionsFor } from '../orders'
+import FeaturedShares from '../parts/FeaturedShares.vue'
 import OrderKeys from '../parts/OrderKeys.vue'
+import PinsEditor from '../parts/PinsEditor.vue'
+import TierList from '../parts/TierList.vue'
 import type { DraftEditing } from '../useDraft'
 
-/** In which order results stand, with words and without, and which others visitors may choose. */
+/** What comes first, and what stands out: the order, featured tiers, pins, and how much of a page is featured. */
 const { draft, collections, summary } = defineProps<{ draft: DraftEditing, site: string, search: string, collections: readonly CollectionShape[], summary: SearchSummary | null }>()
+const emit = defineEmits<{ ask: [query: string] }>()
+const views = [{ value: 'order', label: 'Order' }, { value: 'tiers', label: 'Tiers' }, { value: 'pins', label: 'Pins' }, { value: 'share', label: 'How much' }]
+const view = ref('order')
 const order = computed(() => draft.design.value!.order)
 const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.step === 'order'))
 const searched = computed(() => collections.filter(one => draft.design.value!.reach.collections.some(other => other.collection === one.key)))
@@ -37,33 +44,40 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
 </script>
 
 <template>
-  <h2>Order</h2>
-  <p class="lead">What comes first. Equals go on to the next key, and the last equals stand by their id, so that pages never repeat an item. What says nothing comes last.</p>
+  <h2>Order &amp; featured</h2>
+  <SelectButton v-model="view" :options="views" option-label="label" option-value="value" :allow-empty="false" size="small" class="views" aria-label="What is decided here" />
   <p v-for="remark in remarks" :key="remark.text" class="remark" role="status"><i class="pi pi-info-circle" aria-hidden="true" />{{ remark.text }}</p>
-  <section class="slip">
-    <h3>With words typed</h3>
-    <OrderKeys label="Order with words" :options="options" :model-value="order.withWords" @update:model-value="put('order.withWords', { withWords: $event })" />
-  </section>
-  <section class="slip">
-    <h3>Without words</h3>
-    <OrderKeys label="Order without words" :options="options" :model-value="order.withoutWords" @update:model-value="put('order.withoutWords', { withoutWords: $event })" />
-  </section>
-  <h2 class="second">Visitors may choose</h2>
-  <p v-if="order.choices.length === 0" class="quiet">Nothing yet: visitors see one order, and no menu for it.</p>
-  <div v-else class="slip own"><label for="own-order">They read for the order above</label><InputText id="own-order" size="small" maxlength="40" :model-value="order.label" @change="text($event) && put('order.label', { label: text($event) })" /></div>
-  <section v-for="(choice, at) in order.choices" :key="choice.key" class="slip">
-    <div class="head">
-      <InputText size="small" maxlength="40" class="label" :model-value="choice.label" :aria-label="`What visitors read for ${choice.label}`" @change="text($event) && change(at, { label: text($event) })" />
-      <Button icon="pi pi-arrow-up" text rounded size="small" severity="secondary" :disabled="at === 0" :aria-label="`Move the choice ${choice.label} up`" @click="move(at, -1)" />
-      <Button icon="pi pi-arrow-down" text rounded size="small" severity="secondary" :disabled="at === order.choices.length - 1" :aria-label="`Move the choice ${choice.label} down`" @click="move(at, 1)" />
-      <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take the choice ${choice.label} away`" @click="put('order.choices', { choices: order.choices.filter((_, n) => n !== at) })" />
-    </div>
-    <OrderKeys :label="choice.label" :options="options" :model-value="choice.by" @update:model-value="change(at, { by: $event })" />
-  </section>
-  <Button v-if="next && order.choices.length < MOST" label="Add an order to choose" icon="pi pi-plus" size="small" severity="secondary" outlined class="more" @click="add" />
+  <template v-if="view === 'order'">
+    <p class="lead">What comes first. Equals go on to the next key, and the last equals stand by their id, so that pages never repeat an item. What says nothing comes last.</p>
+    <section class="slip">
+      <h3>With words typed</h3>
+      <OrderKeys label="Order with words" :options="options" :model-value="order.withWords" @update:model-value="put('order.withWords', { withWords: $event })" />
+    </section>
+    <section class="slip">
+      <h3>Without words</h3>
+      <OrderKeys label="Order without words" :options="options" :model-value="order.withoutWords" @update:model-value="put('order.withoutWords', { withoutWords: $event })" />
+    </section>
+    <h2 class="second">Visitors may choose</h2>
+    <p v-if="order.choices.length === 0" class="quiet">Nothing yet: visitors see one order, and no menu for it.</p>
+    <div v-else class="slip own"><label for="own-order">They read for the order above</label><InputText id="own-order" size="small" maxlength="40" :model-value="order.label" @change="text($event) && put('order.label', { label: text($event) })" /></div>
+    <section v-for="(choice, at) in order.choices" :key="choice.key" class="slip">
+      <div class="head">
+        <InputText size="small" maxlength="40" class="label" :model-value="choice.label" :aria-label="`What visitors read for ${choice.label}`" @change="text($event) && change(at, { label: text($event) })" />
+        <Button icon="pi pi-arrow-up" text rounded size="small" severity="secondary" :disabled="at === 0" :aria-label="`Move the choice ${choice.label} up`" @click="move(at, -1)" />
+        <Button icon="pi pi-arrow-down" text rounded size="small" severity="secondary" :disabled="at === order.choices.length - 1" :aria-label="`Move the choice ${choice.label} down`" @click="move(at, 1)" />
+        <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take the choice ${choice.label} away`" @click="put('order.choices', { choices: order.choices.filter((_, n) => n !== at) })" />
+      </div>
+      <OrderKeys :label="choice.label" :options="options" :model-value="choice.by" @update:model-value="change(at, { by: $event })" />
+    </section>
+    <Button v-if="next && order.choices.length < MOST" label="Add an order to choose" icon="pi pi-plus" size="small" severity="secondary" outlined class="more" @click="add" />
+  </template>
+  <TierList v-else-if="view === 'tiers'" :site="site" :search="search" :collections="searched" :design="draft.design.value!" @change="draft.change" />
+  <PinsEditor v-else-if="view === 'pins'" :search="search" :collections="collections" :model-value="draft.design.value!.pins" @update:model-value="draft.change('pins', design => ({ ...design, pins: $event }))" @ask="emit('ask', $event)" />
+  <FeaturedShares v-else :search="search" :model-value="order.mostFeatured" @update:model-value="put('order.mostFeatured', { mostFeatured: $event })" @ask="emit('ask', $event)" />
 </template>
 
 <style scoped>
+.views { margin: 10px 0 12px; }
 .remark { margin-top: 12px; }
 .slip { margin-top: 12px; padding: 12px 14px; }
 h3 { margin: 0 0 8px; font-size: 14.5px; font-weight: 650; }

@@ -5,7 +5,7 @@ export const steps = [
   { key: 'what-is-searched', name: 'What is searched', remarks: 'reach' },
   { key: 'words', name: 'Words', remarks: 'words' },
   { key: 'filters', name: 'Filters', remarks: 'filters' },
-  { key: 'order', name: 'Order', remarks: 'order' },
+  { key: 'order', name: 'Order & featured', remarks: 'order' },
   { key: 'go-live', name: 'Go live', remarks: 'go-live' },
 ] as const satisfies readonly { key: string, name: string, remarks: Remark['step'] }[]
 
