@@ -69,8 +69,18 @@ public final class DemoLoader {
                 }
             }
         }
+        placements(today);
         sources(siteAddress);
         return items;
+    }
+
+    /** Places that are held by hand, for some days from today on. */
+    private void placements(LocalDate today) {
+        for (JsonNode one : JSON.readTree(Quillhaven.placements())) {
+            Map<String, Object> item = Map.of("collection", one.path("collection").asString(), "id", one.path("id").asString());
+            send("PUT", "/sites/" + SITE + "/placements", JSON.writeValueAsString(Map.of("items", List.of(item), "tier", one.path("tier").asString(), "place", one.path("place").asInt(),
+                    "from", today.toString(), "until", today.plusDays(one.path("days").asInt()).toString())), "application/json", null);
+        }
     }
 
     /** Sets up where each collection can be read from on the stand-in website; what is set up already follows the site's address. */
@@ -99,8 +109,10 @@ public final class DemoLoader {
             ((ArrayNode) design.path("words").path("weights")).removeIf(weight -> !fields.contains(weight.path("field").asString()));
         }
         design.set("filters", wanted.path("filters"));
-        if (wanted.has("order")) {
-            design.set("order", wanted.path("order"));
+        for (String part : List.of("order", "tiers", "pins")) {
+            if (wanted.has(part)) {
+                design.set(part, wanted.path(part));
+            }
         }
         HttpResponse<String> changed = send("PUT", search + "/draft", JSON.writeValueAsString(design), "application/json", draft.headers().firstValue("ETag").orElse(""));
         send("POST", search + "/publish", "", "application/json", changed.headers().firstValue("ETag").orElse(""));

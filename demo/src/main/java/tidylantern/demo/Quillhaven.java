@@ -93,6 +93,11 @@ public final class Quillhaven {
         return String.join("\n", lines("trials.csv"));
     }
 
+    /** Which items hold featured tiers by hand, as JSON. */
+    static String placements() {
+        return String.join("\n", lines("placements.json"));
+    }
+
     /** The demo's searches: a JSON list of keys, names, collections (all where none are named) and filters. */
     static String searches() {
         return String.join("\n", lines("searches.json"));
