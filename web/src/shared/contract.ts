@@ -62,6 +62,7 @@ export type NewKey = Schemas['NewKey']
 
 export type ItemWhole = Schemas['ItemWhole']
 export type FieldSaid = Schemas['FieldSaid']
+export type OwnPlace = Schemas['OwnPlace']
 export type OwnerMark = Schemas['OwnerMark']
 export type CategoryValue = Schemas['Value']
 export type Finding = Schemas['Finding']

@@ -47,8 +47,10 @@ const canAsk = 'geolocation' in navigator && window.isSecureContext
   <p v-if="refused" class="help" role="status">{{ texts.noPosition }}</p>
   <p v-else-if="around.unknown" class="help" role="status">{{ texts.noSuchPlace(around.unknown) }}</p>
   <p v-else-if="!around.known" class="help">{{ texts.sayWhere }}</p>
+  <p v-if="around.namesakes.length > 0" class="namesakes"><span>{{ texts.orElse }}</span><button v-for="one in around.namesakes" :key="one" type="button" class="more" @click="emit('put', { place: [one], near: [] })">{{ one }}</button></p>
   <select v-if="around.known" class="typed" :aria-label="filter.label" :value="chosen" @change="emit('put', { [filter.key]: ($event.target as HTMLSelectElement).value === '' ? [] : [($event.target as HTMLSelectElement).value] })">
     <option value="">{{ filter.neutral || texts.anyDistance }}</option>
     <option v-for="value in filter.values" :key="value.value" :value="value.value" :disabled="value.count === 0 && !value.selected">{{ value.label }}{{ filter.counts ? ` (${number(value.count)})` : '' }}</option>
   </select>
+  <small v-if="around.attribution" class="attribution">{{ around.attribution }}</small>
 </template>

@@ -51,6 +51,7 @@ export interface Texts {
   sayWhere: string
   noSuchPlace: (name: string) => string
   anyDistance: string
+  orElse: string
   takeOff: (label: string) => string
   clearAll: string
   more: (values: number) => string
@@ -114,6 +115,7 @@ export const english: Texts = {
   sayWhere: 'Write a place to choose a distance from it.',
   noSuchPlace: name => `Nothing here lies in a place called “${name}”.`,
   anyDistance: 'Any distance',
+  orElse: 'Or did you mean',
   takeOff: label => `Take off ${label}`,
   clearAll: 'Clear all',
   more: values => `${number(values)} more`,

@@ -1,7 +1,7 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, PlacementShape, Preview, ReachCounts, ReachedPage,
+  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, ReachedPage,
   NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, SynonymEffect, Sync, Trial, TrialsRun,
 } from '../shared/contract'
 
@@ -117,6 +117,8 @@ export const api = {
   /** What the tiers and pins of the draft come to today. */
   featured: (search: string) => get<Featured>(`/searches/${path(search)}/draft/featured`),
   featuredShare: (search: string) => get<FeaturedShare[]>(`/searches/${path(search)}/draft/featured-share`),
+  ownPlaces: (site: string) => get<OwnPlace[]>(`/sites/${path(site)}/places`),
+  putOwnPlaces: (site: string, places: OwnPlace[]) => send<OwnPlace[]>('PUT', `/sites/${path(site)}/places`, places),
   placements: (site: string) => get<PlacementShape[]>(`/sites/${path(site)}/placements`),
   place: (site: string, given: { items: ItemRef[], tier: string, place: number | null, from: string | null, until: string | null }) => send<PlacementShape[]>('PUT', `/sites/${path(site)}/placements`, given),
   unplace: (site: string, items: ItemRef[], tier: string) => send<PlacementShape[]>('DELETE', `/sites/${path(site)}/placements`, { items, tier }),

@@ -9,6 +9,7 @@ import type { NewKey, SetUpMade } from '../../shared/contract'
 import { formatTime } from '../format'
 import { api } from '../ownerApi'
 import FileButton from '../parts/FileButton.vue'
+import OwnPlaces from '../parts/OwnPlaces.vue'
 import { useAttempt } from '../useAttempt'
 
 const { site } = defineProps<{ site: string }>()
@@ -57,7 +58,7 @@ const removeKey = (id: number) => attempt(async () => {
 
 <template>
   <main class="page">
-    <div class="page-head"><div><h1>Site</h1><p class="lead">What this site is called, who may ask its searches, the keys that scripts use, and its set-up as a file.</p></div></div>
+    <div class="page-head"><div><h1>Site</h1><p class="lead">What this site is called, who may ask its searches, the keys that scripts use, names of places, and its set-up as a file.</p></div></div>
     <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
     <div class="two">
       <form class="slip" @submit.prevent="keep">
@@ -87,6 +88,7 @@ const removeKey = (id: number) => attempt(async () => {
           <InputText v-model="keyName" required maxlength="80" placeholder="What it is for" aria-label="Name of the new key" /><Button type="submit" label="Make a key" severity="secondary" outlined />
         </form>
       </section>
+      <OwnPlaces :site="site" />
       <section class="slip">
         <h2>Take it elsewhere</h2>
         <p class="lead">The set-up holds collections, fields, sources, what you added to items, and the searches. Items stay; each collection is saved on its own page.</p>

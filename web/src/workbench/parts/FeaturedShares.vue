@@ -19,7 +19,7 @@ const SHOWN = 12
 
 <template>
   <div class="limit"><label :for="id">Warn where more of the first page is featured than</label><InputNumber :input-id="id" v-model="limit" :min="0" :max="100" suffix=" %" size="small" class="percent" /></div>
-  <p v-if="data" class="remark" :class="{ calm: over === 0 }" role="status"><i class="pi" :class="over === 0 ? 'pi-check' : 'pi-exclamation-triangle'" aria-hidden="true" />{{ over === 0 ? `No query is over it: the starting list and ${counted(rows.length - 1, 'trial query', 'trial queries')} were asked.` : `${counted(over, 'query', 'queries')} of ${formatNumber(rows.length)} ${over === 1 ? 'is' : 'are'} over it. Visitors stop trusting a list that is for sale.` }}</p>
+  <p v-if="data" class="remark" :class="{ calm: over === 0 }" role="status"><i class="pi" :class="over === 0 ? 'pi-check' : 'pi-exclamation-triangle'" aria-hidden="true" />{{ over === 0 ? rows.length === 1 ? 'The starting list is not over it. Keep trials, and their queries are looked at too.' : `No query is over it: the starting list and ${counted(rows.length - 1, 'trial query', 'trial queries')} were asked.` : `${counted(over, 'query', 'queries')} of ${formatNumber(rows.length)} ${over === 1 ? 'is' : 'are'} over it. Visitors stop trusting a list that is for sale.` }}</p>
   <ul v-if="rows.length > 0">
     <li v-for="one in rows.slice(0, SHOWN)" :key="one.query" :class="{ over: one.share > limit }">
       <button type="button" @click="emit('ask', one.query)">{{ one.query === '' ? 'Nothing typed' : one.query }}</button>

@@ -52,5 +52,6 @@ li { display: flex; flex-wrap: wrap; align-items: center; gap: 2px; min-height: 
 .what { flex: 1; min-width: 0; } .what small { display: inline-block; min-width: 28px; }
 li :deep(.p-button) { width: 28px; height: 28px; padding: 0; flex: none; }
 .fallback { display: flex; flex-basis: 100%; align-items: center; gap: 8px; padding: 2px 6px 6px 58px; font-size: 13px; }
+.fallback label { white-space: nowrap; } .fallback :deep(.p-select) { min-width: 0; }
 .add { width: 220px; }
 </style>

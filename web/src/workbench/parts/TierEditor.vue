@@ -69,7 +69,7 @@ function said({ collection, rule }: TierHolders): string {
 <style scoped>
 .tier { display: grid; gap: 10px; padding-top: 10px; }
 .numbers { display: grid; grid-template-columns: 1fr 104px; gap: 6px 10px; align-items: center; font-size: 13px; } .numbers :deep(input) { width: 100%; }
-.pair { display: flex; align-items: center; gap: 10px; min-height: 36px; font-size: 13.5px; } .pair small { display: block; font-size: 12.5px; }
+.pair { display: flex; align-items: center; gap: 10px; min-height: 36px; font-size: 13.5px; } .pair > :deep(.p-toggleswitch) { flex: none; } .pair small { display: block; font-size: 12.5px; }
 h4 { margin: 2px 0 -2px; font-size: 13px; font-weight: 650; }
 ul { list-style: none; margin: 0; padding: 0; }
 li { display: flex; align-items: center; justify-content: space-between; gap: 8px; padding: 2px 0; font-size: 13.5px; border-bottom: 1px solid var(--line); } li :deep(.p-button) { width: 28px; height: 28px; padding: 0; }

@@ -24,6 +24,7 @@ class ArchitectureTest {
                 .layer("content").definedBy("tidylantern.core.content..")
                 .layer("design").definedBy("tidylantern.core.design..")
                 .layer("index").definedBy("tidylantern.core.index..")
+                .layer("place").definedBy("tidylantern.core.place..")
                 .layer("query").definedBy("tidylantern.core.query..")
                 .layer("trial").definedBy("tidylantern.core.trial..")
                 .layer("mapping").definedBy("tidylantern.core.mapping..")
@@ -33,7 +34,8 @@ class ArchitectureTest {
                 .whereLayer("trial").mayNotBeAccessedByAnyLayer()
                 .whereLayer("query").mayOnlyBeAccessedByLayers("trial")
                 .whereLayer("design").mayOnlyBeAccessedByLayers("query", "trial")
-                .whereLayer("index").mayOnlyBeAccessedByLayers("query")
+                .whereLayer("index").mayOnlyBeAccessedByLayers("place", "query")
+                .whereLayer("place").mayOnlyBeAccessedByLayers("query")
                 .whereLayer("content").mayOnlyBeAccessedByLayers("design", "index", "query", "trial", "mapping", "health").check(CORE);
     }
 }

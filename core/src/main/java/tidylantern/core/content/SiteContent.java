@@ -17,16 +17,18 @@ import org.jspecify.annotations.Nullable;
  * @param collections in the owner's order; a field's key has one kind over all of them
  * @param placements given by hand, those of other days too
  * @param zone by which the site's days begin and end
+ * @param ownPlaces names of places that the owner added
  */
-public record SiteContent(List<Collection> collections, List<Placement> placements, ZoneId zone) {
+public record SiteContent(List<Collection> collections, List<Placement> placements, ZoneId zone, List<OwnPlace> ownPlaces) {
     /** Without placements, by Greenwich time. */
     public SiteContent(List<Collection> collections) {
-        this(collections, List.of(), ZoneOffset.UTC);
+        this(collections, List.of(), ZoneOffset.UTC, List.of());
     }
 
     public SiteContent {
         collections = List.copyOf(collections);
         placements = List.copyOf(placements);
+        ownPlaces = List.copyOf(ownPlaces);
         Map<FieldKey, FieldKind> kinds = new LinkedHashMap<>();
         for (Collection collection : collections) {
             for (Field field : collection.fields()) {

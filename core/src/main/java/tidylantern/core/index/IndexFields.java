@@ -14,6 +14,7 @@ import org.apache.lucene.document.DoubleField;
 import org.apache.lucene.document.Field;
 import org.apache.lucene.document.FieldType;
 import org.apache.lucene.document.LatLonDocValuesField;
+import org.apache.lucene.document.LatLonPoint;
 import org.apache.lucene.document.LongField;
 import org.apache.lucene.document.NumericDocValuesField;
 import org.apache.lucene.document.SortedDocValuesField;
@@ -103,7 +104,7 @@ public final class IndexFields {
         return "numbers:" + field.value();
     }
 
-    /** Where the positions of a place field lie, in degrees to about a centimetre. */
+    /** Where the positions of a place field lie (points and values), in degrees to about a centimetre. */
     public static String place(FieldKey field) {
         return "place:" + field.value();
     }
@@ -192,6 +193,7 @@ public final class IndexFields {
             }
             case FieldValue.Place place -> {
                 document.add(new LatLonDocValuesField(place(key), place.latitude(), place.longitude()));
+                document.add(new LatLonPoint(place(key), place.latitude(), place.longitude()));
                 if (place.name() != null) {
                     document.add(new SortedDocValuesField(placeName(key), new BytesRef(place.name().substring(0, Math.min(place.name().length(), LONGEST_TITLE)))));
                 }

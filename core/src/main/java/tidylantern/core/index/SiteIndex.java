@@ -37,7 +37,7 @@ public final class SiteIndex implements Closeable {
     private static final String LAST_CHANGE = "last-change";
     private static final String SHAPE = "shape";
     /** Raised whenever {@link IndexFields} lays items out in another way: an older index is then thrown away and made anew. */
-    private static final String CURRENT_SHAPE = "5";
+    private static final String CURRENT_SHAPE = "6";
 
     private final Directory directory;
     private final IndexWriter writer;

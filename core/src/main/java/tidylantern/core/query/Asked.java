@@ -18,11 +18,13 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
+import tidylantern.core.place.Gazetteer;
 
 /** One query with all that it is asked of; what ways on from it are made from and tried on. */
-record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, ReadQuery read, Narrowing narrowing) {
-    static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
-        return new Asked(searcher, content, design, query, ReadQuery.read(query, design, content, searcher), Narrowing.of(query, design, content, searcher));
+record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, ReadQuery read, Narrowing narrowing) {
+    static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer) throws IOException {
+        Located located = Located.of(searcher, design, content, gazetteer, query.whereabouts());
+        return new Asked(searcher, content, design, query, located, ReadQuery.read(query, design, content, searcher), Narrowing.of(query, design, content, searcher, located));
     }
 
     /** In which order its results stand. */
@@ -43,7 +45,7 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
     /** The same filters with other words. */
     Asked with(String text) throws IOException {
         VisitorQuery other = query.withText(text);
-        return new Asked(searcher, content, design, other, ReadQuery.read(other, design, content, searcher), narrowing);
+        return new Asked(searcher, content, design, other, located, ReadQuery.read(other, design, content, searcher), narrowing);
     }
 
     int total() throws IOException {

@@ -9,20 +9,26 @@ import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.apache.lucene.document.LatLonDocValuesField;
+import org.apache.lucene.document.LatLonPoint;
 import org.apache.lucene.geo.GeoEncodingUtils;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedNumericDocValues;
+import org.apache.lucene.search.IndexOrDocValuesQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.util.SloppyMath;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.OwnPlace;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.place.Gazetteer;
+import tidylantern.core.place.Position;
 
 /**
  * What lies within a distance of a place, along the great circle over a sphere of R = 6371.0088 km (IUGG mean radius). Bounds are
@@ -42,29 +48,28 @@ final class DistanceFilter implements OneFilter {
     private final double metres;
     private final Locale language;
     private final PlaceNames names;
-    private final String asked;
-    private final Whereabouts.@Nullable Position around;
-    private final String aroundName;
+    private final List<String> own;
+    private final Located located;
+    private final @Nullable Position around;
     /** In the unit; null where nothing is set. */
     private final @Nullable Double radius;
     private final double[] offered;
     private final Within counting;
 
-    DistanceFilter(Filter filter, List<String> given, boolean first, IndexSearcher searcher, SiteContent content, SearchDesign design, Whereabouts whereabouts) throws IOException {
+    DistanceFilter(Filter filter, List<String> given, boolean first, IndexSearcher searcher, SiteContent content, SearchDesign design, @Nullable Double within, Located located) throws IOException {
         this.filter = filter;
         unit = filter.unit().equals(MILES) ? MILES : "km";
         metres = unit.equals(MILES) ? METRES_PER_MILE : METRES_PER_KM;
         language = Locale.forLanguageTag(content.languages(design.searched()).stream().sorted().findFirst().orElse("en"));
         names = PlaceNames.of(searcher, design.reach(), filter.field());
-        PlaceNames.Named named = whereabouts.position() != null ? null : names.meant(whereabouts.name());
-        asked = whereabouts.position() != null ? "" : whereabouts.name();
-        around = named != null ? named.middle() : whereabouts.position();
-        aroundName = named != null ? named.name() : "";
-        Double wanted = given.stream().filter(one -> DISTANCE.matcher(one).matches()).map(Double::valueOf).findFirst().orElse(first && whereabouts.within() != null ? whereabouts.within() * METRES_PER_KM / metres : null);
+        own = content.ownPlaces().stream().map(OwnPlace::name).toList();
+        this.located = located;
+        around = located.position();
+        Double wanted = given.stream().filter(one -> DISTANCE.matcher(one).matches()).map(Double::valueOf).findFirst().orElse(first && within != null ? within * METRES_PER_KM / metres : null);
         radius = around == null ? null : wanted;
-        DoubleStream own = filter.radii().stream().mapToDouble(Double::doubleValue);
+        DoubleStream ofOwner = filter.radii().stream().mapToDouble(Double::doubleValue);
         // What an older address has set stays in sight, so that it can be changed.
-        offered = around == null ? new double[0] : (radius == null ? own : DoubleStream.concat(own, DoubleStream.of(radius))).distinct().sorted().toArray();
+        offered = around == null ? new double[0] : (radius == null ? ofOwner : DoubleStream.concat(ofOwner, DoubleStream.of(radius))).distinct().sorted().toArray();
         counting = new Within(around);
     }
 
@@ -97,7 +102,12 @@ final class DistanceFilter implements OneFilter {
 
     @Override
     public @Nullable Query passed() {
-        return radius == null || around == null ? null : LatLonDocValuesField.newSlowDistanceQuery(IndexFields.place(filter.field()), around.latitude(), around.longitude(), inMetres(radius));
+        if (radius == null || around == null) {
+            return null;
+        }
+        String place = IndexFields.place(filter.field());
+        return new IndexOrDocValuesQuery(LatLonPoint.newDistanceQuery(place, around.latitude(), around.longitude(), inMetres(radius)),
+                LatLonDocValuesField.newSlowDistanceQuery(place, around.latitude(), around.longitude(), inMetres(radius)));
     }
 
     @Override
@@ -118,17 +128,17 @@ final class DistanceFilter implements OneFilter {
         List<FilterAnswer.Offered> values = IntStream.range(0, offered.length)
                 .mapToObj(i -> FilterAnswer.Offered.of(digits(offered[i]), said(offered[i]), counting.within[i], radius != null && radius == offered[i])).toList();
         return new FilterAnswer(filter, Control.DISTANCE, values, null, "",
-                new FilterAnswer.Around(around != null, aroundName, around == null ? asked : "", names.items(), names.offered()));
+                new FilterAnswer.Around(around != null, located.name(), located.unknown(), names.items(), Stream.concat(names.offered().stream(), own.stream()).distinct().sorted().toList(), located.namesakes(), located.ofWorld() ? Gazetteer.ATTRIBUTION : ""));
     }
 
     /** How many items lie within each distance on offer. */
     private final class Within extends Counting {
-        private final Whereabouts.@Nullable Position from;
+        private final @Nullable Position from;
         private final double[] bounds = Arrays.stream(offered).map(DistanceFilter.this::inMetres).toArray();
         private final int[] within = new int[bounds.length];
         private @Nullable SortedNumericDocValues positions;
 
-        Within(Whereabouts.@Nullable Position from) {
+        Within(@Nullable Position from) {
             this.from = from;
         }
 

@@ -38,6 +38,7 @@ import tidylantern.core.design.Words;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.Stemming;
 import tidylantern.core.index.WordForms;
+import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.Explanation.Cure;
 import tidylantern.core.query.Explanation.FieldPart;
 import tidylantern.core.query.Explanation.Kind;
@@ -58,13 +59,15 @@ final class Explainer {
     private final SiteContent content;
     private final VisitorQuery query;
     private final ItemRef ref;
+    private final Gazetteer gazetteer;
     private final Places places;
 
-    Explainer(IndexSearcher searcher, SiteContent content, VisitorQuery query, ItemRef ref) {
+    Explainer(IndexSearcher searcher, SiteContent content, VisitorQuery query, ItemRef ref, Gazetteer gazetteer) {
         this.searcher = searcher;
         this.content = content;
         this.query = query;
         this.ref = ref;
+        this.gazetteer = gazetteer;
         this.places = new Places(searcher);
     }
 
@@ -74,7 +77,7 @@ final class Explainer {
     record Fix(Cure cure, @Nullable FieldKey field, UnaryOperator<SearchDesign> change) {}
 
     Explanation explain(SearchDesign design) throws IOException {
-        Asked asked = Asked.of(searcher, content, design, query);
+        Asked asked = Asked.of(searcher, content, design, query, gazetteer);
         ReadQuery read = asked.read();
         int total = asked.total();
         int document = places.document(ref);
@@ -93,7 +96,7 @@ final class Explainer {
                 List<Remedy> remedies = new ArrayList<>();
                 for (Fix fix : cause.fixes()) {
                     SearchDesign after = fix.change().apply(design);
-                    Asked then = Asked.of(searcher, content, after, query);
+                    Asked then = Asked.of(searcher, content, after, query, gazetteer);
                     remedies.add(new Remedy(fix.cure(), fix.field(), after, then.total(), places.place(then.found(), then.ordering(), ref)));
                 }
                 reasons.add(new Reason(cause.kind(), cause.words(), cause.fields(), cause.rule(), remedies));
@@ -111,7 +114,7 @@ final class Explainer {
         if (document < 0) {
             return List.of(new Cause(Kind.NOT_THERE, List.of(), List.of(), null, List.of()));
         }
-        return causes(design, Asked.of(searcher, content, design, query), IndexFields.item(searcher.storedFields(), document, fieldKeys()), document);
+        return causes(design, Asked.of(searcher, content, design, query, gazetteer), IndexFields.item(searcher.storedFields(), document, fieldKeys()), document);
     }
 
     private Set<FieldKey> fieldKeys() {

@@ -66,10 +66,13 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
      * @param unknown what was asked for, where no place has that name; else empty
      * @param items how many items in reach have a place
      * @param names of places that can be asked for, by name; the few hundred that most items have
+     * @param namesakes other places that the name may mean; each of these names means just one
+     * @param attribution what is shown beside a name from the gazetteer; empty where it is none of those
      */
-    public record Around(boolean known, String name, String unknown, int items, List<String> names) {
+    public record Around(boolean known, String name, String unknown, int items, List<String> names, List<String> namesakes, String attribution) {
         public Around {
             names = List.copyOf(names);
+            namesakes = List.copyOf(namesakes);
         }
     }
 

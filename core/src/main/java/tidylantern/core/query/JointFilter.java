@@ -53,7 +53,7 @@ final class JointFilter implements OneFilter {
                     .ordered(part.order(), part.tree(), filter.withoutResults()).withStart(new Filter.Start(filter.start().all(), List.of()));
             here = yesNo ? here.withLabels(Map.of(IndexFields.YES, part.label())) : here;
             List<String> own = given == null && filter.start().all() ? yesNo ? List.of(IndexFields.YES) : null : wanted.stream().filter(one -> one.startsWith(part.key() + BETWEEN)).map(one -> one.substring(part.key().length() + BETWEEN.length())).toList();
-            OneFilter one = OneFilter.of(here, control.onlyOne() && taken ? List.of() : own, searcher, content, design, query);
+            OneFilter one = OneFilter.of(here, control.onlyOne() && taken ? List.of() : own, searcher, content, design, query, Located.NOWHERE);
             taken |= !one.values().isEmpty();
             parts.add(one);
         }

@@ -29,16 +29,14 @@ import org.apache.lucene.search.SortedNumericSelector;
 import org.apache.lucene.search.SortedNumericSortField;
 import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.Placement;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.place.Position;
 
 /**
  * The order of a query's results, as the design and the visitor's choice have it: what the sort says, with the pinned ones last;
@@ -74,7 +72,7 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
 
     private record Fields(List<SortField> fields, List<@Nullable OrderKey> keys) {}
 
-    private static Fields fields(Asked asked, List<OrderKey> keys, Lifted lifted) throws IOException {
+    private static Fields fields(Asked asked, List<OrderKey> keys, Lifted lifted) {
         Fields fields = new Fields(new ArrayList<>(), new ArrayList<>());
         boolean tiered = false;
         for (OrderKey key : keys) {
@@ -96,14 +94,14 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
     }
 
     /** What a distance is measured from, in which field; null where one of them is unknown. */
-    private static @Nullable SortField measured(Asked asked, OrderKey key) throws IOException {
-        FieldKey places = key.field() == null ? placeField(asked.design(), asked.content()) : key.field();
-        Whereabouts.Position from = places == null || !(key.field() == null || key.fits(asked.content().kind(key.field()))) ? null : position(asked.query(), asked.design(), asked.content(), asked.searcher(), places);
+    private static @Nullable SortField measured(Asked asked, OrderKey key) {
+        FieldKey places = key.field() == null ? Located.placeFields(asked.design(), asked.content()).stream().findFirst().orElse(null) : key.field();
+        Position from = key.field() == null || key.fits(asked.content().kind(key.field())) ? asked.located().position() : null;
         return from == null || places == null ? null : LatLonDocValuesField.newDistanceSort(IndexFields.place(places), from.latitude(), from.longitude());
     }
 
     /** Null where the key says nothing: its field is of another kind by now, nobody knows where the visitor is, or nothing is lifted. */
-    private static @Nullable SortField field(Asked asked, OrderKey key, Lifted lifted) throws IOException {
+    private static @Nullable SortField field(Asked asked, OrderKey key, Lifted lifted) {
         FieldKey field = Objects.requireNonNullElse(key.field(), FieldKey.PUBLISHED);
         if (key.field() != null && !key.fits(asked.content().kind(key.field()))) {
             return null;
@@ -213,22 +211,6 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
             }
         }
         return -1;
-    }
-
-    /** The first field of places among those searched; null if there is none. */
-    static @Nullable FieldKey placeField(SearchDesign design, SiteContent content) {
-        return content.collections().stream().filter(collection -> design.searched().contains(collection.key())).flatMap(collection -> collection.fields().stream())
-                .filter(field -> field.kind() == FieldKind.PLACE).map(Field::key).findFirst().orElse(null);
-    }
-
-    /** Where the visitor is, or the middle of the place they name; null where nobody knows. */
-    static Whereabouts.@Nullable Position position(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher, @Nullable FieldKey places) throws IOException {
-        FieldKey field = places == null ? placeField(design, content) : places;
-        if (query.whereabouts().position() != null || query.whereabouts().name().isEmpty() || field == null) {
-            return query.whereabouts().position();
-        }
-        PlaceNames.Named named = PlaceNames.of(searcher, design.reach(), field).meant(query.whereabouts().name());
-        return named == null ? null : named.middle();
     }
 
     /** At which place of the sort values the score stands; -1 where words decide nothing. */

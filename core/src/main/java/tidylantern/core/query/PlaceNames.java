@@ -16,27 +16,28 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.Reach;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.place.Position;
 
 /**
  * The names of the places that items in reach have in a field. A name stands for the middle of all items that have it, so that
- * visitors can look around a place without giving their own away, and without anybody else's list of places.
+ * visitors can look around a place without giving their own away.
  */
 final class PlaceNames {
     static final int MOST_OFFERED = 300;
 
-    private final Map<String, Named> byFolded = new HashMap<>();
+    private final List<Named> all;
     private final List<String> offered;
     private final int items;
 
     /** @param items how many have the name */
-    record Named(String name, int items, Whereabouts.Position middle) {}
+    record Named(String name, int items, Position middle) {}
 
     private PlaceNames(Tally tally) {
         items = tally.items;
-        List<Named> all = new ArrayList<>();
-        tally.sums.forEach((name, sum) -> all.add(new Named(name, (int) sum[3], middle(sum))));
-        all.sort(Comparator.comparingInt(Named::items).reversed().thenComparing(Named::name));
-        all.forEach(named -> byFolded.putIfAbsent(IndexFields.folded(named.name()), named));
+        List<Named> named = new ArrayList<>();
+        tally.sums.forEach((name, sum) -> named.add(new Named(name, (int) sum[3], middle(sum))));
+        named.sort(Comparator.comparingInt(Named::items).reversed().thenComparing(Named::name));
+        all = List.copyOf(named);
         offered = all.stream().limit(MOST_OFFERED).map(Named::name).sorted().toList();
     }
 
@@ -51,16 +52,13 @@ final class PlaceNames {
     private record OfField(FieldKey field) {}
 
     /** The middle of points on a sphere is the direction of the sum of their directions, which holds across the date line too. */
-    private static Whereabouts.Position middle(double[] sum) {
-        return new Whereabouts.Position(Math.toDegrees(Math.atan2(sum[2], Math.hypot(sum[0], sum[1]))), Math.toDegrees(Math.atan2(sum[1], sum[0])));
+    private static Position middle(double[] sum) {
+        return new Position(Math.toDegrees(Math.atan2(sum[2], Math.hypot(sum[0], sum[1]))), Math.toDegrees(Math.atan2(sum[1], sum[0])));
     }
 
-    /** The place that somebody means: its name without regard to case and accents, or the beginning of it; null where there is none. */
-    @Nullable Named meant(String typed) {
-        String folded = IndexFields.folded(typed.strip());
-        Named known = byFolded.get(folded);
-        return known != null || folded.isEmpty() ? known
-                : byFolded.entrySet().stream().filter(one -> one.getKey().startsWith(folded)).map(Map.Entry::getValue).max(Comparator.comparingInt(Named::items).thenComparing(Named::name, Comparator.reverseOrder())).orElse(null);
+    /** All of them, those that most items have first. */
+    List<Named> all() {
+        return all;
     }
 
     /** Those that most items have, by name. */

@@ -17,6 +17,7 @@ import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.TermQuery;
@@ -41,6 +42,8 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.index.Stemming;
 import tidylantern.core.index.WordForms;
+import tidylantern.core.place.Gazetteer;
+import tidylantern.core.place.Position;
 
 /**
  * Answers queries over one site. Threads may share it; an answer is reckoned on the thread that asks, which should be one
@@ -55,16 +58,24 @@ public final class SearchEngine {
     private static final Set<FieldKey> NAMING = Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS);
 
     private final SiteIndex index;
+    private final Gazetteer gazetteer;
 
+    /** Knows no other places than those of items and the owner's own. */
     public SearchEngine(SiteIndex index) {
+        this(index, Gazetteer.empty());
+    }
+
+    /** @param gazetteer places that visitors may name beside those of items and the owner's own */
+    public SearchEngine(SiteIndex index, Gazetteer gazetteer) {
         this.index = index;
+        this.gazetteer = gazetteer;
     }
 
     /** One page of results, in the design's order or the visitor's; ties by the item's id, so that pages never repeat or lose an item. */
     public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
             return index.read(searcher -> {
-                Asked asked = Asked.of(searcher, content, design, query);
+                Asked asked = Asked.of(searcher, content, design, query, gazetteer);
                 ReadQuery read = asked.read();
                 Ordering ordering = asked.ordering();
                 int perPage = design.page().perPage();
@@ -72,8 +83,11 @@ public final class SearchEngine {
                 TopFieldCollectorManager best = top(searcher, ordering.sort(), (long) page * perPage);
                 // Which collections the results are of takes a look at each of them, so only where a filter asks for it.
                 CollectionsAmong among = design.filtersInUse().stream().allMatch(filter -> filter.shown().collections().isEmpty()) ? null : new CollectionsAmong();
-                TopFieldDocs top = asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
-                int total = Math.toIntExact(top.totalHits.value());
+                // Filters count over everything that is found, so that nothing is spared by looking at a part of it.
+                Query nearest = asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), page * perPage) : null;
+                TopFieldDocs top = nearest != null ? searcher.search(nearest, best)
+                        : asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
+                int total = nearest != null ? searcher.count(read.lucene()) : Math.toIntExact(top.totalHits.value());
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
                 int from = (page - 1) * perPage;
@@ -101,7 +115,7 @@ public final class SearchEngine {
     public List<FilterAnswer.Offered> values(SiteContent content, SearchDesign design, VisitorQuery query, String filter, String below, String named) {
         try {
             return index.read(searcher -> {
-                Asked asked = Asked.of(searcher, content, design, query);
+                Asked asked = Asked.of(searcher, content, design, query, gazetteer);
                 for (OneFilter one : asked.narrowing().filters()) {
                     if (one.filter().key().equals(filter)) {
                         searcher.search(asked.read().lucene(), new Sideways(top(searcher, Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null));
@@ -120,7 +134,7 @@ public final class SearchEngine {
         try {
             return index.read(searcher -> {
                 List<FilterFigures> figures = new ArrayList<>();
-                for (OneFilter one : Asked.of(searcher, content, design, new VisitorQuery("", 1)).narrowing().filters()) {
+                for (OneFilter one : Asked.of(searcher, content, design, new VisitorQuery("", 1), gazetteer).narrowing().filters()) {
                     BooleanQuery.Builder any = new BooleanQuery.Builder();
                     one.filter().fields().forEach(field -> any.add(new TermQuery(new Term(IndexFields.HAS, field.value())), BooleanClause.Occur.SHOULD));
                     int items = searcher.count(new BooleanQuery.Builder().add(ReachQuery.of(design.reach()), BooleanClause.Occur.FILTER).add(any.build(), BooleanClause.Occur.FILTER).build());
@@ -158,7 +172,7 @@ public final class SearchEngine {
     public LiveAnswer live(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
             return index.read(searcher -> {
-                Asked asked = Asked.of(searcher, content, design, query);
+                Asked asked = Asked.of(searcher, content, design, query, gazetteer);
                 ReadQuery read = asked.read();
                 Ordering ordering = asked.liveOrdering();
                 Map<String, TopFieldDocs> found = searcher.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION));
@@ -197,7 +211,7 @@ public final class SearchEngine {
         VisitorQuery query = new VisitorQuery(text, 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
         try {
             return index.read(searcher -> {
-                Asked all = Asked.of(searcher, content, design, query);
+                Asked all = Asked.of(searcher, content, design, query, gazetteer);
                 ReadQuery read = all.read();
                 Ordering ordering = all.orderingOfAll();
                 TopFieldDocs top = searcher.search(read.lucene(), top(searcher, ordering.sort(), most));
@@ -262,7 +276,7 @@ public final class SearchEngine {
     /** Why a query finds an item where it does, or why it does not. */
     public Explanation explain(SiteContent content, SearchDesign design, VisitorQuery query, ItemRef item) {
         try {
-            return index.read(searcher -> new Explainer(searcher, content, query, item).explain(design));
+            return index.read(searcher -> new Explainer(searcher, content, query, item, gazetteer).explain(design));
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
@@ -275,7 +289,7 @@ public final class SearchEngine {
         private final Asked asked;
         private final Ordering ordering;
         private final @Nullable FieldKey places;
-        private final Whereabouts.@Nullable Position from;
+        private final @Nullable Position from;
         private final Excerpts excerpts;
         private final List<FieldKey> prose;
         private final Set<FieldKey> wanted;
@@ -288,8 +302,8 @@ public final class SearchEngine {
             this.ordering = ordering;
             this.stored = asked.searcher().storedFields();
             this.content = asked.content();
-            this.places = Ordering.placeField(design, content);
-            this.from = Ordering.position(asked.query(), design, content, asked.searcher(), null);
+            this.places = Located.placeFields(design, content).stream().findFirst().orElse(null);
+            this.from = asked.located().position();
             this.excerpts = excerpts;
             this.prose = design.words().searched().stream()
                     .sorted(Comparator.comparingDouble(FieldWeight::weight).reversed().thenComparing(FieldWeight::field))

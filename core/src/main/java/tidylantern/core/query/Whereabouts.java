@@ -2,9 +2,10 @@ package tidylantern.core.query;
 
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.place.Position;
 
 /**
- * Where a visitor is, or looks for things around: a position, or the name of a place of the site's items.
+ * Where a visitor is, or looks for things around: a position, or the name of a place.
  *
  * @param position in degrees; null where only a name is known, or nothing
  * @param name at most 200 characters; empty where there is none
@@ -15,9 +16,6 @@ public record Whereabouts(@Nullable Position position, String name, @Nullable Do
     private static final int LONGEST_NAME = 200;
     private static final Pattern DEGREES = Pattern.compile("\\s*-?\\d{1,3}(\\.\\d{1,20})?\\s*");
     private static final Pattern KM = Pattern.compile("\\d{1,15}(\\.\\d{1,15})?");
-
-    /** WGS 84, in degrees. */
-    public record Position(double latitude, double longitude) {}
 
     /**
      * Reads the parameters of the public contract. What says nothing that there is stands for nothing, so that the rest of an
@@ -38,6 +36,6 @@ public record Whereabouts(@Nullable Position position, String name, @Nullable Do
             return null;
         }
         Position position = new Position(Double.parseDouble(ends[0]), Double.parseDouble(ends[1]));
-        return Math.abs(position.latitude()) <= 90 && Math.abs(position.longitude()) <= 180 ? position : null;
+        return Position.exists(position.latitude(), position.longitude()) ? position : null;
     }
 }

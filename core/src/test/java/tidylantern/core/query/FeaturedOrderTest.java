@@ -60,7 +60,7 @@ class FeaturedOrderTest {
     }
 
     private static SiteContent with(Placement... placements) {
-        return new SiteContent(SearchFixture.SITE.collections(), List.of(placements), ZoneOffset.UTC);
+        return new SiteContent(SearchFixture.SITE.collections(), List.of(placements), ZoneOffset.UTC, List.of());
     }
 
     private static SearchDesign design(List<OrderKey> keys, Tier... tiers) {

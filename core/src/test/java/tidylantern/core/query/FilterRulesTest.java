@@ -196,7 +196,7 @@ class FilterRulesTest {
         try (SearchFixture site = harbours(folder)) {
             Answer unknown = around(site, "", "", "", WHERE, "5");
             assertThat(unknown.total()).as("without a place nothing is set").isEqualTo(4);
-            assertThat(unknown.filters().getFirst().around()).isEqualTo(new FilterAnswer.Around(false, "", "", 3, List.of("Wickhaven", "Éastwater")));
+            assertThat(unknown.filters().getFirst().around()).isEqualTo(new FilterAnswer.Around(false, "", "", 3, List.of("Wickhaven", "Éastwater"), List.of(), ""));
             Answer near = around(site, "50,-5", "", "", WHERE, "5");
             assertThat(said(near, 0)).isEqualTo("1 km 1, 2 km 1, *5 km 2, 10 km 2, 25 km 3");
             assertThat(near.total()).isEqualTo(2);

@@ -23,6 +23,7 @@ import tidylantern.core.design.Reach;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
+import tidylantern.core.place.Gazetteer;
 
 /** A small site for tests of answers: items of the collection "posts" with title, body, tags, code and day. */
 public final class SearchFixture implements AutoCloseable {
@@ -127,7 +128,7 @@ public final class SearchFixture implements AutoCloseable {
     Causes explainer(String query, ItemRef item) {
         return design -> {
             try {
-                return index.read(searcher -> new Explainer(searcher, SITE, new VisitorQuery(query, 1), item).causes(design));
+                return index.read(searcher -> new Explainer(searcher, SITE, new VisitorQuery(query, 1), item, Gazetteer.empty()).causes(design));
             } catch (IOException failure) {
                 throw new UncheckedIOException(failure);
             }

@@ -16,6 +16,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.OwnPlace;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.Placement;
 import tidylantern.core.health.Finding;
@@ -26,11 +27,13 @@ import tidylantern.server.platform.Refusal;
 public class ContentSetUps {
     private final ContentStore store;
     private final PlacementStore placements;
+    private final OwnPlaceStore places;
     private final SiteContents contents;
 
-    ContentSetUps(ContentStore store, PlacementStore placements, SiteContents contents) {
+    ContentSetUps(ContentStore store, PlacementStore placements, OwnPlaceStore places, SiteContents contents) {
         this.store = store;
         this.placements = placements;
+        this.places = places;
         this.contents = contents;
     }
 
@@ -77,12 +80,18 @@ public class ContentSetUps {
                 contents.of(site).placements().stream().filter(one -> one.item().collection().equals(collection.key())).map(one -> new PlacementSetUp(one.item().id(), one.tier(), one.place(), one.from(), one.until())).toList())).toList();
     }
 
+    /** The owner's own names of places, by name. */
+    public List<OwnPlace> places(String site) {
+        return contents.of(site).ownPlaces();
+    }
+
     /**
-     * Makes the collections of a site that has none yet; to be called within a transaction.
+     * Makes the collections of a site that has none yet, and its own names of places; to be called within a transaction.
      *
      * @throws Refusal naming what is wrong
      */
-    public void put(String site, List<CollectionSetUp> collections) {
+    public void put(String site, List<CollectionSetUp> collections, List<OwnPlace> ownPlaces) {
+        ownPlaces.forEach(place -> places.add(site, place));
         Map<FieldKey, FieldKind> kinds = new HashMap<>();
         for (int c = 0; c < collections.size(); c++) {
             CollectionSetUp collection = collections.get(c);

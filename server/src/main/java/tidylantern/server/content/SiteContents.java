@@ -24,12 +24,14 @@ import tidylantern.server.site.Sites;
 public class SiteContents {
     private final ContentStore store;
     private final PlacementStore placements;
+    private final OwnPlaceStore places;
     private final Sites sites;
     private final Map<String, SiteContent> known = new ConcurrentHashMap<>();
 
-    SiteContents(ContentStore store, PlacementStore placements, Sites sites) {
+    SiteContents(ContentStore store, PlacementStore placements, OwnPlaceStore places, Sites sites) {
         this.store = store;
         this.placements = placements;
+        this.places = places;
         this.sites = sites;
     }
 
@@ -46,7 +48,7 @@ public class SiteContents {
         Map<String, List<Field>> fields = store.fields(site);
         return new SiteContent(store.collections(site).stream()
                 .map(c -> new Collection(new CollectionKey(c.collectionKey()), c.label(), c.language(), fields.getOrDefault(c.collectionKey(), List.of())))
-                .toList(), placements.ofSite(site).stream().map(PlacementStore.StoredPlacement::placement).toList(), sites.get(site).zone());
+                .toList(), placements.ofSite(site).stream().map(PlacementStore.StoredPlacement::placement).toList(), sites.get(site).zone(), places.ofSite(site));
     }
 
     @EventListener

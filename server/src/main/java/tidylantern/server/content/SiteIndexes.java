@@ -1,6 +1,8 @@
 package tidylantern.server.content;
 
+import java.io.FileNotFoundException;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,6 +29,7 @@ import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
+import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.CategoryCounts;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
@@ -47,6 +50,15 @@ public class SiteIndexes implements SmartLifecycle {
     private static final int BATCH = 500;
     private static final int SECONDS_BETWEEN_COMMITS = 5;
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
+
+    /** Shipped with the front end's packages, from one of which it comes. */
+    private static final Gazetteer GAZETTEER = Gazetteer.of(() -> {
+        InputStream cities = SiteIndexes.class.getResourceAsStream("/gazetteer/cities.pbf");
+        if (cities == null) {
+            throw new FileNotFoundException("gazetteer/cities.pbf is not in the application; build it with its front end");
+        }
+        return cities;
+    });
 
     private final ContentStore store;
     private final SiteContents contents;
@@ -90,6 +102,8 @@ public class SiteIndexes implements SmartLifecycle {
             }
             warm(site.key());
         }
+        // Nobody waits for it: the first visitor who names a town would.
+        commits.execute(GAZETTEER::size);
         commits.scheduleWithFixedDelay(this::commitAll, SECONDS_BETWEEN_COMMITS, SECONDS_BETWEEN_COMMITS, TimeUnit.SECONDS);
     }
 
@@ -127,7 +141,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     public SearchEngine engine(String site) {
-        return engines.computeIfAbsent(site, key -> new SearchEngine(of(key)));
+        return engines.computeIfAbsent(site, key -> new SearchEngine(of(key), GAZETTEER));
     }
 
     /** Like {@link #follow}, for changes that are kept already: a failure is logged, and mended a few seconds later. */

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.OwnPlace;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.server.content.ContentSetUps.CollectionSetUp;
 import tidylantern.server.source.Sources.SourceGiven;
@@ -28,9 +29,10 @@ record SetUp(int setUp, SiteSetUp site, List<CollectionSetUp> collections, List<
     }
 
     /** @param timeZone null where an older installation wrote the set-up */
-    record SiteSetUp(String name, String address, List<String> origins, @Nullable String timeZone) {
+    record SiteSetUp(String name, String address, List<String> origins, @Nullable String timeZone, List<OwnPlace> places) {
         SiteSetUp {
             origins = List.copyOf(Objects.requireNonNullElse(origins, List.of()));
+            places = List.copyOf(Objects.requireNonNullElse(places, List.<OwnPlace>of()));
         }
     }
 

@@ -54,7 +54,7 @@ class SetUps {
                 taken.add(source.given());
             }
         }
-        return new SetUp(SetUp.CURRENT_VERSION, new SetUp.SiteSetUp(site.name(), site.address(), site.origins(), site.timeZone()), contents.of(key), taken,
+        return new SetUp(SetUp.CURRENT_VERSION, new SetUp.SiteSetUp(site.name(), site.address(), site.origins(), site.timeZone(), contents.places(key)), contents.of(key), taken,
                 searches.drafts(key).stream().map(draft -> new SetUp.SearchSetUp(draft.search(), json.readTree(designs.write(draft.design())), trials.shapes(draft.search()))).toList(), leftOut);
     }
 
@@ -68,7 +68,7 @@ class SetUps {
         SetUp given = read(document);
         Sites.Site site = sites.add(given.site().name(), given.site().address());
         sites.change(site.key(), given.site().name(), given.site().address(), given.site().origins(), given.site().timeZone());
-        contents.put(site.key(), given.collections());
+        contents.put(site.key(), given.collections(), given.site().places());
         given.sources().forEach(source -> sources.add(site.key(), source));
         List<String> notes = new ArrayList<>(given.leftOut());
         List<String> made = new ArrayList<>();

@@ -50,8 +50,20 @@ class HostedPage {
         return "/s/" + key;
     }
 
+    /**
+     * @param featured whether the item holds a tier
+     * @param ribbon what its ribbon says; null for none
+     * @param disclosure what visitors read because it is paid for; null for nothing
+     * @param away how far it is from the visitor's place; null where nobody knows
+     */
     record PageHit(String title, List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, boolean hasExcerpt, @Nullable String url, String collection,
-            SearchAnswers.@Nullable Picture image) {}
+            SearchAnswers.@Nullable Picture image, boolean featured, @Nullable String ribbon, @Nullable String disclosure, @Nullable String away) {
+        static PageHit of(SearchAnswers.HitShape hit, List<SearchAnswers.TierFace> tiers) {
+            SearchAnswers.TierFace tier = tiers.stream().filter(one -> one.key().equals(hit.tier())).findFirst().orElse(null);
+            return new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image(), tier != null,
+                    tier == null || tier.looks().ribbon() == null ? null : tier.looks().ribbon().text(), tier == null ? null : tier.disclosure(), hit.distanceKm() == null ? null : "%.1f km away".formatted(hit.distanceKm()));
+        }
+    }
 
     /**
      * @param type of the box before each value
@@ -121,7 +133,7 @@ class HostedPage {
         model.addAttribute("heading", heading(results));
         model.addAttribute("count", count(results));
         model.addAttribute("nothing", results.total() == 0);
-        model.addAttribute("hits", results.hits().stream().map(hit -> new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image())).toList());
+        model.addAttribute("hits", results.hits().stream().map(hit -> PageHit.of(hit, results.tiers())).toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
         List<PageFilter> shown = shown(results);

@@ -1,0 +1,72 @@
+package tidylantern.server.content;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tidylantern.core.content.OwnPlace;
+import tidylantern.core.index.IndexFields;
+import tidylantern.server.platform.Refusal;
+
+/** Places that visitors may name by names of the owner's own. */
+@RestController
+@RequestMapping("/api/owner/sites/{site}/places")
+class OwnPlaceController {
+    private static final int MOST = 2_000;
+
+    private final OwnPlaceStore places;
+    private final ContentStore items;
+    private final SiteContents contents;
+    private final TransactionTemplate transaction;
+
+    OwnPlaceController(OwnPlaceStore places, ContentStore items, SiteContents contents, TransactionTemplate transaction) {
+        this.places = places;
+        this.items = items;
+        this.contents = contents;
+        this.transaction = transaction;
+    }
+
+    /** @param latitude in degrees; null is refused */
+    record PlaceGiven(@Nullable String name, @Nullable Double latitude, @Nullable Double longitude) {}
+
+    @GetMapping
+    List<OwnPlace> all(@PathVariable String site) {
+        return contents.of(site).ownPlaces();
+    }
+
+    @Operation(summary = "Puts these names of places in place of those that were there; they hold at once.")
+    @PutMapping
+    List<OwnPlace> put(@PathVariable String site, @RequestBody List<PlaceGiven> given) {
+        contents.of(site);
+        if (given.size() > MOST) {
+            throw Refusal.bad("places", "%,d names are too many; %,d are the most.".formatted(given.size(), MOST));
+        }
+        Set<String> names = new HashSet<>();
+        List<OwnPlace> checked = given.stream().map(one -> {
+            if (one.latitude() == null || one.longitude() == null) {
+                throw Refusal.bad("places", "Say where \"%s\" is, by latitude and longitude.".formatted(Objects.requireNonNullElse(one.name(), "")));
+            }
+            OwnPlace place = new OwnPlace(Objects.requireNonNullElse(one.name(), ""), one.latitude(), one.longitude());
+            if (!names.add(IndexFields.folded(place.name()))) {
+                throw Refusal.bad("places", "\"%s\" stands twice; visitors could not tell the two apart.".formatted(place.name()));
+            }
+            return place;
+        }).toList();
+        transaction.executeWithoutResult(status -> {
+            places.removeAll(site);
+            checked.forEach(place -> places.add(site, place));
+        });
+        items.force();
+        contents.forget(site);
+        return all(site);
+    }
+}
