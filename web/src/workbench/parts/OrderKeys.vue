@@ -13,7 +13,7 @@ const id = useId()
 const left = computed(() => options.filter(option => !keys.value.some(key => key.by === option.key.by && key.field === option.key.field)))
 /** What holds where nobody knows a place; a Select takes null for nothing chosen. */
 const NOTHING = '*'
-const fallbacks = computed(() => [{ id: NOTHING, label: 'nothing' }, ...options.filter(option => option.key.by !== 'distance' && option.key.by !== 'relevance')])
+const fallbacks = computed(() => [{ id: NOTHING, label: 'nothing' }, ...options.filter(option => !['distance', 'relevance', 'tier', 'place-in-tier'].includes(option.key.by))])
 const reversible = (key: OrderKey) => key.by === 'number' || key.by === 'title'
 function move(at: number, by: number) {
   const moved = [...keys.value]

@@ -53,7 +53,7 @@ const take = (ready: TierLooks) => { looks.value = ready.ribbon && ribbon.value 
       <p v-if="contrast('ground')" class="contrast" :class="{ low: contrast('ground')!.nearest }" role="status"><i class="pi" :class="contrast('ground')!.nearest ? 'pi-exclamation-triangle' : 'pi-check'" aria-hidden="true" /> Contrast of the card’s texts {{ ratio(contrast('ground')!.ratio) }}<template v-if="contrast('ground')!.nearest">, 4.5 is needed. <Button :label="`Take ${contrast('ground')!.nearest}`" size="small" severity="secondary" outlined @click="put({ ground: contrast('ground')!.nearest! })" /></template></p>
     </div>
     <div class="pair"><ToggleSwitch :input-id="`${id}-corners`" :model-value="looks.corners !== null" @update:model-value="put({ corners: $event ? 10 : null })" /><label :for="`${id}-corners`"><b>Corners of its own</b></label>
-      <InputNumber v-if="looks.corners !== null" :model-value="looks.corners" :min="0" :max="24" size="small" show-buttons suffix=" px" class="px" :input-props="{ 'aria-label': 'Roundness of the corners in px' }" @update:model-value="put({ corners: $event })" /></div>
+      <InputNumber v-if="looks.corners !== null" :model-value="looks.corners" :min="0" :max="24" size="small" show-buttons suffix=" px" class="px" :aria-label="'Roundness of the corners in px'" @update:model-value="put({ corners: $event })" /></div>
   </div>
 </template>
 

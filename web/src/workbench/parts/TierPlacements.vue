@@ -47,7 +47,7 @@ const state = (one: PlacementShape) => (one.state === 'ended' ? `ended ${formatD
         <div class="head"><b>{{ title(one) }}</b><small v-if="state(one)" class="state">{{ state(one) }}</small>
           <Button icon="pi pi-times" text rounded size="small" severity="secondary" :aria-label="`Take ${title(one)} out of the tier`" @click="take(one)" /></div>
         <div class="when">
-          <label>place <InputNumber :model-value="one.place" :min="1" :max="1000" size="small" placeholder="any" :input-props="{ 'aria-label': `Place of ${title(one)} in the tier` }" @update:model-value="change(one, { place: $event })" /></label>
+          <label>place <InputNumber :model-value="one.place" :min="1" :max="1000" size="small" placeholder="any" :aria-label="`Place of ${title(one)} in the tier`" @update:model-value="change(one, { place: $event })" /></label>
           <label>from <InputText type="date" size="small" :model-value="one.from ?? ''" :aria-label="`First day of ${title(one)}`" @change="change(one, { from: ($event.target as HTMLInputElement).value || null })" /></label>
           <label>until <InputText type="date" size="small" :model-value="one.until ?? ''" :aria-label="`Last day of ${title(one)}`" @change="change(one, { until: ($event.target as HTMLInputElement).value || null })" /></label>
         </div>

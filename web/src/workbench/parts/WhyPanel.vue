@@ -91,6 +91,8 @@ const moved = computed(() => {
 const effect = (remedy: Remedy) => `${remedy.place ? `then place ${formatNumber(remedy.place)}` : 'then other reasons remain'} · ${counted(remedy.total, 'result')} instead of ${formatNumber(why.value?.total ?? 0)}`
 function keep(after: SearchDesign) {
   draft.change('why', () => after)
+  // The button goes with the reason that it takes away; the keys stay here.
+  document.getElementById('why-heading')?.focus()
 }
 function leaveOut(rule: ReachRule) {
   draft.change('why.leave-out', design => ({ ...design, reach: { collections: design.reach.collections.map(one => (one.collection === item.value?.collection ? { ...one, leaveOut: [...one.leaveOut, rule] } : one)) } }))
@@ -114,7 +116,7 @@ const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.
 
 <template>
   <aside v-if="shown" class="why" aria-labelledby="why-heading" @keydown.esc="shown = false">
-    <div class="head"><h2 id="why-heading">Why?</h2><Button icon="pi pi-times" text rounded severity="secondary" aria-label="Close" @click="shown = false" /></div>
+    <div class="head"><h2 id="why-heading" tabindex="-1">Why?</h2><Button icon="pi pi-times" text rounded severity="secondary" aria-label="Close" @click="shown = false" /></div>
     <div class="asked">
       <div class="field"><label for="why-words">Visitors type</label><InputText id="why-words" v-model="words" size="small" /></div>
       <div class="field"><label for="why-item">and look for</label>

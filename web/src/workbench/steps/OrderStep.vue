@@ -28,7 +28,7 @@ type Choice = ResultOrder['choices'][number]
 const MOST = 12
 const change = (at: number, changed: Partial<Choice>) => put(`order.choice.${at}`, { choices: order.value.choices.map((choice, n) => (n === at ? { ...choice, ...changed } : choice)) })
 /** Ready to use: the first thing that no choice offers yet. */
-const next = computed(() => options.value.find(option => option.key.by !== 'relevance' && !order.value.choices.some(choice => choice.by.length === 1 && choice.by[0]!.by === option.key.by && choice.by[0]!.field === option.key.field && choice.by[0]!.down === option.key.down)))
+const next = computed(() => options.value.find(option => !['relevance', 'tier', 'place-in-tier'].includes(option.key.by) && !order.value.choices.some(choice => choice.by.length === 1 && choice.by[0]!.by === option.key.by && choice.by[0]!.field === option.key.field && choice.by[0]!.down === option.key.down)))
 function add() {
   if (!next.value) return
   const { label, key } = next.value

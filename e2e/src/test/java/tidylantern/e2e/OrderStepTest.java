@@ -112,9 +112,14 @@ class OrderStepTest {
             phone.open(world.service() + "/s/makers");
             SearchContext results = phone.inside("tidy-results");
             phone.see(results, ".chip.open").click();
-            phone.see(results, ".sheet [part~='filter-distance'] input").sendKeys("otterwick", Keys.ENTER);
+            phone.see(results, ".sheet [part~='filter-distance'] input").sendKeys("otterwikc", Keys.ENTER);
+            phone.untilTexts(results, ".card .kind", texts -> !texts.isEmpty() && texts.getFirst().endsWith(" km away"));
+            assertThat(phone.address()).contains("place=otterwikc");
+            List<String> ways = phone.texts(results, ".card .kind");
+            assertThat(ways.subList(0, 3)).as("those who paid for it come first, and visitors read so").allMatch(text -> text.contains("Paid placement"));
+            assertThat(ways.get(3)).as("then the nearest").endsWith("under 0.1 km away");
+            new Select(phone.see(results, ".ordered select")).selectByVisibleText("Closest");
             phone.untilTexts(results, ".card .kind", texts -> !texts.isEmpty() && texts.getFirst().endsWith("under 0.1 km away"));
-            assertThat(phone.address()).contains("place=otterwick");
             List<String> there = ISLES.items("makers").stream().filter(item -> item.get("place") instanceof Map<?, ?> place && "Otterwick".equals(place.get("name"))).map(item -> item.get("title").toString()).toList();
             assertThat(phone.texts(results, ".card h3").subList(0, there.size())).containsExactlyInAnyOrderElementsOf(there);
             phone.mustBeAccessible("distances on cards");

@@ -154,6 +154,11 @@ class DraftTest {
         order.putArray("choices");
         order.putArray("withWords").addObject().put("by", "relevance").put("down", false).putNull("field").putNull("without");
         order.putArray("withoutWords").addObject().put("by", "newest").put("down", false).putNull("field").putNull("without");
+        // Nothing is featured or pinned, and results stand one below the other.
+        order.put("mostFeatured", 40);
+        expected.putArray("tiers");
+        expected.putArray("pins");
+        ((ObjectNode) expected.path("page")).put("arranged", "list");
         assertThat(kept.json()).isEqualTo(expected);
     }
 

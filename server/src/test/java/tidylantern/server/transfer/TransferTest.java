@@ -20,11 +20,13 @@ class TransferTest {
     /** A site with everything in it that a set-up can hold. */
     private static void furnish(Api api) {
         api.withSite();
-        api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"https://www.isles.example\"]}");
+        api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"https://www.isles.example\"],\"timeZone\":\"Atlantic/Faroe\"}");
         api.push("posts", "{\"id\":\"a\",\"title\":\"Ropewalk\",\"tags\":[\"Boats/Ropes\"],\"size\":12}\n{\"id\":\"b\",\"title\":\"Bakery\",\"tags\":[\"Food\"]}\n");
         api.put(POSTS + "/fields/size", "{\"kind\":\"number\",\"label\":\"Length\",\"unit\":\"m\"}");
         api.post(POSTS + "/fields/tags/merges", "{\"from\":[\"Boats\",\"Ropes\"],\"into\":[\"Boats\",\"Rope\"]}");
         api.put(POSTS + "/item/mark?id=b", "{\"keptOut\":true,\"keywords\":\"bread\",\"title\":null,\"summary\":null,\"image\":null,\"imageAlternative\":null}");
+        api.put("/api/owner/sites/isles/placements", "{\"items\":[{\"collection\":\"posts\",\"id\":\"a\"}],\"tier\":\"gold\",\"place\":2,\"until\":\"2030-01-31\"}");
+        api.put("/api/owner/sites/isles/places", "[{\"name\":\"Old Quay\",\"latitude\":50.5,\"longitude\":-5}]");
         api.post("/api/owner/sites/isles/sources", "{\"collection\":\"posts\",\"name\":\"Feed\",\"settings\":{\"kind\":\"feed\",\"address\":\"https://isles.example/feed\"},\"mapping\":{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"Title\",\"kind\":\"text\",\"column\":\"title\"}]},\"removesMissing\":true,\"schedule\":\"daily\"}");
         String upload = api.send("POST", "/api/owner/sites/isles/uploads", "id,title\na,A\n", Map.of("Content-Type", "application/octet-stream")).json().path("upload").asString();
         api.post("/api/owner/sites/isles/sources", "{\"collection\":\"posts\",\"name\":\"List\",\"settings\":{\"kind\":\"file\",\"upload\":\"" + upload + "\"},\"mapping\":{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"Title\",\"kind\":\"text\",\"column\":\"title\"}]},\"removesMissing\":true,\"schedule\":\"never\"}");
@@ -55,6 +57,7 @@ class TransferTest {
             ObjectNode expected = (ObjectNode) JSON.readTree(saved);
             expected.putArray("leftOut");
             assertThat(again).isEqualTo(expected);
+            assertThat(again.toString()).contains("Atlantic/Faroe", "2030-01-31", "Old Quay");
             assertThat(api.results("island-search", "rope").status()).as("nothing is published").isEqualTo(404);
             // The items follow by push, and meet what was decided about them.
             api.push("posts", "{\"id\":\"a\",\"title\":\"Ropewalk\",\"tags\":[\"Boats/Ropes\"],\"size\":12}\n{\"id\":\"b\",\"title\":\"Bakery\"}\n");

@@ -1,0 +1,252 @@
+package tidylantern.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.Rectangle;
+import org.openqa.selenium.SearchContext;
+import org.openqa.selenium.WebElement;
+import tidylantern.demo.Quillhaven;
+import tools.jackson.databind.JsonNode;
+
+/** Featured tiers and pins, set up from nothing and met by visitors, wide and on a phone. */
+@ExtendWith(SharedDemo.class)
+class FeaturedTest {
+    private static final Quillhaven ISLES = new Quillhaven(LocalDate.now());
+    private static DemoWorld world;
+    private static Browser browser;
+
+    @BeforeAll
+    static void start(DemoWorld shared) {
+        world = shared;
+        browser = Browser.wide();
+        browser.signIn(world.service());
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+    }
+
+    private static Set<String> withPlan(String plan) {
+        return ISLES.items("makers").stream().filter(item -> plan.equals(item.get("plan"))).map(item -> item.get("title").toString()).collect(Collectors.toSet());
+    }
+
+    private static <T> T onStage(Function<SearchContext, T> look) {
+        browser.enterStage();
+        try {
+            return look.apply(browser.inside("tidy-results"));
+        } finally {
+            browser.leaveFrame();
+        }
+    }
+
+    private static List<String> stageTitles(java.util.function.Predicate<List<String>> such) {
+        return onStage(results -> {
+            browser.untilTexts(results, ".card h3", such);
+            return browser.texts(results, ".card h3");
+        });
+    }
+
+    private static WebElement tier(String name) {
+        return browser.see("section[aria-label='" + name + "']");
+    }
+
+    private static void part(String tier, String part) {
+        browser.until(part, () -> tier(tier).findElements(By.cssSelector("[role=group] button")).stream().filter(one -> one.getText().equals(part)).findFirst().orElse(null)).click();
+    }
+
+    /** Adds the next tier, held by makers of a plan. */
+    private static void addTier(String name, String plan) {
+        browser.seeText("button", "Add a tier").click();
+        part(name, "Who holds it");
+        browser.see(tier(name), ".of").click();
+        browser.seeText("[role=option]", "Makers").click();
+        WebElement form = browser.see(tier(name), "form.rule");
+        browser.see(form, "[aria-label='What the rule looks at']").click();
+        browser.seeText("[role=option]", "Plan").click();
+        browser.see(form, "[aria-label='Value']").click();
+        browser.seeText("[role=option]", plan).click();
+        browser.until("add", () -> form.findElements(By.cssSelector("button[type=submit]")).stream().filter(WebElement::isEnabled).findFirst().orElse(null)).click();
+        browser.untilTexts(tier(name), "li > span", texts -> texts.stream().anyMatch(text -> text.startsWith("Makers · Plan: ")));
+    }
+
+    private static void publish(String key) {
+        browser.until("kept", () -> browser.texts(browser.driver(), ".keeping").contains("Kept"));
+        assertThat(world.api().send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", world.api().get("/api/owner/searches/" + key + "/draft").header("ETag"))).status()).isEqualTo(200);
+    }
+
+    private static JsonNode draft(String key) {
+        return world.api().get("/api/owner/searches/" + key + "/draft").json();
+    }
+
+    @Test
+    void twoTiersAreSoldLiftedMarkedAndLimitedAndLooksMoveNothing() {
+        Set<String> beacons = withPlan("Beacon");
+        Set<String> lanterns = withPlan("Lantern");
+        String key = world.newSearch("Sold places", List.of("makers"));
+        browser.open(world.workbench("/searches/" + key + "/order"));
+        browser.seeText("[role=group] button", "Tiers").click();
+        addTier("Beacon", "Beacon");
+        addTier("Harbour light", "Lantern");
+        browser.untilTexts(tier("Beacon"), ".name small", texts -> texts.equals(List.of("lifts 3 · " + beacons.size() + " items")));
+        List<String> lifted = stageTitles(titles -> titles.size() == 10 && beacons.containsAll(titles.subList(0, 3)) && lanterns.containsAll(titles.subList(3, 6)));
+        assertThat(onStage(results -> browser.texts(results, ".standing")).subList(0, 4)).as("the stage says why each stands there").containsExactly("Lifted: Beacon, its turn today", "Lifted: Beacon, its turn today", "Lifted: Beacon, its turn today", "Lifted: Harbour light, its turn today");
+
+        // Paid for, and the owner words what visitors read.
+        part("Harbour light", "What it does");
+        tier("Harbour light").findElement(By.xpath(".//label[contains(., 'It is paid for')]")).click();
+        WebElement says = browser.until("what they read", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='They read']/following-sibling::input")).stream().findFirst().orElse(null));
+        browser.type(says, "Supports the Isles");
+        says.sendKeys(Keys.TAB);
+        onStage(results -> {
+            browser.untilTexts(results, ".card .kind", texts -> texts.stream().filter(text -> text.contains("Supports the Isles")).count() >= 3);
+            return null;
+        });
+
+        // Looks: another ready look, a colour that cannot be read and the one offered in its place.
+        part("Harbour light", "How it looks");
+        browser.see(tier("Harbour light"), "[aria-label='Take the look Night']").click();
+        onStage(results -> browser.until("a strong edge", () -> results.findElements(By.cssSelector(".card.edge-strong")).isEmpty() ? null : true));
+        WebElement letters = browser.until("letters", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='Its letters']/following-sibling::input[not(@type='color')]")).stream().findFirst().orElse(null));
+        browser.type(letters, "#334455");
+        letters.sendKeys(Keys.TAB);
+        browser.untilTexts(tier("Harbour light"), ".contrast", texts -> texts.stream().anyMatch(text -> text.contains("4.5 is needed")));
+        browser.until("the nearest", () -> tier("Harbour light").findElements(By.cssSelector(".contrast.low button")).stream().findFirst().orElse(null)).click();
+        browser.until("it passes", () -> tier("Harbour light").findElements(By.cssSelector(".contrast.low")).isEmpty() ? true : null);
+        WebElement text = browser.until("ribbon", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='What it says']/following-sibling::input")).stream().findFirst().orElse(null));
+        browser.type(text, "A maker who has kept the harbour lights burning for 20 years");
+        text.sendKeys(Keys.TAB);
+        onStage(results -> {
+            browser.untilTexts(results, ".ribbon", texts -> texts.stream().anyMatch(one -> one.startsWith("A maker who has kept")));
+            return null;
+        });
+        assertThat(stageTitles(titles -> titles.size() == 10)).as("looks move nothing").isEqualTo(lifted);
+        browser.mustBeAccessible("looks of a tier");
+        part("Harbour light", "Who holds it");
+        browser.mustBeAccessible("who holds a tier");
+        publish(key);
+
+        // A visitor, wide: one below the other, live results, then side by side.
+        String page = world.service() + "/s/" + key;
+        browser.open(page);
+        SearchContext results = browser.inside("tidy-results");
+        browser.untilTexts(results, ".card h3", titles -> titles.equals(lifted));
+        assertThat(results.findElements(By.cssSelector(".standing"))).as("reasons are for owners").isEmpty();
+        assertThat(results.findElements(By.cssSelector("[part~='tier-harbour-light']"))).as("a site's own CSS reaches the tier").isNotEmpty();
+        browser.mustBeAccessible("featured results");
+        SearchContext box = browser.inside("tidy-search");
+        browser.see(box, "input").sendKeys("the");
+        browser.untilTexts(box, ".row .name", names -> names.size() == 3 && beacons.contains(names.getFirst()) && lanterns.contains(names.get(1)) && !names.get(2).isEmpty());
+        assertThat(browser.texts(box, ".row .about").get(1)).startsWith("Supports the Isles · ");
+        browser.mustBeAccessible("featured live results");
+
+        browser.open(world.workbench("/searches/" + key + "/go-live"));
+        browser.seeText("[role=group] button", "Side by side").click();
+        onStage(found -> browser.until("a grid", () -> found.findElements(By.cssSelector(".cards.grid")).isEmpty() ? null : true));
+        assertThat(stageTitles(titles -> titles.size() == 10)).isEqualTo(lifted);
+        publish(key);
+        browser.open(page);
+        SearchContext grid = browser.inside("tidy-results");
+        browser.untilTexts(grid, ".cards.grid .card h3", titles -> titles.equals(lifted));
+        List<WebElement> cards = grid.findElements(By.cssSelector(".card"));
+        assertThat(cards.get(0).getRect().getY()).as("side by side").isEqualTo(cards.get(1).getRect().getY());
+        browser.mustBeAccessible("featured results side by side");
+
+        try (Browser phone = Browser.phone()) {
+            phone.open(page);
+            SearchContext narrow = phone.inside("tidy-results");
+            phone.untilTexts(narrow, ".card h3", titles -> titles.equals(lifted));
+            for (WebElement card : narrow.findElements(By.cssSelector(".card.featured, .card[part~='featured']"))) {
+                Rectangle around = card.getRect();
+                Rectangle ribbon = card.findElement(By.cssSelector(".ribbon")).getRect();
+                assertThat(ribbon.getX()).as("a long text is fitted").isGreaterThanOrEqualTo(around.getX());
+                assertThat(ribbon.getX() + ribbon.getWidth()).isLessThanOrEqualTo(around.getX() + around.getWidth());
+            }
+            phone.mustBeAccessible("featured results on a phone");
+            SearchContext small = phone.inside("tidy-search");
+            phone.see(small, "input").sendKeys("the");
+            phone.untilTexts(small, ".row .name", names -> names.size() == 3 && beacons.contains(names.getFirst()));
+            phone.mustBeAccessible("featured live results on a phone");
+            assertThat(phone.consoleErrors()).isEmpty();
+        }
+    }
+
+    @Test
+    void aPlacementByHandHoldsAtOnceForVisitors() {
+        String key = world.newSearch("By hand", List.of("homes"));
+        browser.open(world.workbench("/searches/" + key + "/order"));
+        browser.seeText("[role=group] button", "Tiers").click();
+        browser.seeText("button", "Add a tier").click();
+        part("Beacon", "Who holds it");
+        publish(key);
+        String page = world.service() + "/s/" + key;
+        String third;
+        try (Browser visitor = Browser.wide()) {
+            visitor.open(page);
+            SearchContext results = visitor.inside("tidy-results");
+            visitor.untilTexts(results, ".card h3", titles -> titles.size() == 10);
+            third = visitor.texts(results, ".card h3").get(2);
+            WebElement picker = browser.see(tier("Beacon"), "[aria-label='Items to place in the tier']");
+            picker.sendKeys(third);
+            browser.seeText("[role=option]", third).click();
+            browser.until("place it", () -> tier("Beacon").findElements(By.cssSelector(".add button[type=submit]")).stream().findFirst().orElse(null)).click();
+            browser.untilTexts(tier("Beacon"), ".placements .head b", titles -> titles.equals(List.of(third)));
+            browser.untilTexts(tier("Beacon"), ".name small", texts -> texts.equals(List.of("lifts 3 · 1 item")));
+            visitor.driver().navigate().refresh();
+            visitor.untilTexts(visitor.inside("tidy-results"), ".card h3", titles -> titles.size() == 10 && titles.getFirst().equals(third));
+            // Until yesterday: it is over at once.
+            browser.script("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('change'))", browser.see(tier("Beacon"), "[aria-label='Last day of " + third + "']"), LocalDate.now().minusDays(2).toString());
+            browser.untilTexts(tier("Beacon"), ".state", texts -> texts.size() == 1 && texts.getFirst().startsWith("ended"));
+            visitor.driver().navigate().refresh();
+            visitor.untilTexts(visitor.inside("tidy-results"), ".card h3", titles -> titles.size() == 10 && titles.get(2).equals(third));
+        }
+        browser.see(tier("Beacon"), "[aria-label='Take " + third + " out of the tier']").click();
+        browser.until("taken out", () -> tier("Beacon").findElements(By.cssSelector(".placements .head b")).isEmpty() ? true : null);
+    }
+
+    @Test
+    void aPinPutsAnItemFirstAndWhySaysSo() {
+        String key = world.newSearch("Pinned", List.of("journal"));
+        browser.open(world.workbench("/searches/" + key + "/order"));
+        browser.seeText("[role=group] button", "Pins").click();
+        browser.see("[placeholder='ferry, ferry times']").sendKeys("harbour");
+        String pinned = ISLES.items("journal").get(7).get("title").toString();
+        browser.see("[aria-label='Items of the pin']").sendKeys(pinned);
+        browser.seeText("[role=option]", pinned).click();
+        browser.mustBeAccessible("a pin being made");
+        browser.see("form.add button[type=submit]").click();
+        List<String> first = stageTitles(titles -> !titles.isEmpty() && titles.getFirst().equals(pinned));
+        assertThat(onStage(results -> browser.texts(results, ".standing")).getFirst()).isEqualTo("Pinned at 1");
+        // Another one is taken out of the same query.
+        String out = first.get(1);
+        browser.seeText("form.add [role=group] button", "Take out").click();
+        browser.see("[placeholder='ferry, ferry times']").sendKeys("harbour");
+        browser.see("[aria-label='Items of the pin']").sendKeys(out);
+        browser.seeText("[role=option]", out).click();
+        browser.see("form.add button[type=submit]").click();
+        stageTitles(titles -> !titles.isEmpty() && titles.getFirst().equals(pinned) && !titles.contains(out));
+        browser.until("kept", () -> draft(key).path("pins").path(0).path("takeOut").size() == 1 ? true : null);
+        browser.seeText("button", "Why?").click();
+        browser.see("#why-item").sendKeys(out);
+        browser.seeText("[role=option]", out).click();
+        browser.seeText(".reason p", "A pin takes it out of this query.");
+        browser.seeText(".reason button", "Let it in again").click();
+        browser.seeText(".verdict", "Found at place");
+        browser.press(Keys.ESCAPE);
+        browser.seeText("[role=group] button", "How much").click();
+        browser.seeText(".remark", "The starting list is not over it");
+        browser.mustBeAccessible("how much is featured");
+    }
+}
