@@ -16,6 +16,7 @@ public final class Bench {
         Map<String, Benchmark> all = new LinkedHashMap<>();
         all.put("wordnet", WordNetBench::run);
         all.put("filters", FilterBench::run);
+        all.put("order", OrderBench::run);
         all.put("demo", DemoBench::run);
         all.put("trials", TrialsBench::run);
         all.put("start", StartBench::run);

@@ -1,11 +1,16 @@
 package tidylantern.core.query;
 
 import java.io.IOException;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.apache.lucene.document.LatLonPoint;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreDoc;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.OrderKey;
@@ -14,35 +19,54 @@ import tidylantern.core.place.Position;
 
 /** Finds the nearest of very many places by an index of points instead of measuring the way to every one. */
 final class Nearest {
-    private static final double FIRST_METRES = 2_000;
-    private static final double WIDER = 4;
-    /** Half the Earth's girth: beyond it lies nothing. */
-    private static final double FARTHEST = 20_037_508;
+    /** Some that are near may be out of reach. */
+    private static final int SPARE = 16;
+    private static final int MORE = 4;
+    private static final int MOST = 1 << 14;
 
     private Nearest() {}
 
+    /** How many items are in reach; counted once for a state of the index. */
+    static int inReach(Asked asked) throws IOException {
+        return PerState.of(asked.searcher().getIndexReader(), asked.design().reach(), Nearest.class, Integer.class, () -> asked.searcher().count(asked.read().lucene()));
+    }
+
     /**
-     * What of the results has to be looked at for the first of them, where distance puts them in order; null where another key
-     * does, or where so few have a place that all have to be looked at.
+     * What of the results has to be looked at for the first of them, where nothing was typed and distance puts them in order; null where words
+     * find less than everything, where another key puts them in order, or where so few have a place that all have to be looked at.
      *
      * @param wanted how many of the first are needed
      */
     static @Nullable Query among(Asked asked, Ordering ordering, Query found, int wanted) throws IOException {
         OrderKey first = ordering.keys().stream().filter(key -> key != null && key.by() != OrderKey.By.TIER && key.by() != OrderKey.By.PLACE_IN_TIER).findFirst().orElse(null);
         Position here = asked.located().position();
-        if (first == null || first.by() != OrderKey.By.DISTANCE || here == null) {
+        if (!asked.read().startingList() || first == null || first.by() != OrderKey.By.DISTANCE || here == null) {
             return null;
         }
         FieldKey places = first.field() != null ? first.field() : Located.placeFields(asked.design(), asked.content()).getFirst();
-        for (double metres = FIRST_METRES; metres < FARTHEST; metres *= WIDER) {
-            Query within = LatLonPoint.newDistanceQuery(IndexFields.place(places), here.latitude(), here.longitude(), metres);
-            if (AtLeast.found(asked.searcher(), new BooleanQuery.Builder().add(within, Occur.FILTER).add(found, Occur.FILTER).build(), wanted)) {
-                // All others are farther away. What comes first for another reason is looked at wherever it is.
-                int[] others = IntStream.concat(ordering.lifted().tiers().keySet().stream().mapToInt(Integer::intValue), ordering.pinned().stream().mapToInt(Ordering.Pinned::document)).toArray();
-                Query either = new BooleanQuery.Builder().add(within, Occur.SHOULD).add(new Documents(others), Occur.SHOULD).build();
-                return new BooleanQuery.Builder().add(found, Occur.MUST).add(either, Occur.FILTER).build();
+        for (int most = wanted + SPARE; most <= MOST; most *= MORE) {
+            ScoreDoc[] near = LatLonPoint.nearest(asked.searcher(), IndexFields.place(places), here.latitude(), here.longitude(), most).scoreDocs;
+            if (near.length < most) {
+                return null;
+            }
+            int[] documents = Arrays.stream(near).mapToInt(one -> one.doc).toArray();
+            Set<Integer> passing = new HashSet<>();
+            Query both = new BooleanQuery.Builder().add(new Documents(documents), Occur.FILTER).add(found, Occur.FILTER).build();
+            for (ScoreDoc one : asked.searcher().search(both, most).scoreDocs) {
+                passing.add(one.doc);
+            }
+            ScoreDoc last = Arrays.stream(near).filter(one -> passing.contains(one.doc)).skip(wanted - 1L).findFirst().orElse(null);
+            // Others may lie just as far as the last of them, so something farther must be there to know that all of those are.
+            if (last != null && metres(last) < metres(near[near.length - 1])) {
+                // What comes first for another reason is looked at wherever it is.
+                IntStream others = IntStream.concat(ordering.lifted().tiers().keySet().stream().mapToInt(Integer::intValue), ordering.pinned().stream().mapToInt(Ordering.Pinned::document));
+                return new BooleanQuery.Builder().add(found, Occur.MUST).add(new Documents(IntStream.concat(Arrays.stream(documents), others).distinct().toArray()), Occur.FILTER).build();
             }
         }
         return null;
+    }
+
+    private static double metres(ScoreDoc near) {
+        return (Double) ((FieldDoc) near).fields[0];
     }
 }

