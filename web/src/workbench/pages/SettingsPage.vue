@@ -20,6 +20,8 @@ const { data: keys } = useQuery({ queryKey: ['access-keys'], queryFn: api.access
 const name = ref('')
 const address = ref('')
 const origins = ref('')
+const timeZone = ref('UTC')
+const zones = ['UTC', ...Intl.supportedValuesOf('timeZone').filter(zone => zone !== 'UTC')]
 watch(here, now => {
   if (!now) return
   name.value = now.name
@@ -27,8 +29,6 @@ watch(here, now => {
   origins.value = now.origins.join('\n')
   timeZone.value = now.timeZone
 }, { immediate: true })
-const timeZone = ref('UTC')
-const zones = ['UTC', ...Intl.supportedValuesOf('timeZone').filter(zone => zone !== 'UTC')]
 const said = ref('')
 const { wrong, attempt } = useAttempt()
 const keyName = ref('')
@@ -100,7 +100,8 @@ const removeKey = (id: number) => attempt(async () => {
 </template>
 
 <style scoped>
-.two { display: grid; grid-template-columns: repeat(auto-fit, minmax(360px, 1fr)); gap: 20px; align-items: start; }
+.two { columns: 360px 2; column-gap: 20px; }
+.two > * { break-inside: avoid; margin-bottom: 20px; }
 .slip { padding: 20px 24px 24px; display: grid; gap: 16px; }
 .row { display: flex; align-items: center; gap: 12px; }
 .row input { flex: 1; min-width: 0; }

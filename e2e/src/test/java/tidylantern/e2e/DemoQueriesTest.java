@@ -2,30 +2,24 @@ package tidylantern.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tidylantern.demo.Quillhaven;
 import tidylantern.server.Api;
 
 /** Queries written before the search was tuned find their items through the first design of a new search. */
+@ExtendWith(SharedDemo.class)
 class DemoQueriesTest {
     private static DemoWorld world;
 
     @BeforeAll
-    static void start(@TempDir Path data) {
-        world = new DemoWorld(data);
-    }
-
-    @AfterAll
-    static void stop() {
-        world.close();
+    static void start(DemoWorld shared) {
+        world = shared;
     }
 
     static List<Quillhaven.Expected> queries() {

@@ -31,7 +31,7 @@ import tidylantern.core.place.Slip;
  */
 record Located(@Nullable Position position, String name, String unknown, List<String> namesakes, boolean ofWorld) {
     static final Located NOWHERE = new Located(null, "", "", List.of(), false);
-    private static final int MOST_NAMESAKES = 6;
+    private static final int MOST_NAMESAKES = 4;
     private static final int SHORTEST_BEGINNING = 4;
 
     static Located of(IndexSearcher searcher, SearchDesign design, SiteContent content, Gazetteer gazetteer, Whereabouts whereabouts) throws IOException {

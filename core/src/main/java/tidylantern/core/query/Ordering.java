@@ -153,6 +153,10 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
         return Math.min(pinned.get(numberOfPinned).at() - numberOfPinned, others);
     }
 
+    boolean isLifted(int document) {
+        return lifted.tiers().containsKey(document);
+    }
+
     boolean isPinned(int document) {
         return pinned.stream().anyMatch(one -> one.document() == document);
     }
@@ -187,13 +191,13 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
         return List.of(put);
     }
 
-    /** @param before the result before it, or for the first the one after it; null where there is none */
-    Standing standing(FieldDoc result, @Nullable FieldDoc before, boolean takesTurns) {
+    /** @param neighbour the result from which it is told apart; null where there is none */
+    Standing standing(FieldDoc result, @Nullable FieldDoc neighbour, boolean takesTurns) {
         Integer pinnedAt = pinned.stream().filter(one -> one.document() == result.doc).findFirst().map(one -> one.at() + 1).orElse(null);
         Tier tier = holders.of(searcher, result.doc);
-        boolean isLifted = lifted.tiers().containsKey(result.doc);
+        boolean isLifted = isLifted(result.doc);
         int place = holders.place(result.doc);
-        int parting = pinnedAt != null || before == null ? -1 : parting(result, before);
+        int parting = pinnedAt != null || neighbour == null ? -1 : parting(result, neighbour);
         return new Standing(pinnedAt, tier == null ? null : tier.key(), tier == null ? null : tier.name(), isLifted, tier == null || place > Placement.LAST_PLACE ? null : (Integer) place, takesTurns && isLifted, parting < 0 ? null : keys.get(parting));
     }
 

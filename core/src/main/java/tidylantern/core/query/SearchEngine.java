@@ -343,11 +343,17 @@ public final class SearchEngine {
             return hits;
         }
 
-        /** The result before one that no pin puts where it is, or for the first the one after it. */
+        /**
+         * The result that tells why one stands there: the one before it that no pin puts where it is; the one after it for the
+         * first, and for the first behind the lifted ones, of which everybody knows that they come first.
+         */
         private @Nullable FieldDoc neighbour(List<ScoreDoc> documents, int at) {
             for (int before = at - 1; before >= 0; before--) {
                 if (!ordering.isPinned(documents.get(before).doc)) {
-                    return (FieldDoc) documents.get(before);
+                    if (ordering.isLifted(documents.get(before).doc) == ordering.isLifted(documents.get(at).doc) || at + 1 >= documents.size()) {
+                        return (FieldDoc) documents.get(before);
+                    }
+                    break;
                 }
             }
             return at + 1 < documents.size() ? (FieldDoc) documents.get(at + 1) : null;

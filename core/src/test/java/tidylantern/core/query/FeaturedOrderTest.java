@@ -223,7 +223,7 @@ class FeaturedOrderTest {
         try (SearchFixture site = new SearchFixture(folder).post("a", "title", "Boat", "price", "5 EUR").post("b", "title", "Boat", "price", "9 EUR").post("c", "title", "Cat", "price", "9 EUR").post("d", "title", "Boat", "price", "1 EUR").indexed()) {
             List<Hit> hits = hits(site, with(held("d", "gold", 2)), design(List.of(TIER, PLACE, TITLE, PRICE), tier("gold", 1, lift(null, null, false))), "", TODAY);
             assertThat(ids(hits)).containsExactly("d", "a", "b", "c");
-            assertThat(hits).extracting(hit -> String.valueOf(hit.standing().by())).containsExactly("tier", "tier", "price, least first", "title");
+            assertThat(hits).extracting(hit -> String.valueOf(hit.standing().by())).containsExactly("tier", "price, least first", "price, least first", "title");
             assertThat(hits.getFirst().standing()).isEqualTo(new Standing(null, "gold", "gold", true, 2, false, TIER));
         }
     }

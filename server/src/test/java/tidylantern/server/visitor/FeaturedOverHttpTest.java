@@ -213,7 +213,7 @@ class FeaturedOverHttpTest {
         change(key, design -> design.set("filters", JSON.readTree("[{\"key\":\"near\",\"label\":\"Near\",\"field\":\"at\"}]".replace("\"near\"", "\"how-far\""))));
         JsonNode around = api.get("/api/owner/searches/" + key + "/draft/results?place=" + typed).json().path("filters").path(0).path("around");
         assertThat(around.path("name").asString()).startsWith("Springfield, ").endsWith("United States");
-        assertThat(around.path("namesakes")).hasSize(6);
+        assertThat(around.path("namesakes")).hasSize(4);
         assertThat(around.path("attribution").asString()).contains("GeoNames");
         String other = around.path("namesakes").path(0).asString();
         JsonNode chosen = api.get("/api/owner/searches/" + key + "/draft/results?place=" + java.net.URLEncoder.encode(other, java.nio.charset.StandardCharsets.UTF_8)).json().path("filters").path(0).path("around");
