@@ -163,6 +163,16 @@ final class Browser implements AutoCloseable {
         driver.switchTo().defaultContent();
     }
 
+    /** Looks inside an element of the stage, and comes back out whatever becomes of it. */
+    <T> T onStage(String element, Function<SearchContext, T> look) {
+        enterStage();
+        try {
+            return look.apply(inside(element));
+        } finally {
+            leaveFrame();
+        }
+    }
+
     /** Whatever script wrote to the console as an error since the last call. */
     List<String> consoleErrors() {
         return driver.manage().logs().get(LogType.BROWSER).getAll().stream().filter(entry -> entry.getLevel().intValue() >= java.util.logging.Level.SEVERE.intValue())

@@ -3,10 +3,10 @@ package tidylantern.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -43,17 +43,8 @@ class FeaturedTest {
         return ISLES.items("makers").stream().filter(item -> plan.equals(item.get("plan"))).map(item -> item.get("title").toString()).collect(Collectors.toSet());
     }
 
-    private static <T> T onStage(Function<SearchContext, T> look) {
-        browser.enterStage();
-        try {
-            return look.apply(browser.inside("tidy-results"));
-        } finally {
-            browser.leaveFrame();
-        }
-    }
-
     private static List<String> stageTitles(java.util.function.Predicate<List<String>> such) {
-        return onStage(results -> {
+        return browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, ".card h3", such);
             return browser.texts(results, ".card h3");
         });
@@ -102,7 +93,7 @@ class FeaturedTest {
         addTier("Harbour light", "Lantern");
         browser.untilTexts(tier("Beacon"), ".name small", texts -> texts.equals(List.of("lifts 3 · " + beacons.size() + " items")));
         List<String> lifted = stageTitles(titles -> titles.size() == 10 && beacons.containsAll(titles.subList(0, 3)) && lanterns.containsAll(titles.subList(3, 6)));
-        assertThat(onStage(results -> browser.texts(results, ".standing")).subList(0, 4)).as("the stage says why each stands there").containsExactly("Lifted: Beacon, its turn today", "Lifted: Beacon, its turn today", "Lifted: Beacon, its turn today", "Lifted: Harbour light, its turn today");
+        assertThat(browser.onStage("tidy-results", results -> browser.texts(results, ".standing")).subList(0, 4)).as("the stage says why each stands there").containsExactly("Lifted: Beacon, its turn today", "Lifted: Beacon, its turn today", "Lifted: Beacon, its turn today", "Lifted: Harbour light, its turn today");
 
         // Paid for, and the owner words what visitors read.
         part("Harbour light", "What it does");
@@ -110,15 +101,29 @@ class FeaturedTest {
         WebElement says = browser.until("what they read", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='They read']/following-sibling::input")).stream().findFirst().orElse(null));
         browser.type(says, "Supports the Isles");
         says.sendKeys(Keys.TAB);
-        onStage(results -> {
+        browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, ".card .kind", texts -> texts.stream().filter(text -> text.contains("Supports the Isles")).count() >= 3);
             return null;
         });
 
+        // Each ready look draws the tier unlike the others, and can be read.
+        part("Harbour light", "How it looks");
+        Set<List<String>> drawn = new HashSet<>();
+        for (String look : List.of("Lamp", "Sea", "Quiet", "Night")) {
+            browser.see(tier("Harbour light"), "[aria-label='Take the look " + look + "']").click();
+            drawn.add(browser.onStage("tidy-results", results -> browser.until("the look " + look, () -> {
+                List<String> styles = results.findElements(By.cssSelector(".card[part~='tier-harbour-light']")).stream().findFirst().map(card -> List.of(card.getCssValue("border-top-color"), card.getCssValue("border-top-width"), card.getCssValue("background-color"),
+                        card.findElement(By.cssSelector(".ribbon")).getCssValue("background-color"), card.findElement(By.cssSelector(".ribbon")).getCssValue("font-size"))).orElse(null);
+                return styles == null || drawn.contains(styles) ? null : styles;
+            })));
+            browser.until("contrasts of " + look, () -> tier("Harbour light").findElements(By.cssSelector(".contrast")).isEmpty() || !tier("Harbour light").findElements(By.cssSelector(".contrast.low")).isEmpty() ? null : true);
+        }
+        assertThat(drawn).hasSize(4);
+
         // Looks: another ready look, a colour that cannot be read and the one offered in its place.
         part("Harbour light", "How it looks");
         browser.see(tier("Harbour light"), "[aria-label='Take the look Night']").click();
-        onStage(results -> browser.until("a strong edge", () -> results.findElements(By.cssSelector(".card.edge-strong")).isEmpty() ? null : true));
+        browser.onStage("tidy-results", results -> browser.until("a strong edge", () -> results.findElements(By.cssSelector(".card.edge-strong")).isEmpty() ? null : true));
         WebElement letters = browser.until("letters", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='Its letters']/following-sibling::input[not(@type='color')]")).stream().findFirst().orElse(null));
         browser.type(letters, "#334455");
         letters.sendKeys(Keys.TAB);
@@ -128,7 +133,7 @@ class FeaturedTest {
         WebElement text = browser.until("ribbon", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='What it says']/following-sibling::input")).stream().findFirst().orElse(null));
         browser.type(text, "A maker who has kept the harbour lights burning for 20 years");
         text.sendKeys(Keys.TAB);
-        onStage(results -> {
+        browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, ".ribbon", texts -> texts.stream().anyMatch(one -> one.startsWith("A maker who has kept")));
             return null;
         });
@@ -152,9 +157,15 @@ class FeaturedTest {
         assertThat(browser.texts(box, ".row .about").get(1)).startsWith("Supports the Isles · ");
         browser.mustBeAccessible("featured live results");
 
+        try (Browser phone = Browser.phone()) {
+            phone.open(page);
+            phone.untilTexts(phone.inside("tidy-results"), ".cards.list .card h3", titles -> titles.equals(lifted));
+            phone.mustBeAccessible("featured results on a phone, one below the other");
+        }
+
         browser.open(world.workbench("/searches/" + key + "/go-live"));
         browser.seeText("[role=group] button", "Side by side").click();
-        onStage(found -> browser.until("a grid", () -> found.findElements(By.cssSelector(".cards.grid")).isEmpty() ? null : true));
+        browser.onStage("tidy-results", found -> browser.until("a grid", () -> found.findElements(By.cssSelector(".cards.grid")).isEmpty() ? null : true));
         assertThat(stageTitles(titles -> titles.size() == 10)).isEqualTo(lifted);
         publish(key);
         browser.open(page);
@@ -228,7 +239,7 @@ class FeaturedTest {
         browser.mustBeAccessible("a pin being made");
         browser.see("form.add button[type=submit]").click();
         List<String> first = stageTitles(titles -> !titles.isEmpty() && titles.getFirst().equals(pinned));
-        assertThat(onStage(results -> browser.texts(results, ".standing")).getFirst()).isEqualTo("Pinned at 1");
+        assertThat(browser.onStage("tidy-results", results -> browser.texts(results, ".standing")).getFirst()).isEqualTo("Pinned at 1");
         // Another one is taken out of the same query.
         String out = first.get(1);
         browser.seeText("form.add [role=group] button", "Take out").click();
@@ -248,5 +259,32 @@ class FeaturedTest {
         browser.seeText("[role=group] button", "How much").click();
         browser.seeText(".remark", "The starting list is not over it");
         browser.mustBeAccessible("how much is featured");
+    }
+
+    @Test
+    void aNameOfTheOwnersIsAPlaceThatVisitorsMayWrite() {
+        browser.open(world.workbench("/searches"));
+        browser.seeText("nav a", "Site").click();
+        browser.see("[placeholder='Old harbour']").sendKeys("Smugglers' steps");
+        browser.see("[placeholder='47.2078, -32.7351']").sendKeys("47.2078, -32.7351");
+        browser.until("add", () -> browser.driver().findElements(By.cssSelector("form.new button[type=submit]")).stream().filter(WebElement::isEnabled).findFirst().orElse(null)).click();
+        browser.untilTexts(browser.driver(), ".two li b", names -> names.contains("Smugglers' steps"));
+        browser.mustBeAccessible("names of places");
+        browser.open(world.service() + "/s/makers?order=closest");
+        SearchContext results = browser.inside("tidy-results");
+        WebElement place = browser.see(results, "[part~='filter-how-far'] input, [part~='filter-distance'] input");
+        browser.type(place, "smuglers' steps");
+        place.sendKeys(Keys.ENTER);
+        // The ropewalk is a few hundred metres away; the letter that is missing is forgiven.
+        browser.untilTexts(results, ".card .kind", texts -> !texts.isEmpty() && texts.getFirst().contains("km away"));
+        String nearest = ISLES.items("makers").stream().min(java.util.Comparator.comparingDouble(item -> far((Map<?, ?>) item.get("place")))).orElseThrow().get("title").toString();
+        assertThat(browser.texts(results, ".card h3").getFirst()).isEqualTo(nearest);
+    }
+
+    /** On a small patch of the Earth a map's plane will do. */
+    private static double far(Map<?, ?> place) {
+        double north = ((Number) place.get("lat")).doubleValue() - 47.2078;
+        double east = (((Number) place.get("lon")).doubleValue() + 32.7351) * Math.cos(Math.toRadians(47.2));
+        return Math.hypot(north, east);
     }
 }

@@ -57,17 +57,8 @@ class FilterDecisionsTest {
     }
 
     /** What is on the stage, looked at from within its frame. */
-    private static <T> T onStage(String element, java.util.function.Function<SearchContext, T> look) {
-        browser.enterStage();
-        try {
-            return look.apply(browser.inside(element));
-        } finally {
-            browser.leaveFrame();
-        }
-    }
-
     private static void stageShows(String css, List<String> texts) {
-        onStage("tidy-results", results -> {
+        browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, css, shown -> shown.equals(texts));
             return null;
         });
@@ -85,7 +76,7 @@ class FilterDecisionsTest {
         browser.seeText(".settings button", "All must hold").click();
         long both = ISLES.items("homes").stream().filter(item -> Boolean.TRUE.equals(item.get("garden")) && Boolean.TRUE.equals(item.get("seaView"))).count();
         browser.until("kept", () -> design(key).path("filters").path(0).path("several").asString().equals("all"));
-        onStage("tidy-results", results -> {
+        browser.onStage("tidy-results", results -> {
             for (String label : List.of("Garden", "Sea view")) {
                 browser.until(label, () -> results.findElements(By.cssSelector(".filter .value")).stream().filter(one -> one.getText().startsWith(label)).findFirst().orElse(null)).findElement(By.cssSelector("input")).click();
                 browser.untilTexts(results, ".chip", texts -> texts.contains(label));
@@ -106,7 +97,7 @@ class FilterDecisionsTest {
     @Test
     void aStartIsWhatTheStageShowsAndClearAllGoesBackToIt() {
         String key = opened("Starting", List.of("homes"), "Offer");
-        onStage("tidy-results", results -> {
+        browser.onStage("tidy-results", results -> {
             browser.until("To let", () -> results.findElements(By.cssSelector(".filter .value")).stream().filter(one -> one.getText().startsWith("To let")).findFirst().orElse(null)).findElement(By.cssSelector("input")).click();
             browser.untilTexts(results, ".chip", texts -> texts.equals(List.of("To let")));
             return null;
@@ -135,12 +126,12 @@ class FilterDecisionsTest {
     void aPlaceIsSwitchedOffAndOnAndTheChoiceWaitsForItsButton() {
         String key = opened("Places", List.of("homes"), "Offer", "Garden");
         browser.see("[aria-label='All filters: Beside the search box']").click();
-        onStage("tidy-search", box -> {
+        browser.onStage("tidy-search", box -> {
             browser.untilTexts(box, ".filter legend", texts -> texts.size() == 2);
             return null;
         });
         browser.see("label[for='place-page']").click();
-        onStage("tidy-results", results -> browser.until("no filters", () -> results.findElements(By.cssSelector(".filter")).isEmpty()));
+        browser.onStage("tidy-results", results -> browser.until("no filters", () -> results.findElements(By.cssSelector(".filter")).isEmpty()));
         browser.see("label[for='place-page']").click();
         stageShows(".filter legend", List.of("Garden", "Offer").reversed());
         assertThat(design(key).path("filters").path(0).path("shown").path("page").asString()).as("each keeps what it says").isEqualTo("side");
@@ -148,7 +139,7 @@ class FilterDecisionsTest {
         browser.seeText("[aria-label='Results page: how they open'] button", "Over the page").click();
         browser.until("kept", () -> design(key).path("filterPlaces").path("page").path("opened").asString().equals("over"));
         int gardens = (int) ISLES.items("homes").stream().filter(item -> Boolean.TRUE.equals(item.get("garden"))).count();
-        onStage("tidy-results", results -> {
+        browser.onStage("tidy-results", results -> {
             browser.see(results, ".chip.open").click();
             browser.see(results, ".sheet [part~='filter-garden'] input").click();
             browser.untilTexts(results, ".sheet .done", texts -> texts.equals(List.of("Show " + gardens + " results")));
@@ -156,7 +147,7 @@ class FilterDecisionsTest {
             return null;
         });
         browser.mustBeAccessible("filters over the page");
-        onStage("tidy-results", results -> {
+        browser.onStage("tidy-results", results -> {
             browser.see(results, ".sheet .done").click();
             browser.untilTexts(results, ".count", texts -> texts.equals(List.of(gardens + " results")));
             return null;
@@ -189,7 +180,7 @@ class FilterDecisionsTest {
         browser.see(".target").click();
         browser.seeText("[role=option]", "Baking").click();
         long together = ISLES.items("kitchen").stream().filter(item -> List.of("Baking", "Bread").contains(String.valueOf(item.get("course")).split("/")[0])).count();
-        onStage("tidy-results", results -> {
+        browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, ".filter .value", texts -> texts.stream().anyMatch(text -> text.equals("Baking\n" + together)) && texts.stream().noneMatch(text -> text.startsWith("Bread\n")));
             return null;
         });
@@ -259,7 +250,7 @@ class FilterDecisionsTest {
         browser.seeText(".some label", "Homes").click();
         browser.seeText(".filters .name", "Offer").click();
         browser.until("kept", () -> design(key).path("filters").path(1).path("shown").path("collections").path(0).asString().equals("homes"));
-        onStage("tidy-results", results -> {
+        browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, ".count", texts -> texts.equals(List.of(ISLES.items("homes").stream().filter(item -> item.containsKey("offer")).count() + " results")));
             assertThat(results.findElements(By.cssSelector(".filter"))).isEmpty();
             browser.see(results, ".chip.open").click();

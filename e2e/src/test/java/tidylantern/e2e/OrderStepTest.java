@@ -7,7 +7,6 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -48,17 +47,8 @@ class OrderStepTest {
         return ISLES.items("homes").stream().sorted(order.thenComparing(item -> item.get("id").toString())).limit(most).map(item -> item.get("title").toString()).toList();
     }
 
-    private static <T> T onStage(Function<SearchContext, T> look) {
-        browser.enterStage();
-        try {
-            return look.apply(browser.inside("tidy-results"));
-        } finally {
-            browser.leaveFrame();
-        }
-    }
-
     private static void stageShows(List<String> titles) {
-        onStage(results -> {
+        browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, ".card h3", shown -> shown.size() >= titles.size() && shown.subList(0, titles.size()).equals(titles));
             return null;
         });

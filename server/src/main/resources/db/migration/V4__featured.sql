@@ -22,3 +22,11 @@ CREATE TABLE own_place (
     longitude DOUBLE PRECISION NOT NULL,
     PRIMARY KEY (site_key, name)
 );
+
+-- How often visitors asked each query, without anything about who asked.
+CREATE TABLE asked_query (
+    search_key VARCHAR(40) NOT NULL REFERENCES search ON DELETE CASCADE,
+    query      VARCHAR(200) NOT NULL,
+    times      BIGINT NOT NULL,
+    PRIMARY KEY (search_key, query)
+);

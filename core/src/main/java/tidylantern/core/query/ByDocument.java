@@ -3,13 +3,11 @@ package tidylantern.core.query;
 import java.util.Map;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.DoubleValues;
-import org.apache.lucene.search.DoubleValuesSource;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.util.FixedBitSet;
 import org.jspecify.annotations.Nullable;
 
 /** A number for some documents of one state of an index, and another one for all the rest. */
-final class ByDocument extends DoubleValuesSource {
+final class ByDocument extends DocumentNumbers {
     private final Map<Integer, Double> values;
     private final double others;
     /** Most documents have none, and that is quickly seen. */
@@ -39,21 +37,6 @@ final class ByDocument extends DoubleValuesSource {
                 return true;
             }
         };
-    }
-
-    @Override
-    public boolean needsScores() {
-        return false;
-    }
-
-    @Override
-    public DoubleValuesSource rewrite(IndexSearcher reader) {
-        return this;
-    }
-
-    @Override
-    public boolean isCacheable(LeafReaderContext leaf) {
-        return false;
     }
 
     @Override

@@ -16,7 +16,6 @@ import org.apache.lucene.index.SortedNumericDocValues;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.DoubleValues;
-import org.apache.lucene.search.DoubleValuesSource;
 import org.apache.lucene.search.FieldComparator;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
@@ -236,7 +235,7 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
     }
 
     /** The first day from today on; infinitely late for an item that has none. */
-    private static final class NextDay extends DoubleValuesSource {
+    private static final class NextDay extends DocumentNumbers {
         private final String days;
         private final LocalDate today;
 
@@ -269,21 +268,6 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
                     return true;
                 }
             };
-        }
-
-        @Override
-        public boolean needsScores() {
-            return false;
-        }
-
-        @Override
-        public DoubleValuesSource rewrite(IndexSearcher reader) {
-            return this;
-        }
-
-        @Override
-        public boolean isCacheable(LeafReaderContext leaf) {
-            return false;
         }
 
         @Override

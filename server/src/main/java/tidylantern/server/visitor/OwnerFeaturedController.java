@@ -26,6 +26,7 @@ import tidylantern.core.query.Whereabouts;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
+import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.platform.AnswerPool;
 import tidylantern.server.trial.Trials;
 
@@ -34,20 +35,23 @@ import tidylantern.server.trial.Trials;
 @RequestMapping("/api/owner/searches/{key}/draft")
 class OwnerFeaturedController {
     private static final int MOST_QUERIES = 100;
+    private static final int MOST_FREQUENT = 30;
 
     private final Searches searches;
     private final SiteIndexes indexes;
     private final SiteContents contents;
     private final Trials trials;
     private final AnswerPool pool;
+    private final AskedQueries asked;
     private final Clock clock;
 
-    OwnerFeaturedController(Searches searches, SiteIndexes indexes, SiteContents contents, Trials trials, AnswerPool pool, Clock clock) {
+    OwnerFeaturedController(Searches searches, SiteIndexes indexes, SiteContents contents, Trials trials, AnswerPool pool, AskedQueries asked, Clock clock) {
         this.searches = searches;
         this.indexes = indexes;
         this.contents = contents;
         this.trials = trials;
         this.pool = pool;
+        this.asked = asked;
         this.clock = clock;
     }
 
@@ -71,11 +75,12 @@ class OwnerFeaturedController {
      * How much of the first page is featured.
      *
      * @param query empty for the starting list
+     * @param trial whether a trial asks it; if not, visitors often do
      * @param onPage results on the first page
      * @param featured of them with a tier
      * @param lifted of those, how many the tier lifts
      */
-    record FeaturedShare(String query, int onPage, int featured, int lifted) {}
+    record FeaturedShare(String query, boolean trial, int onPage, int featured, int lifted) {}
 
     @Operation(summary = "How many items hold each tier of the draft today, what can be said of the tiers' looks, and what pins name.")
     @GetMapping("/featured")
@@ -93,20 +98,23 @@ class OwnerFeaturedController {
         return new Featured(tiers, named.stream().map(item -> new PinnedItem(item, titles.get(item))).toList());
     }
 
-    @Operation(summary = "How much of the first page is featured: in the starting list, and for the queries of the trials.")
+    @Operation(summary = "How much of the first page is featured: in the starting list, for the queries of the trials, and for those that visitors ask most often.")
     @GetMapping("/featured-share")
     List<FeaturedShare> share(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
         SiteContent content = contents.of(draft.site());
+        Set<String> ofTrials = new LinkedHashSet<>();
+        trials.shapes(key).forEach(trial -> ofTrials.add(trial.query().strip()));
         Set<String> queries = new LinkedHashSet<>(List.of(""));
-        trials.shapes(key).forEach(trial -> queries.add(trial.query().strip()));
-        return queries.stream().limit(MOST_QUERIES).map(query -> pool.answer(() -> share(draft.site(), content, draft.design(), query))).toList();
+        ofTrials.stream().limit(MOST_QUERIES).forEach(queries::add);
+        asked.frequent(key, MOST_FREQUENT).stream().filter(query -> ofTrials.stream().noneMatch(query::equalsIgnoreCase)).forEach(queries::add);
+        return queries.stream().map(query -> pool.answer(() -> share(draft.site(), content, draft.design(), query, ofTrials.contains(query)))).toList();
     }
 
-    private FeaturedShare share(String site, SiteContent content, SearchDesign design, String query) {
+    private FeaturedShare share(String site, SiteContent content, SearchDesign design, String query, boolean trial) {
         Answer answer = indexes.engine(site).answer(content, design, new VisitorQuery(query, 1, Map.of(), Whereabouts.UNKNOWN, "", today(content)));
         List<Hit> featured = answer.hits().stream().filter(hit -> hit.tier() != null).toList();
-        return new FeaturedShare(query, answer.hits().size(), featured.size(), (int) featured.stream().filter(hit -> hit.standing().lifted()).count());
+        return new FeaturedShare(query, trial, answer.hits().size(), featured.size(), (int) featured.stream().filter(hit -> hit.standing().lifted()).count());
     }
 
     private LocalDate today(SiteContent content) {

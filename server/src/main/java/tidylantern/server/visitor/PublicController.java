@@ -3,6 +3,7 @@ package tidylantern.server.visitor;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.util.List;
+import java.util.Set;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
@@ -15,6 +16,7 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.server.design.Searches;
+import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
 import tidylantern.server.visitor.SearchAnswers.Results;
@@ -24,14 +26,18 @@ import tidylantern.server.visitor.SearchAnswers.SearchFace;
 @RestController
 @RequestMapping("/api/public/searches/{key}")
 class PublicController {
+    private static final Set<String> ASKING = Set.of("q", "page");
+
     private final Searches searches;
     private final Answering answering;
     private final Sites sites;
+    private final AskedQueries asked;
 
-    PublicController(Searches searches, Answering answering, Sites sites) {
+    PublicController(Searches searches, Answering answering, Sites sites, AskedQueries asked) {
         this.searches = searches;
         this.answering = answering;
         this.sites = sites;
+        this.asked = asked;
     }
 
     @GetMapping
@@ -45,7 +51,12 @@ class PublicController {
     ResponseEntity<Results> results(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
-        return fresh(answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false));
+        Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false);
+        if (!results.startingList() && PageNumber.of(page) == 1 && ASKING.containsAll(all.keySet())) {
+            // Other pages, filters and orders are the same question, gone on with.
+            asked.count(key, results.query());
+        }
+        return fresh(results);
     }
 
     @Operation(summary = "Values of one filter with their numbers: those right below a value, or those with some letters in the name.")

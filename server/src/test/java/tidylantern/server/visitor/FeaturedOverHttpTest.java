@@ -188,8 +188,13 @@ class FeaturedOverHttpTest {
         assertThat(tier.path("contrasts").path(0).path("part").asString()).isEqualTo("ribbon");
         assertThat(tier.path("contrasts").path(0).path("ratio").asDouble()).isGreaterThan(4.5);
         api.post("/api/owner/searches/" + key + "/trials", "{\"query\":\"boat\",\"expects\":\"within\",\"collection\":\"posts\",\"item\":\"a\",\"number\":3}");
+        api.results(key, "Boat  F");
+        api.results(key, "boat f");
+        api.results(key, "boat e");
+        api.get("/api/public/searches/" + key + "/results?q=boat+e&plan=gold");
+        api.get("/api/public/searches/" + key + "/results?q=boat+e&page=9");
         JsonNode shares = api.get("/api/owner/searches/" + key + "/draft/featured-share").json();
-        assertThat(shares.findValuesAsString("query")).containsExactly("", "boat");
+        assertThat(shares.findValuesAsString("query")).as("the starting list, trials, and what visitors ask, the most frequent first").containsExactly("", "boat", "boat f", "boat e");
         assertThat(shares.path(1).path("onPage").asInt()).isEqualTo(6);
         assertThat(shares.path(1).path("featured").asInt()).isEqualTo(1);
         assertThat(shares.path(1).path("lifted").asInt()).isEqualTo(1);

@@ -42,7 +42,7 @@ class PublicAnswersTest {
     @Test
     void resultsHaveTheShapeOfTheContract() {
         JsonNode results = visitor.results(search, "lobster").json();
-        assertThat(results.propertyNames()).containsExactlyInAnyOrder("query", "startingList", "total", "page", "pages", "perPage", "tookMicros", "hits", "didYouMean", "seeAlso", "filters", "filterPlaces", "orders", "newestFirst");
+        assertThat(results.propertyNames()).containsExactlyInAnyOrder("query", "startingList", "total", "page", "pages", "perPage", "tookMicros", "hits", "didYouMean", "seeAlso", "filters", "filterPlaces", "orders", "newestFirst", "tiers", "arranged");
         JsonNode hit = results.path("hits").get(0);
         assertThat(hit.path("url").asString()).isEqualTo("https://isles.example/x");
         assertThat(hit.path("image").path("url").asString()).isEqualTo("https://isles.example/x.svg");
