@@ -5,9 +5,9 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, reactive, ref, watch } from 'vue'
-import type { FieldSaid } from '../../shared/contract'
+import type { FieldSaid, PlacementShape } from '../../shared/contract'
 import { safeAddress } from '../../shared/http'
-import { formatTime, withDays } from '../format'
+import { formatDay, formatTime, withDays } from '../format'
 import { api } from '../ownerApi'
 import LoadFailure from '../parts/LoadFailure.vue'
 import { useAttempt } from '../useAttempt'
@@ -19,6 +19,15 @@ const { data: searches } = useQuery({ queryKey: ['found-by', () => site, () => c
 const { data: sources } = useQuery({ queryKey: ['sources', () => site], queryFn: () => api.sources(site) })
 const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
 const { data: here } = useQuery({ queryKey: ['sites'], queryFn: api.sites, select: sites => sites.find(one => one.key === site) })
+const { data: placements } = useQuery({ queryKey: ['placements', () => site], queryFn: () => api.placements(site), staleTime: 0 })
+const placed = computed(() => (placements.value ?? []).filter(one => one.item.collection === collection && one.item.id === id))
+const day = (of: string) => formatDay(`${of}T12:00`)
+function when(one: PlacementShape): string {
+  const place = one.place === null ? '' : `place ${one.place}`
+  const state = one.state === 'ended' ? `ended ${day(one.until!)}` : one.state === 'begins-later' ? `begins ${day(one.from!)}` : one.until === null ? 'for good' : `until ${day(one.until)}`
+  return [place, state].filter(Boolean).join(', ')
+}
+const take = (one: PlacementShape) => attempt(async () => queries.setQueryData(['placements', site], await api.unplace(site, [one.item], one.tier)))
 const label = computed(() => collections.value?.find(one => one.key === collection)?.label ?? collection)
 const source = computed(() => sources.value?.find(one => one.id === item.value?.source))
 const whole = (of: string) => safeAddress(of.startsWith('/') ? (here.value?.address ?? '') + of : of)
@@ -84,6 +93,10 @@ const empty = computed(() => (item.value?.fields ?? []).filter(field => field.te
             <ul class="searches"><li v-for="one in searches ?? []" :key="one.key"><i class="pi" :class="one.draft ? 'pi-check-circle good' : 'pi-minus-circle bad'" aria-hidden="true" /><div><RouterLink :to="`/${site}/searches/${one.key}/what-is-searched`">{{ one.name }}</RouterLink>
               <small>{{ one.draft ? 'can find it' : `cannot: ${one.why}` }}<template v-if="one.live !== null && one.live !== one.draft">{{ one.live ? ' The live version still can.' : ' The live version cannot yet.' }}</template></small></div></li></ul>
           </section>
+          <section v-if="placed.length > 0" class="slip side" aria-labelledby="placed">
+            <h2 id="placed">Featured by hand</h2>
+            <ul class="searches"><li v-for="one in placed" :key="one.tier"><i class="pi pi-star" aria-hidden="true" /><div><b>{{ one.tier }}</b><small>{{ when(one) }}</small></div><Button label="Take out" text size="small" severity="secondary" :aria-label="`Take out of the tier ${one.tier}`" @click="take(one)" /></li></ul>
+          </section>
           <form class="slip side" aria-labelledby="yours" @submit.prevent="keep">
             <h2 id="yours">What you add</h2>
             <p class="quiet small">Stays through every sync.</p>
@@ -117,6 +130,7 @@ aside { display: grid; gap: 16px; }
 .side { padding: 16px 20px; display: grid; gap: 12px; }
 .searches { list-style: none; margin: 0; padding: 0; display: grid; gap: 8px; }
 .searches li { display: flex; gap: 10px; align-items: baseline; }
+.searches li > div { flex: 1; } .pi-star { color: var(--lamp-deep); }
 .searches small { display: block; color: var(--quiet); font-size: 13px; }
 .good { color: var(--good); } .bad { color: var(--bad); }
 .switch { display: flex; gap: 10px; align-items: center; }

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { CollectionShape, SearchDesign, Tier } from '../../shared/contract'
+import { keyFrom } from '../filters'
 import { counted } from '../format'
 import { api } from '../ownerApi'
 import { byRank, ranked, withLift, withNewTier } from '../tiers'
@@ -18,8 +19,9 @@ const figures = (key: string) => featured.value?.tiers.find(one => one.key === k
 const opened = ref<string | null>(null)
 function add() {
   const name = ['Beacon', 'Harbour light', 'Lantern'].find(one => !design.tiers.some(tier => tier.name === one)) ?? `Tier ${design.tiers.length + 1}`
+  const key = keyFrom(name, design.tiers.map(tier => tier.key))
   emit('change', 'tiers', now => withNewTier(now, name))
-  opened.value = name.toLowerCase().replaceAll(' ', '-')
+  opened.value = key
 }
 const put = (tier: Tier) => emit('change', `tier.${tier.key}`, now => {
   const changed = { ...now, tiers: now.tiers.map(one => (one.key === tier.key ? tier : one)) }

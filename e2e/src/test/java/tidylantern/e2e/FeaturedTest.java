@@ -223,8 +223,14 @@ class FeaturedTest {
             visitor.driver().navigate().refresh();
             visitor.untilTexts(visitor.inside("tidy-results"), ".card h3", titles -> titles.size() == 10 && titles.get(2).equals(third));
         }
-        browser.see(tier("Beacon"), "[aria-label='Take " + third + " out of the tier']").click();
-        browser.until("taken out", () -> tier("Beacon").findElements(By.cssSelector(".placements .head b")).isEmpty() ? true : null);
+        // The item's own page knows of it too.
+        String id = ISLES.items("homes").stream().filter(item -> third.equals(item.get("title"))).findFirst().orElseThrow().get("id").toString();
+        browser.open(world.workbench("/content/homes/item?id=" + id));
+        browser.seeText("section[aria-labelledby=placed] small", "ended");
+        browser.mustBeAccessible("an item that is featured by hand");
+        browser.see("[aria-label='Take out of the tier beacon']").click();
+        browser.until("taken out", () -> browser.driver().findElements(By.cssSelector("section[aria-labelledby=placed]")).isEmpty() ? true : null);
+        assertThat(world.api().get("/api/owner/sites/quillhaven-isles/placements").json().findValuesAsString("tier")).doesNotContain("beacon");
     }
 
     @Test

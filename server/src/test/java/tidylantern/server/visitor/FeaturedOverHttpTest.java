@@ -130,6 +130,28 @@ class FeaturedOverHttpTest {
     }
 
     @Test
+    void turnsChangeAtMidnightOfTheSitesOwnZone() {
+        String key = search("Turns");
+        change(key, design -> ((ObjectNode) design.path("tiers").path(0)).put("key", "turning").set("lift", JSON.readTree("{\"most\":1,\"turns\":\"by-day\"}")));
+        publish(key);
+        for (String id : List.of("c", "d", "e")) {
+            place("turning", id, "");
+        }
+        // One day or two apart, which among three is never the same turn.
+        String first = null;
+        for (String zone : List.of("Pacific/Kiritimati", "Etc/GMT+12")) {
+            api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"%s\"}".formatted(zone));
+            String now = ids(results(key).path("hits")).getFirst();
+            assertThat(List.of("c", "d", "e")).contains(now);
+            assertThat(now).isNotEqualTo(first);
+            first = now;
+        }
+        for (String id : List.of("c", "d", "e")) {
+            unplace("turning", id);
+        }
+    }
+
+    @Test
     void whatCannotHoldIsRefusedAndNothingIsPlaced() {
         assertThat(place("gold", "nobody", "").status()).isEqualTo(404);
         assertThat(place("gold", "nobody", "").json().path("detail").asString()).contains("nobody");
