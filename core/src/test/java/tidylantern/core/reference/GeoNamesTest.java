@@ -116,7 +116,7 @@ class GeoNamesTest {
                 assertThat(world.named(city.name())).as(city.name()).anyMatch(found -> found.name().equals(city.name()) && Math.abs(found.position().latitude() - city.latitude()) < 1e-5 && found.people() == city.population());
             }
         }
-        assertThat(world.named("zurich").getFirst().label()).isEqualTo("Zürich, Switzerland");
+        assertThat(world.named("zurich").getFirst().label()).isEqualTo("Zürich, ZH, Switzerland");
         assertThat(world.nearlyNamed("edinbrugh").getFirst().name()).isEqualTo("Edinburgh");
         assertThat(world.named("london").getFirst().label()).endsWith("United Kingdom");
         assertThat(world.named("london, canada")).hasSize(1);

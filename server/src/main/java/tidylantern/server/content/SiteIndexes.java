@@ -49,6 +49,7 @@ public class SiteIndexes implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(SiteIndexes.class);
     private static final int BATCH = 500;
     private static final int SECONDS_BETWEEN_COMMITS = 5;
+    private static final int SECONDS_TO_GAZETTEER = 20;
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     /** Shipped with the front end's packages, from one of which it comes. */
@@ -102,8 +103,8 @@ public class SiteIndexes implements SmartLifecycle {
             }
             warm(site.key());
         }
-        // Nobody waits for it: the first visitor who names a town would.
-        commits.execute(GAZETTEER::size);
+        // Once the start is over, which waits for nothing; the first visitor who names a town would wait for it.
+        commits.schedule(GAZETTEER::size, SECONDS_TO_GAZETTEER, TimeUnit.SECONDS);
         commits.scheduleWithFixedDelay(this::commitAll, SECONDS_BETWEEN_COMMITS, SECONDS_BETWEEN_COMMITS, TimeUnit.SECONDS);
     }
 
