@@ -50,7 +50,6 @@ record Located(@Nullable Position position, String name, String unknown, List<St
         for (OwnPlace own : content.ownPlaces()) {
             ours.put(IndexFields.folded(own.name()), new Site(own.name(), new Position(own.latitude(), own.longitude()), Integer.MAX_VALUE));
         }
-        List<Gazetteer.Found> world;
         Site exact = ours.get(folded);
         if (exact == null) {
             exact = best(ours.entrySet().stream().filter(one -> one.getKey().startsWith(folded)).map(Map.Entry::getValue).toList());
@@ -58,7 +57,7 @@ record Located(@Nullable Position position, String name, String unknown, List<St
         if (exact != null) {
             return new Located(exact.middle(), exact.name(), "", List.of(), false);
         }
-        world = gazetteer.named(typed);
+        List<Gazetteer.Found> world = gazetteer.named(typed);
         if (world.isEmpty()) {
             Site near = best(ours.entrySet().stream().filter(one -> Slip.between(folded, one.getKey())).map(Map.Entry::getValue).toList());
             if (near != null) {
