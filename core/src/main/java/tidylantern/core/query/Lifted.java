@@ -43,7 +43,8 @@ record Lifted(Map<Integer, Double> tiers, Map<Integer, Double> standings) {
         if (keys.stream().noneMatch(key -> key.by() == OrderKey.By.TIER)) {
             return NOBODY;
         }
-        boolean places = keys.stream().anyMatch(key -> key.by() == OrderKey.By.PLACE_IN_TIER);
+        // Before the tier it decides nothing, so nobody takes turns by it either.
+        boolean places = keys.stream().dropWhile(key -> key.by() != OrderKey.By.TIER).anyMatch(key -> key.by() == OrderKey.By.PLACE_IN_TIER);
         Map<Integer, Double> tiers = new HashMap<>();
         Map<Integer, Double> standings = new HashMap<>();
         for (int tier = 0; tier < holders.tiers().size(); tier++) {

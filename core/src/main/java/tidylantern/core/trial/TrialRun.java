@@ -1,5 +1,6 @@
 package tidylantern.core.trial;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -73,14 +74,18 @@ public final class TrialRun {
         return Objects.requireNonNull(rankings.get(query));
     }
 
-    /** @param state of the content when it was reckoned */
-    private record Remembered(SearchDesign design, long state, Map<String, Ranking> rankings) {}
+    /**
+     * @param state of the content when it was reckoned
+     * @param day on which it was reckoned: placements begin and end, and turns change, with the day
+     */
+    private record Remembered(SearchDesign design, long state, LocalDate day, Map<String, Ranking> rankings) {}
 
     private Map<String, Ranking> remembered(SearchDesign design) {
         long state = engine.contentState();
+        LocalDate day = LocalDate.now(content.zone());
         Remembered known = live;
-        if (known == null || known.state() != state || !known.design().equals(design)) {
-            known = new Remembered(design, state, rankings(design));
+        if (known == null || known.state() != state || !known.day().equals(day) || !known.design().equals(design)) {
+            known = new Remembered(design, state, day, rankings(design));
             live = known;
         }
         return known.rankings();

@@ -181,6 +181,8 @@ class FeaturedOrderTest {
                 assertThat(firsts.values()).allMatch(count -> count <= 1.25 * 30 / holders);
             }
             SiteContent placed = with(held("i11", "gold", 1), held("i10", "gold", null), held("i12", "gold", null));
+            SearchDesign placeFirst = design(List.of(PLACE, TIER, TITLE), tier("gold", 1, lift(3, 1, true)));
+            assertThat(hits(site, content, placeFirst, "", TODAY).getFirst().standing()).as("by a place before the tier nobody takes turns").extracting(Standing::lifted, Standing::takesTurns).containsExactly(true, false);
             assertThat(IntStream.range(0, 4).mapToObj(day -> ids(hits(site, placed, design, "", TODAY.plusDays(day))).getFirst())).as("a place of its own is no turn").containsOnly("i11");
         }
     }

@@ -12,6 +12,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -75,7 +76,7 @@ public class AskedQueries implements SmartLifecycle {
     private void writeQuietly() {
         try {
             write();
-        } catch (DataAccessException failure) {
+        } catch (DataAccessException | TransactionException failure) {
             // The next time comes soon, and visitors are not to notice.
             LOG.warn("Counts of queries were not written", failure);
         }
