@@ -28,7 +28,7 @@ const keyOf = (finding: Finding) => `${finding.kind} ${finding.collection} ${fin
 const opened = ref<string | null>(null)
 const SHOWN = 40
 const { data: told } = useQuery({
-  queryKey: ['items', () => site, 'told', opened], enabled: computed(() => opened.value !== null), queryFn: () => {
+  queryKey: ['items', () => site, 'told', opened], enabled: computed(() => findings.value?.some(one => keyOf(one) === opened.value && !unknown(one)) ?? false), queryFn: () => {
     const finding = findings.value?.find(one => keyOf(one) === opened.value)
     return finding ? api.items(site, finding.collection, new URLSearchParams([['perPage', String(SHOWN)], ...finding.some.slice(0, SHOWN).map(item => ['id', item.id])])) : null
   },
@@ -54,13 +54,15 @@ async function merge(finding: Finding, turned: boolean) {
   }
 }
 const icons: Record<Finding['kind'], string> = {
-  'no-title': 'pi-minus', 'same-address': 'pi-clone', 'same-text': 'pi-clone', 'dates-past': 'pi-calendar-times', 'two-spellings': 'pi-language', 'place-far-off': 'pi-map-marker',
+  'cannot-be-found': 'pi-ban', 'no-title': 'pi-minus', 'same-address': 'pi-clone', 'same-text': 'pi-clone', 'dates-past': 'pi-calendar-times', 'two-spellings': 'pi-language', 'place-far-off': 'pi-map-marker',
   'thin-text': 'pi-align-left', 'no-summary': 'pi-align-left', 'no-image': 'pi-image', 'no-alternative': 'pi-image', 'field-nearly-empty': 'pi-stop',
 }
 const titles: Record<Finding['kind'], string> = {
-  'no-title': 'No title', 'same-address': 'One address, several items', 'same-text': 'The same text twice', 'dates-past': 'Dates that are past', 'two-spellings': 'One value, two spellings',
+  'cannot-be-found': 'Found by no search', 'no-title': 'No title', 'same-address': 'One address, several items', 'same-text': 'The same text twice', 'dates-past': 'Dates that are past', 'two-spellings': 'One value, two spellings',
   'place-far-off': 'Places far from all others', 'thin-text': 'Few words', 'no-summary': 'No summary', 'no-image': 'No image', 'no-alternative': 'Images without alternative text', 'field-nearly-empty': 'Fields that are nearly empty',
 }
+/** The index does not know these, so it cannot tell their titles; and there is nothing to keep them out of. */
+const unknown = (finding: Finding) => finding.kind === 'cannot-be-found'
 /** Of these a whole field is concerned, and no item is to blame. */
 const ofItems = (finding: Finding) => finding.kind !== 'field-nearly-empty'
 </script>
@@ -85,11 +87,12 @@ const ofItems = (finding: Finding) => finding.kind !== 'field-nearly-empty'
               <Button size="small" severity="secondary" outlined :label="`Make it “${finding.merge.into.at(-1)}”`" :loading="busy" @click="merge(finding, false)" />
               <Button size="small" severity="secondary" text :label="`Make it “${finding.merge.from.at(-1)}”`" @click="merge(finding, true)" />
             </template>
-            <Button v-else-if="ofItems(finding)" size="small" severity="secondary" outlined label="Keep out" :aria-label="`Keep out of search: ${labelOf(finding.collection)}, ${finding.what}`" @click="fixing = finding" />
+            <Button v-else-if="ofItems(finding) && !unknown(finding)" size="small" severity="secondary" outlined label="Keep out" :aria-label="`Keep out of search: ${labelOf(finding.collection)}, ${finding.what}`" @click="fixing = finding" />
             <Button v-if="ofItems(finding)" size="small" text :label="opened === keyOf(finding) ? 'Close' : 'Show'" :aria-label="`Show the items: ${labelOf(finding.collection)}, ${finding.what}`" :aria-expanded="opened === keyOf(finding)" @click="opened = opened === keyOf(finding) ? null : keyOf(finding)" />
           </div>
           <ul v-if="opened === keyOf(finding)" class="items">
-            <li v-for="item in told?.items" :key="item.id"><RouterLink :to="{ path: `/${site}/content/${finding.collection}/item`, query: { id: item.id } }">{{ item.title }}</RouterLink> <small class="quiet">{{ item.id }}</small></li>
+            <li v-for="item in unknown(finding) ? finding.some.slice(0, SHOWN) : []" :key="item.id"><RouterLink :to="{ path: `/${site}/content/${finding.collection}/item`, query: { id: item.id } }">{{ item.id }}</RouterLink></li>
+            <li v-for="item in unknown(finding) ? [] : told?.items" :key="item.id"><RouterLink :to="{ path: `/${site}/content/${finding.collection}/item`, query: { id: item.id } }">{{ item.title }}</RouterLink> <small class="quiet">{{ item.id }}</small></li>
             <li v-if="finding.items > SHOWN" class="quiet">and {{ formatNumber(finding.items - SHOWN) }} more</li>
           </ul>
         </li>

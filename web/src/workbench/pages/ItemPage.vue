@@ -70,6 +70,7 @@ const empty = computed(() => (item.value?.fields ?? []).filter(field => field.te
         <p class="lead"><code>{{ item.id }}</code>, last changed {{ formatTime(item.changed) }}, {{ item.source === null ? 'sent by a script' : source ? 'brought by ' : 'brought by a source that was taken away' }}<RouterLink v-if="source" :to="`/${site}/sources/${source.id}`">{{ source.name }}</RouterLink>.
           <a v-if="item.address && whole(item.address)" :href="whole(item.address)!" target="_blank" rel="noopener">Open its page</a></p>
       </div></div>
+      <p v-if="item.notFound" class="remark bad"><i class="pi pi-exclamation-triangle" aria-hidden="true" />No search finds this item: {{ item.notFound }}. Correct it at its source.</p>
       <div class="columns">
         <section class="slip" aria-label="What it says">
           <table>

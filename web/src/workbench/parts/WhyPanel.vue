@@ -97,6 +97,7 @@ function keep(after: SearchDesign) {
 function leaveOut(rule: ReachRule) {
   draft.change('why.leave-out', design => ({ ...design, reach: { collections: design.reach.collections.map(one => (one.collection === item.value?.collection ? { ...one, leaveOut: [...one.leaveOut, rule] } : one)) } }))
 }
+const cut = computed(() => (why.value?.words ?? []).filter(word => word.cut).map(word => `“${word.word}”`).join(', '))
 const { ran, again } = useTrials(() => search)
 const { busy, wrong, attempt } = useAttempt()
 const FIRST = [1, 3, 10, 20, 50, 100]
@@ -127,6 +128,7 @@ const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.
     </div>
     <LoadFailure v-if="error" :error="error" @again="refetch" />
     <template v-else-if="item && why">
+      <p v-if="cut" class="moved"><i class="pi pi-info-circle" aria-hidden="true" /> So many words are mistyped that slips were not forgiven in {{ cut }}. Shorter queries are looked at word by word.</p>
       <template v-if="why.place">
         <p class="verdict hit" role="status"><i class="pi pi-check-circle" aria-hidden="true" /><span><b>Found at place {{ formatNumber(why.place) }}</b> of {{ counted(why.total, 'result') }}, on page {{ why.page }}.</span></p>
         <p v-if="moved" class="moved"><i class="pi pi-star" aria-hidden="true" /> {{ moved }}</p>

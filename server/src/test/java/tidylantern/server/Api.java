@@ -1,5 +1,6 @@
 package tidylantern.server;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -71,8 +72,16 @@ public final class Api {
     }
 
     public Answer sendBytes(String method, String path, byte @Nullable [] body, Map<String, String> headers) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path)).timeout(Duration.ofSeconds(60))
-                .method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofByteArray(body));
+        return publish(method, path, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofByteArray(body), headers);
+    }
+
+    /** Sends a body without saying how long it is. */
+    public Answer sendChunked(String method, String path, String body, Map<String, String> headers) {
+        return publish(method, path, HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(body.getBytes(StandardCharsets.UTF_8))), headers);
+    }
+
+    private Answer publish(String method, String path, HttpRequest.BodyPublisher body, Map<String, String> headers) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path)).timeout(Duration.ofSeconds(60)).method(method, body);
         Map<String, String> all = new LinkedHashMap<>(headers);
         if (accessKey != null) {
             all.putIfAbsent("Authorization", "Bearer " + accessKey);

@@ -1,7 +1,10 @@
 package tidylantern.server;
 
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -27,6 +30,12 @@ public final class RunningService implements AutoCloseable {
         return start(data, "--tidy-lantern.owner=" + OWNER, "--tidy-lantern.password=" + PASSWORD, "--tidy-lantern.access-key=" + ACCESS_KEY, "--tidy-lantern.allowed-hosts=" + String.join(",", allowedHosts));
     }
 
+    /** Like {@link #on}, with more settings of the operator's. */
+    public static RunningService with(Path data, String... settings) {
+        return start(data, Stream.concat(Stream.of("--tidy-lantern.owner=" + OWNER, "--tidy-lantern.password=" + PASSWORD, "--tidy-lantern.access-key=" + ACCESS_KEY),
+                Stream.of(settings)).toArray(String[]::new));
+    }
+
     /** An installation that nobody owns yet. */
     public static RunningService empty(Path data) {
         return start(data);
@@ -34,9 +43,10 @@ public final class RunningService implements AutoCloseable {
 
     /** One after the other, as test classes run side by side: what starts a service also sets what belongs to the whole process. */
     private static synchronized RunningService start(Path data, String... settings) {
-        String[] all = java.util.stream.Stream.concat(java.util.stream.Stream.of("--server.port=0", "--tidy-lantern.data=" + data, "--logging.level.tidylantern=warn"),
-                java.util.stream.Stream.of(settings)).toArray(String[]::new);
-        return new RunningService(new SpringApplicationBuilder(TidyLantern.class).registerShutdownHook(false).run(all));
+        Map<String, String> all = new LinkedHashMap<>();
+        Stream.concat(Stream.of("--server.port=0", "--tidy-lantern.data=" + data, "--logging.level.tidylantern=warn", "--tidy-lantern.answers-per-second=0"), Stream.of(settings))
+                .forEach(setting -> all.put(setting.substring(0, setting.indexOf('=')), setting));
+        return new RunningService(new SpringApplicationBuilder(TidyLantern.class).registerShutdownHook(false).run(all.values().toArray(String[]::new)));
     }
 
     /** Without a slash at its end. */

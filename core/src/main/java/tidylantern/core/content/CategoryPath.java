@@ -15,17 +15,23 @@ import java.util.stream.Collectors;
 public record CategoryPath(List<String> names) {
     /** The deepest tree that is read; WordNet's nouns, the deepest we know, have 20 levels. */
     public static final int MOST_LEVELS = 32;
+    /**
+     * Bytes in UTF-8 of all names together. Whatever is made of a path (its key, its JSON, a term of the index) grows with
+     * it and has limits further on, so a longer one is no value.
+     */
+    public static final int MOST_BYTES = 1_500;
 
     public CategoryPath {
         names = names.stream().map(String::strip).toList();
-        require(!names.isEmpty() && names.stream().noneMatch(String::isEmpty), "a category has an empty name in %s", names);
+        require(!names.isEmpty() && names.stream().noneMatch(String::isEmpty), "a category has an empty name in %s", Require.shown(names));
         require(names.size() <= MOST_LEVELS, "a category lies %d levels deep; %d are the most", names.size(), MOST_LEVELS);
+        Require.shortEnough(String.join("/", names), MOST_BYTES, "a category with all above it");
     }
 
     /** Reads {@code North Isle/Pell Harbour}; empty pieces, as of a slash at either end, are passed over. */
     public static CategoryPath parse(String text) {
         List<String> names = List.of(text.split("/")).stream().map(String::strip).filter(name -> !name.isEmpty()).toList();
-        require(!names.isEmpty(), "\"%s\" names no category", text);
+        require(!names.isEmpty(), "%s names no category", Require.shown(text));
         return new CategoryPath(names);
     }
 

@@ -33,6 +33,10 @@ public sealed interface FieldValue {
     }
 
     record Numeric(BigDecimal number) implements FieldValue {
+        public Numeric {
+            Numbers.checked(number);
+        }
+
         @Override
         public FieldKind kind() {
             return FieldKind.NUMBER;
@@ -42,6 +46,7 @@ public sealed interface FieldValue {
     /** @param currency ISO 4217 code, or null where the site does not say */
     record Money(BigDecimal amount, @Nullable String currency) implements FieldValue {
         public Money {
+            Numbers.checked(amount);
             require(currency == null || currency.matches("[A-Z]{3}"), "\"%s\" is no currency code; write three capitals such as EUR", currency);
         }
 
@@ -53,8 +58,11 @@ public sealed interface FieldValue {
 
     /** Never empty; earliest first, none twice. */
     record Dates(List<LocalDate> days) implements FieldValue {
+        private static final int LAST_YEAR = 9999;
+
         public Dates {
             days = days.stream().distinct().sorted().toList();
+            days.forEach(day -> require(day.getYear() >= 1 && day.getYear() <= LAST_YEAR, "the year %d is outside 1 to %d", day.getYear(), LAST_YEAR));
             require(!days.isEmpty(), "a date field without a day is left out, not kept empty");
         }
 
@@ -109,8 +117,12 @@ public sealed interface FieldValue {
 
     /** Never empty; as the site writes them, none twice. */
     record Codes(List<String> codes) implements FieldValue {
+        /** Bytes in UTF-8; a longer code is a text. */
+        public static final int MOST_BYTES = 500;
+
         public Codes {
             codes = codes.stream().map(String::strip).filter(code -> !code.isEmpty()).distinct().toList();
+            codes.forEach(code -> Require.shortEnough(code, MOST_BYTES, "a code"));
             require(!codes.isEmpty(), "a code field without a code is left out, not kept empty");
         }
 

@@ -5,11 +5,13 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,8 +19,6 @@ import org.jspecify.annotations.Nullable;
  * typed values of an item, field by field. Refuses what does not fit, naming property, value and way out.
  */
 public final class ItemReader {
-    private static final int SHOWN = 60;
-
     private final Collection collection;
     private final Map<String, Field> byProperty;
 
@@ -46,13 +46,26 @@ public final class ItemReader {
         return new Item(new ItemRef(collection.key(), id), values);
     }
 
+    /** Like {@link #read}, passing over what does not fit; {@code unfit} is told the property and the reason. */
+    public Item readable(ItemId id, Map<String, @Nullable Object> properties, BiConsumer<String, String> unfit) {
+        Map<FieldKey, FieldValue> values = new LinkedHashMap<>();
+        properties.forEach((property, loose) -> {
+            try {
+                values.putAll(read(id, Collections.singletonMap(property, loose)).values());
+            } catch (ItemRefused refused) {
+                unfit.accept(property, String.valueOf(refused.getMessage()));
+            }
+        });
+        return new Item(new ItemRef(collection.key(), id), values);
+    }
+
     private @Nullable FieldValue value(Field field, @Nullable Object loose) throws ItemRefused {
         if (loose == null || (loose instanceof String text && text.isBlank()) || (loose instanceof List<?> list && list.isEmpty())) {
             return null;
         }
         try {
             return switch (field.kind()) {
-                case TEXT -> new FieldValue.Text(clean(String.join("\n", strings(loose))));
+                case TEXT -> text(field, loose);
                 case CATEGORY -> new FieldValue.Categories(paths(loose).stream().map(field::counted).toList());
                 case NUMBER -> new FieldValue.Numeric(number(loose));
                 case MONEY -> money(loose);
@@ -66,6 +79,15 @@ public final class ItemReader {
         } catch (IllegalArgumentException | DateTimeException wrong) {
             throw new ItemRefused(field.property(), "\"%s\" is a field of kind %s: %s".formatted(field.property(), field.kind(), wrong.getMessage()));
         }
+    }
+
+    private static FieldValue text(Field field, Object loose) {
+        FieldValue.Text text = new FieldValue.Text(clean(String.join("\n", strings(loose))));
+        if (field.key().equals(FieldKey.AUTHOR)) {
+            // Names of authors are values that rules and filters choose by, whatever the field's kind.
+            text.text().lines().forEach(name -> Require.shortEnough(name, CategoryPath.MOST_BYTES, "the name of an author"));
+        }
+        return text;
     }
 
     /** A path is a text with slashes between its names, or, where names hold slashes of their own, a list of its names in a list of paths. */
@@ -107,24 +129,22 @@ public final class ItemReader {
             case String text -> clean(text);
             case Number number -> number.toString();
             case Boolean yes -> yes.toString();
-            default -> throw new IllegalArgumentException("write a text, not " + shown(loose));
+            default -> throw new IllegalArgumentException("write a text, not " + Require.shown(loose));
         };
     }
 
     private static BigDecimal number(Object loose) {
         try {
-            BigDecimal number = new BigDecimal(string(loose).strip());
-            Require.require(Math.abs(number.doubleValue()) <= 1e15, "%s is too large; 10^15 is the most", shown(loose));
-            return number;
+            return Numbers.read(string(loose));
         } catch (NumberFormatException notANumber) {
-            throw new IllegalArgumentException("write a number such as 12.5, not " + shown(loose));
+            throw new IllegalArgumentException("write a number such as 12.5, not " + Require.shown(loose));
         }
     }
 
     private static FieldValue money(Object loose) {
         if (loose instanceof Map<?, ?> map) {
             Object amount = map.get("amount");
-            Require.require(amount != null, "an object needs \"amount\", not %s", shown(loose));
+            Require.require(amount != null, "an object needs \"amount\", not %s", Require.shown(loose));
             Object currency = map.get("currency");
             return new FieldValue.Money(number(Objects.requireNonNull(amount)), currency == null ? null : string(currency).toUpperCase(Locale.ROOT));
         }
@@ -147,7 +167,7 @@ public final class ItemReader {
         try {
             return text.length() > 10 ? OffsetDateTime.parse(text).toLocalDate() : LocalDate.parse(text);
         } catch (DateTimeException notADay) {
-            throw new IllegalArgumentException("write a day such as 2026-05-31 (or 2026-05-31T18:00:00Z), not " + shown(text));
+            throw new IllegalArgumentException("write a day such as 2026-05-31 (or 2026-05-31T18:00:00Z), not " + Require.shown(text));
         }
     }
 
@@ -158,7 +178,7 @@ public final class ItemReader {
                     number(Objects.requireNonNull(map.get("lon"))).doubleValue(), name == null ? null : string(name));
         }
         String[] parts = loose instanceof String text ? text.split(",") : new String[0];
-        Require.require(parts.length == 2, "write {\"lat\": …, \"lon\": …} or \"lat, lon\", not %s", shown(loose));
+        Require.require(parts.length == 2, "write {\"lat\": …, \"lon\": …} or \"lat, lon\", not %s", Require.shown(loose));
         return new FieldValue.Place(number(parts[0]).doubleValue(), number(parts[1]).doubleValue(), null);
     }
 
@@ -169,22 +189,17 @@ public final class ItemReader {
         return switch (string(loose).strip().toLowerCase(Locale.ROOT)) {
             case "true", "yes", "1" -> true;
             case "false", "no", "0" -> false;
-            default -> throw new IllegalArgumentException("write true or false, not " + shown(loose));
+            default -> throw new IllegalArgumentException("write true or false, not " + Require.shown(loose));
         };
     }
 
     private static FieldValue image(Object loose) {
         if (loose instanceof Map<?, ?> map) {
             Object address = map.get("url");
-            Require.require(address != null, "an object needs \"url\", not %s", shown(loose));
+            Require.require(address != null, "an object needs \"url\", not %s", Require.shown(loose));
             Object alternative = map.get("alt");
             return new FieldValue.Image(string(Objects.requireNonNull(address)), alternative == null ? null : string(alternative));
         }
         return new FieldValue.Image(string(loose), null);
-    }
-
-    private static String shown(Object loose) {
-        String text = String.valueOf(loose);
-        return "\"" + (text.length() > SHOWN ? text.substring(0, SHOWN) + "…" : text) + "\"";
     }
 }

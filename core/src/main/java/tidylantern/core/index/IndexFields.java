@@ -22,10 +22,13 @@ import org.apache.lucene.document.SortedSetDocValuesField;
 import org.apache.lucene.document.StoredField;
 import org.apache.lucene.document.StringField;
 import org.apache.lucene.document.TextField;
+import org.apache.lucene.index.DocValuesType;
 import org.apache.lucene.index.IndexOptions;
+import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexableField;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.util.BytesRef;
+import org.apache.lucene.util.UnicodeUtil;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.FieldKey;
@@ -124,7 +127,28 @@ public final class IndexFields {
         return Folding.fold(Folding.lower(text.substring(0, Math.min(text.length(), LONGEST_TITLE))));
     }
 
+    /** @throws IllegalArgumentException if a value is longer than the index can hold; it names the field */
     static Document document(SiteIndex.Changed changed, Analyzer analyzer) {
+        Document document = unchecked(changed, analyzer);
+        document.forEach(IndexFields::mustFit);
+        return document;
+    }
+
+    /** Said here and not by the writer alone, so that a change can be tried before it is made. */
+    private static void mustFit(IndexableField field) {
+        boolean oneTerm = field.fieldType().indexOptions() != IndexOptions.NONE && !field.fieldType().tokenized();
+        boolean ordered = field.fieldType().docValuesType() == DocValuesType.SORTED || field.fieldType().docValuesType() == DocValuesType.SORTED_SET;
+        if (oneTerm || ordered) {
+            BytesRef bytes = field.binaryValue();
+            String text = field.stringValue();
+            int length = bytes != null ? bytes.length : text == null ? 0 : UnicodeUtil.calcUTF16toUTF8Length(text, 0, text.length());
+            if (length > IndexWriter.MAX_TERM_LENGTH) {
+                throw new IllegalArgumentException("\"%s\" has a value of %,d bytes; the index holds %,d at most".formatted(field.name().replaceFirst(".*:", ""), length, IndexWriter.MAX_TERM_LENGTH));
+            }
+        }
+    }
+
+    private static Document unchecked(SiteIndex.Changed changed, Analyzer analyzer) {
         Item item = changed.item();
         Document document = new Document();
         String ref = item.ref().toString();

@@ -6,10 +6,12 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.Term;
@@ -20,6 +22,7 @@ import org.apache.lucene.search.similarities.BM25Similarity;
 import org.apache.lucene.store.Directory;
 import org.apache.lucene.store.FSDirectory;
 import org.apache.lucene.util.InfoStream;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.OwnerMark;
@@ -36,6 +39,11 @@ public final class SiteIndex implements Closeable {
     public static final float B = 0.75f;
     private static final String LAST_CHANGE = "last-change";
     private static final String SHAPE = "shape";
+    /** Begins the name under which the reason for one item is kept beside the number of the last change, and committed with it. */
+    private static final String PASSED_OVER = "passed-over:";
+    private static final int MOST_PASSED_OVER = 10_000;
+    private static final int LONGEST_REASON = 400;
+    private static final Analyzer NO_WORDS = WordForms.analyzer("und");
     /** Raised whenever {@link IndexFields} lays items out in another way: an older index is then thrown away and made anew. */
     private static final String CURRENT_SHAPE = "6";
 
@@ -43,6 +51,7 @@ public final class SiteIndex implements Closeable {
     private final IndexWriter writer;
     private final SearcherManager searchers;
     private final Map<String, Analyzer> analyzers = new ConcurrentHashMap<>();
+    private final Map<ItemRef, String> passedOver = new ConcurrentHashMap<>();
     private volatile long lastChange;
     private volatile boolean uncommitted;
 
@@ -54,15 +63,22 @@ public final class SiteIndex implements Closeable {
         config.setOpenMode(anew ? IndexWriterConfig.OpenMode.CREATE : IndexWriterConfig.OpenMode.CREATE_OR_APPEND);
         config.setCommitOnClose(false);
         writer = new IndexWriter(directory, config);
-        lastChange = changeIn(writer.getLiveCommitData());
+        Iterable<Map.Entry<String, String>> said = writer.getLiveCommitData();
+        lastChange = changeIn(said);
+        passedOver.putAll(passedOverIn(said));
         searchers = new SearcherManager(writer, new SearcherFactory() {
             @Override
-            public IndexSearcher newSearcher(org.apache.lucene.index.IndexReader reader, org.apache.lucene.index.IndexReader previous) {
-                IndexSearcher searcher = new IndexSearcher(reader);
-                searcher.setSimilarity(similarity());
-                return searcher;
+            public IndexSearcher newSearcher(IndexReader reader, IndexReader previous) {
+                return searcher(reader);
             }
         });
+    }
+
+    /** Reads a state that somebody has taken, scoring as this index does. */
+    public static IndexSearcher searcher(IndexReader reader) {
+        IndexSearcher searcher = new IndexSearcher(reader);
+        searcher.setSimilarity(similarity());
+        return searcher;
     }
 
     /**
@@ -113,7 +129,7 @@ public final class SiteIndex implements Closeable {
         }
     }
 
-    private static long changeIn(@org.jspecify.annotations.Nullable Iterable<Map.Entry<String, String>> commitData) {
+    private static long changeIn(@Nullable Iterable<Map.Entry<String, String>> commitData) {
         if (commitData != null) {
             for (Map.Entry<String, String> entry : commitData) {
                 if (entry.getKey().equals(LAST_CHANGE)) {
@@ -122,6 +138,18 @@ public final class SiteIndex implements Closeable {
             }
         }
         return 0;
+    }
+
+    private static Map<ItemRef, String> passedOverIn(@Nullable Iterable<Map.Entry<String, String>> commitData) {
+        Map<ItemRef, String> items = new HashMap<>();
+        if (commitData != null) {
+            for (Map.Entry<String, String> entry : commitData) {
+                if (entry.getKey().startsWith(PASSED_OVER)) {
+                    items.put(ItemRef.parse(entry.getKey().substring(PASSED_OVER.length())), entry.getValue());
+                }
+            }
+        }
+        return items;
     }
 
     /** The number of the last change that the index has seen; 0 for an empty one. */
@@ -148,25 +176,52 @@ public final class SiteIndex implements Closeable {
     }
 
     /**
+     * Whether an item could be taken over, without doing so.
+     *
+     * @throws IllegalArgumentException if not; it names the field at fault
+     */
+    public static void check(Changed one) {
+        IndexFields.document(one, NO_WORDS);
+    }
+
+    /**
      * Takes over items that belong to a larger change, without showing them yet or moving {@link #lastChange}; the last of
      * the batches goes through {@link #apply}. Showing costs more than adding, so it is done once.
+     *
+     * <p>An item that cannot be laid into the index, whatever the reason, is {@linkplain #passOver passed over}, and everything
+     * after it goes on: one item must not keep a whole site from its searches.
+     *
+     * @return why, for those that were passed over
+     * @throws IOException if the index itself cannot be written
      */
-    public synchronized void add(Collection<Changed> changed) throws IOException {
+    public synchronized Map<ItemRef, String> add(Collection<Changed> changed) throws IOException {
         // Taking words apart is most of the work, and every processor can do a part of it: items of a batch are different ones,
         // and the order of documents in the index decides nothing.
+        Map<ItemRef, String> unfit = new ConcurrentHashMap<>();
         try {
-            changed.parallelStream().forEach(this::add);
+            changed.parallelStream().forEach(one -> add(one, unfit));
         } catch (UncheckedIOException failure) {
             throw failure.getCause();
         }
+        for (Map.Entry<ItemRef, String> one : unfit.entrySet()) {
+            passOver(one.getKey(), one.getValue());
+        }
+        return unfit;
     }
 
-    private void add(Changed one) {
+    private void add(Changed one, Map<ItemRef, String> unfit) {
         Analyzer analyzer = analyzers.computeIfAbsent(one.language(), WordForms::analyzer);
         try {
             writer.updateDocument(refTerm(one.item().ref()), IndexFields.document(one, analyzer));
+            passedOver.remove(one.item().ref());
         } catch (IOException failure) {
             throw new UncheckedIOException(failure);
+        } catch (RuntimeException failure) {
+            if (!writer.isOpen()) {
+                // No fault of the item's: the whole index is broken, and every item would be to blame.
+                throw failure;
+            }
+            unfit.put(one.item().ref(), String.valueOf(failure.getMessage()));
         }
     }
 
@@ -174,7 +229,30 @@ public final class SiteIndex implements Closeable {
     public synchronized void remove(Collection<ItemRef> removed) throws IOException {
         for (ItemRef ref : removed) {
             writer.deleteDocuments(refTerm(ref));
+            passedOver.remove(ref);
         }
+    }
+
+    /**
+     * Leaves an item out that cannot be shown as it now is; what the index said of it before goes, since it is no longer true.
+     * It is kept in mind, over restarts too, until the item changes or goes.
+     */
+    public synchronized void passOver(ItemRef item, String reason) throws IOException {
+        writer.deleteDocuments(refTerm(item));
+        if (passedOver.size() < MOST_PASSED_OVER) {
+            passedOver.put(item, reason.substring(0, Math.min(reason.length(), LONGEST_REASON)));
+        }
+        uncommitted = true;
+    }
+
+    /** Items that could not be laid into the index, at most {@value #MOST_PASSED_OVER}, and why. */
+    public Map<ItemRef, String> passedOver() {
+        return Map.copyOf(passedOver);
+    }
+
+    /** Whether it can still be written; no longer after the disk failed it. It can be read all the same. */
+    public boolean writable() {
+        return writer.isOpen();
     }
 
     /**
@@ -193,6 +271,7 @@ public final class SiteIndex implements Closeable {
     /** Forgets everything, to begin again from change 0. */
     public synchronized void clear() throws IOException {
         writer.deleteAll();
+        passedOver.clear();
         lastChange = 0;
         uncommitted = true;
         searchers.maybeRefreshBlocking();
@@ -203,7 +282,9 @@ public final class SiteIndex implements Closeable {
         if (!uncommitted) {
             return;
         }
-        writer.setLiveCommitData(Map.of(LAST_CHANGE, Long.toString(lastChange), SHAPE, CURRENT_SHAPE).entrySet());
+        Map<String, String> said = new HashMap<>(Map.of(LAST_CHANGE, Long.toString(lastChange), SHAPE, CURRENT_SHAPE));
+        passedOver.forEach((item, reason) -> said.put(PASSED_OVER + item, reason));
+        writer.setLiveCommitData(said.entrySet());
         writer.commit();
         uncommitted = false;
     }
@@ -235,7 +316,9 @@ public final class SiteIndex implements Closeable {
 
     @Override
     public synchronized void close() throws IOException {
-        commit();
+        if (writer.isOpen()) {
+            commit();
+        }
         searchers.close();
         writer.close();
         directory.close();

@@ -2,6 +2,7 @@ package tidylantern.core.index;
 
 import java.io.ByteArrayOutputStream;
 import java.text.Collator;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -16,6 +17,8 @@ final class TitleOrder {
     private static final Pattern BETWEEN_WORDS = Pattern.compile("[\\s\\p{Punct}]+");
     /** Longer numbers than this are compared by their first digits. */
     private static final int LONGEST_NUMBER = 18;
+    /** What lies beyond decides nothing: titles of one beginning this long stand by their ids. */
+    private static final int MOST_BYTES = 8_000;
     private static final byte[] END_OF_WORD = {0, 0};
 
     private TitleOrder() {}
@@ -38,6 +41,7 @@ final class TitleOrder {
         key.writeBytes(END_OF_WORD);
         collator.setStrength(Collator.TERTIARY);
         key.writeBytes(collator.getCollationKey(padded).toByteArray());
-        return key.toByteArray();
+        byte[] bytes = key.toByteArray();
+        return bytes.length <= MOST_BYTES ? bytes : Arrays.copyOf(bytes, MOST_BYTES);
     }
 }

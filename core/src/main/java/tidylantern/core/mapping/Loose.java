@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.Numbers;
 import tidylantern.core.mapping.Mapping.DateForm;
 
 /** Reads the texts in which sources write numbers, days and answers. Each method throws IllegalArgumentException with the way out. */
@@ -52,13 +53,13 @@ final class Loose {
         if (loose instanceof Map<?, ?> || loose instanceof List<?>) {
             throw new IllegalArgumentException("one text is wanted, not " + shown(loose));
         }
-        return loose instanceof BigDecimal number ? number.toPlainString() : String.valueOf(loose);
+        return loose instanceof BigDecimal number ? Numbers.written(number) : String.valueOf(loose);
     }
 
     /** {@code 1,234.50}, {@code 1 234}, {@code 64 m²} where the unit is m²; a duration as of ISO 8601 where the unit is one of time. */
     static BigDecimal number(@Nullable Object loose, @Nullable String unit, boolean decimalComma) {
         if (loose instanceof Number number) {
-            return new BigDecimal(number.toString());
+            return Numbers.read(number.toString());
         }
         String text = text(loose).strip();
         if (text.startsWith("P") && unit != null && text.chars().anyMatch(Character::isDigit)) {
@@ -77,7 +78,7 @@ final class Loose {
         String digits = text.replaceAll("['’\\u00a0\\u202f ]", "").replace('−', '-').replaceFirst("^\\+", "");
         digits = decimalComma ? digits.replace(".", "").replace(',', '.') : digits.replace(",", "");
         try {
-            return new BigDecimal(digits);
+            return Numbers.read(digits);
         } catch (NumberFormatException wrong) {
             throw new IllegalArgumentException("%s is no number; if it has a decimal comma, say so".formatted(shown(loose)));
         }

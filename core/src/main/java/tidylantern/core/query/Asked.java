@@ -21,10 +21,11 @@ import tidylantern.core.index.WordForms;
 import tidylantern.core.place.Gazetteer;
 
 /** One query with all that it is asked of; what ways on from it are made from and tried on. */
-record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, ReadQuery read, Narrowing narrowing) {
+record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, ReadQuery read, Narrowing narrowing, Effort effort) {
     static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer) throws IOException {
         Located located = Located.of(searcher, design, content, gazetteer, query.whereabouts());
-        return new Asked(searcher, content, design, query, located, ReadQuery.read(query, design, content, searcher), Narrowing.of(query, design, content, searcher, located));
+        Effort effort = new Effort();
+        return new Asked(searcher, content, design, query, located, ReadQuery.read(query, design, content, searcher, effort), Narrowing.of(query, design, content, searcher, located), effort);
     }
 
     /** In which order its results stand. */
@@ -45,7 +46,7 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
     /** The same filters with other words. */
     Asked with(String text) throws IOException {
         VisitorQuery other = query.withText(text);
-        return new Asked(searcher, content, design, other, located, ReadQuery.read(other, design, content, searcher), narrowing);
+        return new Asked(searcher, content, design, other, located, ReadQuery.read(other, design, content, searcher, effort), narrowing, effort);
     }
 
     int total() throws IOException {

@@ -59,7 +59,7 @@ final class DidYouMean {
         Map<String, String> better = new HashMap<>();
         for (ReadQuery.Part part : parts) {
             WordMatch match = part.match();
-            if (match.forgivesTypos() || !ReadQuery.spelledRight(part.query(), asked.read().reach(), asked.searcher())) {
+            if (match.forgivesTypos() || !match.cut() && !ReadQuery.spelledRight(part.query(), asked.read().reach(), asked.searcher())) {
                 String nearest = nearest(match, inReach(match.asTyped().query(asked.searcher().getIndexReader(), asked.content())));
                 if (nearest != null) {
                     better.put(match.typed(), nearest);
@@ -91,7 +91,7 @@ final class DidYouMean {
     private @Nullable String withOneWordLess(TypedText typed, Map<String, String> better) throws IOException {
         String best = null;
         int fewest = Integer.MAX_VALUE;
-        for (ReadQuery.Part part : asked.read().parts()) {
+        for (ReadQuery.Part part : asked.read().parts().stream().limit(Effort.MOST_WITHOUT_ONE).toList()) {
             Map<String, String> without = new HashMap<>(better);
             without.put(part.match().typed(), "");
             String other = typed.with(without);
@@ -119,7 +119,7 @@ final class DidYouMean {
      */
     private @Nullable String nearest(WordMatch match, int held) throws IOException {
         int edits = NEAR.editsIn(match.typed());
-        if (edits == 0) {
+        if (edits == 0 || !asked.effort().mayBend(match.typed())) {
             return null;
         }
         Map<String, Long> near = new LinkedHashMap<>();

@@ -36,9 +36,10 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
      * One word (or quoted phrase) of the query.
      *
      * @param typos whether hardly anything holds it as typed, so that slips are forgiven
+     * @param cut whether they would be, had the query not so many such words before it
      * @param fields in which the item holds it, what gives most first
      */
-    public record WordPart(String word, boolean typos, double gives, List<FieldPart> fields) {
+    public record WordPart(String word, boolean typos, boolean cut, double gives, List<FieldPart> fields) {
         public WordPart {
             fields = List.copyOf(fields);
         }

@@ -34,6 +34,11 @@ sealed interface Match permits WordMatch, PhraseMatch {
     /** Whether slips are forgiven in it. */
     boolean forgivesTypos();
 
+    /** Whether slips would be forgiven in it, had the answer not spent on other words what it may spend. */
+    default boolean cut() {
+        return false;
+    }
+
     /** The ways in which each searched field may meet it; of each field the best counts. */
     List<InField> inFields(IndexReader reader, SiteContent content) throws IOException;
 

@@ -86,12 +86,12 @@ final class ReadQuery {
     }
 
     /** Below the fewest letters, and where nothing but punctuation was typed, the starting list stands. */
-    static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher) throws IOException {
+    static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher, Effort effort) throws IOException {
         Query reach = ReachQuery.of(design.reach());
         if (query.letters() < design.words().fewestLetters()) {
             return new ReadQuery(reach, reach, reach, List.of(), List.of());
         }
-        return new Reader(design, content, searcher, reach).read(query);
+        return new Reader(design, content, searcher, reach, effort).read(query);
     }
 
     /** Reads one query. */
@@ -100,12 +100,14 @@ final class ReadQuery {
         private final SiteContent content;
         private final IndexSearcher searcher;
         private final Query reach;
+        private final Effort effort;
         private final Set<String> languages;
         private final Vocabulary vocabulary;
         private final List<Match> matches = new ArrayList<>();
         private final List<Part> parts = new ArrayList<>();
 
-        Reader(SearchDesign design, SiteContent content, IndexSearcher searcher, Query reach) {
+        Reader(SearchDesign design, SiteContent content, IndexSearcher searcher, Query reach, Effort effort) {
+            this.effort = effort;
             this.design = design;
             this.content = content;
             this.searcher = searcher;
@@ -237,7 +239,7 @@ final class ReadQuery {
             for (WordForms.Word word : words.values()) {
                 left--;
                 found.add(new WordMatch(word, codes.getOrDefault(word.folded(), Set.of()), design.words(), last && left == 0, wholeName,
-                        alternatives.getOrDefault(word.folded(), List.of()).stream().distinct().toList()));
+                        alternatives.getOrDefault(word.folded(), List.of()).stream().distinct().toList(), effort));
             }
             return found;
         }

@@ -2,6 +2,7 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -57,8 +58,12 @@ public final class SearchEngine {
 
     private static final Set<FieldKey> NAMING = Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS);
 
+    /** Nobody waits longer for an answer; those that take so long keep others from theirs. */
+    private static final Duration LONGEST = Duration.ofSeconds(3);
+
     private final SiteIndex index;
     private final Gazetteer gazetteer;
+    private final Duration longest;
 
     /** Knows no other places than those of items and the owner's own. */
     public SearchEngine(SiteIndex index) {
@@ -67,14 +72,37 @@ public final class SearchEngine {
 
     /** @param gazetteer places that visitors may name beside those of items and the owner's own */
     public SearchEngine(SiteIndex index, Gazetteer gazetteer) {
-        this.index = index;
-        this.gazetteer = gazetteer;
+        this(index, gazetteer, LONGEST);
     }
 
-    /** One page of results, in the design's order or the visitor's; ties by the item's id, so that pages never repeat or lose an item. */
+    SearchEngine(SiteIndex index, Gazetteer gazetteer, Duration longest) {
+        this.index = index;
+        this.gazetteer = gazetteer;
+        this.longest = longest;
+    }
+
+    /** @throws TookTooLong if the reading was not done in time, which is seen while items are looked through */
+    private <T> T inTime(SiteIndex.Reading<T> reading) throws IOException {
+        return index.read(shared -> {
+            IndexSearcher own = SiteIndex.searcher(shared.getIndexReader());
+            long end = System.nanoTime() + longest.toNanos();
+            own.setTimeout(() -> System.nanoTime() - end > 0);
+            T read = reading.from(own);
+            if (own.timedOut()) {
+                throw new TookTooLong();
+            }
+            return read;
+        });
+    }
+
+    /**
+     * One page of results, in the design's order or the visitor's; ties by the item's id, so that pages never repeat or lose an item.
+     *
+     * @throws TookTooLong if it would take so long that nobody waits for it; so do {@link #values} and {@link #live}
+     */
     public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
-            return index.read(searcher -> {
+            return inTime(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query, gazetteer);
                 ReadQuery read = asked.read();
                 Ordering ordering = asked.ordering();
@@ -114,7 +142,7 @@ public final class SearchEngine {
      */
     public List<FilterAnswer.Offered> values(SiteContent content, SearchDesign design, VisitorQuery query, String filter, String below, String named) {
         try {
-            return index.read(searcher -> {
+            return inTime(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query, gazetteer);
                 for (OneFilter one : asked.narrowing().filters()) {
                     if (one.filter().key().equals(filter)) {
@@ -171,7 +199,7 @@ public final class SearchEngine {
     /** The short list: the same items in the same order as {@link #answer}, by collection. */
     public LiveAnswer live(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
-            return index.read(searcher -> {
+            return inTime(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query, gazetteer);
                 ReadQuery read = asked.read();
                 Ordering ordering = asked.liveOrdering();

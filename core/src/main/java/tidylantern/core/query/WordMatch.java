@@ -56,7 +56,9 @@ final class WordMatch implements Match {
     private final boolean last;
     private final @Nullable String wholeName;
     private final List<Phrase> synonyms;
+    private final Effort effort;
     private boolean typos;
+    private boolean cut;
     /** Words within reach of a typo that the index holds; filled as queries are made. */
     private final Set<String> typoWords = new HashSet<>();
 
@@ -65,14 +67,16 @@ final class WordMatch implements Match {
      * @param last whether it is the word being typed
      * @param wholeName the {@linkplain WordForms#wholeName form} of the whole query, as a name of an item may be; null where none can be
      * @param synonyms what may stand in its place, or in that of a phrase to which it belongs
+     * @param effort of the answer that it is read for
      */
-    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last, @Nullable String wholeName, List<Phrase> synonyms) {
+    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last, @Nullable String wholeName, List<Phrase> synonyms, Effort effort) {
         this.word = word;
         this.codes = codes;
         this.design = design;
         this.last = last;
         this.wholeName = wholeName;
         this.synonyms = synonyms;
+        this.effort = effort;
     }
 
     /** Whether a slip may be forgiven in this word at all. */
@@ -80,8 +84,15 @@ final class WordMatch implements Match {
         return design.typos().editsIn(word.folded()) > 0;
     }
 
+    /** Forgives slips from now on, if the answer can afford it; what it cannot is told. */
     void allowTypos() {
-        typos = true;
+        typos = effort.mayBend(word.folded());
+        cut = !typos;
+    }
+
+    @Override
+    public boolean cut() {
+        return cut;
     }
 
     @Override
@@ -100,7 +111,7 @@ final class WordMatch implements Match {
 
     /** The same word without slips and synonyms. */
     WordMatch asTyped() {
-        return new WordMatch(word, codes, design, last, wholeName, List.of());
+        return new WordMatch(word, codes, design, last, wholeName, List.of(), effort);
     }
 
     /** The words of the index that a slip may lead to, as far as queries were made of it. */
@@ -192,24 +203,10 @@ final class WordMatch implements Match {
         Map<Strength, List<BytesRef>> met = new EnumMap<>(Strength.class);
         Map<Strength, Long> documents = new EnumMap<>(Strength.class);
         String place = IndexFields.words(field);
-        boolean inside = foundInside();
-        // What holds the word somewhere begins with any letter, so nothing narrows the walk.
-        TermsEnum found = inside ? terms.iterator() : terms.intersect(Typos.reach(word.folded(), design.typos().editsIn(word.folded()), design.typos().firstLetterFixed(), startsCount()), null);
-        for (BytesRef term = found.next(); term != null; term = found.next()) {
-            if (term.bytes[term.offset] == WordForms.STEM_MARK) {
-                continue;
-            }
-            String other = term.utf8ToString();
-            int edits = design.typos().editsIn(word.folded());
-            Strength strength = inside && design.typos().firstLetterFixed() && other.charAt(0) != word.folded().charAt(0) ? null : Typos.strength(word.folded(), other, edits, startsCount());
-            if (strength == null && inside) {
-                strength = Typos.insideStrength(word.folded(), other, edits, design.typos().firstLetterFixed());
-            }
-            if (strength != null) {
-                typoWords.add(other);
-                met.computeIfAbsent(strength, key -> new ArrayList<>()).add(BytesRef.deepCopyOf(term));
-                documents.merge(strength, (long) found.docFreq(), Long::sum);
-            }
+        for (Effort.Met one : effort.met(new Effort.Walk(field, word.folded(), startsCount(), foundInside()), () -> walk(terms))) {
+            typoWords.add(one.word().utf8ToString());
+            met.computeIfAbsent(one.way(), key -> new ArrayList<>()).add(one.word());
+            documents.merge(one.way(), (long) one.documents(), Long::sum);
         }
         for (Map.Entry<Strength, List<BytesRef>> way : met.entrySet()) {
             float rarity = rarity(terms, documents.getOrDefault(way.getKey(), 1L));
@@ -219,6 +216,29 @@ final class WordMatch implements Match {
                 ways.add(constant(new TermInSetQuery(IndexFields.wholeNames(field), way.getValue()), asName, rarity));
             }
         }
+    }
+
+    /** The words of a field that this one may be a slip of. */
+    private List<Effort.Met> walk(Terms terms) throws IOException {
+        List<Effort.Met> met = new ArrayList<>();
+        boolean inside = foundInside();
+        int edits = design.typos().editsIn(word.folded());
+        // What holds the word somewhere begins with any letter, so nothing narrows the walk.
+        TermsEnum found = inside ? terms.iterator() : terms.intersect(Typos.reach(word.folded(), edits, design.typos().firstLetterFixed(), startsCount()), null);
+        for (BytesRef term = found.next(); term != null; term = found.next()) {
+            if (term.bytes[term.offset] == WordForms.STEM_MARK) {
+                continue;
+            }
+            String other = term.utf8ToString();
+            Strength strength = inside && design.typos().firstLetterFixed() && other.charAt(0) != word.folded().charAt(0) ? null : Typos.strength(word.folded(), other, edits, startsCount());
+            if (strength == null && inside) {
+                strength = Typos.insideStrength(word.folded(), other, edits, design.typos().firstLetterFixed());
+            }
+            if (strength != null) {
+                met.add(new Effort.Met(BytesRef.deepCopyOf(term), strength, found.docFreq()));
+            }
+        }
+        return met;
     }
 
     /** The start of a word may be mistyped too while it is being typed. */

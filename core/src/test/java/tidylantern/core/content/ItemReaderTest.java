@@ -11,12 +11,26 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ItemReaderTest {
     private static FieldValue read(FieldKind kind, Object loose) throws ItemRefused {
         Collection collection = new Collection(new CollectionKey("homes"), "Homes", "en", List.of(new Field(new FieldKey("f"), kind, "f", "F")));
         FieldValue value = new ItemReader(collection).read(new ItemId("1"), Map.of("f", loose)).values().get(new FieldKey("f"));
         return value;
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"1e-999999999", "1e999999999", "1E+16", "0.12345678901234567890123456789012345", "1e-41"})
+    void aNumberThatWouldFillTheMemoryIsRefused(String number) {
+        assertThatThrownBy(() -> Numbers.read(number)).isInstanceOf(IllegalArgumentException.class);
+        assertThat(Numbers.written(new BigDecimal(number)).length()).as("written for people").isLessThan(60);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"0.1", "-1e15", "0.30000000000000004", "1e-40", "900719925474099", " 7 "})
+    void anOrdinaryNumberIsNot(String number) {
+        assertThat(Numbers.read(number)).isEqualByComparingTo(number.strip());
     }
 
     @Test

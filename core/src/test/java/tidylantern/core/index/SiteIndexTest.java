@@ -22,6 +22,32 @@ class SiteIndexTest {
     }
 
     @Test
+    void anItemThatCannotBeIndexedIsPassedOverAndKeptInMindUntilItCan(@TempDir Path folder) throws IOException {
+        Item bad = new Item(ItemRef.parse("posts/bad"), Map.of(FieldKey.AUTHOR, new FieldValue.Text("x".repeat(40_000))));
+        try (SiteIndex index = SiteIndex.open(folder)) {
+            index.apply(List.of(titled("bad", "As it was"), titled("before", "Before")), List.of(), 1);
+            index.apply(List.of(titled("one", "One"), new SiteIndex.Changed(bad, "en"), titled("two", "Two")), List.of(), 2);
+            assertThat(index.size()).as("without what is no longer true of the bad one").isEqualTo(3);
+            assertThat(index.passedOver()).containsOnlyKeys(bad.ref());
+            assertThat(index.passedOver().get(bad.ref())).contains("40,000 bytes");
+            assertThat(index.lastChange()).isEqualTo(2);
+        }
+        try (SiteIndex again = SiteIndex.open(folder)) {
+            assertThat(again.passedOver()).containsOnlyKeys(bad.ref());
+            again.apply(List.of(titled("bad", "Corrected")), List.of(), 3);
+            assertThat(again.passedOver()).isEmpty();
+            assertThat(again.size()).isEqualTo(4);
+            again.passOver(bad.ref(), "once more");
+            again.apply(List.of(), List.of(bad.ref()), 4);
+            assertThat(again.passedOver()).as("gone is gone").isEmpty();
+        }
+    }
+
+    private static SiteIndex.Changed titled(String id, String title) {
+        return new SiteIndex.Changed(new Item(ItemRef.parse("posts/" + id), Map.of(FieldKey.TITLE, new FieldValue.Text(title))), "en");
+    }
+
+    @Test
     void remembersTheLastChangeItHasOnDisk(@TempDir Path folder) throws IOException {
         try (SiteIndex index = SiteIndex.open(folder)) {
             index.apply(List.of(item("1", "tern"), item("2", "gull")), List.of(), 7);

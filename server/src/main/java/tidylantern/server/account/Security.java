@@ -5,7 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -14,8 +13,6 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -23,13 +20,14 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.RequestAttributeSecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 import org.springframework.web.cors.CorsConfiguration;
 import org.springframework.web.filter.OncePerRequestFilter;
+import tidylantern.server.platform.Problems;
 import tidylantern.server.site.Sites;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Who may do what: everything under {@code /api/owner} needs a session (and then its CSRF token for every change) or an
@@ -63,7 +61,7 @@ class Security {
 
     @Bean
     @Order(2)
-    SecurityFilterChain owners(HttpSecurity http, Accounts accounts, JsonMapper json) throws Exception {
+    SecurityFilterChain owners(HttpSecurity http, Accounts accounts, Problems problems) throws Exception {
         CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
         tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
         CsrfTokenRequestAttributeHandler plainTokens = new CsrfTokenRequestAttributeHandler();
@@ -76,11 +74,11 @@ class Security {
                         .anyRequest().permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens).csrfTokenRequestHandler(plainTokens)
                         .ignoringRequestMatchers(request -> bearer(request) != null))
-                .addFilterBefore(new AccessKeyFilter(accounts, json), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new AccessKeyFilter(accounts, problems), UsernamePasswordAuthenticationFilter.class)
                 .exceptionHandling(failures -> failures
-                        .authenticationEntryPoint((request, response, missing) -> problem(response, json, HttpStatus.UNAUTHORIZED,
+                        .authenticationEntryPoint((request, response, missing) -> problems.write(response, HttpStatus.UNAUTHORIZED, null,
                                 "Sign in, or send an access key as \"Authorization: Bearer KEY\"."))
-                        .accessDeniedHandler((request, response, denied) -> problem(response, json, HttpStatus.FORBIDDEN,
+                        .accessDeniedHandler((request, response, denied) -> problems.write(response, HttpStatus.FORBIDDEN, null,
                                 "The request lacks the session's X-XSRF-TOKEN. Load the page again, or use an access key.")))
                 .headers(headers -> headers
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
@@ -114,20 +112,14 @@ class Security {
         return header != null && header.regionMatches(true, 0, BEARER, 0, BEARER.length()) ? header.substring(BEARER.length()).strip() : null;
     }
 
-    private static void problem(HttpServletResponse response, JsonMapper json, HttpStatus status, String detail) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding(StandardCharsets.UTF_8);
-        json.writeValue(response.getOutputStream(), ProblemDetail.forStatusAndDetail(status, detail));
-    }
-
     private static final class AccessKeyFilter extends OncePerRequestFilter {
         private final Accounts accounts;
-        private final JsonMapper json;
+        private final Problems problems;
+        private final RequestAttributeSecurityContextRepository contexts = new RequestAttributeSecurityContextRepository();
 
-        AccessKeyFilter(Accounts accounts, JsonMapper json) {
+        AccessKeyFilter(Accounts accounts, Problems problems) {
             this.accounts = accounts;
-            this.json = json;
+            this.problems = problems;
         }
 
         @Override
@@ -136,12 +128,14 @@ class Security {
             if (key != null) {
                 Optional<String> name = accounts.nameOfKey(key);
                 if (name.isEmpty()) {
-                    problem(response, json, HttpStatus.UNAUTHORIZED, "No such access key. It may have been removed; make a new one under Site.");
+                    problems.write(response, HttpStatus.UNAUTHORIZED, null, "No such access key. It may have been removed; make a new one under Site.");
                     return;
                 }
                 SecurityContext context = SecurityContextHolder.createEmptyContext();
                 context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated("access key " + name.get(), null, List.of()));
                 SecurityContextHolder.setContext(context);
+                // The request goes through here once more when its body has arrived.
+                contexts.saveContext(context, request, response);
             }
             chain.doFilter(request, response);
         }

@@ -27,6 +27,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.health.Finding;
+import tidylantern.server.traffic.ReceivedBody;
 
 /** A site's collections and their fields, what is wrong with them, and how they come in and go out. */
 @RestController
@@ -106,8 +107,8 @@ class ContentController {
             @Parameter(description = "Properties that a line does not name stay as they were; null takes one away.") @RequestParam(defaultValue = "false") boolean partial,
             @Parameter(description = "What is not named is removed from the collection.") @RequestParam(defaultValue = "false") boolean everything,
             @Parameter(description = "Whether that may be more than a third of it.") @RequestParam(defaultValue = "false") boolean removeMany,
-            @Parameter(hidden = true) HttpServletRequest request) throws IOException {
-        return push.push(site, collection, request.getInputStream(), partial, everything, removeMany);
+            @Parameter(hidden = true) HttpServletRequest request) {
+        return push.push(site, collection, ReceivedBody.of(request), partial, everything, removeMany);
     }
 
     @Operation(summary = "All items as JSON Lines, in the form that a push takes.")

@@ -122,7 +122,11 @@ class ContentStore {
 
     /** An item as its source brought it. */
     record StoredItem(String collectionKey, String itemId, String properties, String title, @Nullable String address,
-            long changeNumber, OffsetDateTime changed, @Nullable Long sourceId) {}
+            long changeNumber, OffsetDateTime changed, @Nullable Long sourceId) {
+        ItemRef ref() {
+            return new ItemRef(new CollectionKey(collectionKey), new ItemId(itemId));
+        }
+    }
 
     private static final String ITEM = "SELECT collection_key, item_id, properties, title, address, change_number, changed, source_id FROM item ";
 

@@ -13,10 +13,12 @@ import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.index.SiteIndex;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -126,7 +128,7 @@ class FieldCorrection {
             } finally {
                 contents.forget(site);
             }
-            indexes.follow(site);
+            indexes.followOrLater(site);
         }
     }
 
@@ -149,8 +151,9 @@ class FieldCorrection {
         for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH); !items.isEmpty(); items = store.itemsAfter(site, collection.key(), last, BATCH)) {
             for (ContentStore.StoredItem item : items) {
                 try {
-                    reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
-                } catch (ItemRefused refused) {
+                    Item read = reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
+                    SiteIndex.check(new SiteIndex.Changed(read, collection.language()));
+                } catch (ItemRefused | IllegalArgumentException refused) {
                     wrong++;
                     first = first == null ? "%s: %s".formatted(item.itemId(), refused.getMessage()) : first;
                 }

@@ -13,10 +13,11 @@ import tidylantern.core.content.FieldKind;
  * @param refusals of those refused, the first {@link ItemIntake#MOST_TOLD}
  * @param changes of those added, changed and removed, the first {@link ItemIntake#MOST_TOLD} of each
  * @param passedOver properties that no field holds, and why
+ * @param notRemoved why nothing was removed although everything was to be named; null where nothing kept it
  */
 public record IntakeReport(int added, int changed, int unchanged, int removed, int refused, List<Refused> refusals, List<Change> changes,
-        List<NewField> newFields, List<PassedOver> passedOver) {
-    public static final IntakeReport NOTHING = new IntakeReport(0, 0, 0, 0, 0, List.of(), List.of(), List.of(), List.of());
+        List<NewField> newFields, List<PassedOver> passedOver, @Nullable String notRemoved) {
+    public static final IntakeReport NOTHING = new IntakeReport(0, 0, 0, 0, 0, List.of(), List.of(), List.of(), List.of(), null);
 
     /**
      * One item that was not taken.

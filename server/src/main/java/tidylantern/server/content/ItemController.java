@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,7 +30,6 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRef;
-import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.query.CategoryCounts;
@@ -79,7 +79,12 @@ class ItemController {
      */
     record FieldSaid(FieldKey key, String label, FieldKind kind, String property, @Nullable String text, boolean addressed, @Nullable String instead) {}
 
-    record ItemWhole(ItemId id, String title, @Nullable String address, Instant changed, @Nullable Long source, OwnerMark mark, List<FieldSaid> fields, Map<String, @Nullable Object> unmapped) {}
+    /**
+     * @param unmapped properties that no field holds, or whose field cannot read them
+     * @param notFound why no search finds it, where it could not be laid into the index; null where it could
+     */
+    record ItemWhole(ItemId id, String title, @Nullable String address, Instant changed, @Nullable Long source, OwnerMark mark, List<FieldSaid> fields,
+            Map<String, @Nullable Object> unmapped, @Nullable String notFound) {}
 
     /**
      * What to do to several items at once.
@@ -155,7 +160,8 @@ class ItemController {
                 .orElseThrow(() -> Refusal.notFound("There is no item \"%s\" in %s. Its source may have removed it.".formatted(id, known.label())));
         OwnerMark mark = marks.of(site, ref);
         Map<String, @Nullable Object> properties = Objects.requireNonNull(json.readValue(stored.properties(), OBJECT));
-        Item said = read(known, ref, properties);
+        Set<String> unfit = new HashSet<>();
+        Item said = new ItemReader(known).readable(ref.id(), properties, (property, reason) -> unfit.add(property));
         Item shown = mark.over(said);
         List<FieldSaid> fields = new ArrayList<>();
         for (Field field : known.fields()) {
@@ -163,17 +169,11 @@ class ItemController {
             FieldValue source = said.values().get(field.key());
             fields.add(new FieldSaid(field.key(), field.label(), field.kind(), field.property(), value == null ? null : ShownValue.of(value),
                     field.kind() == FieldKind.LINK, Objects.equals(value, source) ? null : source == null ? "" : ShownValue.of(source)));
-            properties.remove(field.property());
+            if (!unfit.contains(field.property())) {
+                properties.remove(field.property());
+            }
         }
-        return new ItemWhole(ref.id(), shown.title(), shown.address(), stored.changed().toInstant(), stored.sourceId(), mark, fields, properties);
-    }
-
-    private static Item read(Collection collection, ItemRef ref, Map<String, @Nullable Object> properties) {
-        try {
-            return new ItemReader(collection).read(ref.id(), properties);
-        } catch (ItemRefused broken) {
-            throw new IllegalStateException("the item %s no longer fits its fields: %s".formatted(ref, broken.getMessage()), broken);
-        }
+        return new ItemWhole(ref.id(), shown.title(), shown.address(), stored.changed().toInstant(), stored.sourceId(), mark, fields, properties, indexes.passedOver(site).get(ref));
     }
 
     private static ItemRef ref(Collection collection, String id) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -17,6 +18,7 @@ import org.springframework.stereotype.Component;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.Numbers;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -107,7 +109,7 @@ class ItemExport {
             cells.add(value instanceof Map<?, ?> money ? money.get("amount") : value);
             cells.add(value instanceof Map<?, ?> money ? money.get("currency") : null);
         } else {
-            cells.add(value instanceof List<?> list ? joined(list) : value instanceof java.math.BigDecimal number ? number.toPlainString() : value);
+            cells.add(value instanceof List<?> list ? joined(list) : value instanceof BigDecimal number ? Numbers.written(number) : value);
         }
         return cells;
     }

@@ -3,8 +3,6 @@ package tidylantern.server.content;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -145,15 +143,21 @@ public class ItemIntake {
         }
     }
 
+    /** Where lines are read from. */
+    @FunctionalInterface
+    public interface Lines {
+        InputStream open() throws IOException;
+    }
+
     /**
-     * @param lines a file of JSON Lines
+     * @param lines JSON Lines
      * @throws tidylantern.server.platform.Refusal if there is no such site or collection
      * @throws RemovesMany if more than a third would go and the manner does not allow it
      * @throws Stopped if the watch says so
      */
-    public IntakeReport take(String site, String collectionKey, Path lines, Manner manner, Watch watch) {
+    public IntakeReport take(String site, String collectionKey, Lines lines, Manner manner, Watch watch) {
         contents.collection(site, collectionKey);
-        try (InputStream body = Files.newInputStream(lines)) {
+        try (InputStream body = lines.open()) {
             return take(site, collectionKey, new JsonLines(body), manner, watch);
         } catch (IOException failure) {
             throw new UncheckedIOException("reading what arrived", failure);
@@ -203,6 +207,8 @@ public class ItemIntake {
         private int unchanged;
         private int removed;
         private int refused;
+        /** Lines of which nobody can tell the item. While there are some, what was not named may have been meant by them. */
+        private int nameless;
 
         Run(String site, CollectionKey key, Manner manner, Watch watch) {
             this.site = site;
@@ -216,7 +222,12 @@ public class ItemIntake {
 
         IntakeReport report() {
             return new IntakeReport(added, changed, unchanged, removed, refused, List.copyOf(refusals), List.copyOf(changes), List.copyOf(newFields),
-                    passedOver.entrySet().stream().map(one -> new IntakeReport.PassedOver(one.getKey(), one.getValue())).toList());
+                    passedOver.entrySet().stream().map(one -> new IntakeReport.PassedOver(one.getKey(), one.getValue())).toList(), notRemoved());
+        }
+
+        private @Nullable String notRemoved() {
+            return manner.everything() && nameless > 0 ? "%s not be told which item %s, so nothing was removed. Correct %s and send everything again."
+                    .formatted(nameless == 1 ? "Of one line it could" : "Of %,d lines it could".formatted(nameless), nameless == 1 ? "it is of" : "they are of", nameless == 1 ? "it" : "them") : null;
         }
 
         void take(JsonLines lines) {
@@ -368,7 +379,7 @@ public class ItemIntake {
 
         /** What a source that names everything did not name. What was refused was named, and stays as it was. */
         private void removeTheRest() {
-            if (!manner.everything()) {
+            if (!manner.everything() || nameless > 0) {
                 return;
             }
             List<String> gone = new ArrayList<>();
@@ -454,6 +465,7 @@ public class ItemIntake {
 
         private void refuse(int line, @Nullable String at, @Nullable String id, @Nullable String property, String reason) {
             refused++;
+            nameless += id == null ? 1 : 0;
             if (refusals.size() < MOST_TOLD) {
                 refusals.add(new IntakeReport.Refused(line, at, id, property == null ? null : shortened(property), reason));
             }

@@ -4,6 +4,7 @@ import java.io.FileNotFoundException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,11 +13,13 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
@@ -24,6 +27,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
+import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.SiteContent;
@@ -35,6 +39,7 @@ import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
+import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
 import tools.jackson.core.type.TypeReference;
@@ -50,6 +55,8 @@ public class SiteIndexes implements SmartLifecycle {
     private static final int BATCH = 500;
     private static final int SECONDS_BETWEEN_COMMITS = 5;
     private static final int SECONDS_TO_GAZETTEER = 20;
+    /** Of a batch of items that cannot be indexed, so many are named in the log. */
+    private static final int MOST_LOGGED = 20;
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     /** Shipped with the front end's packages, from one of which it comes. */
@@ -70,6 +77,8 @@ public class SiteIndexes implements SmartLifecycle {
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
     private final Set<String> warmed = ConcurrentHashMap.newKeySet();
+    /** Sites that could not be brought up to date when the service started. */
+    private final Set<String> behind = ConcurrentHashMap.newKeySet();
     private final Map<String, Object> turns = new ConcurrentHashMap<>();
     private volatile boolean running;
     private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("index-commits").daemon().factory());
@@ -98,14 +107,24 @@ public class SiteIndexes implements SmartLifecycle {
     public void start() {
         running = true;
         for (Sites.Site site : sites.all()) {
-            synchronized (turn(site.key())) {
-                follow(site.key());
-            }
-            warm(site.key());
+            begin(site.key());
         }
         // Once the start is over, which waits for nothing; the first visitor who names a town would wait for it.
         commits.schedule(GAZETTEER::size, SECONDS_TO_GAZETTEER, TimeUnit.SECONDS);
         commits.scheduleWithFixedDelay(this::commitAll, SECONDS_BETWEEN_COMMITS, SECONDS_BETWEEN_COMMITS, TimeUnit.SECONDS);
+    }
+
+    /** One site's trouble is its own: the service starts, other sites answer, and this one is tried again and again. */
+    private void begin(String site) {
+        try {
+            synchronized (turn(site)) {
+                follow(site);
+            }
+            warm(site);
+        } catch (RuntimeException failure) {
+            behind.add(site);
+            LOG.error("The site {} cannot be brought up to date; it will be tried again every {} seconds. Its items are safe in the database.", site, SECONDS_BETWEEN_COMMITS, failure);
+        }
     }
 
     @EventListener
@@ -124,11 +143,17 @@ public class SiteIndexes implements SmartLifecycle {
     private SiteIndex of(String site) {
         return indexes.computeIfAbsent(site, key -> {
             try {
-                return SiteIndex.open(settings.data().resolve("index").resolve(key));
+                return SiteIndex.open(folder(key));
             } catch (IOException failure) {
-                throw new UncheckedIOException("The index of \"%s\" cannot be opened under %s; the folder must be writable.".formatted(key, settings.data()), failure);
+                LOG.error("The index of {} cannot be opened under {}; the folder must be writable", key, settings.data(), failure);
+                throw new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, "The searches of this site cannot be asked just now. The service's log has the reason.");
             }
         });
+    }
+
+    /** Items that no search finds since they could not be laid into the index, and why. */
+    public Map<ItemRef, String> passedOver(String site) {
+        return of(site).passedOver();
     }
 
     /** Lists a site's items as the index has them. */
@@ -184,8 +209,7 @@ public class SiteIndexes implements SmartLifecycle {
             ContentStore.Place place = new ContentStore.Place(seen, "\uffff", "");
             List<ContentStore.StoredItem> items = store.changedAfter(site, place, BATCH);
             while (!items.isEmpty()) {
-                Map<String, OwnerMark> marks = store.marks(site, items.getFirst().collectionKey(), items.getFirst().itemId(), items.getLast().itemId());
-                index.add(items.parallelStream().map(item -> changed(content, readers, item, marks.getOrDefault(item.itemId(), OwnerMark.NONE))).toList());
+                add(index, content, readers, items, store.marks(site, items.getFirst().collectionKey(), items.getFirst().itemId(), items.getLast().itemId()));
                 ContentStore.StoredItem last = items.getLast();
                 place = new ContentStore.Place(last.changeNumber(), last.collectionKey(), last.itemId());
                 items = store.changedAfter(site, place, BATCH);
@@ -198,20 +222,35 @@ public class SiteIndexes implements SmartLifecycle {
         }
     }
 
-    private SiteIndex.Changed changed(SiteContent content, Map<CollectionKey, ItemReader> readers, ContentStore.StoredItem item, OwnerMark mark) {
+    private void add(SiteIndex index, SiteContent content, Map<CollectionKey, ItemReader> readers, List<ContentStore.StoredItem> items, Map<String, OwnerMark> marks) throws IOException {
+        Map<ItemRef, String> unreadable = new ConcurrentHashMap<>();
+        List<SiteIndex.Changed> readable = items.parallelStream().flatMap(item -> {
+            try {
+                return Stream.of(changed(content, readers, item, marks.getOrDefault(item.itemId(), OwnerMark.NONE)));
+            } catch (ItemRefused | RuntimeException broken) {
+                unreadable.put(item.ref(), String.valueOf(broken.getMessage()));
+                return Stream.empty();
+            }
+        }).toList();
+        for (Map.Entry<ItemRef, String> one : unreadable.entrySet()) {
+            index.passOver(one.getKey(), one.getValue());
+        }
+        unreadable.putAll(index.add(readable));
+        unreadable.entrySet().stream().limit(MOST_LOGGED).forEach(one -> LOG.warn("The item {} cannot be found by any search: {}", one.getKey(), one.getValue()));
+        if (unreadable.size() > MOST_LOGGED) {
+            LOG.warn("… and {} more; Health names them", unreadable.size() - MOST_LOGGED);
+        }
+    }
+
+    private SiteIndex.Changed changed(SiteContent content, Map<CollectionKey, ItemReader> readers, ContentStore.StoredItem item, OwnerMark mark) throws ItemRefused {
         CollectionKey key = new CollectionKey(item.collectionKey());
         Collection collection = content.collection(key);
         ItemReader reader = readers.get(key);
         if (collection == null || reader == null) {
             throw new IllegalStateException("the item %s/%s is of no collection".formatted(key, item.itemId()));
         }
-        try {
-            Item read = reader.read(new ItemId(item.itemId()), json.readValue(item.properties(), OBJECT));
-            return new SiteIndex.Changed(mark.over(read), collection.language(), mark, item.changed().toInstant());
-        } catch (ItemRefused broken) {
-            // Neither a push nor a change of kind lets such a value in.
-            throw new IllegalStateException("the item %s/%s no longer fits its fields: %s".formatted(key, item.itemId(), broken.getMessage()), broken);
-        }
+        Item read = reader.read(new ItemId(item.itemId()), json.readValue(item.properties(), OBJECT));
+        return new SiteIndex.Changed(mark.over(read), collection.language(), mark, item.changed().toInstant());
     }
 
     /** Makes the machine compile what answers need, with words of the site's own, so that the first visitor waits no longer than others. */
@@ -233,19 +272,43 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     private void commitAll() {
-        indexes.forEach((site, index) -> {
-            try {
-                synchronized (turn(site)) {
-                    if (index.lastChange() < store.lastChange(site)) {
-                        follow(site);
-                    }
+        Stream.concat(indexes.keySet().stream(), behind.stream()).distinct().forEach(this::tend);
+    }
+
+    /** Brings one index up to date and onto the disk. */
+    private void tend(String site) {
+        try {
+            SiteIndex index;
+            synchronized (turn(site)) {
+                if (!of(site).writable()) {
+                    reopen(site);
                 }
-                index.commit();
-            } catch (IOException | RuntimeException failure) {
-                // The items are safe in the database; the next round, or the next start, catches up.
-                LOG.error("The index of {} could not be written to disk", site, failure);
+                index = of(site);
+                if (index.lastChange() < store.lastChange(site)) {
+                    follow(site);
+                }
             }
-        });
+            index.commit();
+            behind.remove(site);
+        } catch (IOException | RuntimeException failure) {
+            // The items are safe in the database; the next round, or the next start, catches up.
+            LOG.error("The index of {} could not be brought up to date and onto the disk", site, failure);
+        }
+    }
+
+    /** After the disk failed an index: what is on the disk is opened anew, and answers whoever asks from then on. */
+    private void reopen(String site) throws IOException {
+        SiteIndex broken = of(site);
+        SiteIndex anew = SiteIndex.open(folder(site));
+        indexes.put(site, anew);
+        engines.remove(site);
+        listings.remove(site);
+        broken.close();
+        LOG.warn("The index of {} was opened anew", site);
+    }
+
+    private Path folder(String site) {
+        return settings.data().resolve("index").resolve(site);
     }
 
     @Override

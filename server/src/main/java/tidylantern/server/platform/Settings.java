@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
 
 /**
  * What the operator sets, under {@code tidy-lantern.}
@@ -14,9 +15,11 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param password of that owner
  * @param accessKey an access key that scripts may use from the first start on
  * @param allowedHosts hosts that sources may be read from though they are private, each with its port or without
+ * @param answersPerSecond that one address may ask for, as a visitor, after a few seconds of more; 0 for any number
  */
 @ConfigurationProperties("tidy-lantern")
-public record Settings(Path data, @Nullable String owner, @Nullable String password, @Nullable String accessKey, @Nullable List<String> allowedHosts) {
+public record Settings(Path data, @Nullable String owner, @Nullable String password, @Nullable String accessKey, @Nullable List<String> allowedHosts,
+        @DefaultValue("100") int answersPerSecond) {
     public Settings {
         allowedHosts = allowedHosts == null ? List.of() : List.copyOf(allowedHosts);
     }

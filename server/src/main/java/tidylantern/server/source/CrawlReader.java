@@ -144,7 +144,7 @@ final class CrawlReader {
                 return;
             }
             if (answer.gone()) {
-                reading.refuse(page.toString(), "there is no such page (status %d)".formatted(answer.status()));
+                reading.gone(page.toString(), "there is no such page (status %d)".formatted(answer.status()));
                 return;
             }
             if (!answer.ok()) {
@@ -174,7 +174,6 @@ final class CrawlReader {
         /** A failing page says nothing about its item, which therefore stays. */
         private void failed(URI page, String why) throws SourceProblem {
             reading.refuse(page.toString(), why);
-            reading.incomplete("Some pages could not be read, so nothing was taken for gone.");
             if (read == 1 && left.isEmpty()) {
                 throw new SourceProblem("%s: %s".formatted(page, why));
             }

@@ -13,8 +13,11 @@ interface Reading {
      */
     void record(String at, Map<String, @Nullable Object> columns) throws SourceProblem;
 
-    /** A record that cannot be read. */
+    /** A record that cannot be read. Nobody can tell which item it is of, so while there are some, none is taken for gone. */
     void refuse(String at, String reason);
+
+    /** A record that is said to be there no more. */
+    void gone(String at, String reason);
 
     /**
      * A record that is as it was when it was last read, so that it is not sent again.

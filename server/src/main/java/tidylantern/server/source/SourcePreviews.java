@@ -214,6 +214,11 @@ class SourcePreviews {
         }
 
         @Override
+        public void gone(String at, String reason) {
+            refuse(at, reason);
+        }
+
+        @Override
         public void asBefore(String at, String id) {
             throw new IllegalStateException("a preview remembers nothing");
         }

@@ -309,9 +309,12 @@ public class Syncs implements SmartLifecycle {
         Sources.SourceGiven given = source.given();
         List<String> notes = new ArrayList<>(spooled.notes());
         try {
-            IntakeReport taken = intake.take(source.site(), given.collection().value(), spool(sync),
+            IntakeReport taken = intake.take(source.site(), given.collection().value(), () -> Files.newInputStream(spool(sync)),
                     new ItemIntake.Manner(true, given.removesMissing() && spooled.whole(), mayRemoveMany, source.id(), given.mapping().fields()),
                     ItemIntake.Watch.of(lines -> { }, () -> now.stop));
+            if (taken.notRemoved() != null) {
+                notes.add(taken.notRemoved());
+            }
             List<IntakeReport.Refused> refusals = new ArrayList<>(spooled.refusals());
             refusals.addAll(taken.refusals());
             end(sync, State.DONE, new SyncReport(spooled.read(), taken.added(), taken.changed(), taken.unchanged(), taken.removed(), spooled.refused() + taken.refused(),
@@ -373,8 +376,6 @@ public class Syncs implements SmartLifecycle {
             } catch (ItemRefused wrong) {
                 memory.forgetLast();
                 refuse(at, wrong.property(), String.valueOf(wrong.getMessage()));
-                // Its id may not be known, and then nobody can tell which item it would have been.
-                incomplete("Some records were refused, so nothing was taken for gone.");
             }
         }
 
@@ -392,7 +393,18 @@ public class Syncs implements SmartLifecycle {
             refuse(at, null, reason);
         }
 
+        @Override
+        public void gone(String at, String reason) {
+            tell(at, null, reason);
+        }
+
         private void refuse(String at, @Nullable String column, String reason) {
+            tell(at, column, reason);
+            // Its id may not be known, and then nobody can tell which item it would have been.
+            incomplete("Some records could not be read, so nothing was taken for gone.");
+        }
+
+        private void tell(String at, @Nullable String column, String reason) {
             refused++;
             if (refusals.size() < ItemIntake.MOST_TOLD) {
                 refusals.add(new IntakeReport.Refused(0, at, null, column, reason));

@@ -21,6 +21,7 @@ import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.AnswerPool;
+import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
 
 /** Keeps the trials of searches and runs them. */
@@ -110,7 +111,7 @@ public class Trials {
         List<Kept> kept = ofSearch(search);
         Searches.Draft draft = searches.draft(search);
         @Nullable SearchDesign live = searches.findLive(search).map(Searches.Live::design).orElse(null);
-        return pool.answer(() -> {
+        return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> {
             long begun = System.nanoTime();
             TrialReport report = remembered(draft, kept).report(draft.design(), live);
             return new Ran(kept, report, (System.nanoTime() - begun) / 1_000);
@@ -121,7 +122,7 @@ public class Trials {
     List<TrialRun.SynonymEffect> synonymEffects(String search) {
         List<Kept> kept = ofSearch(search);
         Searches.Draft draft = searches.draft(search);
-        return pool.answer(() -> of(draft, kept).synonymEffects(draft.design()));
+        return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> of(draft, kept).synonymEffects(draft.design()));
     }
 
     private TrialRun remembered(Searches.Draft draft, List<Kept> kept) {

@@ -4,7 +4,9 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import java.util.concurrent.Callable;
 import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.util.MultiValueMap;
 import tidylantern.core.content.FieldValue;
@@ -19,11 +21,14 @@ import tidylantern.core.query.Hit;
 import tidylantern.core.query.LiveAnswer;
 import tidylantern.core.query.Explanation;
 import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.TookTooLong;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.query.Whereabouts;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.platform.AnswerPool;
+import tidylantern.server.platform.Clients;
+import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.SearchAnswers.HitShape;
 import tidylantern.server.visitor.SearchAnswers.LiveGroup;
@@ -54,7 +59,7 @@ class Answering {
      * @param reasons whether each result tells why it stands where it stands, which is for owners
      */
     Results results(String site, SearchDesign design, String q, int page, MultiValueMap<String, String> parameters, boolean reasons) {
-        return pool.answer(() -> {
+        return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
             Answer answer = indexes.engine(site).answer(content, design, query(content, q, page, parameters));
@@ -68,12 +73,12 @@ class Answering {
 
     /** @param below key of a value that is opened; empty to look by letters of the name */
     List<FilterAnswer.Offered> values(String site, SearchDesign design, String q, String filter, String below, String named, MultiValueMap<String, String> parameters) {
-        return pool.answer(() -> SearchAnswers.ofSite(indexes.engine(site).values(contents.of(site), design, query(contents.of(site), q, 1, parameters), filter, below, named), sites.get(site).address()));
+        return inTurn(AnswerPool.Kind.PAGE, q, () -> SearchAnswers.ofSite(indexes.engine(site).values(contents.of(site), design, query(contents.of(site), q, 1, parameters), filter, below, named), sites.get(site).address()));
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
     LiveResults live(String site, SearchDesign design, String q, MultiValueMap<String, String> parameters) {
-        return pool.answer(() -> {
+        return inTurn(AnswerPool.Kind.LIVE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
             LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters));
@@ -87,7 +92,15 @@ class Answering {
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
     Explanation explain(String site, SearchDesign design, String q, String collection, String id, MultiValueMap<String, String> parameters) {
         ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
-        return pool.answer(() -> indexes.engine(site).explain(contents.of(site), design, query(contents.of(site), q, 1, parameters), item));
+        return inTurn(AnswerPool.Kind.WORK, q, () -> indexes.engine(site).explain(contents.of(site), design, query(contents.of(site), q, 1, parameters), item));
+    }
+
+    private <T> T inTurn(AnswerPool.Kind kind, String q, Callable<T> question) {
+        try {
+            return pool.answer(Clients.current(), kind, q.length(), question);
+        } catch (TookTooLong dear) {
+            throw new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, String.valueOf(dear.getMessage()));
+        }
     }
 
     /** Whether the starting list begins with what was published last, as far as no tier decides. */

@@ -28,6 +28,7 @@ import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.platform.AnswerPool;
+import tidylantern.server.platform.Clients;
 import tidylantern.server.trial.Trials;
 
 /** What the featured tiers and pins of a draft come to today. */
@@ -108,7 +109,7 @@ class OwnerFeaturedController {
         Set<String> queries = new LinkedHashSet<>(List.of(""));
         ofTrials.stream().limit(MOST_QUERIES).forEach(queries::add);
         asked.frequent(key, MOST_FREQUENT).stream().filter(query -> ofTrials.stream().noneMatch(query::equalsIgnoreCase)).forEach(queries::add);
-        return queries.stream().map(query -> pool.answer(() -> share(draft.site(), content, draft.design(), query, ofTrials.contains(query)))).toList();
+        return queries.stream().map(query -> pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> share(draft.site(), content, draft.design(), query, ofTrials.contains(query)))).toList();
     }
 
     private FeaturedShare share(String site, SiteContent content, SearchDesign design, String query, boolean trial) {

@@ -2,9 +2,13 @@ package tidylantern.server.content;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -133,7 +137,30 @@ class PushTest {
         assertThat(asks.json().path("detail").asString()).contains("2 of the 3 items").contains("removeMany=true");
         assertThat(api.get(ITEMS + "?q=not%20kept").json().path("total").asInt()).as("nothing of it was kept").isZero();
         assertThat(push("everything=true&removeMany=true", "{\"id\":\"1\",\"title\":\"A\"}").json().path("removed").asInt()).isEqualTo(2);
-        assertThat(push("everything=true", "not json").status()).as("a body that names nothing would remove all").isEqualTo(409);
+        assertThat(push("everything=true", "").status()).as("a body that names nothing would remove all").isEqualTo(409);
+    }
+
+    @Test
+    void whileALineHasNoReadableIdNothingIsRemovedAndTheReportSaysSo() {
+        String items = IntStream.range(0, 20).mapToObj("{\"id\":\"%1$d\",\"title\":\"Item %1$d\"}"::formatted).collect(Collectors.joining("\n"));
+        api.push("posts", items);
+        String theOthers = items.substring(items.indexOf('\n') + 1);
+        byte[] latin = "{\"id\":\"0\",\"title\":\"Fête\"}".getBytes(StandardCharsets.ISO_8859_1);
+        Stream.of("{\"id\":\"0\",\"title\":", "{\"id\":\"0\",\"body\":\"" + "x".repeat(1_000_001) + "\"}", "{\"id\":{\"is\":\"0\"}}", "{\"id\":\"0\",\"title\":\"a\",\"title\":\"b\"}",
+                "[\"0\"]", "{\"title\":\"Item 0\"}", "null").map(line -> line.getBytes(StandardCharsets.UTF_8)).forEach(line -> staysWhile(line, theOthers));
+        staysWhile(latin, theOthers);
+        assertThat(push("everything=true", theOthers).json().path("removed").asInt()).as("every line has its id").isEqualTo(1);
+    }
+
+    private void staysWhile(byte[] line, String theOthers) {
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        body.writeBytes(line);
+        body.writeBytes(("\n" + theOthers).getBytes(StandardCharsets.UTF_8));
+        Api.Answer answer = api.sendBytes("PUT", ITEMS + "?everything=true", body.toByteArray(), Map.of("Content-Type", "application/jsonl"));
+        counts(answer, 0, 0, 19, 1);
+        assertThat(answer.json().path("removed").asInt()).isZero();
+        assertThat(answer.json().path("notRemoved").asString()).contains("one line").contains("nothing was removed");
+        assertThat(api.get(ITEMS).json().path("total").asInt()).isEqualTo(20);
     }
 
     private Api.Answer push(String how, String lines) {

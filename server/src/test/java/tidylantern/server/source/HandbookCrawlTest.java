@@ -23,7 +23,6 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import tidylantern.server.platform.Settings;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -42,7 +41,7 @@ class HandbookCrawlTest {
         started.start();
         server = started;
         String host = "localhost:" + started.getAddress().getPort();
-        WebFetcher fetcher = new WebFetcher(new Settings(Path.of("."), null, null, null, List.of(host)));
+        WebFetcher fetcher = new WebFetcher(ReadingSettings.allowing(host));
         try {
             SourceSettings.Crawl settings = new SourceSettings.Crawl("http://" + host + "/en-US/index.html", SourceSettings.Way.LINKS, "/en-US/", 0, null, null, List.of(), List.of());
             new CrawlReader(settings, fetcher, new JsonMapper(), CrawlReader.Memory.NONE).read(TOLD);

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.net.URI;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -13,7 +12,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tidylantern.server.platform.Settings;
 
 class SitemapsAndRobotsTest {
     /** sitemaps.org, protocol page, "Sample XML Sitemap" with several addresses, from memory of its text; the host is the test's. */
@@ -41,7 +39,7 @@ class SitemapsAndRobotsTest {
     @BeforeEach
     void start() {
         site = new WebSite();
-        fetcher = new WebFetcher(new Settings(Path.of("."), null, null, null, List.of(site.host())));
+        fetcher = new WebFetcher(ReadingSettings.allowing(site.host()));
     }
 
     @AfterEach

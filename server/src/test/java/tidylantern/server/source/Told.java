@@ -26,6 +26,11 @@ final class Told implements Reading {
     }
 
     @Override
+    public void gone(String at, String reason) {
+        refuse(at, reason);
+    }
+
+    @Override
     public void asBefore(String at, String id) {
         throw new IllegalStateException(at + " was never read before");
     }

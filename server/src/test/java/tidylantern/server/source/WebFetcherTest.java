@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.URI;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +14,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import tidylantern.server.platform.Settings;
 
 /** Every answer is bounded, and private addresses are refused. */
 class WebFetcherTest {
@@ -36,7 +34,7 @@ class WebFetcherTest {
     }
 
     private static WebFetcher fetcher(String... allowed) {
-        return new WebFetcher(new Settings(Path.of("."), null, null, null, List.of(allowed)));
+        return new WebFetcher(ReadingSettings.allowing(allowed));
     }
 
     private WebFetcher.Fetched get(String path) throws SourceProblem {

@@ -1,0 +1,73 @@
+package tidylantern.core.query;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tidylantern.core.content.ItemRef;
+import tidylantern.core.design.Words;
+import tidylantern.core.place.Gazetteer;
+
+/** What one answer may cost, and that what was spared is told. */
+class EffortTest {
+    private static final List<String> RIGHT = List.of("anchor", "barnacle", "compass", "driftwood", "estuary", "fathom", "gannet", "harbour", "island");
+    private static final List<String> WRONG = List.of("anchxr", "barnxcle", "compxss", "driftwxod", "estuxry", "fathxm", "gannxt", "harbxur", "islxnd");
+    private SearchFixture site;
+
+    @BeforeEach
+    void fill(@TempDir Path folder) {
+        site = new SearchFixture(folder);
+        for (int i = 0; i < RIGHT.size(); i++) {
+            site.post("w" + i, "title", RIGHT.get(i), "body", "One of the words of the shore.");
+        }
+        site.post("all", "title", "Everything", "body", String.join(" ", RIGHT)).indexed();
+    }
+
+    @AfterEach
+    void close() throws IOException {
+        site.close();
+    }
+
+    @Test
+    void aPersonsQueryIsForgivenAllItsSlips() {
+        assertThat(site.found(String.join(" ", WRONG.subList(0, Effort.MOST_BENT)))).containsExactly("all");
+    }
+
+    @Test
+    void ofMoreMistypedWordsThanAnybodyTypesTheLaterOnesAreTakenAsTheyAre() {
+        String query = String.join(" ", WRONG);
+        assertThat(site.found(query)).as("all words are needed").isEmpty();
+        assertThat(site.found(SearchFixture.strict(Words.WordsNeeded.ANY, Words.PartOfWord.START, true, true), query))
+                .containsExactlyInAnyOrder("all", "w0", "w1", "w2", "w3", "w4", "w5");
+    }
+
+    @Test
+    void whyTellsWhichWordsWereNotLookedFor() {
+        Explanation why = site.engine().explain(SearchFixture.SITE, SearchFixture.design(), new VisitorQuery(String.join(" ", WRONG), 1), ItemRef.parse("posts/all"));
+        assertThat(why.words().stream().filter(Explanation.WordPart::cut).map(Explanation.WordPart::word)).containsExactlyElementsOf(WRONG.subList(Effort.MOST_BENT, WRONG.size()));
+        assertThat(why.words().stream().filter(Explanation.WordPart::typos)).hasSize(Effort.MOST_BENT);
+    }
+
+    @Test
+    void anAnswerThatTakesTooLongIsNoAnswerRatherThanAHalfOne() {
+        SearchEngine hurried = new SearchEngine(site.index(), Gazetteer.empty(), Duration.ofNanos(-1));
+        VisitorQuery query = new VisitorQuery("shore", 1);
+        assertThatThrownBy(() -> hurried.answer(SearchFixture.SITE, SearchFixture.design(), query)).isInstanceOf(TookTooLong.class);
+        assertThatThrownBy(() -> hurried.live(SearchFixture.SITE, SearchFixture.design(), query)).isInstanceOf(TookTooLong.class);
+    }
+
+    @Test
+    void aMachinesQueryOfTheMostWordsIsAnswered() {
+        String query = IntStream.range(0, VisitorQuery.MOST_WORDS).mapToObj(i -> "barnaxle" + (char) ('a' + i)).collect(Collectors.joining(" "));
+        assertThat(site.answer(SearchFixture.design(), query).total()).isZero();
+    }
+}

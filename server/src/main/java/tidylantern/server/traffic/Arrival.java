@@ -1,0 +1,140 @@
+package tidylantern.server.traffic;
+
+import jakarta.servlet.AsyncContext;
+import jakarta.servlet.AsyncEvent;
+import jakarta.servlet.AsyncListener;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import tidylantern.server.platform.Problems;
+import tidylantern.server.platform.Refusal;
+
+/**
+ * One body on its way in. The container tells when bytes are there, when that was all, and when the time is over; whichever
+ * end comes first is the end. What arrived goes on with the request; its file is deleted when the request is over.
+ */
+final class Arrival implements ReadListener, AsyncListener {
+    private static final Logger LOG = LoggerFactory.getLogger(Arrival.class);
+    private static final int AT_ONCE = 1 << 14;
+
+    private final AsyncContext waiting;
+    private final BodyRule rule;
+    private final Place place;
+    private final Problems problems;
+    private final Runnable done;
+    private final ByteArrayOutputStream memory = new ByteArrayOutputStream();
+    private final OutputStream into;
+    private final byte[] some = new byte[AT_ONCE];
+    private long bytes;
+    private boolean ended;
+
+    /**
+     * Where a body goes.
+     *
+     * @param file null to keep it in memory
+     * @param beforeSecurity whether security has yet to see the request
+     * @param gzip whether it is packed
+     */
+    record Place(@Nullable Path file, boolean beforeSecurity, boolean gzip) {}
+
+    /** @param done is run once, when no more will arrive */
+    Arrival(AsyncContext waiting, BodyRule rule, Place place, Problems problems, Runnable done) throws IOException {
+        this.waiting = waiting;
+        this.rule = rule;
+        this.place = place;
+        this.problems = problems;
+        this.done = done;
+        this.into = place.file() == null ? memory : Files.newOutputStream(place.file());
+    }
+
+    @Override
+    public synchronized void onDataAvailable() throws IOException {
+        ServletInputStream in = waiting.getRequest().getInputStream();
+        while (!ended && in.isReady()) {
+            int n = in.read(some);
+            if (n < 0) {
+                return;
+            }
+            bytes += n;
+            if (bytes > rule.mostBytes()) {
+                refuse(RequestHeads.tooLarge(rule));
+                return;
+            }
+            into.write(some, 0, n);
+        }
+    }
+
+    @Override
+    public synchronized void onAllDataRead() throws IOException {
+        if (ended) {
+            return;
+        }
+        end();
+        new ReceivedBody(memory.toByteArray(), place, rule.mostBytes()).keepWith(waiting.getRequest());
+        waiting.setTimeout(0);
+        waiting.dispatch();
+    }
+
+    /** The sender broke off, or what came could not be kept. */
+    @Override
+    public synchronized void onError(Throwable failure) {
+        try {
+            refuse(Refusal.bad(null, "The body broke off or could not be kept. Nothing of it was kept; send it again."));
+        } catch (IOException gone) {
+            LOG.debug("Nobody is there to be told that a body broke off", gone);
+        }
+    }
+
+    @Override
+    public synchronized void onTimeout(AsyncEvent event) throws IOException {
+        refuse(new Refusal(HttpStatus.REQUEST_TIMEOUT, null, "The body did not arrive within %d seconds. Nothing of it was kept; send it again, in smaller parts if need be.".formatted(rule.time().toSeconds())));
+    }
+
+    private void refuse(Refusal refusal) throws IOException {
+        if (ended) {
+            return;
+        }
+        end();
+        try {
+            problems.write((HttpServletResponse) waiting.getResponse(), refusal);
+        } finally {
+            waiting.complete();
+        }
+    }
+
+    private void end() throws IOException {
+        ended = true;
+        done.run();
+        into.close();
+    }
+
+    @Override
+    public synchronized void onComplete(AsyncEvent event) throws IOException {
+        if (!ended) {
+            end();
+        }
+        if (place.file() != null) {
+            Files.deleteIfExists(place.file());
+        }
+    }
+
+    @Override
+    public void onError(AsyncEvent event) {
+        onError(event.getThrowable());
+    }
+
+    @Override
+    public void onStartAsync(AsyncEvent event) {
+        // Whoever starts anew has the body already.
+        event.getAsyncContext().addListener(this);
+    }
+}

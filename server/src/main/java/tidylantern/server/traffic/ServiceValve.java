@@ -1,0 +1,67 @@
+package tidylantern.server.traffic;
+
+import jakarta.servlet.ServletException;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.apache.catalina.connector.Request;
+import org.apache.catalina.connector.Response;
+import org.apache.catalina.valves.ValveBase;
+import org.apache.coyote.ActionCode;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import tidylantern.server.platform.Clients;
+
+/**
+ * Stands before everything else that a request meets. No client holds more than its share of the threads, and work for owners
+ * never all of them; a body that nobody wanted to read is not waited for, but its connection closed.
+ */
+final class ServiceValve extends ValveBase {
+    /** Of the server's 200 threads. */
+    private static final int MOST_OF_ONE_CLIENT = 60;
+    private static final int MOST_OF_ALL = 190;
+    private static final int MOST_FOR_OWNERS = 100;
+    private static final String OWNERS = "/api/owner/";
+
+    private final Shares all = new Shares(MOST_OF_ONE_CLIENT, MOST_OF_ALL);
+    private final Shares forOwners = new Shares(MOST_FOR_OWNERS, MOST_FOR_OWNERS);
+
+    ServiceValve() {
+        super(true);
+    }
+
+    @Override
+    public void invoke(Request request, Response response) throws IOException, ServletException {
+        String client = Clients.of(request);
+        // Without an address where the head could not be read.
+        boolean owners = String.valueOf(request.getRequestURI()).startsWith(OWNERS);
+        boolean share = all.take(client);
+        boolean place = share && (!owners || forOwners.take(OWNERS));
+        try {
+            if (place) {
+                getNext().invoke(request, response);
+            } else {
+                refuse(response, share);
+            }
+        } finally {
+            if (share) {
+                all.giveBack(client);
+            }
+            if (place && owners) {
+                forOwners.giveBack(OWNERS);
+            }
+        }
+        if (!request.isAsync() && !request.getCoyoteRequest().isFinished()) {
+            request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null);
+        }
+    }
+
+    private static void refuse(Response response, boolean ofAll) throws IOException {
+        HttpStatus status = ofAll ? HttpStatus.SERVICE_UNAVAILABLE : HttpStatus.TOO_MANY_REQUESTS;
+        response.setStatus(status.value());
+        response.setHeader(HttpHeaders.RETRY_AFTER, "1");
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.getOutputStream().write("{\"status\":%d,\"title\":\"%s\",\"detail\":\"Too many requests at once. Try again in a second.\"}"
+                .formatted(status.value(), status.getReasonPhrase()).getBytes(StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,14 @@
+package tidylantern.server.source;
+
+import java.nio.file.Path;
+import java.util.List;
+import tidylantern.server.platform.Settings;
+
+/** Settings for tests of what is read from websites. */
+final class ReadingSettings {
+    private ReadingSettings() {}
+
+    static Settings allowing(String... hosts) {
+        return new Settings(Path.of("."), null, null, null, List.of(hosts), 0);
+    }
+}
