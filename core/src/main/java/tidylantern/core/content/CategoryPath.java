@@ -2,9 +2,8 @@ package tidylantern.core.content;
 
 import static tidylantern.core.content.Require.require;
 
-import java.text.Normalizer;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -35,9 +34,21 @@ public record CategoryPath(List<String> names) {
         return new CategoryPath(names);
     }
 
-    /** The value in addresses and documents, without regard to case: {@code north-isle/pell-harbour}. */
+    /**
+     * The value in addresses and documents, without regard to case, accents, width and blanks: {@code north-isle/pell-harbour}. All
+     * other signs tell values apart, see {@link ValueKey}.
+     */
     public String key() {
-        return names.stream().map(CategoryPath::slug).collect(Collectors.joining("/"));
+        return names.stream().map(ValueKey::of).collect(Collectors.joining("/"));
+    }
+
+    /** The keys of the values from the top of the tree down to this one. */
+    public List<String> keysFromTheTop() {
+        List<String> keys = new ArrayList<>(names.size());
+        for (String name : names) {
+            keys.add(keys.isEmpty() ? ValueKey.of(name) : keys.getLast() + "/" + ValueKey.of(name));
+        }
+        return keys;
     }
 
     /** The name it goes by: the last of its path. */
@@ -48,12 +59,6 @@ public record CategoryPath(List<String> names) {
     /** The values from the top of the tree down to this one. */
     public List<CategoryPath> fromTheTop() {
         return java.util.stream.IntStream.rangeClosed(1, names.size()).mapToObj(levels -> new CategoryPath(names.subList(0, levels))).toList();
-    }
-
-    private static String slug(String name) {
-        String folded = Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
-        String slug = folded.replaceAll("['’]", "").replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-").replaceAll("^-+|-+$", "");
-        return slug.isEmpty() ? folded.replaceAll("\\s+", "-").replace('/', '-') : slug;
     }
 
     @Override

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ValueKey;
 
 /**
  * Picks items of one collection: by a category value with all below it ({@code field} and {@code value}), by an author, by
@@ -51,7 +52,7 @@ public record ReachRule(@Nullable FieldKey field, @Nullable String value, @Nulla
         DesignFault.unless(!text.isBlank() && text.length() <= LONGEST && text.chars().noneMatch(Character::isISOControl), name, "\"%s\" is no value; give 1 to %d characters", text, LONGEST);
         try {
             // Written as the site writes it, it means the same.
-            return CategoryPath.parse(text).key();
+            return ValueKey.fits(text) ? text : CategoryPath.parse(text).key();
         } catch (IllegalArgumentException empty) {
             throw new DesignFault(name, String.valueOf(empty.getMessage()));
         }

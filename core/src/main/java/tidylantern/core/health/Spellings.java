@@ -15,7 +15,7 @@ import tidylantern.core.content.ItemRef;
 
 /**
  * Finds values of one category field that look like two spellings of one: under the same parent, the same letters and digits
- * however they are set (case, accents, spaces, hyphens), or in longer words one letter more, less or other, where one
+ * however they are set (case, accents, spaces, hyphens, points; not signs that tell things apart, as in C and C++), or in longer words one letter more, less or other, where one
  * spelling is much rarer.
  */
 final class Spellings {
@@ -93,7 +93,7 @@ final class Spellings {
     }
 
     private static String letters(String name) {
-        return Normalizer.normalize(name, Normalizer.Form.NFKD).toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+        return Normalizer.normalize(name, Normalizer.Form.NFKD).toLowerCase(Locale.ROOT).replaceAll("[\\p{Z}\\p{M}\\p{Pd}'’.,_/()]", "");
     }
 
     /** One letter more, less or other. */

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -35,6 +36,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
+import tidylantern.core.content.ValueKey;
 
 /** How an item lies in the index: the names of the Lucene fields, and the way there and back. */
 public final class IndexFields {
@@ -168,7 +170,7 @@ public final class IndexFields {
         }
         addresses(item.address()).forEach(address -> document.add(new StringField(ADDRESS, address, Field.Store.NO)));
         FieldValue author = item.values().get(FieldKey.AUTHOR);
-        names(author).forEach(name -> document.add(new StringField(AUTHOR, name.key(), Field.Store.NO)));
+        keys(document, AUTHOR, names(author));
         if (author instanceof FieldValue.Text) {
             // Written as text, names are counted like a flat category's values.
             names(author).forEach(name -> path(document, FieldKey.AUTHOR, name));
@@ -194,8 +196,7 @@ public final class IndexFields {
         document.add(new StringField(HAS, key.value(), Field.Store.NO));
         switch (value) {
             case FieldValue.Categories categories -> {
-                categories.paths().stream().flatMap(path -> path.fromTheTop().stream()).map(CategoryPath::key).distinct()
-                        .forEach(name -> document.add(new StringField(values(key), name, Field.Store.NO)));
+                keys(document, values(key), categories.paths());
                 categories.paths().forEach(path -> path(document, key, path));
                 sortKey(document, key, String.join(" ", categories.paths().getFirst().names()));
             }
@@ -226,6 +227,19 @@ public final class IndexFields {
             case FieldValue.Image image -> sortKey(document, key, image.address());
             case FieldValue.Link link -> sortKey(document, key, link.address());
         }
+    }
+
+    /** The values' keys with those above them; and those former keys that differ from them, for addresses and designs of old. */
+    private static void keys(Document document, String field, List<CategoryPath> paths) {
+        Set<String> keys = paths.stream().flatMap(path -> path.keysFromTheTop().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
+        keys.forEach(key -> document.add(new StringField(field, key, Field.Store.NO)));
+        paths.stream().flatMap(path -> path.fromTheTop().stream()).map(ValueKey::former).filter(former -> !keys.contains(former)).distinct()
+                .forEach(former -> document.add(new StringField(former(field), former, Field.Store.NO)));
+    }
+
+    /** Where the keys lie that values had before signs counted, as far as they differ; {@code field} is {@link #AUTHOR} or one of {@link #values}. */
+    public static String former(String field) {
+        return "former:" + field;
     }
 
     private static void words(Document document, FieldKey key, String words, Analyzer analyzer) {

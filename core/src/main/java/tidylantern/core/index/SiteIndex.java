@@ -9,6 +9,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexReader;
@@ -45,13 +46,14 @@ public final class SiteIndex implements Closeable {
     private static final int LONGEST_REASON = 400;
     private static final Analyzer NO_WORDS = WordForms.analyzer("und");
     /** Raised whenever {@link IndexFields} lays items out in another way: an older index is then thrown away and made anew. */
-    private static final String CURRENT_SHAPE = "6";
+    private static final String CURRENT_SHAPE = "7";
 
     private final Directory directory;
     private final IndexWriter writer;
     private final SearcherManager searchers;
     private final Map<String, Analyzer> analyzers = new ConcurrentHashMap<>();
     private final Map<ItemRef, String> passedOver = new ConcurrentHashMap<>();
+    private volatile Consumer<IndexSearcher> beforeShown = next -> { };
     private volatile long lastChange;
     private volatile boolean uncommitted;
 
@@ -69,9 +71,21 @@ public final class SiteIndex implements Closeable {
         searchers = new SearcherManager(writer, new SearcherFactory() {
             @Override
             public IndexSearcher newSearcher(IndexReader reader, IndexReader previous) {
-                return searcher(reader);
+                IndexSearcher next = searcher(reader);
+                beforeShown.accept(next);
+                return next;
             }
         });
+    }
+
+    /**
+     * What is to be done with each new state of the index before anybody can ask it; whoever asks meanwhile is answered from
+     * the state before.
+     *
+     * @param work must not fail, or the state is not shown
+     */
+    public void beforeShown(Consumer<IndexSearcher> work) {
+        beforeShown = work;
     }
 
     /** Reads a state that somebody has taken, scoring as this index does. */

@@ -53,15 +53,39 @@ final class CategoryFilter implements OneFilter {
         language = content.languages(design.searched()).stream().sorted().findFirst().orElse("en");
         control = Objects.requireNonNullElse(whole.controlFor(FieldKind.CATEGORY), Control.LIST);
         numbers = CategoryNumbers.of(searcher.getIndexReader(), whole.field());
-        filter = withLivingTargets(whole);
+        filter = withLivingTargets(withKeysOfToday(whole));
         reading = new CategoryNumbers.Reading(filter.values().merged(), filter.picked() != null && !filter.values().withBelow());
-        values = given.apply(this).stream().map(filter.values()::standsFor).distinct().filter(value -> numbers.has(value) && filter.offers(value)).limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES).toList();
+        values = given.apply(this).stream().flatMap(this::today).map(filter.values()::standsFor).distinct().filter(value -> numbers.has(value) && filter.offers(value)).limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES).toList();
     }
 
     /** With every value on offer ticked; of a tree those at the top, which stand for all below. */
     static CategoryFilter ofAll(Filter filter, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
         return new CategoryFilter(filter, searcher, content, design, made -> filter.picked() != null ? filter.picked()
                 : IntStream.of(filter.tree() ? made.numbers.below(-1) : IntStream.range(0, made.numbers.size()).toArray()).mapToObj(made.numbers::key).sorted().toList());
+    }
+
+    /** A design may name values by the keys that they had before signs counted in them. */
+    private Filter withKeysOfToday(Filter whole) {
+        Filter.ValueRules rules = whole.values();
+        Stream<String> named = Stream.of(whole.except(), Objects.requireNonNullElse(whole.picked(), List.<String>of()), whole.labels().keySet(), rules.merged().keySet(), rules.merged().values(), rules.pictures().keySet())
+                .flatMap(java.util.Collection::stream);
+        if (named.allMatch(key -> today(key).allMatch(key::equals))) {
+            return whole;
+        }
+        Map<String, String> merged = today(rules.merged()).entrySet().stream().map(one -> Map.entry(one.getKey(), today(one.getValue()).findFirst().orElseThrow()))
+                .filter(one -> !one.getKey().equals(one.getValue())).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        return whole.withExcept(whole.except().stream().flatMap(this::today).toList()).withPicked(whole.picked() == null ? null : whole.picked().stream().flatMap(this::today).toList())
+                .withLabels(today(whole.labels())).withValues(new Filter.ValueRules(rules.withBelow(), merged, rules.depth(), rules.searchFrom(), today(rules.pictures())));
+    }
+
+    /** What a key stands for; one that no item has stands for itself. */
+    private Stream<String> today(String key) {
+        List<String> keys = numbers.today(key);
+        return keys.isEmpty() ? Stream.of(key) : keys.stream();
+    }
+
+    private Map<String, String> today(Map<String, String> byKey) {
+        return byKey.entrySet().stream().flatMap(one -> today(one.getKey()).map(key -> Map.entry(key, one.getValue()))).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one));
     }
 
     /** A value that no item has any more cannot take others in: they are themselves again until it comes back. */

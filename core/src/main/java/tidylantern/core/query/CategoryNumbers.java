@@ -7,10 +7,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.apache.lucene.index.DocValues;
@@ -18,8 +18,9 @@ import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedSetDocValues;
 import org.apache.lucene.search.IndexSearcher;
-import tidylantern.core.content.CategoryPath;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.ValueKey;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.Reach;
 import tidylantern.core.index.IndexFields;
@@ -33,43 +34,121 @@ final class CategoryNumbers {
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<String> keys = new ArrayList<>();
     private final List<List<String>> names = new ArrayList<>();
+    /** By former key, where it is none of today's: the values that had it. */
+    private final Map<String, List<Integer>> former = new HashMap<>();
     /** By number: the numbers of the values right below; the last entry: those at the top. */
     private final int[][] below;
     /** Of each part of the index, of each path in it: the numbers of the path's values, from the top. */
     private final int[][][] ofPaths;
 
     private CategoryNumbers(IndexReader reader, FieldKey field) throws IOException {
-        List<Map<List<String>, Integer>> spellings = new ArrayList<>();
-        List<List<Integer>> children = new ArrayList<>();
-        List<Integer> top = new ArrayList<>();
+        Spellings spellings = new Spellings();
         ofPaths = new int[reader.leaves().size()][][];
         for (LeafReaderContext leaf : reader.leaves()) {
             SortedSetDocValues values = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
             int[] items = items(values);
             int[][] above = new int[items.length][];
             for (int path = 0; path < items.length; path++) {
-                List<CategoryPath> levels = new CategoryPath(List.of(values.lookupOrd(path).utf8ToString().split(String.valueOf(IndexFields.BETWEEN_NAMES)))).fromTheTop();
-                above[path] = new int[levels.size()];
-                for (int level = 0; level < levels.size(); level++) {
-                    List<Integer> siblings = level == 0 ? top : children.get(above[path][level - 1]);
-                    above[path][level] = numbers.computeIfAbsent(levels.get(level).key(), key -> {
-                        keys.add(key);
-                        spellings.add(new LinkedHashMap<>());
-                        children.add(new ArrayList<>());
-                        siblings.add(keys.size() - 1);
-                        return keys.size() - 1;
-                    });
-                    spellings.get(above[path][level]).merge(levels.get(level).names(), items[path], Integer::sum);
-                }
+                above[path] = spellings.numbersOf(values.lookupOrd(path).utf8ToString().split(String.valueOf(IndexFields.BETWEEN_NAMES)), items[path]);
             }
             ofPaths[leaf.ord] = above;
         }
-        children.add(top);
-        below = children.stream().map(numbers -> numbers.stream().mapToInt(Integer::intValue).toArray()).toArray(int[][]::new);
-        for (Map<List<String>, Integer> written : spellings) {
-            names.add(written.entrySet().stream().max(Map.Entry.<List<String>, Integer>comparingByValue()
-                    .thenComparing(entry -> String.join("/", entry.getKey()), Comparator.reverseOrder())).orElseThrow().getKey());
+        below = spellings.below();
+        spellings.nameAll();
+    }
+
+    /**
+     * All ways in which the paths are written, as a tree of names: each name is looked at once below its parent, and made a key
+     * once, however many paths go through it.
+     */
+    private final class Spellings {
+        private final Map<String, String> keyOfName = new HashMap<>();
+        private final Map<Below, Spelling> known = new HashMap<>();
+        private final List<Spelling> usual = new ArrayList<>();
+        private final List<List<Integer>> children = new ArrayList<>();
+        private final List<Integer> top = new ArrayList<>();
+
+        /** A name below another spelling; null for one at the top. */
+        private record Below(@Nullable Spelling parent, String name) {}
+
+        /** One way to write a value; the same only as itself. */
+        private static final class Spelling {
+            private final @Nullable Spelling parent;
+            private final String name;
+            private final int number;
+            private int items;
+
+            Spelling(@Nullable Spelling parent, String name, int number) {
+                this.parent = parent;
+                this.name = name;
+                this.number = number;
+            }
+
+            List<String> names() {
+                List<String> names = new ArrayList<>();
+                for (Spelling one = this; one != null; one = one.parent) {
+                    names.addFirst(one.name);
+                }
+                return List.copyOf(names);
+            }
         }
+
+        int[] numbersOf(String[] path, int items) {
+            int[] above = new int[path.length];
+            Spelling at = null;
+            for (int level = 0; level < path.length; level++) {
+                Spelling parent = at;
+                at = known.computeIfAbsent(new Below(parent, path[level]), below -> new Spelling(parent, below.name(), number(parent, below.name())));
+                at.items += items;
+                above[level] = at.number;
+            }
+            return above;
+        }
+
+        private int number(@Nullable Spelling parent, String name) {
+            String own = keyOfName.computeIfAbsent(name, ValueKey::of);
+            return numbers.computeIfAbsent(parent == null ? own : keys.get(parent.number) + "/" + own, key -> {
+                keys.add(key);
+                children.add(new ArrayList<>());
+                (parent == null ? top : children.get(parent.number)).add(keys.size() - 1);
+                return keys.size() - 1;
+            });
+        }
+
+        int[][] below() {
+            List<List<Integer>> all = new ArrayList<>(children);
+            all.add(top);
+            return all.stream().map(numbers -> numbers.stream().mapToInt(Integer::intValue).toArray()).toArray(int[][]::new);
+        }
+
+        /** Each value by the spelling that most items have. */
+        void nameAll() {
+            Spelling[] best = new Spelling[keys.size()];
+            for (Spelling one : known.values()) {
+                Spelling other = best[one.number];
+                if (other == null || one.items > other.items || one.items == other.items && String.join("/", one.names()).compareTo(String.join("/", other.names())) < 0) {
+                    best[one.number] = one;
+                }
+            }
+            for (Spelling one : best) {
+                names.add(one.names());
+            }
+            Map<String, String> formerOfName = new HashMap<>();
+            String[] formerKeys = new String[keys.size()];
+            for (Spelling one : known.values()) {
+                formerKeys[one.number] = one.names().stream().map(name -> formerOfName.computeIfAbsent(name, ValueKey::former)).collect(Collectors.joining("/"));
+            }
+            for (int number = 0; number < formerKeys.length; number++) {
+                if (!numbers.containsKey(formerKeys[number])) {
+                    former.computeIfAbsent(formerKeys[number], key -> new ArrayList<>()).add(number);
+                }
+            }
+        }
+    }
+
+    /** The keys of today that a key of a design or an address stands for: itself, or those of the values that had it before; none for one unheard of. */
+    List<String> today(String key) {
+        return numbers.containsKey(key) ? List.of(key) : former.getOrDefault(key, List.of()).stream().map(keys::get).toList();
     }
 
     private static int[] items(SortedSetDocValues values) throws IOException {

@@ -120,7 +120,7 @@ public final class ItemListing {
         }
         for (ItemFilter.Condition condition : filter.conditions()) {
             switch (condition) {
-                case ItemFilter.Value value -> found.add(new TermQuery(new Term(IndexFields.values(value.field()), value.value())), Occur.FILTER);
+                case ItemFilter.Value value -> found.add(new ValueQuery(IndexFields.values(value.field()), value.value()), Occur.FILTER);
                 case ItemFilter.Says says -> found.add(new TermQuery(new Term(IndexFields.HAS, says.field().value())), says.something() ? Occur.FILTER : Occur.MUST_NOT);
                 case ItemFilter.KeptOut kept -> found.add(ReachQuery.keptOut(), kept.keptOut() ? Occur.FILTER : Occur.MUST_NOT);
                 case ItemFilter.HitBy hit -> found.add(ReachQuery.rule(hit.rule(), hit.collection()), Occur.FILTER);

@@ -64,10 +64,10 @@ final class ReachQuery {
 
     private static Query hits(ReachRule rule, CollectionKey collection) {
         if (rule.field() != null) {
-            return new TermQuery(new Term(IndexFields.values(rule.field()), String.valueOf(rule.value())));
+            return new ValueQuery(IndexFields.values(rule.field()), String.valueOf(rule.value()));
         }
         if (rule.author() != null) {
-            return new TermQuery(new Term(IndexFields.AUTHOR, rule.author()));
+            return new ValueQuery(IndexFields.AUTHOR, rule.author());
         }
         if (rule.item() != null) {
             return new TermQuery(new Term(IndexFields.REF, new ItemRef(collection, rule.item()).toString()));

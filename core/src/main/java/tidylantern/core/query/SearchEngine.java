@@ -102,35 +102,54 @@ public final class SearchEngine {
      */
     public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
-            return inTime(searcher -> {
-                Asked asked = Asked.of(searcher, content, design, query, gazetteer);
-                ReadQuery read = asked.read();
-                Ordering ordering = asked.ordering();
-                int perPage = design.page().perPage();
-                int page = query.page();
-                TopFieldCollectorManager best = top(searcher, ordering.sort(), (long) page * perPage);
-                // Which collections the results are of takes a look at each of them, so only where a filter asks for it.
-                CollectionsAmong among = design.filtersInUse().stream().allMatch(filter -> filter.shown().collections().isEmpty()) ? null : new CollectionsAmong();
-                // Filters count over everything that is found, so that nothing is spared by looking at a part of it.
-                Query nearest = asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), page * perPage) : null;
-                TopFieldDocs top = nearest != null ? searcher.search(nearest, best)
-                        : asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
-                int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());
-                int pages = Math.max(1, Math.ceilDiv(total, perPage));
-                page = Math.min(page, pages);
-                int from = (page - 1) * perPage;
-                List<ScoreDoc> inOrder = ordering.merged(top.scoreDocs, total, asked.found());
-                List<ScoreDoc> onPage = inOrder.subList(Math.min(from, inOrder.size()), Math.min(from + perPage, inOrder.size()));
-                Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), design.words().excerpt(), false));
-                List<Hit> hits = cards.of(onPage);
-                List<FilterAnswer> filters = asked.narrowing().answers();
-                String didYouMean = new DidYouMean(asked).of(total);
-                Shown shown = new Shown(design, total, filters, among == null ? Set.of() : among.keys());
-                return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()), filters, shown.keys());
-            });
+            return inTime(searcher -> answer(searcher, content, design, query));
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
+    }
+
+    /**
+     * Reckons what a new state of the index needs for answers under some designs (numbers of category values, ends of ranges, who
+     * holds a tier), so that no visitor waits for it.
+     *
+     * @param next a state that nobody asks yet
+     */
+    public void prepare(IndexSearcher next, SiteContent content, List<SearchDesign> designs) {
+        VisitorQuery startingList = new VisitorQuery("", 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
+        try {
+            for (SearchDesign design : designs) {
+                answer(next, content, design, startingList);
+            }
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    private Answer answer(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
+        Asked asked = Asked.of(searcher, content, design, query, gazetteer);
+        ReadQuery read = asked.read();
+        Ordering ordering = asked.ordering();
+        int perPage = design.page().perPage();
+        int page = query.page();
+        TopFieldCollectorManager best = top(searcher, ordering.sort(), (long) page * perPage);
+        // Which collections the results are of takes a look at each of them, so only where a filter asks for it.
+        CollectionsAmong among = design.filtersInUse().stream().allMatch(filter -> filter.shown().collections().isEmpty()) ? null : new CollectionsAmong();
+        // Filters count over everything that is found, so that nothing is spared by looking at a part of it.
+        Query nearest = asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), page * perPage) : null;
+        TopFieldDocs top = nearest != null ? searcher.search(nearest, best)
+                : asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
+        int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());
+        int pages = Math.max(1, Math.ceilDiv(total, perPage));
+        page = Math.min(page, pages);
+        int from = (page - 1) * perPage;
+        List<ScoreDoc> inOrder = ordering.merged(top.scoreDocs, total, asked.found());
+        List<ScoreDoc> onPage = inOrder.subList(Math.min(from, inOrder.size()), Math.min(from + perPage, inOrder.size()));
+        Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), design.words().excerpt(), false));
+        List<Hit> hits = cards.of(onPage);
+        List<FilterAnswer> filters = asked.narrowing().answers();
+        String didYouMean = new DidYouMean(asked).of(total);
+        Shown shown = new Shown(design, total, filters, among == null ? Set.of() : among.keys());
+        return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()), filters, shown.keys());
     }
 
     /**

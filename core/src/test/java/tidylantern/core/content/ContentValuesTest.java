@@ -12,8 +12,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Values that cannot exist in a wrong state, and say why. */
 class ContentValuesTest {
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"North Isle/Pell Harbour | north-isle/pell-harbour | Pell Harbour", "/Thrum//Carder's Hythe/ | thrum/carders-hythe | Carder's Hythe",
-            "Cloth & Wool | cloth-wool | Cloth & Wool", "Čapek/Élan | čapek/élan | Élan", "漁/港 | 漁/港 | 港"})
+    @CsvSource(delimiter = '|', value = {"North Isle/Pell Harbour | north-isle/pell-harbour | Pell Harbour", "/Thrum//Carder's Hythe/ | thrum/carder~27.s-hythe | Carder's Hythe",
+            "Cloth & Wool | cloth-~26.-wool | Cloth & Wool", "Čapek/Élan | capek/elan | Élan", "漁/港 | 漁/港 | 港"})
     void aCategoryIsKnownByItsPath(String written, String key, String label) {
         CategoryPath path = CategoryPath.parse(written);
         assertThat(path.key()).isEqualTo(key);

@@ -14,9 +14,11 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
+import org.apache.lucene.search.IndexSearcher;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
@@ -73,6 +75,7 @@ public class SiteIndexes implements SmartLifecycle {
     private final Sites sites;
     private final Settings settings;
     private final JsonMapper json;
+    private final ObjectProvider<DesignsInUse> designs;
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
@@ -83,12 +86,13 @@ public class SiteIndexes implements SmartLifecycle {
     private volatile boolean running;
     private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("index-commits").daemon().factory());
 
-    SiteIndexes(ContentStore store, SiteContents contents, Sites sites, Settings settings, JsonMapper json) {
+    SiteIndexes(ContentStore store, SiteContents contents, Sites sites, Settings settings, JsonMapper json, ObjectProvider<DesignsInUse> designs) {
         this.store = store;
         this.contents = contents;
         this.sites = sites;
         this.settings = settings;
         this.json = json;
+        this.designs = designs;
     }
 
     /** Before the web server, which starts last of all: whoever can ask gets an answer from all that was ever acknowledged. */
@@ -143,12 +147,31 @@ public class SiteIndexes implements SmartLifecycle {
     private SiteIndex of(String site) {
         return indexes.computeIfAbsent(site, key -> {
             try {
-                return SiteIndex.open(folder(key));
+                return opened(key);
             } catch (IOException failure) {
                 LOG.error("The index of {} cannot be opened under {}; the folder must be writable", key, settings.data(), failure);
                 throw new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, "The searches of this site cannot be asked just now. The service's log has the reason.");
             }
         });
+    }
+
+    private SiteIndex opened(String site) throws IOException {
+        SiteIndex index = SiteIndex.open(folder(site));
+        index.beforeShown(next -> prepare(site, next));
+        return index;
+    }
+
+    /** On the thread of whoever changed something, so that no visitor waits for what a new state needs. */
+    private void prepare(String site, IndexSearcher next) {
+        try {
+            List<SearchDesign> inUse = designs.stream().flatMap(keeper -> keeper.designsInUse(site).stream()).toList();
+            if (!inUse.isEmpty()) {
+                engine(site).prepare(next, contents.of(site), inUse);
+            }
+        } catch (RuntimeException failure) {
+            // Nothing but speed depends on it; whoever asks first reckons what is missing.
+            LOG.warn("A new state of the index of {} could not be made ready", site, failure);
+        }
     }
 
     /** Items that no search finds since they could not be laid into the index, and why. */
@@ -260,6 +283,14 @@ public class SiteIndexes implements SmartLifecycle {
             return;
         }
         warmed.add(site);
+        try {
+            of(site).read(now -> {
+                prepare(site, now);
+                return site;
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
         SearchDesign design = SearchDesign.firstFor("warming", content);
         List<String> titles = content.collections().stream()
                 .flatMap(c -> store.itemsAfter(site, c.key(), "", 20).stream()).map(ContentStore.StoredItem::title).toList();
@@ -299,7 +330,7 @@ public class SiteIndexes implements SmartLifecycle {
     /** After the disk failed an index: what is on the disk is opened anew, and answers whoever asks from then on. */
     private void reopen(String site) throws IOException {
         SiteIndex broken = of(site);
-        SiteIndex anew = SiteIndex.open(folder(site));
+        SiteIndex anew = opened(site);
         indexes.put(site, anew);
         engines.remove(site);
         listings.remove(site);

@@ -11,29 +11,33 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.DesignDifferences;
 import tidylantern.core.design.Pin;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.server.content.DesignsInUse;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Refusal;
 
 /** The searches: the draft of each, its live version, and what lies between the two. */
 @Component
-public class Searches {
+public class Searches implements DesignsInUse {
     private final SearchStore store;
     private final SiteContents contents;
     private final DesignJson json;
     private final Clock clock;
-    /** Asked with every answer; a published version never changes. */
+    private final TransactionTemplate transaction;
+    /** Asked with every answer, which so needs no database; a published version never changes. */
     private final Map<String, Live> live = new ConcurrentHashMap<>();
 
-    Searches(SearchStore store, SiteContents contents, DesignJson json, Clock clock) {
+    Searches(SearchStore store, SiteContents contents, DesignJson json, Clock clock, TransactionTemplate transaction) {
         this.store = store;
         this.contents = contents;
         this.json = json;
         this.clock = clock;
+        this.transaction = transaction;
     }
 
     /** What visitors see. */
@@ -131,8 +135,14 @@ public class Searches {
      * @param revision of the draft that the owner looked at
      * @throws Refusal if the draft is another by now, or a remark stops it
      */
-    @Transactional
     Summary publish(String key, long revision, String by) {
+        transaction.executeWithoutResult(status -> addVersion(key, revision, by));
+        // Once it is committed: whoever asked in between has put the version before back.
+        live.remove(key);
+        return summary(key);
+    }
+
+    private void addVersion(String key, long revision, String by) {
         SearchStore.StoredSearch search = stored(key);
         if (search.draftRevision() != revision) {
             throw new Refusal(HttpStatus.PRECONDITION_FAILED, null, "The draft was changed elsewhere since you looked it over. Look again, then publish.");
@@ -145,7 +155,6 @@ public class Searches {
         }
         int before = search.liveVersion() == null ? 0 : search.liveVersion();
         store.addVersion(key, new SearchStore.StoredVersion(before + 1, search.draft(), OffsetDateTime.now(clock), by));
-        return summary(key);
     }
 
     /** @throws Refusal if there is no such search, or none of its versions was published */
@@ -155,19 +164,21 @@ public class Searches {
 
     /** What visitors see of a search; none where nothing was published. */
     public Optional<Live> findLive(String key) {
-        Optional<SearchStore.LiveVersion> live = store.liveVersion(key);
-        if (live.isEmpty()) {
-            return Optional.empty();
-        }
-        int version = live.get().liveVersion();
-        Live known = this.live.get(key);
-        if (known == null || known.version() != version) {
-            SearchStore.StoredVersion stored = store.version(key, version)
-                    .orElseThrow(() -> new IllegalStateException("version %d of %s is gone".formatted(version, key)));
-            known = new Live(key, live.get().siteKey(), version, json.read(stored.design()), stored.published(), stored.publishedBy());
-            this.live.put(key, known);
-        }
-        return Optional.of(known);
+        // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
+        return Optional.ofNullable(live.computeIfAbsent(key, this::readLive));
+    }
+
+    private @Nullable Live readLive(String key) {
+        return store.liveVersion(key).map(live -> {
+            SearchStore.StoredVersion stored = store.version(key, live.liveVersion())
+                    .orElseThrow(() -> new IllegalStateException("version %d of %s is gone".formatted(live.liveVersion(), key)));
+            return new Live(key, live.siteKey(), live.liveVersion(), json.read(stored.design()), stored.published(), stored.publishedBy());
+        }).orElse(null);
+    }
+
+    @Override
+    public List<SearchDesign> designsInUse(String site) {
+        return store.ofSite(site).stream().flatMap(search -> findLive(search.searchKey()).stream()).map(Live::design).toList();
     }
 
     private SearchStore.StoredSearch stored(String key) {

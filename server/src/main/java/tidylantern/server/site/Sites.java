@@ -26,6 +26,8 @@ public class Sites {
     private final ApplicationEventPublisher events;
     /** Asked with every request of a visitor's browser; forgotten whenever a site changes. */
     private final Map<String, Set<String>> originsBySearch = new ConcurrentHashMap<>();
+    /** Asked with every answer, which so needs no database. */
+    private final Map<String, Site> known = new ConcurrentHashMap<>();
 
     Sites(SiteStore store, ApplicationEventPublisher events) {
         this.store = store;
@@ -56,7 +58,12 @@ public class Sites {
 
     /** @throws Refusal if there is no such site */
     public Site get(String key) {
-        return store.find(key).map(this::whole).orElseThrow(() -> Refusal.notFound("There is no site \"%s\".".formatted(key)));
+        // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
+        Site site = known.computeIfAbsent(key, wanted -> store.find(wanted).map(this::whole).orElse(null));
+        if (site == null) {
+            throw Refusal.notFound("There is no site \"%s\".".formatted(key));
+        }
+        return site;
     }
 
     private Site whole(SiteStore.StoredSite site) {
@@ -69,6 +76,8 @@ public class Sites {
         String key = KeyNames.from(name, "site", taken -> store.find(taken).isPresent());
         store.add(new SiteStore.StoredSite(key, name.strip(), tidy(address), USUAL_ZONE));
         store.addOrigin(key, origin(address));
+        // Whatever is read of it meanwhile goes again if the whole is taken back.
+        afterCompletion(() -> known.remove(key));
         events.publishEvent(new Added(key));
         return get(key);
     }
@@ -81,9 +90,12 @@ public class Sites {
         store.change(new SiteStore.StoredSite(key, name.strip(), tidy(address), timeZone == null ? before.timeZone() : checkedZone(timeZone)));
         store.removeOrigins(key);
         Stream.concat(Stream.of(origin(address)), origins.stream().map(Sites::origin)).distinct().forEach(origin -> store.addOrigin(key, origin));
-        originsBySearch.clear();
-        afterCommit(() -> events.publishEvent(new Changed(key)));
-        return get(key);
+        afterCommit(() -> {
+            originsBySearch.clear();
+            known.remove(key);
+            events.publishEvent(new Changed(key));
+        });
+        return store.find(key).map(this::whole).orElseThrow();
     }
 
     /** Which origins may ask a search from a browser; none for a search that is not there. */
@@ -123,6 +135,15 @@ public class Sites {
             throw Refusal.bad("timeZone", "\"%s\" is no time zone; write one such as Europe/Lisbon or UTC.".formatted(timeZone.strip()));
         }
         return timeZone.strip();
+    }
+
+    private static void afterCompletion(Runnable then) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+                then.run();
+            }
+        });
     }
 
     private static void afterCommit(Runnable then) {

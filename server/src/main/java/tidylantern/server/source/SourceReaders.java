@@ -30,6 +30,11 @@ class SourceReaders {
         this.json = json.rebuild().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
     }
 
+    /** Breaks off what a thread is reading from the web just now. */
+    void abort(Thread reading) {
+        fetcher.abort(reading);
+    }
+
     /** Breaks off whatever is being read from the web; nothing can be read afterwards. */
     void stop() {
         fetcher.stop();

@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -47,8 +46,10 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class Syncs implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Syncs.class);
-    private static final int AT_ONCE = 4;
+    private static final int AT_ONCE = 8;
+    private static final int AT_ONCE_OF_A_SITE = 2;
     private static final int KEPT = 50;
+    private static final int MILLIS_TO_END = 10_000;
     private static final int SECONDS_BETWEEN_LOOKS = 20;
 
     private final SourceStore store;
@@ -61,7 +62,7 @@ public class Syncs implements SmartLifecycle {
     private final Clock clock;
     private final JsonMapper json;
     private final Map<Long, Running> running = new ConcurrentHashMap<>();
-    private final ExecutorService threads = Executors.newFixedThreadPool(AT_ONCE, Thread.ofPlatform().name("sync-", 0).daemon().factory());
+    private final SiteTurns turns = new SiteTurns(AT_ONCE, AT_ONCE_OF_A_SITE);
     private final ScheduledExecutorService schedule = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("sync-schedule").daemon().factory());
     private volatile boolean started;
 
@@ -102,6 +103,7 @@ public class Syncs implements SmartLifecycle {
     private static final class Running {
         private final long source;
         private volatile boolean stop;
+        private volatile @Nullable Thread thread;
         private volatile int read;
         private volatile int known;
 
@@ -138,9 +140,8 @@ public class Syncs implements SmartLifecycle {
         running.values().forEach(one -> one.stop = true);
         // Whoever waits for an answer need not wait for its end.
         readers.stop();
-        threads.shutdownNow();
         try {
-            if (!threads.awaitTermination(10, TimeUnit.SECONDS)) {
+            if (!turns.stop(MILLIS_TO_END)) {
                 LOG.warn("A sync did not end in time; it will be told as cut off at the next start");
             }
         } catch (InterruptedException hurried) {
@@ -191,7 +192,7 @@ public class Syncs implements SmartLifecycle {
 
     /** @throws Refusal if the source runs already, or asks */
     synchronized Sync begin(long source, String by) {
-        sources.get(source);
+        String site = sources.get(source).site();
         Sync last = last(source);
         if (last != null && (last.state() == State.RUNNING || last.state() == State.ASKING)) {
             throw Refusal.conflict(last.state() == State.RUNNING ? "This source runs already." : "The last run asks whether it may remove %d items. Answer it first.".formatted(last.report().asks()));
@@ -200,7 +201,7 @@ public class Syncs implements SmartLifecycle {
         store.keepNewest(source, KEPT);
         Running now = new Running(source);
         running.put(sync, now);
-        threads.execute(() -> run(sync, now));
+        turns.add(site, () -> run(sync, now));
         return get(sync);
     }
 
@@ -209,6 +210,10 @@ public class Syncs implements SmartLifecycle {
         Running now = running.get(sync);
         if (now != null) {
             now.stop = true;
+            Thread thread = now.thread;
+            if (thread != null) {
+                readers.abort(thread);
+            }
         } else if (stored.state().equals(State.ASKING.toString())) {
             decline(sync);
         }
@@ -232,7 +237,7 @@ public class Syncs implements SmartLifecycle {
         store.changeSync(sync, State.RUNNING.toString(), null, stored.report());
         Running now = new Running(source.id());
         running.put(sync, now);
-        threads.execute(() -> guarded(sync, now, () -> take(sync, now, source, new Spooled(asked.read(), asked.refusals(), asked.refused(), asked.notes(), true), true)));
+        turns.add(source.site(), () -> guarded(sync, now, () -> take(sync, now, source, new Spooled(asked.read(), asked.refusals(), asked.refused(), asked.notes(), true), true)));
         return get(sync);
     }
 
@@ -264,19 +269,26 @@ public class Syncs implements SmartLifecycle {
     /** Ends the sync in every case, with words for its owner. */
     private void guarded(long sync, Running now, Work work) {
         boolean asks = false;
+        now.thread = Thread.currentThread();
         try {
+            if (now.stop) {
+                throw new Halted();
+            }
             work.go();
             asks = stored(sync).state().equals(State.ASKING.toString());
         } catch (Halted | ItemIntake.Stopped stopped) {
             end(sync, State.STOPPED, SyncReport.failed(now.read, List.of(), List.of(), "Stopped. Nothing was changed."));
         } catch (SourceProblem problem) {
-            end(sync, State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), String.valueOf(problem.getMessage())));
+            // One that was stopped while it fetched something has been broken off there.
+            end(sync, now.stop ? State.STOPPED : State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), now.stop ? "Stopped. Nothing was changed." : String.valueOf(problem.getMessage())));
         } catch (Refusal refusal) {
             end(sync, State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), String.valueOf(refusal.getMessage())));
-        } catch (IOException | RuntimeException failure) {
+        } catch (Throwable failure) {
+            // Whatever it was, memory that ran out included: nobody waits for a run that is no more.
             LOG.error("The sync {} failed", sync, failure);
             end(sync, State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), "The service could not do this; its log has the reason. Nothing was changed. Try again."));
         } finally {
+            now.thread = null;
             running.remove(sync);
             if (!asks) {
                 delete(spool(sync));

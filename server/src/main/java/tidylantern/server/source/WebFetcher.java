@@ -9,6 +9,8 @@ import java.net.URI;
 import java.net.UnknownHostException;
 import java.time.Duration;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
@@ -28,6 +30,7 @@ import org.apache.hc.core5.http.HttpHost;
 import org.apache.hc.core5.io.CloseMode;
 import org.apache.hc.core5.util.Timeout;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.Settings;
 
@@ -41,18 +44,38 @@ class WebFetcher {
     static final String ROBOT = "TidyLantern";
     private static final String USER_AGENT = ROBOT + "/0.1 (+site search)";
     private static final int MOST_REDIRECTS = 5;
+    /** Whoever sends less holds a run that others wait for. Counted once the sender had time to begin. */
+    private static final int LEAST_BYTES_A_SECOND = 1_000;
+    private static final Duration BEFORE_SPEED_COUNTS = Duration.ofSeconds(10);
 
+    private final Duration beforeSpeedCounts;
     private final PublicHosts hosts;
     private final CloseableHttpClient client;
+    /** By the thread that waits for the answer. */
+    private final Map<Thread, HttpGet> underWay = new ConcurrentHashMap<>();
     private final ScheduledExecutorService deadlines = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("fetch-deadlines").daemon().factory());
 
+    @Autowired
     WebFetcher(Settings settings) {
+        this(settings, BEFORE_SPEED_COUNTS);
+    }
+
+    WebFetcher(Settings settings, Duration beforeSpeedCounts) {
+        this.beforeSpeedCounts = beforeSpeedCounts;
         hosts = new PublicHosts(settings.allowedHosts());
         client = HttpClients.custom().disableRedirectHandling().disableCookieManagement().disableAuthCaching().disableAutomaticRetries().setUserAgent(USER_AGENT)
                 .setDefaultRequestConfig(RequestConfig.custom().setResponseTimeout(Timeout.ofSeconds(20)).build())
                 .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create().setDnsResolver(hosts)
                         .setDefaultConnectionConfig(ConnectionConfig.custom().setConnectTimeout(Timeout.ofSeconds(10)).setSocketTimeout(Timeout.ofSeconds(20)).build()).build())
                 .build();
+    }
+
+    /** Breaks off what a thread is fetching; nothing, where it fetches nothing just now. */
+    void abort(Thread waiting) {
+        HttpGet request = underWay.get(waiting);
+        if (request != null) {
+            request.abort();
+        }
     }
 
     /** Breaks off whatever is under way; nothing can be fetched afterwards. */
@@ -119,12 +142,15 @@ class WebFetcher {
                 request.abort();
             }, Math.max(1, end - System.nanoTime()), TimeUnit.NANOSECONDS);
             URI asked = at;
+            underWay.put(Thread.currentThread(), request);
             try {
                 Answer answer = client.execute(target(at), request, response -> read(asked, response, limits, body));
                 if (answer.redirect() == null) {
                     return answer.fetched();
                 }
                 at = next(asked, answer.redirect(), limits, redirects);
+            } catch (TooSlow slow) {
+                throw new SourceProblem("%s sends fewer than %d bytes a second, so it was given up. Try again later.".formatted(address, LEAST_BYTES_A_SECOND), slow);
             } catch (TooLarge large) {
                 throw new SourceProblem("%s has more than %s. Bring in a smaller one.".formatted(address, size(limits.bytes())), large);
             } catch (PublicHosts.Refused refused) {
@@ -137,6 +163,7 @@ class WebFetcher {
                 }
                 throw new SourceProblem("%s does not answer (%s). Try again later.".formatted(address, failure.getMessage() == null ? failure.getClass().getSimpleName() : failure.getMessage()), failure);
             } finally {
+                underWay.remove(Thread.currentThread());
                 deadline.cancel(false);
             }
         }
@@ -157,7 +184,7 @@ class WebFetcher {
 
     private record Answer(Fetched fetched, @Nullable String redirect) {}
 
-    private static Answer read(URI at, ClassicHttpResponse response, Limits limits, OutputStream body) throws IOException {
+    private Answer read(URI at, ClassicHttpResponse response, Limits limits, OutputStream body) throws IOException {
         int status = response.getCode();
         Header location = response.getFirstHeader("Location");
         HttpEntity entity = response.getEntity();
@@ -171,10 +198,15 @@ class WebFetcher {
             try (InputStream in = entity.getContent()) {
                 byte[] some = new byte[1 << 14];
                 long all = 0;
+                long begun = System.nanoTime();
                 for (int n = in.read(some); n >= 0; n = in.read(some)) {
                     all += n;
                     if (all > limits.bytes()) {
                         throw new TooLarge();
+                    }
+                    Duration since = Duration.ofNanos(System.nanoTime() - begun);
+                    if (since.compareTo(beforeSpeedCounts) >= 0 && all < since.toSeconds() * LEAST_BYTES_A_SECOND) {
+                        throw new TooSlow();
                     }
                     body.write(some, 0, n);
                 }
@@ -210,6 +242,12 @@ class WebFetcher {
 
     static String size(long bytes) {
         return bytes >= 1_000_000 ? "%d MB".formatted(bytes / 1_000_000) : "%d kB".formatted(bytes / 1_000);
+    }
+
+    private static final class TooSlow extends IOException {
+        TooSlow() {
+            super("slower than allowed");
+        }
     }
 
     private static final class TooLarge extends IOException {

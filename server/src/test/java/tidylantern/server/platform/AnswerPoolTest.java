@@ -86,9 +86,9 @@ class AnswerPoolTest {
         CountDownLatch go = new CountDownLatch(1);
         hold(pool, 1, "owner", go);
         List<CompletableFuture<String>> asked = new java.util.ArrayList<>(List.of(ask(pool, "patient", Kind.WORK, 0, "patient")));
-        IntStream.range(0, 190).forEach(n -> asked.add(ask(pool, "visitor " + n, Kind.LIVE, 1, "live")));
+        IntStream.range(0, 90).forEach(n -> asked.add(ask(pool, "visitor " + n, Kind.LIVE, 1, "live")));
+        IntStream.range(0, 100).forEach(n -> asked.add(ask(pool, "later " + n, Kind.LIVE, 1, "live")));
         go.countDown();
-        IntStream.range(0, 150).forEach(n -> asked.add(ask(pool, "later " + n, Kind.LIVE, 1, "live")));
         asked.forEach(CompletableFuture::join);
         assertThat(List.copyOf(order).indexOf("patient")).isLessThan(order.size() - 1);
         pool.stop();

@@ -281,8 +281,8 @@ class SyncTest {
         assertThat(api.get("/api/owner/syncs/" + sync).json().path("state").asString()).isEqualTo("running");
         assertThat(api.post("/api/owner/sources/" + source + "/syncs", "").status()).as("it runs already").isEqualTo(409);
         api.post("/api/owner/syncs/" + sync + "/stop", "");
+        assertThat(ended(sync).path("state").asString()).as("though its page never comes").isEqualTo("stopped");
         answer.countDown();
-        assertThat(ended(sync).path("state").asString()).isEqualTo("stopped");
         assertThat(ids()).isEmpty();
     }
 

@@ -99,6 +99,10 @@ class WebFetcherTest {
                 return;
             }
         });
+        WebFetcher hurried = new WebFetcher(ReadingSettings.allowing(site.host()), Duration.ofMillis(1_200));
+        assertThatThrownBy(() -> hurried.fetch(site.uri("/slow"), WebFetcher.Known.NOTHING, new WebFetcher.Limits(1_000_000, Duration.ofMinutes(1), true)))
+                .as("slower than anybody waits for").hasMessageContaining("bytes a second");
+        hurried.stop();
         assertThatThrownBy(() -> fetcher.fetch(site.uri("/slow"), WebFetcher.Known.NOTHING, new WebFetcher.Limits(1_000_000, Duration.ofSeconds(1), true)))
                 .isInstanceOf(SourceProblem.class).hasMessageContaining("took longer than 1 s");
     }
