@@ -54,6 +54,22 @@ public final class Api {
         return send("GET", path, null, Map.of());
     }
 
+    /** An answer that is no text. */
+    public byte[] bytes(String path) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path)).timeout(Duration.ofSeconds(60));
+        if (accessKey != null) {
+            request.header("Authorization", "Bearer " + accessKey);
+        }
+        try {
+            return client.send(request.build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+        } catch (IOException failure) {
+            throw new java.io.UncheckedIOException(failure);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+    }
+
     public Answer put(String path, String body) {
         return send("PUT", path, body, Map.of("Content-Type", "application/json"));
     }

@@ -291,6 +291,14 @@ public final class SiteIndex implements Closeable {
         searchers.maybeRefreshBlocking();
     }
 
+    /** Like {@link #clear}, but whoever asks is answered from what was there until something is applied. */
+    public synchronized void beginAnew() throws IOException {
+        writer.deleteAll();
+        passedOver.clear();
+        lastChange = 0;
+        uncommitted = true;
+    }
+
     /** Writes what was applied to disk. Until then a crash loses it from the index, to be read again from the database. */
     public synchronized void commit() throws IOException {
         if (!uncommitted) {

@@ -35,6 +35,8 @@ import tidylantern.core.content.KindGuess;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.server.operation.ChangeGate;
+import tidylantern.server.platform.DiskRoom;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.DeserializationFeature;
@@ -66,9 +68,13 @@ public class ItemIntake {
     private final SiteIndexes indexes;
     private final TransactionTemplate transaction;
     private final Clock clock;
+    private final DiskRoom room;
+    private final ChangeGate gate;
     private final JsonMapper json;
 
-    ItemIntake(ContentStore store, SiteContents contents, SiteIndexes indexes, TransactionTemplate transaction, Clock clock, JsonMapper json) {
+    ItemIntake(ContentStore store, SiteContents contents, SiteIndexes indexes, TransactionTemplate transaction, Clock clock, DiskRoom room, ChangeGate gate, JsonMapper json) {
+        this.room = room;
+        this.gate = gate;
         this.store = store;
         this.contents = contents;
         this.indexes = indexes;
@@ -154,6 +160,7 @@ public class ItemIntake {
      * @throws tidylantern.server.platform.Refusal if there is no such site or collection
      * @throws RemovesMany if more than a third would go and the manner does not allow it
      * @throws Stopped if the watch says so
+     * @throws tidylantern.server.platform.Refusal with status 507 too, if the disk has no more room than its reserve
      */
     public IntakeReport take(String site, String collectionKey, Lines lines, Manner manner, Watch watch) {
         contents.collection(site, collectionKey);
@@ -178,6 +185,7 @@ public class ItemIntake {
             }
             if (run.change != 0) {
                 store.force();
+                gate.changed();
                 indexes.followOrLater(site);
             }
             return run.report();
@@ -300,6 +308,7 @@ public class ItemIntake {
             if (watch.stopped()) {
                 throw new Stopped();
             }
+            room.require(0);
             meetNewProperties(batch);
             ItemReader reader = new ItemReader(collection);
             List<ContentStore.StoredItem> kept = new ArrayList<>();

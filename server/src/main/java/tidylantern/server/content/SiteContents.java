@@ -6,8 +6,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.annotation.Transactional;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
@@ -16,17 +22,21 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
+import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 
 /** The collections of each site and their fields; kept at hand, since every answer asks for them. */
 @Component
 public class SiteContents {
+    private static final Logger LOG = LoggerFactory.getLogger(SiteContents.class);
+
     private final ContentStore store;
     private final PlacementStore placements;
     private final OwnPlaceStore places;
     private final Sites sites;
     private final Map<String, SiteContent> known = new ConcurrentHashMap<>();
+    private final Map<String, SiteContent> last = new ConcurrentHashMap<>();
 
     SiteContents(ContentStore store, PlacementStore placements, OwnPlaceStore places, Sites sites) {
         this.store = store;
@@ -40,8 +50,24 @@ public class SiteContents {
         // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
         return known.computeIfAbsent(site, key -> {
             sites.get(key);
-            return read(key);
+            return readOrLast(key);
         });
+    }
+
+    /** While the database cannot be read, answers go on from what was read of it last. */
+    private SiteContent readOrLast(String site) {
+        try {
+            SiteContent content = read(site);
+            last.put(site, content);
+            return content;
+        } catch (DataAccessException | TransactionException unreadable) {
+            SiteContent before = last.get(site);
+            if (before == null) {
+                throw unreadable;
+            }
+            LOG.warn("The collections of {} cannot be read; those read last are used", site, unreadable);
+            return before;
+        }
     }
 
     private SiteContent read(String site) {
@@ -49,6 +75,13 @@ public class SiteContents {
         return new SiteContent(store.collections(site).stream()
                 .map(c -> new Collection(new CollectionKey(c.collectionKey()), c.label(), c.language(), fields.getOrDefault(c.collectionKey(), List.of())))
                 .toList(), placements.ofSite(site).stream().map(PlacementStore.StoredPlacement::placement).toList(), sites.get(site).zone(), places.ofSite(site));
+    }
+
+    @EventListener
+    @Order(Ordered.HIGHEST_PRECEDENCE)
+    void forgetAll(DatabaseReplaced replaced) {
+        known.clear();
+        last.clear();
     }
 
     @EventListener

@@ -13,6 +13,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.lucene.search.IndexSearcher;
 import org.jspecify.annotations.Nullable;
@@ -41,6 +42,9 @@ import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
+import tidylantern.server.operation.Standby;
+import tidylantern.server.platform.DatabaseReplaced;
+import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
@@ -76,6 +80,8 @@ public class SiteIndexes implements SmartLifecycle {
     private final Settings settings;
     private final JsonMapper json;
     private final ObjectProvider<DesignsInUse> designs;
+    private final Standby standby;
+    private final DiskRoom room;
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
@@ -86,13 +92,15 @@ public class SiteIndexes implements SmartLifecycle {
     private volatile boolean running;
     private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("index-commits").daemon().factory());
 
-    SiteIndexes(ContentStore store, SiteContents contents, Sites sites, Settings settings, JsonMapper json, ObjectProvider<DesignsInUse> designs) {
+    SiteIndexes(ContentStore store, SiteContents contents, Sites sites, Settings settings, JsonMapper json, ObjectProvider<DesignsInUse> designs, Standby standby, DiskRoom room) {
         this.store = store;
         this.contents = contents;
         this.sites = sites;
         this.settings = settings;
         this.json = json;
         this.designs = designs;
+        this.standby = standby;
+        this.room = room;
     }
 
     /** Before the web server, which starts last of all: whoever can ask gets an answer from all that was ever acknowledged. */
@@ -134,6 +142,40 @@ public class SiteIndexes implements SmartLifecycle {
     @EventListener
     void begin(Sites.Added added) {
         of(added.site());
+    }
+
+    /** Every index is made anew; until that is done, visitors are answered from what it was. */
+    @EventListener
+    void beginAnew(DatabaseReplaced replaced) {
+        Set<String> here = sites.all().stream().map(Sites.Site::key).collect(Collectors.toSet());
+        for (String site : here) {
+            synchronized (turn(site)) {
+                try {
+                    of(site).beginAnew();
+                } catch (IOException failure) {
+                    throw new UncheckedIOException("The index of \"%s\" cannot be written.".formatted(site), failure);
+                }
+                followOrLater(site);
+            }
+        }
+        for (String gone : Set.copyOf(indexes.keySet())) {
+            if (!here.contains(gone)) {
+                close(gone);
+            }
+        }
+    }
+
+    private void close(String site) {
+        SiteIndex index = indexes.remove(site);
+        engines.remove(site);
+        listings.remove(site);
+        try {
+            if (index != null) {
+                index.close();
+            }
+        } catch (IOException failure) {
+            LOG.error("The index of {} could not be closed; the next start reads from the database what it lacks", site, failure);
+        }
     }
 
     /**
@@ -223,7 +265,7 @@ public class SiteIndexes implements SmartLifecycle {
         content.collections().forEach(c -> readers.put(c.key(), new ItemReader(c)));
         long until = store.lastChange(site);
         try {
-            if (index.lastChange() > until) {
+            if (index.lastChange() > until && !standby.active()) {
                 LOG.warn("The index of {} is ahead of its database, which must have been put back to an earlier state; it is made anew", site);
                 index.clear();
             }
@@ -303,6 +345,10 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     private void commitAll() {
+        if (room.low()) {
+            // An index that fails to write is broken; what it has not written yet, the database has.
+            return;
+        }
         Stream.concat(indexes.keySet().stream(), behind.stream()).distinct().forEach(this::tend);
     }
 
@@ -346,12 +392,6 @@ public class SiteIndexes implements SmartLifecycle {
     public void stop() {
         running = false;
         commits.shutdown();
-        indexes.forEach((site, index) -> {
-            try {
-                index.close();
-            } catch (IOException failure) {
-                LOG.error("The index of {} could not be closed; the next start reads from the database what it lacks", site, failure);
-            }
-        });
+        Set.copyOf(indexes.keySet()).forEach(this::close);
     }
 }

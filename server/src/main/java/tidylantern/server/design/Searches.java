@@ -9,6 +9,9 @@ import java.util.stream.Stream;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -18,6 +21,7 @@ import tidylantern.core.design.Pin;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.server.content.DesignsInUse;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Refusal;
 
@@ -58,6 +62,12 @@ public class Searches implements DesignsInUse {
      */
     public record Summary(String key, String site, String name, long revision, @Nullable Publication live,
             List<DesignChecks.Remark> remarks, List<DesignDifferences.Difference> differences) {}
+
+    @EventListener
+    @Order(Ordered.HIGHEST_PRECEDENCE)
+    void forgetAll(DatabaseReplaced replaced) {
+        live.clear();
+    }
 
     List<Summary> ofSite(String site) {
         contents.of(site);

@@ -14,6 +14,7 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.server.operation.ChangeGate;
 
 /**
  * How often visitors ask each query of a search: the words and a number, and nothing about who asked. Counted in memory and
@@ -29,11 +30,13 @@ public class AskedQueries implements SmartLifecycle {
 
     private final AskedQueryStore store;
     private final TransactionTemplate transaction;
+    private final ChangeGate gate;
     private final ScheduledExecutorService writes = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("asked-queries").daemon().factory());
     private Map<Asked, Long> unwritten = new HashMap<>();
     private volatile boolean running;
 
-    AskedQueries(AskedQueryStore store, TransactionTemplate transaction) {
+    AskedQueries(AskedQueryStore store, TransactionTemplate transaction, ChangeGate gate) {
+        this.gate = gate;
         this.store = store;
         this.transaction = transaction;
     }
@@ -62,6 +65,10 @@ public class AskedQueries implements SmartLifecycle {
     }
 
     private void write() {
+        if (gate.objection() != null) {
+            // Nobody is promised a count; they go on being counted in memory, up to a number.
+            return;
+        }
         Map<String, Map<String, Long>> bySearch = new HashMap<>();
         synchronized (this) {
             unwritten.forEach((asked, times) -> bySearch.computeIfAbsent(asked.search(), search -> new HashMap<>()).put(asked.query(), times));

@@ -6,6 +6,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
+import org.springframework.util.unit.DataSize;
 
 /**
  * What the operator sets, under {@code tidy-lantern.}
@@ -16,10 +17,12 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param accessKey an access key that scripts may use from the first start on
  * @param allowedHosts hosts that sources may be read from though they are private, each with its port or without
  * @param answersPerSecond that one address may ask for, as a visitor, after a few seconds of more; 0 for any number
+ * @param reserve room on the data's disk below which nothing is changed any more
+ * @param acceptLoss whether a database that is gone or older than it was is to be taken as it is
  */
 @ConfigurationProperties("tidy-lantern")
 public record Settings(Path data, @Nullable String owner, @Nullable String password, @Nullable String accessKey, @Nullable List<String> allowedHosts,
-        @DefaultValue("100") int answersPerSecond) {
+        @DefaultValue("100") int answersPerSecond, @DefaultValue("300MB") DataSize reserve, @DefaultValue("false") boolean acceptLoss) {
     public Settings {
         allowedHosts = allowedHosts == null ? List.of() : List.copyOf(allowedHosts);
     }

@@ -9,11 +9,15 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import tidylantern.core.content.Addresses;
+import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Refusal;
 
@@ -51,6 +55,13 @@ public class Sites {
 
     /** A site was added. Whatever keeps something for each site begins with it now. */
     public record Added(String site) {}
+
+    @EventListener
+    @Order(Ordered.HIGHEST_PRECEDENCE)
+    void forgetAll(DatabaseReplaced replaced) {
+        known.clear();
+        originsBySearch.clear();
+    }
 
     public List<Site> all() {
         return store.all().stream().map(this::whole).toList();

@@ -33,6 +33,7 @@ import tidylantern.core.mapping.Mapping;
 import tidylantern.server.content.IntakeReport;
 import tidylantern.server.content.ItemIntake;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
@@ -58,6 +59,7 @@ public class Syncs implements SmartLifecycle {
     private final ItemIntake intake;
     private final SiteContents contents;
     private final Sites sites;
+    private final ChangeGate gate;
     private final Path spools;
     private final Clock clock;
     private final JsonMapper json;
@@ -66,7 +68,8 @@ public class Syncs implements SmartLifecycle {
     private final ScheduledExecutorService schedule = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("sync-schedule").daemon().factory());
     private volatile boolean started;
 
-    Syncs(SourceStore store, Sources sources, SourceReaders readers, ItemIntake intake, SiteContents contents, Sites sites, Settings settings, Clock clock, JsonMapper json) {
+    Syncs(SourceStore store, Sources sources, SourceReaders readers, ItemIntake intake, SiteContents contents, Sites sites, Settings settings, ChangeGate gate, Clock clock, JsonMapper json) {
+        this.gate = gate;
         this.store = store;
         this.sources = sources;
         this.readers = readers;
@@ -127,10 +130,16 @@ public class Syncs implements SmartLifecycle {
     @Override
     public void start() {
         started = true;
+        if (gate.objection() == null) {
+            endThoseCutOff();
+        }
+        schedule.scheduleWithFixedDelay(this::runDue, SECONDS_BETWEEN_LOOKS, SECONDS_BETWEEN_LOOKS, TimeUnit.SECONDS);
+    }
+
+    private void endThoseCutOff() {
         for (SourceStore.StoredSync cut : store.inState(State.RUNNING.toString())) {
             end(cut.syncId(), State.FAILED, SyncReport.failed(0, List.of(), List.of(), "The service was stopped while this ran. Nothing was changed; run it again."));
         }
-        schedule.scheduleWithFixedDelay(this::runDue, SECONDS_BETWEEN_LOOKS, SECONDS_BETWEEN_LOOKS, TimeUnit.SECONDS);
     }
 
     @Override
@@ -150,6 +159,10 @@ public class Syncs implements SmartLifecycle {
     }
 
     private void runDue() {
+        if (gate.objection() != null) {
+            // Their time comes again.
+            return;
+        }
         try {
             for (Sources.Source source : sources.due()) {
                 sources.ranNow(source);

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
+import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Refusal;
 
@@ -30,6 +31,7 @@ final class Arrival implements ReadListener, AsyncListener {
     private final BodyRule rule;
     private final Place place;
     private final Problems problems;
+    private final DiskRoom room;
     private final Runnable done;
     private final ByteArrayOutputStream memory = new ByteArrayOutputStream();
     private final OutputStream into;
@@ -47,11 +49,12 @@ final class Arrival implements ReadListener, AsyncListener {
     record Place(@Nullable Path file, boolean beforeSecurity, boolean gzip) {}
 
     /** @param done is run once, when no more will arrive */
-    Arrival(AsyncContext waiting, BodyRule rule, Place place, Problems problems, Runnable done) throws IOException {
+    Arrival(AsyncContext waiting, BodyRule rule, Place place, Problems problems, DiskRoom room, Runnable done) throws IOException {
         this.waiting = waiting;
         this.rule = rule;
         this.place = place;
         this.problems = problems;
+        this.room = room;
         this.done = done;
         this.into = place.file() == null ? memory : Files.newOutputStream(place.file());
     }
@@ -65,11 +68,21 @@ final class Arrival implements ReadListener, AsyncListener {
                 return;
             }
             bytes += n;
-            if (bytes > rule.mostBytes()) {
-                refuse(RequestHeads.tooLarge(rule));
+            Refusal objection = bytes > rule.mostBytes() ? RequestHeads.tooLarge(rule) : place.file() == null ? null : tooFull(n);
+            if (objection != null) {
+                refuse(objection);
                 return;
             }
             into.write(some, 0, n);
+        }
+    }
+
+    private @Nullable Refusal tooFull(int more) {
+        try {
+            room.require(more);
+            return null;
+        } catch (Refusal full) {
+            return full;
         }
     }
 

@@ -14,6 +14,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import tidylantern.server.platform.Clients;
+import tidylantern.server.platform.DiskRoom;
+import tidylantern.server.platform.PrivateFiles;
 import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Refusal;
 
@@ -32,13 +34,15 @@ final class BodyIntake implements Filter {
 
     private final Problems problems;
     private final Shares underWay;
+    private final DiskRoom room;
     private final @Nullable Path folder;
 
     /**
      * @param underWay of all bodies that arrive, in whichever place
      * @param folder for large bodies; null before security
      */
-    BodyIntake(Problems problems, Shares underWay, @Nullable Path folder) {
+    BodyIntake(Problems problems, Shares underWay, DiskRoom room, @Nullable Path folder) {
+        this.room = room;
         this.problems = problems;
         this.underWay = underWay;
         this.folder = folder;
@@ -64,10 +68,10 @@ final class BodyIntake implements Filter {
     private void receive(HttpServletRequest request, HttpServletResponse response, String client) throws IOException {
         try {
             BodyRule rule = BodyRule.of(request.getMethod(), request.getRequestURI());
-            Path file = folder != null && rule.mostBytes() > MOST_IN_MEMORY ? PrivateFiles.make(folder) : null;
+            Path file = folder != null && rule.mostBytes() > MOST_IN_MEMORY ? PrivateFiles.make(folder, "body-") : null;
             AsyncContext waiting = request.startAsync(request, response);
             waiting.setTimeout(rule.time().toMillis());
-            Arrival arrival = new Arrival(waiting, rule, new Arrival.Place(file, folder == null, RequestHeads.gzip(request)), problems, () -> underWay.giveBack(client));
+            Arrival arrival = new Arrival(waiting, rule, new Arrival.Place(file, folder == null, RequestHeads.gzip(request)), problems, room, () -> underWay.giveBack(client));
             waiting.addListener(arrival);
             request.getInputStream().setReadListener(arrival);
         } catch (IOException | RuntimeException failure) {

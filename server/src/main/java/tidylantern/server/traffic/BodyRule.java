@@ -29,6 +29,7 @@ record BodyRule(long mostBytes, Duration time, boolean gzip) {
             line("POST", "/api/owner/session", new BodyRule(4 * KB, SHORT, false)),
             line("POST", "/api/owner/first-start", new BodyRule(8 * KB, SHORT, false)),
             line("PUT", "/api/owner/sites/{site}/collections/{collection}/items", new BodyRule(1_000 * MB, LONG, true)),
+            line("POST", "/api/owner/installation/restore", new BodyRule(20_000 * MB, LONG, false)),
             line("POST", "/api/owner/sites/{site}/uploads", new BodyRule(1_000 * MB, LONG, false)),
             line("PUT", "/api/owner/searches/{key}/draft", new BodyRule(4 * MB, SHORT, false)),
             line("POST", "/api/owner/sites/{site}/designs", new BodyRule(4 * MB, SHORT, false)),

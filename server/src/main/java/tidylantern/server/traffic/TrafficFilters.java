@@ -14,6 +14,8 @@ import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
+import tidylantern.server.platform.DiskRoom;
+import tidylantern.server.platform.PrivateFiles;
 import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Settings;
 
@@ -38,15 +40,15 @@ class TrafficFilters {
     }
 
     @Bean
-    FilterRegistrationBean<BodyIntake> shortBodies(Problems problems) {
-        return at(Ordered.HIGHEST_PRECEDENCE + 11, new BodyIntake(problems, bodiesUnderWay, null), DispatcherType.REQUEST);
+    FilterRegistrationBean<BodyIntake> shortBodies(Problems problems, DiskRoom room) {
+        return at(Ordered.HIGHEST_PRECEDENCE + 11, new BodyIntake(problems, bodiesUnderWay, room, null), DispatcherType.REQUEST);
     }
 
     @Bean
-    FilterRegistrationBean<BodyIntake> otherBodies(Problems problems, Settings settings) {
+    FilterRegistrationBean<BodyIntake> otherBodies(Problems problems, Settings settings, DiskRoom room) {
         Path folder = settings.data().resolve("arriving");
         clear(folder);
-        return at(Ordered.LOWEST_PRECEDENCE - 10, new BodyIntake(problems, bodiesUnderWay, folder), DispatcherType.REQUEST);
+        return at(Ordered.LOWEST_PRECEDENCE - 10, new BodyIntake(problems, bodiesUnderWay, room, folder), DispatcherType.REQUEST);
     }
 
     /** Reached once more when the body is there, which is a dispatch of its own kind. */

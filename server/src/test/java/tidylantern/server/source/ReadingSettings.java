@@ -2,6 +2,7 @@ package tidylantern.server.source;
 
 import java.nio.file.Path;
 import java.util.List;
+import org.springframework.util.unit.DataSize;
 import tidylantern.server.platform.Settings;
 
 /** Settings for tests of what is read from websites. */
@@ -9,6 +10,6 @@ final class ReadingSettings {
     private ReadingSettings() {}
 
     static Settings allowing(String... hosts) {
-        return new Settings(Path.of("."), null, null, null, List.of(hosts), 0);
+        return new Settings(Path.of("."), null, null, null, List.of(hosts), 0, DataSize.ofMegabytes(1), false);
     }
 }

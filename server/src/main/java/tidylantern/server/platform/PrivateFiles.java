@@ -1,6 +1,7 @@
-package tidylantern.server.traffic;
+package tidylantern.server.platform;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -8,7 +9,7 @@ import java.nio.file.attribute.FileAttribute;
 import java.nio.file.attribute.PosixFilePermissions;
 
 /** Files and folders that no other user of the machine can read. */
-final class PrivateFiles {
+public final class PrivateFiles {
     private static final boolean POSIX = FileSystems.getDefault().supportedFileAttributeViews().contains("posix");
 
     private PrivateFiles() {}
@@ -17,14 +18,26 @@ final class PrivateFiles {
         return POSIX ? new FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString(permissions))} : new FileAttribute<?>[0];
     }
 
-    static void makeFolder(Path folder) throws IOException {
+    public static void makeFolder(Path folder) throws IOException {
         Files.createDirectories(folder.toAbsolutePath().getParent());
         if (!Files.isDirectory(folder)) {
             Files.createDirectory(folder, only("rwx------"));
         }
     }
 
-    static Path make(Path folder) throws IOException {
-        return Files.createTempFile(folder, "body-", "", only("rw-------"));
+    /** A new file of a name that begins so. */
+    public static Path make(Path folder, String begins) throws IOException {
+        return Files.createTempFile(folder, begins, "", only("rw-------"));
+    }
+
+    /** Takes a file that is there already from other users. */
+    public static void hide(Path file) {
+        try {
+            if (POSIX && Files.exists(file)) {
+                Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));
+            }
+        } catch (IOException failure) {
+            throw new UncheckedIOException("hiding " + file, failure);
+        }
     }
 }

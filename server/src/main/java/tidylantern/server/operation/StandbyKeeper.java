@@ -1,0 +1,69 @@
+package tidylantern.server.operation;
+
+import java.io.IOException;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+import tidylantern.server.platform.DiskRoom;
+
+/** Keeps what is known of the database beside the indexes, some seconds after each change. */
+@Component
+class StandbyKeeper implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(StandbyKeeper.class);
+    private static final int SECONDS_BETWEEN = 5;
+
+    private final Standby standby;
+    private final ChangeGate gate;
+    private final DiskRoom room;
+    private final DatabaseStore database;
+    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("standby").daemon().factory());
+    private int kept = -1;
+    private volatile boolean running;
+
+    StandbyKeeper(Standby standby, ChangeGate gate, DiskRoom room, DatabaseStore database) {
+        this.standby = standby;
+        this.gate = gate;
+        this.room = room;
+        this.database = database;
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        thread.scheduleWithFixedDelay(this::keepQuietly, SECONDS_BETWEEN, SECONDS_BETWEEN, TimeUnit.SECONDS);
+    }
+
+    private void keepQuietly() {
+        try {
+            keep();
+        } catch (IOException | RuntimeException failure) {
+            LOG.warn("What is known of the database could not be kept; it will be tried again", failure);
+        }
+    }
+
+    /** Keeps it now, if anything changed since it was last kept and there is room. */
+    synchronized void keep() throws IOException {
+        int changes = gate.changes();
+        if (changes == kept || standby.active() || room.low()) {
+            return;
+        }
+        standby.write(database.known());
+        kept = changes;
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+        thread.shutdown();
+        keepQuietly();
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+}

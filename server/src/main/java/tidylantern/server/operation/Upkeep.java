@@ -1,0 +1,52 @@
+package tidylantern.server.operation;
+
+import java.io.IOException;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+import tidylantern.server.platform.Refusal;
+
+/** Looks every hour whether the database file is worth being made smaller. */
+@Component
+class Upkeep implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
+
+    private final Copies copies;
+    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("upkeep").daemon().factory());
+    private volatile boolean running;
+
+    Upkeep(Copies copies) {
+        this.copies = copies;
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        thread.scheduleWithFixedDelay(this::compactQuietly, 1, 1, TimeUnit.HOURS);
+    }
+
+    private void compactQuietly() {
+        try {
+            copies.compact();
+        } catch (Refusal busy) {
+            LOG.info("The database file was not made smaller, since it was in use; the next hour comes");
+        } catch (IOException | RuntimeException failure) {
+            LOG.warn("The database file could not be made smaller", failure);
+        }
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+        thread.shutdownNow();
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+}
