@@ -1,10 +1,13 @@
 package tidylantern.server.account;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -12,14 +15,18 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.platform.Clients;
+import tidylantern.server.platform.Given;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 
@@ -28,12 +35,18 @@ import tidylantern.server.site.Sites;
 @RequestMapping("/api/owner")
 class AccountController {
     private final Accounts accounts;
+    private final AccessKeys keys;
     private final SignInAttempts attempts;
+    private final KnownBrowsers browsers;
+    private final TransactionTemplate transaction;
     private final Sites sites;
     private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
 
-    AccountController(Accounts accounts, SignInAttempts attempts, Sites sites) {
+    AccountController(Accounts accounts, AccessKeys keys, SignInAttempts attempts, KnownBrowsers browsers, Sites sites, TransactionTemplate transaction) {
         this.accounts = accounts;
+        this.keys = keys;
+        this.browsers = browsers;
+        this.transaction = transaction;
         this.attempts = attempts;
         this.sites = sites;
     }
@@ -46,11 +59,23 @@ class AccountController {
 
     record SignIn(String name, String password) {}
 
-    record FirstStart(String name, String password, String siteName, String siteAddress) {}
+    /** @param token that the service's log tells while there is no owner */
+    record FirstStart(String token, String name, String password, String siteName, String siteAddress) {}
 
-    record NewKeyName(String name) {}
+    /**
+     * @param site that the key is good for; null for all sites
+     * @param rights null for all
+     */
+    record NewKeyGiven(String name, @Nullable String site, @Nullable KeyRights rights) {}
 
-    record AccessKey(long id, String name, OffsetDateTime created) {}
+    /**
+     * @param site null for all sites
+     * @param lastUsed to about a minute; null if it never was
+     * @param operators whether it comes from the operator's settings
+     */
+    record AccessKey(long id, String name, OffsetDateTime created, @Nullable String site, KeyRights rights, @Nullable OffsetDateTime lastUsed, boolean operators) {}
+
+    record NewPassword(String old, String password) {}
 
     @GetMapping("/session")
     Session session(@Nullable Authentication who) {
@@ -59,14 +84,32 @@ class AccountController {
 
     @PostMapping("/session")
     Session signIn(@RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
-        String name = given.name().strip();
-        attempts.mayTry(name);
-        if (!accounts.matches(name, given.password())) {
-            attempts.wrong(name);
-            throw new Refusal(HttpStatus.UNAUTHORIZED, "password", "Name and password do not go together. Check both.");
-        }
-        attempts.right(name);
+        String name = Given.text("name", given.name()).strip();
+        check(name, Given.text("password", given.password()), request, "password", "Name and password do not go together. Check both.");
+        browsers.remember(request, response, name);
         return begin(name, request, response);
+    }
+
+    /** Counts the try first, however many come at once. */
+    private void check(String name, String password, HttpServletRequest request, String field, String otherwise) {
+        String client = Clients.of(request);
+        String browser = browsers.number(request, name);
+        attempts.begin(name, client, browser);
+        if (!accounts.matches(name, password)) {
+            throw new Refusal(HttpStatus.UNAUTHORIZED, field, otherwise);
+        }
+        attempts.right(name, client, browser);
+    }
+
+    @Operation(summary = "Sets another password for whoever is signed in. Every other session of theirs ends.")
+    @PutMapping("/password")
+    Session changePassword(@RequestBody NewPassword given, Authentication who, HttpServletRequest request, HttpServletResponse response) {
+        if (request.getSession(false) == null) {
+            throw Refusal.conflict("A password is changed by whoever is signed in with it; an access key has none.");
+        }
+        check(who.getName(), Given.text("old", given.old()), request, "old", "This is not your password of now.");
+        accounts.changePassword(who.getName(), Given.text("password", given.password()));
+        return begin(who.getName(), request, response);
     }
 
     @PostMapping("/first-start")
@@ -74,10 +117,15 @@ class AccountController {
         if (!accounts.firstStart()) {
             throw Refusal.conflict("This installation has an owner already. Sign in.");
         }
-        Sites.check(given.siteName(), given.siteAddress(), List.of());
-        accounts.addFirstOwner(given.name(), given.password());
-        sites.add(given.siteName(), given.siteAddress());
-        return begin(given.name().strip(), request, response);
+        String name = Given.text("name", given.name()).strip();
+        Sites.check(Given.text("siteName", given.siteName()), Given.text("siteAddress", given.siteAddress()), List.of());
+        transaction.executeWithoutResult(status -> {
+            accounts.addFirstOwner(Given.text("token", given.token()), name, Given.text("password", given.password()));
+            sites.add(given.siteName(), given.siteAddress());
+        });
+        accounts.begun();
+        browsers.remember(request, response, name);
+        return begin(name, request, response);
     }
 
     private Session begin(String name, HttpServletRequest request, HttpServletResponse response) {
@@ -90,6 +138,7 @@ class AccountController {
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(name, null, List.of()));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
+        request.getSession().setAttribute(PasswordNumberFilter.NUMBER, accounts.passwordNumber(name));
         return new Session(false, name);
     }
 
@@ -105,18 +154,18 @@ class AccountController {
 
     @GetMapping("/access-keys")
     List<AccessKey> keys() {
-        return accounts.keys().stream().map(key -> new AccessKey(key.id(), key.name(), key.created())).toList();
+        return keys.all().stream().map(key -> new AccessKey(key.id(), key.name(), key.created(), key.siteKey(), KeyRights.valueOf(key.rights().toUpperCase(Locale.ROOT)), key.lastUsed(), key.operators())).toList();
     }
 
     @PostMapping("/access-keys")
     @ResponseStatus(HttpStatus.CREATED)
-    Accounts.NewKey addKey(@RequestBody NewKeyName given) {
-        return accounts.addKey(given.name());
+    AccessKeys.NewKey addKey(@RequestBody NewKeyGiven given) {
+        return keys.add(Given.text("name", given.name()), given.site(), Objects.requireNonNullElse(given.rights(), KeyRights.ALL));
     }
 
     @DeleteMapping("/access-keys/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeKey(@PathVariable long id) {
-        accounts.removeKey(id);
+        keys.end(id);
     }
 }

@@ -3,6 +3,7 @@ package tidylantern.server.account;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -18,32 +19,70 @@ class AccountStore {
         return jdbc.sql("SELECT EXISTS (SELECT 1 FROM owner)").query(Boolean.class).single();
     }
 
+    /** @throws org.springframework.dao.DuplicateKeyException if there was one already */
+    void beginFirst() {
+        jdbc.sql("INSERT INTO first_start (only_one) VALUES (1)").update();
+    }
+
     Optional<String> passwordHash(String owner) {
         return jdbc.sql("SELECT password_hash FROM owner WHERE name = :name").param("name", owner).query(String.class).optional();
+    }
+
+    /** How often the owner's password was set; none for nobody. */
+    Optional<Integer> passwordNumber(String owner) {
+        return jdbc.sql("SELECT password_number FROM owner WHERE name = :name").param("name", owner).query(Integer.class).optional();
     }
 
     void addOwner(String name, String passwordHash) {
         jdbc.sql("INSERT INTO owner (name, password_hash) VALUES (:name, :hash)").param("name", name).param("hash", passwordHash).update();
     }
 
-    /** An access key without the key itself, which nobody keeps. */
-    record StoredKey(long id, String name, OffsetDateTime created) {}
+    void changePassword(String name, String passwordHash) {
+        jdbc.sql("UPDATE owner SET password_hash = :hash, password_number = password_number + 1 WHERE name = :name").param("name", name).param("hash", passwordHash).update();
+    }
+
+    /**
+     * An access key without the key itself, which nobody keeps.
+     *
+     * @param siteKey null for all sites
+     * @param lastUsed null if it never was; else to about a minute
+     */
+    record StoredKey(long id, String name, OffsetDateTime created, @Nullable String siteKey, String rights, @Nullable OffsetDateTime lastUsed, boolean operators) {}
+
+    private static final String KEY = "SELECT id, name, created, site_key, rights, last_used, operators FROM access_key ";
 
     /** The newest first. */
     List<StoredKey> keys() {
-        return jdbc.sql("SELECT id, name, created FROM access_key ORDER BY id DESC").query(StoredKey.class).list();
+        return jdbc.sql(KEY + "ORDER BY id DESC").query(StoredKey.class).list();
     }
 
-    Optional<String> keyName(String hash) {
-        return jdbc.sql("SELECT name FROM access_key WHERE key_hash = :hash").param("hash", hash).query(String.class).optional();
+    Optional<StoredKey> key(String hash) {
+        return jdbc.sql(KEY + "WHERE key_hash = :hash").param("hash", hash).query(StoredKey.class).optional();
     }
 
-    void addKey(String name, String hash, OffsetDateTime created) {
-        jdbc.sql("INSERT INTO access_key (name, key_hash, created) VALUES (:name, :hash, :created)")
-                .param("name", name).param("hash", hash).param("created", created).update();
+    void addKey(String name, String hash, OffsetDateTime created, @Nullable String site, String rights, boolean operators) {
+        jdbc.sql("INSERT INTO access_key (name, key_hash, created, site_key, rights, operators) VALUES (:name, :hash, :created, :site, :rights, :operators)")
+                .param("name", name).param("hash", hash).param("created", created).param("site", site).param("rights", rights).param("operators", operators).update();
+    }
+
+    void used(long id, OffsetDateTime when) {
+        jdbc.sql("UPDATE access_key SET last_used = :when WHERE id = :id").param("id", id).param("when", when).update();
     }
 
     boolean removeKey(long id) {
         return jdbc.sql("DELETE FROM access_key WHERE id = :id").param("id", id).update() == 1;
+    }
+
+    /** Ends the keys that the operator's settings named before. */
+    void removeOperatorsKeysBut(String hash) {
+        jdbc.sql("DELETE FROM access_key WHERE operators AND key_hash <> :hash").param("hash", hash).update();
+    }
+
+    Optional<String> secret(String name) {
+        return jdbc.sql("SELECT secret FROM secret WHERE name = :name").param("name", name).query(String.class).optional();
+    }
+
+    void addSecret(String name, String secret) {
+        jdbc.sql("INSERT INTO secret (name, secret) VALUES (:name, :secret)").param("name", name).param("secret", secret).update();
     }
 }

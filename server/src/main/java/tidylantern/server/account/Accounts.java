@@ -1,71 +1,100 @@
 package tidylantern.server.account;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
-import java.time.Clock;
-import java.time.OffsetDateTime;
-import java.util.Base64;
-import java.util.HexFormat;
-import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.InitializingBean;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import tidylantern.server.operation.Standby;
+import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 
-/** Owners and access keys. */
+/** Owners and their passwords. */
 @Component
 public class Accounts implements InitializingBean {
+    private static final Logger LOG = LoggerFactory.getLogger(Accounts.class);
     private static final int SHORTEST_PASSWORD = 10;
     /** BCrypt looks at no more bytes than these. */
     private static final int LONGEST_PASSWORD = 72;
-    private static final String KEY_PREFIX = "tl_";
+    private static final int BYTES_OF_TOKEN = 15;
 
     private final AccountStore store;
     private final Settings settings;
-    private final Clock clock;
+    private final Standby standby;
     private final PasswordEncoder passwords = new BCryptPasswordEncoder();
-    private final SecureRandom random = new SecureRandom();
     /** Compared with when a name is nobody's, so that the time taken tells nothing. */
     private final String nobodysHash = passwords.encode("nobody's password");
+    /** By owner, how often the password was set; asked with every request of a session. */
+    private final Map<String, Integer> passwordNumbers = new ConcurrentHashMap<>();
+    /** What the first owner has to know, so that no stranger is quicker; null once there is one. */
+    private volatile @Nullable String firstStartToken;
 
-    Accounts(AccountStore store, Settings settings, Clock clock) {
+    Accounts(AccountStore store, Settings settings, Standby standby) {
         this.store = store;
         this.settings = settings;
-        this.clock = clock;
+        this.standby = standby;
     }
 
-    /** Makes the owner and the access key that the operator's settings name, before anybody can ask. */
+    /** Makes the owner that the operator's settings name, or says what a first owner has to know, before anybody can ask. */
     @Override
     public void afterPropertiesSet() {
         String owner = settings.owner();
         String password = settings.password();
-        if (owner != null && !owner.isBlank() && password != null && !store.hasOwners()) {
-            addOwner(owner, password);
+        if (!firstStart()) {
+            return;
         }
-        String key = settings.accessKey();
-        if (key != null && !key.isBlank() && store.keyName(hash(key)).isEmpty()) {
-            store.addKey("the operator’s", hash(key), OffsetDateTime.now(clock));
+        if (owner != null && !owner.isBlank() && password != null) {
+            store.beginFirst();
+            addOwner(owner, password);
+        } else {
+            firstStartToken = Secrets.random(BYTES_OF_TOKEN);
+            LOG.warn("\n\nThis installation has no owner yet. Open it in a browser; it asks for this token:  {}\n", firstStartToken);
         }
     }
 
     /** Whether nobody owns this installation yet. */
     public boolean firstStart() {
-        return !store.hasOwners();
+        return !standby.active() && !store.hasOwners();
     }
 
-    /** @throws Refusal if there is an owner already, or name or password will not do */
+    /** What a first owner has to know; null where there is an owner. */
+    public @Nullable String firstStartToken() {
+        return firstStartToken;
+    }
+
+    /** @throws Refusal if the token is not the one that the log tells, or there is an owner already, or name or password will not do */
     @Transactional
-    public synchronized void addFirstOwner(String name, String password) {
-        if (store.hasOwners()) {
+    public void addFirstOwner(String token, String name, String password) {
+        String known = firstStartToken;
+        if (known == null || store.hasOwners()) {
+            throw Refusal.conflict("This installation has an owner already. Sign in.");
+        }
+        if (!Secrets.same(token.strip(), known)) {
+            throw new Refusal(HttpStatus.FORBIDDEN, "token", "This is not the token of this installation. It stands in the service's log, where it says that there is no owner yet.");
+        }
+        try {
+            // The database allows one, however many ask at once.
+            store.beginFirst();
+        } catch (DuplicateKeyException second) {
             throw Refusal.conflict("This installation has an owner already. Sign in.");
         }
         addOwner(name, password);
+    }
+
+    /** Once the first owner is kept. */
+    void begun() {
+        firstStartToken = null;
     }
 
     private void addOwner(String name, String password) {
@@ -73,55 +102,38 @@ public class Accounts implements InitializingBean {
         if (tidy.isEmpty() || tidy.length() > 80) {
             throw Refusal.bad("name", "Give a name of 1 to 80 characters.");
         }
+        store.addOwner(tidy, passwords.encode(checked("password", password)));
+    }
+
+    private static String checked(String field, String password) {
         if (password.length() < SHORTEST_PASSWORD || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
-            throw Refusal.bad("password", "Choose a password of %d to %d characters.".formatted(SHORTEST_PASSWORD, LONGEST_PASSWORD));
+            throw Refusal.bad(field, "Choose a password of %d to %d characters.".formatted(SHORTEST_PASSWORD, LONGEST_PASSWORD));
         }
-        store.addOwner(tidy, passwords.encode(password));
+        return password;
     }
 
     /** Whether the password is the owner's. Takes as long for a name that nobody has. */
     boolean matches(String name, String password) {
         Optional<String> hash = store.passwordHash(name.strip());
-        boolean right = passwords.matches(password, hash.orElse(nobodysHash));
+        // BCrypt refuses longer ones, and none of those was ever set.
+        boolean right = password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_PASSWORD && passwords.matches(password, hash.orElse(nobodysHash));
         return right && hash.isPresent();
     }
 
-    /** A key just made; the only time that it can be read. */
-    public record NewKey(String name, String key) {}
-
-    NewKey addKey(String name) {
-        String tidy = name.strip();
-        if (tidy.isEmpty() || tidy.length() > 80) {
-            throw Refusal.bad("name", "Give the key a name of 1 to 80 characters, so that you know it again.");
-        }
-        byte[] secret = new byte[24];
-        random.nextBytes(secret);
-        String key = KEY_PREFIX + Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
-        store.addKey(tidy, hash(key), OffsetDateTime.now(clock));
-        return new NewKey(tidy, key);
+    /** Sets another password; sessions that began with the one before end. */
+    void changePassword(String name, String password) {
+        store.changePassword(name, passwords.encode(checked("password", password)));
+        passwordNumbers.remove(name);
     }
 
-    List<AccountStore.StoredKey> keys() {
-        return store.keys();
+    /** How often an owner's password was set; 0 for nobody. */
+    int passwordNumber(String name) {
+        return passwordNumbers.computeIfAbsent(name, owner -> store.passwordNumber(owner).orElse(0));
     }
 
-    void removeKey(long id) {
-        if (!store.removeKey(id)) {
-            throw Refusal.notFound("There is no such access key. Someone may have removed it.");
-        }
-    }
-
-    /** The name of the access key, if it is one. */
-    public Optional<String> nameOfKey(String key) {
-        return store.keyName(hash(key));
-    }
-
-    /** Keys are long and random, so a plain hash keeps them as safe as a slow one would. */
-    private static String hash(String key) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(key.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException("every Java has SHA-256", impossible);
-        }
+    @EventListener
+    void forgetAll(DatabaseReplaced replaced) {
+        passwordNumbers.clear();
+        firstStartToken = null;
     }
 }

@@ -36,6 +36,7 @@ import tidylantern.server.site.Sites;
 @Configuration
 class Security {
     private static final String PUBLIC_SEARCHES = "/api/public/searches/";
+    private static final String OWNERS = "/api/owner/";
     private static final String BEARER = "Bearer ";
     /** Scripts, styles and fonts are our own; pictures come from the owner's site, wherever that is. */
     private static final String CONTENT_POLICY = "default-src 'self'; img-src * data:; style-src 'self' 'unsafe-inline'; "
@@ -61,7 +62,7 @@ class Security {
 
     @Bean
     @Order(2)
-    SecurityFilterChain owners(HttpSecurity http, Accounts accounts, Problems problems) throws Exception {
+    SecurityFilterChain owners(HttpSecurity http, Accounts accounts, AccessKeys keys, Problems problems) throws Exception {
         CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
         tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
         CsrfTokenRequestAttributeHandler plainTokens = new CsrfTokenRequestAttributeHandler();
@@ -74,7 +75,8 @@ class Security {
                         .anyRequest().permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens).csrfTokenRequestHandler(plainTokens)
                         .ignoringRequestMatchers(request -> bearer(request) != null))
-                .addFilterBefore(new AccessKeyFilter(accounts, problems), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new AccessKeyFilter(keys, problems), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new PasswordNumberFilter(accounts), AccessKeyFilter.class)
                 .exceptionHandling(failures -> failures
                         .authenticationEntryPoint((request, response, missing) -> problems.write(response, HttpStatus.UNAUTHORIZED, null,
                                 "Sign in, or send an access key as \"Authorization: Bearer KEY\"."))
@@ -113,12 +115,12 @@ class Security {
     }
 
     private static final class AccessKeyFilter extends OncePerRequestFilter {
-        private final Accounts accounts;
+        private final AccessKeys keys;
         private final Problems problems;
         private final RequestAttributeSecurityContextRepository contexts = new RequestAttributeSecurityContextRepository();
 
-        AccessKeyFilter(Accounts accounts, Problems problems) {
-            this.accounts = accounts;
+        AccessKeyFilter(AccessKeys keys, Problems problems) {
+            this.keys = keys;
             this.problems = problems;
         }
 
@@ -126,13 +128,18 @@ class Security {
         protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
             String key = bearer(request);
             if (key != null) {
-                Optional<String> name = accounts.nameOfKey(key);
-                if (name.isEmpty()) {
+                Optional<AccessKeys.Holder> holder = keys.holder(key);
+                if (holder.isEmpty()) {
                     problems.write(response, HttpStatus.UNAUTHORIZED, null, "No such access key. It may have been removed; make a new one under Site.");
                     return;
                 }
+                String path = request.getRequestURI();
+                if (path.startsWith(OWNERS) && !keys.opens(holder.get(), request.getMethod(), path.substring(OWNERS.length()))) {
+                    problems.write(response, HttpStatus.FORBIDDEN, null, "This key may %s%s, and not this.".formatted(holder.get().rights().said(), holder.get().site() == null ? "" : " on the site \"%s\"".formatted(holder.get().site())));
+                    return;
+                }
                 SecurityContext context = SecurityContextHolder.createEmptyContext();
-                context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated("access key " + name.get(), null, List.of()));
+                context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated("access key " + holder.get().name(), null, List.of()));
                 SecurityContextHolder.setContext(context);
                 // The request goes through here once more when its body has arrived.
                 contexts.saveContext(context, request, response);

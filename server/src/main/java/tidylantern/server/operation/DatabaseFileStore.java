@@ -24,8 +24,10 @@ final class DatabaseFileStore {
 
     static {
         KEPT.put("owner", "SELECT * FROM owner");
-        KEPT.put("access_key", "SELECT * FROM access_key");
+        KEPT.put("first_start", "SELECT * FROM first_start");
+        KEPT.put("secret", "SELECT * FROM secret");
         KEPT.put("site", "SELECT * FROM site");
+        KEPT.put("access_key", "SELECT * FROM access_key");
         KEPT.put("site_origin", "SELECT * FROM site_origin");
         KEPT.put("collection", "SELECT * FROM collection");
         KEPT.put("field", "SELECT * FROM field");

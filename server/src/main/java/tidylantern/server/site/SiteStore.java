@@ -44,6 +44,18 @@ class SiteStore {
                 .param("search", search).query(String.class).list();
     }
 
+    Optional<String> siteOfSearch(String search) {
+        return jdbc.sql("SELECT site_key FROM search WHERE search_key = :search").param("search", search).query(String.class).optional();
+    }
+
+    Optional<String> siteOfSource(long source) {
+        return jdbc.sql("SELECT site_key FROM source WHERE source_id = :source").param("source", source).query(String.class).optional();
+    }
+
+    Optional<String> siteOfSync(long sync) {
+        return jdbc.sql("SELECT s.site_key FROM source s JOIN sync y ON y.source_id = s.source_id WHERE y.sync_id = :sync").param("sync", sync).query(String.class).optional();
+    }
+
     void removeOrigins(String site) {
         jdbc.sql("DELETE FROM site_origin WHERE site_key = :site").param("site", site).update();
     }

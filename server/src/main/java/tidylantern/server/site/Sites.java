@@ -109,6 +109,21 @@ public class Sites {
         return store.find(key).map(this::whole).orElseThrow();
     }
 
+    /** The site that a search belongs to; null if there is no such search. */
+    public @Nullable String ofSearch(String search) {
+        return store.siteOfSearch(search).orElse(null);
+    }
+
+    /** The site that a source belongs to; null if there is no such source. */
+    public @Nullable String ofSource(long source) {
+        return store.siteOfSource(source).orElse(null);
+    }
+
+    /** The site that a run of a source belongs to; null if there is no such run. */
+    public @Nullable String ofSync(long sync) {
+        return store.siteOfSync(sync).orElse(null);
+    }
+
     /** Which origins may ask a search from a browser; none for a search that is not there. */
     public Set<String> originsOfSearch(String search) {
         Set<String> known = originsBySearch.get(search);

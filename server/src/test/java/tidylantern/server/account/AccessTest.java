@@ -90,7 +90,9 @@ class AccessTest {
             Api browser = new Api(empty.address(), null);
             assertThat(browser.get("/api/owner/session").json().path("firstStart").asBoolean()).isTrue();
             Map<String, String> token = Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
-            String given = "{\"name\":\"Perpetua\",\"password\":\"%s\",\"siteName\":\"Cove\",\"siteAddress\":\"%s\"}";
+            String secret = String.valueOf(empty.part(Accounts.class).firstStartToken());
+            assertThat(browser.send("POST", "/api/owner/first-start", "{\"token\":\"guess\",\"name\":\"Thief\",\"password\":\"long enough by far\",\"siteName\":\"Cove\",\"siteAddress\":\"https://cove.example\"}", token).json().path("field").asString()).as("a stranger who was quick").isEqualTo("token");
+            String given = "{\"token\":\"" + secret + "\",\"name\":\"Perpetua\",\"password\":\"%s\",\"siteName\":\"Cove\",\"siteAddress\":\"%s\"}";
             assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("short", "https://cove.example"), token).json().path("field").asString()).isEqualTo("password");
             assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "cove"), token).json().path("field").asString()).isEqualTo("address");
             assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "https://cove.example/"), token).json().path("name").asString()).isEqualTo("Perpetua");

@@ -1,0 +1,26 @@
+package tidylantern.server.account;
+
+import java.util.Locale;
+
+/** What an access key may do. */
+public enum KeyRights {
+    /** Send, change and remove items, and what belongs to them. */
+    CONTENT,
+    /** Read answers of draft and live version, and nothing else. */
+    ANSWERS,
+    /** Whatever an owner may. */
+    ALL;
+
+    @Override
+    public String toString() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    String said() {
+        return switch (this) {
+            case CONTENT -> "send content";
+            case ANSWERS -> "read answers";
+            case ALL -> "do everything";
+        };
+    }
+}
