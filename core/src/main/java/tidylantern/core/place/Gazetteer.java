@@ -56,7 +56,7 @@ public final class Gazetteer {
 
     /** The places called so, without regard to case and accents, those of most people first. After commas region or country may follow. */
     public List<Found> named(String typed) {
-        String[] parts = typed.split(",");
+        String[] parts = typed.split(",", -1);
         World all = world();
         List<Integer> rows = all.called(IndexFields.folded(parts[0].strip()));
         List<String> rest = Arrays.stream(parts).skip(1).map(part -> IndexFields.folded(part.strip())).filter(part -> !part.isEmpty()).toList();

@@ -135,7 +135,7 @@ public final class SearchEngine {
         // Which collections the results are of takes a look at each of them, so only where a filter asks for it.
         CollectionsAmong among = design.filtersInUse().stream().allMatch(filter -> filter.shown().collections().isEmpty()) ? null : new CollectionsAmong();
         // Filters count over everything that is found, so that nothing is spared by looking at a part of it.
-        Query nearest = asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), page * perPage) : null;
+        Query nearest = asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), (int) Math.min((long) page * perPage, Integer.MAX_VALUE)) : null;
         TopFieldDocs top = nearest != null ? searcher.search(nearest, best)
                 : asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
         int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());

@@ -26,7 +26,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.server.platform.Clients;
-import tidylantern.server.platform.Given;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 
@@ -84,8 +83,8 @@ class AccountController {
 
     @PostMapping("/session")
     Session signIn(@RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
-        String name = Given.text("name", given.name()).strip();
-        check(name, Given.text("password", given.password()), request, "password", "Name and password do not go together. Check both.");
+        String name = given.name().strip();
+        check(name, given.password(), request, "password", "Name and password do not go together. Check both.");
         browsers.remember(request, response, name);
         return begin(name, request, response);
     }
@@ -107,8 +106,8 @@ class AccountController {
         if (request.getSession(false) == null) {
             throw Refusal.conflict("A password is changed by whoever is signed in with it; an access key has none.");
         }
-        check(who.getName(), Given.text("old", given.old()), request, "old", "This is not your password of now.");
-        accounts.changePassword(who.getName(), Given.text("password", given.password()));
+        check(who.getName(), given.old(), request, "old", "This is not your password of now.");
+        accounts.changePassword(who.getName(), given.password());
         return begin(who.getName(), request, response);
     }
 
@@ -117,10 +116,10 @@ class AccountController {
         if (!accounts.firstStart()) {
             throw Refusal.conflict("This installation has an owner already. Sign in.");
         }
-        String name = Given.text("name", given.name()).strip();
-        Sites.check(Given.text("siteName", given.siteName()), Given.text("siteAddress", given.siteAddress()), List.of());
+        String name = given.name().strip();
+        Sites.check(given.siteName(), given.siteAddress(), List.of());
         transaction.executeWithoutResult(status -> {
-            accounts.addFirstOwner(Given.text("token", given.token()), name, Given.text("password", given.password()));
+            accounts.addFirstOwner(given.token(), name, given.password());
             sites.add(given.siteName(), given.siteAddress());
         });
         accounts.begun();
@@ -160,7 +159,7 @@ class AccountController {
     @PostMapping("/access-keys")
     @ResponseStatus(HttpStatus.CREATED)
     AccessKeys.NewKey addKey(@RequestBody NewKeyGiven given) {
-        return keys.add(Given.text("name", given.name()), given.site(), Objects.requireNonNullElse(given.rights(), KeyRights.ALL));
+        return keys.add(given.name(), given.site(), Objects.requireNonNullElse(given.rights(), KeyRights.ALL));
     }
 
     @DeleteMapping("/access-keys/{id}")

@@ -98,7 +98,7 @@ class ItemExport {
         List<@Nullable Object> cells = new ArrayList<>();
         if (field.kind() == FieldKind.PLACE) {
             Map<?, ?> place = value instanceof Map<?, ?> map ? map : value instanceof String text && text.contains(",")
-                    ? Map.of("lat", text.split(",")[0].strip(), "lon", text.split(",")[1].strip()) : Map.of();
+                    ? Map.of("lat", text.split(",", 2)[0].strip(), "lon", text.split(",", 2)[1].strip()) : Map.of();
             cells.add(place.get("lat"));
             cells.add(place.get("lon"));
             cells.add(place.get("name"));

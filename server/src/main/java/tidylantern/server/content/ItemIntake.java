@@ -37,6 +37,7 @@ import tidylantern.core.mapping.Mapping;
 import tidylantern.core.mapping.Mapping.MappedField;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.DiskRoom;
+import tidylantern.server.platform.JsonProblems;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.DeserializationFeature;
@@ -273,7 +274,7 @@ public class ItemIntake {
             try {
                 properties = json.readValue(text, OBJECT);
             } catch (JacksonException wrong) {
-                refuse(line.number(), null, null, null, "this is broken JSON: " + wrong.getOriginalMessage());
+                refuse(line.number(), null, null, null, "this is no JSON: " + JsonProblems.where(wrong));
                 return null;
             }
             String at = properties.remove(AT) instanceof String place ? place : null;

@@ -2,7 +2,7 @@ package tidylantern.server.design;
 
 import org.springframework.stereotype.Component;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.server.platform.ProblemHandler;
+import tidylantern.server.platform.JsonProblems;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -25,7 +25,7 @@ public class DesignJson {
         try {
             return read(json.readTree(document));
         } catch (JacksonException wrong) {
-            throw ProblemHandler.ofJson(wrong);
+            throw JsonProblems.of(wrong);
         }
     }
 
@@ -41,7 +41,7 @@ public class DesignJson {
             // Version 1 is the first. A change of shape adds its step here, from the version before it.
             return json.treeToValue(tree, SearchDesign.class);
         } catch (JacksonException wrong) {
-            throw ProblemHandler.ofJson(wrong);
+            throw JsonProblems.of(wrong);
         }
     }
 

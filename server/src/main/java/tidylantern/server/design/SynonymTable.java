@@ -48,7 +48,7 @@ final class SynonymTable {
                 }
             }
         } catch (IOException | UncheckedIOException broken) {
-            throw Refusal.bad(null, "This is no CSV: %s. Save it as CSV with commas first.".formatted(broken.getMessage()));
+            throw Refusal.bad(null, "This is no CSV: a quote is opened and not closed, or something stands behind a closed one. Save it as CSV with commas first.");
         }
         return synonyms;
     }

@@ -27,6 +27,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
+import tidylantern.server.platform.JsonProblems;
 import tidylantern.server.source.SourceSettings.Format;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
@@ -337,7 +338,7 @@ final class FileReader {
             try {
                 reading.record(at, Records.flat(json.readValue(line.toString(), OBJECT)));
             } catch (JacksonException wrong) {
-                reading.refuse(at, "this is no JSON object: " + wrong.getOriginalMessage());
+                reading.refuse(at, "this is no JSON object: " + JsonProblems.where(wrong));
             }
             reading.progress(number, 0);
         }
@@ -374,7 +375,7 @@ final class FileReader {
                 reading.progress(number, 0);
             }
         } catch (JacksonException wrong) {
-            throw new SourceProblem("The JSON is broken after %d entries, at line %d: %s".formatted(number, wrong.getLocation() == null ? 0 : wrong.getLocation().getLineNr(), wrong.getOriginalMessage()), wrong);
+            throw new SourceProblem("The JSON is broken after %d entries: %s".formatted(number, JsonProblems.where(wrong)), wrong);
         }
     }
 

@@ -7,7 +7,7 @@ import org.springframework.transaction.annotation.Transactional;
 import tidylantern.server.content.ContentSetUps;
 import tidylantern.server.design.DesignJson;
 import tidylantern.server.design.Searches;
-import tidylantern.server.platform.ProblemHandler;
+import tidylantern.server.platform.JsonProblems;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tidylantern.server.source.SourceSettings;
@@ -104,7 +104,7 @@ class SetUps {
             }
             return setUp;
         } catch (JacksonException wrong) {
-            throw ProblemHandler.ofJson(wrong);
+            throw JsonProblems.of(wrong);
         }
     }
 }
