@@ -32,6 +32,7 @@ export type FilterProposal = Schemas['FilterProposal']
 export type CountedValue = Schemas['Counted']
 export type SearchFace = Schemas['SearchFace']
 
+export type Installation = Schemas['Installation']
 export type SetUpMade = Schemas['Made']
 export type Session = Schemas['Session']
 export type Site = Schemas['Site']

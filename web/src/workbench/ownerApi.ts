@@ -1,7 +1,7 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, ReachedPage,
+  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, Installation, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, ReachedPage,
   NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, SynonymEffect, Sync, Trial, TrialsRun,
 } from '../shared/contract'
 
@@ -37,7 +37,7 @@ export const api = {
   session: () => get<Session>('/session'),
   signIn: (name: string, password: string) => send<Session>('POST', '/session', { name, password }),
   signOut: () => send<null>('DELETE', '/session'),
-  firstStart: (given: { name: string, password: string, siteName: string, siteAddress: string }) => send<Session>('POST', '/first-start', given),
+  firstStart: (given: { token: string, name: string, password: string, siteName: string, siteAddress: string }) => send<Session>('POST', '/first-start', given),
 
   sites: () => get<Site[]>('/sites'),
   changeSite: (site: string, given: { name: string, address: string, origins: string[], timeZone: string | null }) => send<Site>('PUT', `/sites/${path(site)}`, given),
@@ -48,8 +48,16 @@ export const api = {
   /** @param document the text of a design's file */
   addDesign: async (site: string, document: string) => (await fetchJson<SearchSummary>(`${root}/sites/${path(site)}/designs`, { ...change('POST', undefined), body: document })).body,
   accessKeys: () => get<AccessKey[]>('/access-keys'),
-  addAccessKey: (name: string) => send<NewKey>('POST', '/access-keys', { name }),
+  addAccessKey: (given: { name: string, site: string | null, rights: AccessKey['rights'] }) => send<NewKey>('POST', '/access-keys', given),
   removeAccessKey: (id: number) => send<null>('DELETE', `/access-keys/${id}`),
+
+  changePassword: (old: string, password: string) => send<Session>('PUT', '/password', { old, password }),
+  installation: () => get<Installation>('/installation'),
+  installationCopy: `${root}/installation/copy`,
+  /** Puts a copy, a ZIP file, in place of the database. */
+  restore: async (copy: File) => {
+    await fetchJson<null>(`${root}/installation/restore`, { method: 'POST', headers: { 'Content-Type': 'application/zip', 'X-XSRF-TOKEN': token() }, body: copy })
+  },
 
   collections: (site: string) => get<CollectionShape[]>(`/sites/${path(site)}/collections`),
   putCollection: (site: string, key: string, given: { label: string, language: string }) =>

@@ -9,7 +9,7 @@ import EntranceCard from '../parts/EntranceCard.vue'
 import { session } from '../session'
 
 const router = useRouter()
-const given = reactive({ name: '', password: '', siteName: '', siteAddress: 'https://' })
+const given = reactive({ token: '', name: '', password: '', siteName: '', siteAddress: 'https://' })
 const wrong = ref<{ message: string, field: string | null } | null>(null)
 const busy = ref(false)
 
@@ -31,6 +31,11 @@ async function begin() {
 <template>
   <EntranceCard title="Light it for the first time" lead="Nobody owns this installation yet. Say who you are and which site it is for; everything else can wait.">
     <form @submit.prevent="begin">
+      <div class="field">
+        <label for="token">The token from its log</label>
+        <InputText id="token" v-model="given.token" autocomplete="off" required :invalid="wrong?.field === 'token'" aria-describedby="token-help" />
+        <small id="token-help">The service prints it where it was started, so that no stranger is quicker than you.</small>
+      </div>
       <div class="field"><label for="site-name">Name of your site</label><InputText id="site-name" v-model="given.siteName" required maxlength="80" /></div>
       <div class="field"><label for="site-address">Its address</label><InputText id="site-address" v-model="given.siteAddress" type="url" required :invalid="wrong?.field === 'address'" /></div>
       <div class="field"><label for="name">Your name</label><InputText id="name" v-model="given.name" autocomplete="username" required maxlength="80" /></div>

@@ -5,17 +5,18 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import { ref, watch } from 'vue'
-import type { NewKey, SetUpMade } from '../../shared/contract'
-import { formatTime } from '../format'
+import type { SetUpMade } from '../../shared/contract'
 import { api } from '../ownerApi'
+import AccessKeys from '../parts/AccessKeys.vue'
 import FileButton from '../parts/FileButton.vue'
+import InstallationCard from '../parts/InstallationCard.vue'
 import OwnPlaces from '../parts/OwnPlaces.vue'
+import PasswordForm from '../parts/PasswordForm.vue'
 import { useAttempt } from '../useAttempt'
 
 const { site } = defineProps<{ site: string }>()
 const queries = useQueryClient()
 const { data: here } = useQuery({ queryKey: ['sites'], queryFn: api.sites, select: sites => sites.find(one => one.key === site) })
-const { data: keys } = useQuery({ queryKey: ['access-keys'], queryFn: api.accessKeys })
 
 const name = ref('')
 const address = ref('')
@@ -31,8 +32,6 @@ watch(here, now => {
 }, { immediate: true })
 const said = ref('')
 const { wrong, attempt } = useAttempt()
-const keyName = ref('')
-const made = ref<NewKey | null>(null)
 
 const keep = () => attempt(async () => {
   said.value = ''
@@ -40,25 +39,16 @@ const keep = () => attempt(async () => {
   await queries.invalidateQueries({ queryKey: ['sites'] })
   said.value = 'Kept.'
 })
-const addKey = () => attempt(async () => {
-  made.value = await api.addAccessKey(keyName.value)
-  keyName.value = ''
-  await queries.invalidateQueries({ queryKey: ['access-keys'] })
-})
 const taken = ref<SetUpMade | null>(null)
 const bringIn = (document: string) => attempt(async () => {
   taken.value = await api.addSetUp(document)
   await queries.invalidateQueries({ queryKey: ['sites'] })
 })
-const removeKey = (id: number) => attempt(async () => {
-  await api.removeAccessKey(id)
-  await queries.invalidateQueries({ queryKey: ['access-keys'] })
-})
 </script>
 
 <template>
   <main class="page">
-    <div class="page-head"><div><h1>Site</h1><p class="lead">What this site is called, who may ask its searches, the keys that scripts use, names of places, and its set-up as a file.</p></div></div>
+    <div class="page-head"><div><h1>Site</h1><p class="lead">What this site is called and who may ask its searches, keys for scripts, names of places, its set-up as a file; and the installation with its copies.</p></div></div>
     <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
     <div class="two">
       <form class="slip" @submit.prevent="keep">
@@ -75,19 +65,7 @@ const removeKey = (id: number) => attempt(async () => {
         </div>
         <div class="row"><Button type="submit" label="Keep" /><span class="quiet" role="status">{{ said }}</span></div>
       </form>
-      <section class="slip">
-        <h2>Access keys</h2>
-        <p class="lead">A script that sends a key may do everything that an owner may.</p>
-        <ul v-if="keys && keys.length > 0">
-          <li v-for="key in keys" :key="key.id"><span><b>{{ key.name }}</b><small class="quiet">made {{ formatTime(key.created) }}</small></span>
-            <Button label="Remove" size="small" severity="danger" text :aria-label="`Remove the key ${key.name}`" @click="removeKey(key.id)" /></li>
-        </ul>
-        <p v-else class="quiet">There is none yet.</p>
-        <div v-if="made" class="made" role="status"><p><b>{{ made.name }}</b>: copy it now. It is shown this once and kept by nobody.</p><code>{{ made.key }}</code></div>
-        <form class="row" @submit.prevent="addKey">
-          <InputText v-model="keyName" required maxlength="80" placeholder="What it is for" aria-label="Name of the new key" /><Button type="submit" label="Make a key" severity="secondary" outlined />
-        </form>
-      </section>
+      <AccessKeys :site="site" />
       <OwnPlaces :site="site" />
       <section class="slip">
         <h2>Take it elsewhere</h2>
@@ -95,6 +73,8 @@ const removeKey = (id: number) => attempt(async () => {
         <div class="row"><Button as="a" :href="api.setUpFile(site)" download label="Save the set-up" icon="pi pi-download" severity="secondary" outlined /><FileButton label="Make a site of a set-up" accept=".json" @chosen="bringIn" /></div>
         <div v-if="taken" class="made" role="status"><p><b>The site is made.</b> <RouterLink :to="`/${taken.site}/content`">Go to it.</RouterLink></p><p v-for="note in taken.notes" :key="note">{{ note }}</p></div>
       </section>
+      <InstallationCard />
+      <PasswordForm />
     </div>
   </main>
 </template>
@@ -104,11 +84,6 @@ const removeKey = (id: number) => attempt(async () => {
 .two > * { break-inside: avoid; margin-bottom: 20px; }
 .slip { padding: 20px 24px 24px; display: grid; gap: 16px; }
 .row { display: flex; align-items: center; gap: 12px; }
-.row input { flex: 1; min-width: 0; }
-ul { list-style: none; margin: 0; padding: 0; }
-li { display: flex; align-items: center; justify-content: space-between; padding: 8px 0; border-bottom: 1px solid var(--line); }
-li small { display: block; }
 .made { padding: 12px; border-radius: 8px; background: var(--lamp-wash); display: grid; gap: 8px; }
-.made code { font-size: 14px; overflow-wrap: anywhere; user-select: all; }
 .remark { margin-bottom: 16px; }
 </style>

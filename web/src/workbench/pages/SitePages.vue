@@ -3,11 +3,13 @@ import { useQuery } from '@tanstack/vue-query'
 import Menu from 'primevue/menu'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { formatSize } from '../format'
 import { api } from '../ownerApi'
 import GoAnywhere from '../parts/GoAnywhere.vue'
 import KeysDialog from '../parts/KeysDialog.vue'
 import LanternMark from '../parts/LanternMark.vue'
 import { session } from '../session'
+import { useInstallation } from '../useInstallation'
 import { useKeys } from '../useSingleKeys'
 
 const { site } = defineProps<{ site: string }>()
@@ -18,6 +20,12 @@ const parts = [{ key: 'content', name: 'Content' }, { key: 'searches', name: 'Se
 const inPart = (key: string) => [key, ...(key === 'content' ? ['sources', 'health'] : [])].some(one => route.path.startsWith(`/${site}/${one}`))
 const { data: sites } = useQuery({ queryKey: ['sites'], queryFn: api.sites })
 const here = computed(() => sites.value?.find(one => one.key === site))
+const installation = useInstallation()
+const notice = computed(() => {
+  const now = installation.value
+  if (now && now.missing.length > 0) return `The database is not what it was, so nothing can be changed. ${now.missing.join(' ')} Visitors are answered from what the searches still know. Bring a copy back under Site, or ask whoever runs the service to accept the loss.`
+  return now?.full ? `The disk is nearly full (${formatSize(now.freeBytes)} left), so nothing can be changed. Visitors are answered all the same. Make room.` : ''
+})
 const initials = computed(() => (session.known.value?.name ?? '').split(/\s+/).map(word => word[0] ?? '').join('').slice(0, 2).toUpperCase())
 const menu = ref<InstanceType<typeof Menu>>()
 const going = ref(false)
@@ -49,7 +57,10 @@ useKeys({ 'Ctrl+k': () => { going.value = true }, '?': () => { keys.value = true
       <button type="button" class="person" aria-haspopup="menu" :aria-label="`Account of ${session.known.value?.name ?? ''}`" @click="menu?.toggle($event)">{{ initials }}</button>
       <Menu ref="menu" :model="account" popup />
     </header>
-    <div id="content" class="content" tabindex="-1"><RouterView v-if="here" :key="site" /></div>
+    <div id="content" class="content" tabindex="-1">
+      <p v-if="notice" class="remark bad notice" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" /><span>{{ notice }}</span></p>
+      <RouterView v-if="here" :key="site" />
+    </div>
     <GoAnywhere v-model="going" :site="site" />
     <KeysDialog v-model="keys" />
   </div>
@@ -74,5 +85,6 @@ nav a.here { background: #31454f; color: #fff; box-shadow: inset 0 -2px 0 var(--
 .person { width: 32px; height: 32px; border: 0; border-radius: 50%; background: var(--lamp); color: var(--ink); font-weight: 700; font-size: 12px; }
 .content { overflow: auto; min-height: 0; }
 .content:focus { outline: 0; }
+.notice { margin: 16px 24px 0; }
 @media (max-width: 760px) { .site, .go { display: none; } header { gap: 8px; } .mark { font-size: 0; } nav { margin: 0; } }
 </style>

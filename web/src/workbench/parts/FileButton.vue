@@ -1,12 +1,14 @@
 <script setup lang="ts">
-/** A button that asks for a file of the owner's, and gives its text. */
-const { label, accept } = defineProps<{ label: string, accept: string }>()
-const emit = defineEmits<{ chosen: [text: string] }>()
+/** A button that asks for a file of the owner's, and gives it, and its text where somebody wants that. */
+const { label, accept, asText = true } = defineProps<{ label: string, accept: string, asText?: boolean }>()
+const emit = defineEmits<{ chosen: [text: string], file: [file: File] }>()
 
 async function read(event: Event) {
   const field = event.target as HTMLInputElement
-  const text = await field.files?.[0]?.text()
+  const file = field.files?.[0]
+  const text = asText ? await file?.text() : undefined
   field.value = ''
+  if (file) emit('file', file)
   if (text !== undefined) emit('chosen', text)
 }
 </script>

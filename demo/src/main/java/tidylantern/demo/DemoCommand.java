@@ -20,10 +20,15 @@ public final class DemoCommand {
 
     private DemoCommand() {}
 
-    /** @param arguments the service's port, the site's port, name and password to sign in with, access key */
+    /**
+     * What is secret comes through the environment, which other users of the machine cannot read as they can arguments.
+     *
+     * @param arguments the service's port, the site's port
+     */
     public static void main(String[] arguments) throws IOException, InterruptedException {
         String service = "http://localhost:" + arguments[0];
         int sitePort = Integer.parseInt(arguments[1]);
+        String key = System.getenv("TIDY_LANTERN_ACCESS_KEY");
         StandInSite site;
         try {
             site = new StandInSite(sitePort, service, DemoLoader.SEARCH, LocalDate.now());
@@ -34,12 +39,12 @@ public final class DemoCommand {
         }
         try (site) {
             waitFor(service);
-            int items = new DemoLoader(service, arguments[4]).load(site.address(), LocalDate.now());
+            int items = new DemoLoader(service, key).load(site.address(), LocalDate.now());
             System.out.println("content: " + items + " items");
             System.out.println("workbench: " + service + "/workbench/");
             System.out.println("demo site: " + site.address() + "/");
-            System.out.println("sign in: " + arguments[2] + " / " + arguments[3]);
-            System.out.println("access key: " + arguments[4]);
+            System.out.println("sign in: " + System.getenv("TIDY_LANTERN_OWNER") + " / " + System.getenv("TIDY_LANTERN_PASSWORD"));
+            System.out.println("access key: " + key);
             System.out.println("ready");
             new CountDownLatch(1).await();
         }

@@ -320,6 +320,7 @@ class OwnerStoryTest {
     void anEmptyInstallationIsSetUpInTheBrowser(@TempDir Path data) {
         try (var service = tidylantern.server.RunningService.empty(data); Browser browser = Browser.wide()) {
             browser.open(service.address());
+            browser.see("#token").sendKeys(service.part(tidylantern.server.account.Accounts.class).firstStartToken());
             browser.see("#site-name").sendKeys("Cove");
             browser.type(browser.see("#site-address"), "https://cove.example");
             browser.see("#name").sendKeys("Perpetua");

@@ -19,12 +19,21 @@ import org.springframework.util.unit.DataSize;
  * @param answersPerSecond that one address may ask for, as a visitor, after a few seconds of more; 0 for any number
  * @param reserve room on the data's disk below which nothing is changed any more
  * @param acceptLoss whether a database that is gone or older than it was is to be taken as it is
+ * @param proxies addresses of reverse proxies that say truly where a request comes from and whether it came by TLS
  */
 @ConfigurationProperties("tidy-lantern")
 public record Settings(Path data, @Nullable String owner, @Nullable String password, @Nullable String accessKey, @Nullable List<String> allowedHosts,
-        @DefaultValue("100") int answersPerSecond, @DefaultValue("300MB") DataSize reserve, @DefaultValue("false") boolean acceptLoss) {
+        @DefaultValue("100") int answersPerSecond, @DefaultValue("300MB") DataSize reserve, @DefaultValue("false") boolean acceptLoss,
+        @Nullable List<String> proxies) {
     public Settings {
+        proxies = proxies == null ? List.of() : proxies.stream().map(String::strip).filter(proxy -> !proxy.isEmpty()).toList();
         allowedHosts = allowedHosts == null ? List.of() : List.copyOf(allowedHosts);
+    }
+
+    /** Never null, whatever was set. */
+    @Override
+    public List<String> proxies() {
+        return Objects.requireNonNullElse(proxies, List.of());
     }
 
     /** Never null, whatever was set. */
