@@ -19,6 +19,8 @@ public record CategoryPath(List<String> names) {
      * it and has limits further on, so a longer one is no value.
      */
     public static final int MOST_BYTES = 1_500;
+    /** Between two levels, as people write trees. */
+    public static final String LEVELS = " > ";
 
     public CategoryPath {
         names = names.stream().map(String::strip).toList();
@@ -27,9 +29,12 @@ public record CategoryPath(List<String> names) {
         Require.shortEnough(String.join("/", names), MOST_BYTES, "a category with all above it");
     }
 
-    /** Reads {@code North Isle/Pell Harbour}; empty pieces, as of a slash at either end, are passed over. */
+    /**
+     * Reads {@code North Isle/Pell Harbour}, or {@code North Isle > Pell Harbour}, where names may hold slashes; empty pieces, as
+     * of a slash at either end, are passed over.
+     */
     public static CategoryPath parse(String text) {
-        List<String> names = List.of(text.split("/")).stream().map(String::strip).filter(name -> !name.isEmpty()).toList();
+        List<String> names = List.of(text.split(text.contains(LEVELS) ? LEVELS : "/")).stream().map(String::strip).filter(name -> !name.isEmpty()).toList();
         require(!names.isEmpty(), "%s names no category", Require.shown(text));
         return new CategoryPath(names);
     }

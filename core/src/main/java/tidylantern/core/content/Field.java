@@ -14,13 +14,29 @@ import org.jspecify.annotations.Nullable;
  * @param label what owners and visitors read
  * @param unit that its numbers are in, as the owner writes it ({@code m²}, {@code min}); null where there is none
  * @param merged category values that the owner merged into others, each with all below it; empty for other kinds
+ * @param guessed whether its kind was told from values alone: then it gives way to values that do not fit it
  */
-public record Field(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, Map<CategoryPath, CategoryPath> merged) {
+public record Field(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, Map<CategoryPath, CategoryPath> merged, boolean guessed) {
     public Field {
         require(!label.isBlank(), "the field \"%s\" has no label", key);
         unit = unit == null || unit.isBlank() ? null : unit.strip();
         require(unit == null || unit.length() <= 20, "the unit \"%s\" is longer than 20 characters", unit);
         merged = Map.copyOf(merged);
+    }
+
+    /** Of a kind that somebody said. */
+    public Field(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, Map<CategoryPath, CategoryPath> merged) {
+        this(key, kind, property, label, unit, merged, false);
+    }
+
+    /** The same, as a guess. */
+    public Field guess() {
+        return ofKind(kind, true);
+    }
+
+    /** The same, of another kind. */
+    public Field ofKind(FieldKind other, boolean byGuess) {
+        return new Field(key, other, property, label, unit, merged, byGuess);
     }
 
     public Field(FieldKey key, FieldKind kind, String property, String label) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -48,6 +49,10 @@ public final class KindGuess {
         }
         if (singles.isEmpty()) {
             return FieldKind.TEXT;
+        }
+        if (singles.stream().anyMatch(List.class::isInstance)) {
+            // A list of names in a list of values is how a path of a tree is written out.
+            return all(singles, single -> single instanceof String || single instanceof List<?> names && all(names, String.class::isInstance)) ? FieldKind.CATEGORY : FieldKind.TEXT;
         }
         if (all(singles, Boolean.class::isInstance)) {
             return FieldKind.YES_NO;
@@ -90,11 +95,16 @@ public final class KindGuess {
         if (all(texts, text -> CODE.matcher(text).matches() && text.chars().anyMatch(Character::isDigit))) {
             return FieldKind.CODE;
         }
-        boolean brief = all(texts, text -> text.length() <= 60 && text.split("\\s+").length <= 6 && !text.endsWith("."));
+        boolean paths = all(texts, text -> text.indexOf('/') > 0 || text.contains(CategoryPath.LEVELS));
+        // A path may be long; it is its names that are brief.
+        boolean brief = all(texts, text -> Stream.of(text.split(text.contains(CategoryPath.LEVELS) ? CategoryPath.LEVELS : "/")).allMatch(KindGuess::isBrief));
         Set<String> distinct = new HashSet<>(texts);
         boolean recurring = texts.size() >= 4 && distinct.size() * 2 <= texts.size();
-        boolean paths = all(texts, text -> text.indexOf('/') > 0);
         return brief && (lists || recurring || paths) ? FieldKind.CATEGORY : FieldKind.TEXT;
+    }
+
+    private static boolean isBrief(String name) {
+        return name.length() <= 60 && name.strip().split("\\s+").length <= 6 && !name.endsWith(".");
     }
 
     private static boolean has(@Nullable Object object, String key) {

@@ -59,13 +59,13 @@ class ContentStore {
     Map<String, List<Field>> fields(String site) {
         Map<String, Map<CategoryPath, CategoryPath>> merged = merged(site);
         Map<String, List<Field>> byCollection = new HashMap<>();
-        jdbc.sql("SELECT collection_key, field_key, kind, property, label, unit FROM field WHERE site_key = :site ORDER BY collection_key, place, field_key")
+        jdbc.sql("SELECT collection_key, field_key, kind, property, label, unit, guessed FROM field WHERE site_key = :site ORDER BY collection_key, place, field_key")
                 .param("site", site)
                 .query(row -> {
                     String collection = row.getString("collection_key");
                     String key = row.getString("field_key");
                     byCollection.computeIfAbsent(collection, of -> new ArrayList<>()).add(new Field(new FieldKey(key), FieldKind.of(row.getString("kind")),
-                            row.getString("property"), row.getString("label"), row.getString("unit"), merged.getOrDefault(collection + "/" + key, Map.of())));
+                            row.getString("property"), row.getString("label"), row.getString("unit"), merged.getOrDefault(collection + "/" + key, Map.of()), row.getBoolean("guessed")));
                 });
         return byCollection;
     }
@@ -97,17 +97,17 @@ class ContentStore {
 
     void addField(String site, CollectionKey collection, Field field) {
         jdbc.sql("""
-                INSERT INTO field (site_key, collection_key, field_key, kind, property, label, unit, place)
-                VALUES (:site, :collection, :key, :kind, :property, :label, :unit,
+                INSERT INTO field (site_key, collection_key, field_key, kind, property, label, unit, guessed, place)
+                VALUES (:site, :collection, :key, :kind, :property, :label, :unit, :guessed,
                         (SELECT COUNT(*) FROM field WHERE site_key = :site AND collection_key = :collection))""")
                 .param("site", site).param("collection", collection.value()).param("key", field.key().value())
-                .param("kind", field.kind().toString()).param("property", field.property()).param("label", field.label()).param("unit", field.unit()).update();
+                .param("kind", field.kind().toString()).param("property", field.property()).param("label", field.label()).param("unit", field.unit()).param("guessed", field.guessed()).update();
     }
 
     void changeField(String site, CollectionKey collection, Field field) {
-        jdbc.sql("UPDATE field SET kind = :kind, label = :label, unit = :unit WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
+        jdbc.sql("UPDATE field SET kind = :kind, label = :label, unit = :unit, guessed = :guessed WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
                 .param("site", site).param("collection", collection.value()).param("key", field.key().value())
-                .param("kind", field.kind().toString()).param("label", field.label()).param("unit", field.unit()).update();
+                .param("kind", field.kind().toString()).param("label", field.label()).param("unit", field.unit()).param("guessed", field.guessed()).update();
     }
 
     /** How many items each collection has; none for those without. */

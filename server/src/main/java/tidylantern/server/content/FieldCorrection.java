@@ -12,6 +12,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemId;
@@ -55,6 +56,8 @@ class FieldCorrection {
     }
 
     /**
+     * One that is not there yet is made, of the property of that name, so that its kind stands before anything is pushed.
+     *
      * @param unit null for none
      * @throws Refusal if another collection has the key with another kind, or an item's value does not fit the new kind;
      *     nothing is changed then
@@ -65,7 +68,13 @@ class FieldCorrection {
         }
         inTurn(site, () -> {
             Collection collection = contents.collection(site, collectionKey);
-            Field before = contents.field(site, collectionKey, fieldKey);
+            Field before = FieldKey.fits(fieldKey) ? collection.field(new FieldKey(fieldKey)) : null;
+            if (before == null) {
+                Field made = new Field(new FieldKey(fieldKey), kind, fieldKey, label.strip(), unit, Map.of());
+                mustAgree(contents.of(site), collection, made);
+                store.addField(site, collection.key(), made);
+                return;
+            }
             Field after = new Field(before.key(), kind, before.property(), label.strip(), unit, before.merged());
             if (before.kind() != kind) {
                 mustAgree(contents.of(site), collection, after);
@@ -116,7 +125,7 @@ class FieldCorrection {
             }
             Map<CategoryPath, CategoryPath> merged = new HashMap<>(field.merged());
             change.accept(merged);
-            store.putMerged(site, collection.key(), new Field(field.key(), field.kind(), field.property(), field.label(), field.unit(), merged));
+            store.putMerged(site, collection.key(), new Field(field.key(), field.kind(), field.property(), field.label(), field.unit(), merged, field.guessed()));
             store.touch(site, collection.key(), store.nextChange(site));
         });
     }

@@ -13,11 +13,12 @@ import tidylantern.core.content.FieldKind;
  * @param refusals of those refused, the first {@link ItemIntake#MOST_TOLD}
  * @param changes of those added, changed and removed, the first {@link ItemIntake#MOST_TOLD} of each
  * @param passedOver properties that no field holds, and why
+ * @param gaveWay fields whose guessed kind did not fit what came
  * @param notRemoved why nothing was removed although everything was to be named; null where nothing kept it
  */
 public record IntakeReport(int added, int changed, int unchanged, int removed, int refused, List<Refused> refusals, List<Change> changes,
-        List<NewField> newFields, List<PassedOver> passedOver, @Nullable String notRemoved) {
-    public static final IntakeReport NOTHING = new IntakeReport(0, 0, 0, 0, 0, List.of(), List.of(), List.of(), List.of(), null);
+        List<NewField> newFields, List<PassedOver> passedOver, List<GaveWay> gaveWay, @Nullable String notRemoved) {
+    public static final IntakeReport NOTHING = new IntakeReport(0, 0, 0, 0, 0, List.of(), List.of(), List.of(), List.of(), List.of(), null);
 
     /**
      * One item that was not taken.
@@ -44,6 +45,14 @@ public record IntakeReport(int added, int changed, int unchanged, int removed, i
 
     /** A field that was made for a property seen for the first time, with the kind guessed for it. */
     public record NewField(String property, FieldKey key, FieldKind kind, String label) {}
+
+    /**
+     * A field whose guessed kind gave way, since a value did not fit it.
+     *
+     * @param from the kind that was guessed
+     * @param reason what did not fit
+     */
+    public record GaveWay(FieldKey key, FieldKind from, FieldKind to, String reason) {}
 
     public record PassedOver(String property, String reason) {}
 }

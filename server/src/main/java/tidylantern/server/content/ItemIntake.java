@@ -62,6 +62,8 @@ public class ItemIntake {
     private static final int BATCH = 500;
     private static final int MOST_FIELDS = 200;
     private static final int TITLE_KEPT = 300;
+    /** Kinds that a text may fail to be; the others take any text that is short enough. */
+    private static final Set<FieldKind> GIVING_WAY = Set.of(FieldKind.LINK, FieldKind.IMAGE, FieldKind.NUMBER, FieldKind.MONEY, FieldKind.DATE, FieldKind.PLACE, FieldKind.YES_NO);
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     private final ContentStore store;
@@ -204,12 +206,14 @@ public class ItemIntake {
         private final Map<String, MappedField> declared;
         private final int before;
         private Collection collection;
+        private ItemReader reader;
         private final Map<String, Integer> lineById = new HashMap<>();
         private final List<IntakeReport.Refused> refusals = new ArrayList<>();
         private final List<IntakeReport.Change> changes = new ArrayList<>();
         private final List<IntakeReport.NewField> newFields = new ArrayList<>();
         private final Map<IntakeReport.What, Integer> told = new EnumMap<>(IntakeReport.What.class);
         private final Map<String, String> passedOver = new LinkedHashMap<>();
+        private final List<IntakeReport.GaveWay> gaveWay = new ArrayList<>();
         private long change;
         private int added;
         private int changed;
@@ -226,12 +230,13 @@ public class ItemIntake {
             this.watch = watch;
             this.declared = manner.fields().stream().collect(Collectors.toMap(MappedField::property, field -> field));
             this.collection = contents.collection(site, key.value());
+            this.reader = new ItemReader(collection);
             this.before = store.count(site, key);
         }
 
         IntakeReport report() {
             return new IntakeReport(added, changed, unchanged, removed, refused, List.copyOf(refusals), List.copyOf(changes), List.copyOf(newFields),
-                    passedOver.entrySet().stream().map(one -> new IntakeReport.PassedOver(one.getKey(), one.getValue())).toList(), notRemoved());
+                    passedOver.entrySet().stream().map(one -> new IntakeReport.PassedOver(one.getKey(), one.getValue())).toList(), List.copyOf(gaveWay), notRemoved());
         }
 
         private @Nullable String notRemoved() {
@@ -311,7 +316,7 @@ public class ItemIntake {
             }
             room.require(0);
             meetNewProperties(batch);
-            ItemReader reader = new ItemReader(collection);
+            reader = new ItemReader(collection);
             List<ContentStore.StoredItem> kept = new ArrayList<>();
             List<String> arrived = new ArrayList<>();
             List<String> gone = new ArrayList<>();
@@ -332,7 +337,7 @@ public class ItemIntake {
                 try {
                     Map<String, @Nullable Object> said = manner.partial() && old != null ? merged(old, parsed.properties()) : parsed.properties();
                     said.values().removeIf(Objects::isNull);
-                    Item item = reader.read(parsed.id(), said);
+                    Item item = read(parsed.id(), said);
                     String properties = json.writeValueAsString(said);
                     if (before != null && properties.equals(old)) {
                         unchanged++;
@@ -366,6 +371,47 @@ public class ItemIntake {
                 store.claim(site, key, claimed, Objects.requireNonNull(manner.source()));
             }
             remove(gone);
+        }
+
+        /** What was guessed gives way to what comes; what somebody said of a field refuses it. */
+        private Item read(ItemId id, Map<String, @Nullable Object> said) throws ItemRefused {
+            while (true) {
+                try {
+                    return reader.read(id, said);
+                } catch (ItemRefused unfit) {
+                    Field field = collection.byProperty().get(String.valueOf(unfit.property()));
+                    if (field == null || !field.guessed() || !GIVING_WAY.contains(field.kind()) || !isText(said.get(field.property())) || !guessedEverywhere(field)) {
+                        throw unfit;
+                    }
+                    giveWay(field, String.valueOf(unfit.getMessage()));
+                }
+            }
+        }
+
+        private static boolean isText(@Nullable Object value) {
+            return value instanceof String || value instanceof List<?> list && list.stream().allMatch(String.class::isInstance);
+        }
+
+        /** A key has one kind in a site, so it gives way in all collections or in none. */
+        private boolean guessedEverywhere(Field field) {
+            return contents.of(site).collections().stream().map(other -> other.field(field.key())).filter(Objects::nonNull).allMatch(Field::guessed);
+        }
+
+        private void giveWay(Field field, String reason) {
+            for (Collection other : contents.of(site).collections()) {
+                Field there = other.key().equals(key) ? field : other.field(field.key());
+                if (there != null) {
+                    store.changeField(site, other.key(), there.ofKind(FieldKind.TEXT, true));
+                    // The index holds it as what it was.
+                    store.touch(site, other.key(), change());
+                }
+            }
+            List<Field> fields = new ArrayList<>(collection.fields());
+            fields.replaceAll(one -> one.key().equals(field.key()) ? field.ofKind(FieldKind.TEXT, true) : one);
+            collection = new Collection(collection.key(), collection.label(), collection.language(), fields);
+            reader = new ItemReader(collection);
+            newFields.replaceAll(one -> one.key().equals(field.key()) ? new IntakeReport.NewField(one.property(), one.key(), FieldKind.TEXT, one.label()) : one);
+            gaveWay.add(new IntakeReport.GaveWay(field.key(), field.kind(), FieldKind.TEXT, reason));
         }
 
         private Map<String, @Nullable Object> merged(String old, Map<String, @Nullable Object> said) {
@@ -441,7 +487,7 @@ public class ItemIntake {
                     continue;
                 }
                 MappedField said = declared.get(property);
-                Field field = said == null ? field(property, KindGuess.of(property, sample.getValue()), Field.labelFrom(property), null) : field(property, said.kind(), said.label(), said.unit());
+                Field field = said == null ? field(property, KindGuess.of(property, sample.getValue()), Field.labelFrom(property), null).guess() : field(property, said.kind(), said.label(), said.unit());
                 store.addField(site, key, field);
                 List<Field> fields = new ArrayList<>(collection.fields());
                 fields.add(field);

@@ -337,6 +337,7 @@ public class Syncs implements SmartLifecycle {
             IntakeReport taken = intake.take(source.site(), given.collection().value(), () -> Files.newInputStream(spool(sync)),
                     new ItemIntake.Manner(true, given.removesMissing() && spooled.whole(), mayRemoveMany, source.id(), given.mapping().fields()),
                     ItemIntake.Watch.of(lines -> { }, () -> now.stop));
+            taken.gaveWay().forEach(field -> notes.add("The field “%s” was taken for %s and is text now: %s. Set its kind under Fields to have what does not fit refused.".formatted(field.key(), field.from(), field.reason())));
             if (taken.notRemoved() != null) {
                 notes.add(taken.notRemoved());
             }

@@ -38,6 +38,8 @@ final class Arrival implements ReadListener, AsyncListener {
     private final byte[] some = new byte[AT_ONCE];
     private long bytes;
     private boolean ended;
+    /** Once the body was refused: what becomes of the rest of it. */
+    private @Nullable Discarding discarding;
 
     /**
      * Where a body goes.
@@ -61,6 +63,10 @@ final class Arrival implements ReadListener, AsyncListener {
 
     @Override
     public synchronized void onDataAvailable() throws IOException {
+        if (discarding != null) {
+            discarding.onDataAvailable();
+            return;
+        }
         ServletInputStream in = waiting.getRequest().getInputStream();
         while (!ended && in.isReady()) {
             int n = in.read(some);
@@ -71,6 +77,7 @@ final class Arrival implements ReadListener, AsyncListener {
             Refusal objection = bytes > rule.mostBytes() ? RequestHeads.tooLarge(rule) : place.file() == null ? null : tooFull(n);
             if (objection != null) {
                 refuse(objection);
+                onDataAvailable();
                 return;
             }
             into.write(some, 0, n);
@@ -88,6 +95,9 @@ final class Arrival implements ReadListener, AsyncListener {
 
     @Override
     public synchronized void onAllDataRead() throws IOException {
+        if (discarding != null) {
+            discarding.onAllDataRead();
+        }
         if (ended) {
             return;
         }
@@ -100,6 +110,10 @@ final class Arrival implements ReadListener, AsyncListener {
     /** The sender broke off, or what came could not be kept. */
     @Override
     public synchronized void onError(Throwable failure) {
+        if (discarding != null) {
+            discarding.onError(failure);
+            return;
+        }
         try {
             refuse(Refusal.bad(null, "The body broke off or could not be kept. Nothing of it was kept; send it again."));
         } catch (IOException gone) {
@@ -109,6 +123,10 @@ final class Arrival implements ReadListener, AsyncListener {
 
     @Override
     public synchronized void onTimeout(AsyncEvent event) throws IOException {
+        if (discarding != null) {
+            discarding.onTimeout(event);
+            return;
+        }
         refuse(new Refusal(HttpStatus.REQUEST_TIMEOUT, null, "The body did not arrive within %d seconds. Nothing of it was kept; send it again, in smaller parts if need be.".formatted(rule.time().toSeconds())));
     }
 
@@ -116,11 +134,12 @@ final class Arrival implements ReadListener, AsyncListener {
         if (ended) {
             return;
         }
-        end();
-        try {
-            problems.write((HttpServletResponse) waiting.getResponse(), refusal);
-        } finally {
-            waiting.complete();
+        ended = true;
+        into.close();
+        // Whoever is too slow to send is not waited for any longer; others read the refusal once they have sent the rest.
+        discarding = new Discarding(waiting, done, () -> problems.write((HttpServletResponse) waiting.getResponse(), refusal));
+        if (refusal.status() == HttpStatus.REQUEST_TIMEOUT) {
+            discarding.onError(new IOException("too slow"));
         }
     }
 
@@ -132,7 +151,9 @@ final class Arrival implements ReadListener, AsyncListener {
 
     @Override
     public synchronized void onComplete(AsyncEvent event) throws IOException {
-        if (!ended) {
+        if (discarding != null) {
+            discarding.onComplete(event);
+        } else if (!ended) {
             end();
         }
         if (place.file() != null) {

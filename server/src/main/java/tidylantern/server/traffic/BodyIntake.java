@@ -28,7 +28,6 @@ import tidylantern.server.platform.Refusal;
  * is not listened to.
  */
 final class BodyIntake implements Filter {
-    private static final long MOST_BEFORE_SECURITY = 200_000;
     /** Larger ones are received into a file. */
     private static final long MOST_IN_MEMORY = 5_000_000;
 
@@ -51,7 +50,7 @@ final class BodyIntake implements Filter {
     @Override
     public void doFilter(ServletRequest given, ServletResponse answer, FilterChain chain) throws IOException, ServletException {
         HttpServletRequest request = (HttpServletRequest) given;
-        boolean here = folder != null ? RequestHeads.bringsBody(request) : request.getContentLengthLong() > 0 && request.getContentLengthLong() <= MOST_BEFORE_SECURITY;
+        boolean here = folder != null ? RequestHeads.bringsBody(request) : RequestHeads.isShort(request);
         if (!here) {
             chain.doFilter(given, answer);
             return;
@@ -69,7 +68,7 @@ final class BodyIntake implements Filter {
         try {
             BodyRule rule = BodyRule.of(request.getMethod(), request.getRequestURI());
             Path file = folder != null && rule.mostBytes() > MOST_IN_MEMORY ? PrivateFiles.make(folder, "body-") : null;
-            AsyncContext waiting = request.startAsync(request, response);
+            AsyncContext waiting = request.startAsync(request, UnreadBodies.rawResponse(request, response));
             waiting.setTimeout(rule.time().toMillis());
             Arrival arrival = new Arrival(waiting, rule, new Arrival.Place(file, folder == null, RequestHeads.gzip(request)), problems, room, () -> underWay.giveBack(client));
             waiting.addListener(arrival);

@@ -8,10 +8,17 @@ import tidylantern.server.platform.Refusal;
 
 /** What the head of a request says about its body. */
 final class RequestHeads {
+    private static final long MOST_SHORT = 200_000;
+
     private RequestHeads() {}
 
     static boolean bringsBody(HttpServletRequest request) {
         return request.getContentLengthLong() > 0 || request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null;
+    }
+
+    /** Whether it says of itself that it is so short that it can be received whoever sends it. */
+    static boolean isShort(HttpServletRequest request) {
+        return request.getContentLengthLong() > 0 && request.getContentLengthLong() <= MOST_SHORT;
     }
 
     static boolean gzip(HttpServletRequest request) {

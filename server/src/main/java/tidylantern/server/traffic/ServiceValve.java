@@ -32,6 +32,7 @@ final class ServiceValve extends ValveBase {
 
     @Override
     public void invoke(Request request, Response response) throws IOException, ServletException {
+        UnreadBodies.howToDrop(request, () -> request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null));
         String client = Clients.of(request);
         // Without an address where the head could not be read.
         boolean owners = String.valueOf(request.getRequestURI()).startsWith(OWNERS);
@@ -52,7 +53,7 @@ final class ServiceValve extends ValveBase {
             }
         }
         if (!request.isAsync() && !request.getCoyoteRequest().isFinished()) {
-            request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null);
+            UnreadBodies.drop(request);
         }
     }
 

@@ -33,6 +33,12 @@ class TrafficFilters {
         return at(Ordered.HIGHEST_PRECEDENCE + 10, new RequestHeadCheck(problems), DispatcherType.REQUEST);
     }
 
+    /** Around everything behind it that may refuse a request by its head. */
+    @Bean
+    FilterRegistrationBean<UnreadBodies> unreadBodies() {
+        return at(Ordered.HIGHEST_PRECEDENCE + 9, new UnreadBodies(bodiesUnderWay), DispatcherType.REQUEST);
+    }
+
     @Bean
     FilterRegistrationBean<AnswerRate> answerRate(Settings settings, Clock clock, Problems problems) {
         // Behind security, which says in the refusal that the site's own script may read it.

@@ -50,7 +50,7 @@ class PushTest {
 
     @Test
     void everyBadLineIsRefusedWithItsNumberAndReasonAndTheRestIsKept() {
-        counts(api.push("posts", "{\"id\":\"good-0\",\"title\":\"Tells that prices are money\",\"price\":480}"), 1, 0, 0, 0);
+        api.put("/api/owner/sites/isles/collections/posts/fields/price", "{\"kind\":\"money\",\"label\":\"Price\"}");
         String lines = """
                 {"id":"good-1","title":"Kept","price":480}
                 {"id":"cut off

@@ -19,3 +19,6 @@ CREATE TABLE secret (
     name   VARCHAR(40) PRIMARY KEY,
     secret VARCHAR(200) NOT NULL
 );
+
+-- Whether a field's kind was told from values alone, so that it gives way to values that do not fit it.
+ALTER TABLE field ADD COLUMN guessed BOOLEAN DEFAULT FALSE NOT NULL;
