@@ -33,6 +33,7 @@ export type CountedValue = Schemas['Counted']
 export type SearchFace = Schemas['SearchFace']
 
 export type Installation = Schemas['Installation']
+export type RefusedOrigin = Schemas['RefusedOrigin']
 export type SetUpMade = Schemas['Made']
 export type Session = Schemas['Session']
 export type Site = Schemas['Site']

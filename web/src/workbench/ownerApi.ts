@@ -1,7 +1,7 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, Installation, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, ReachedPage,
+  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, Installation, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, RefusedOrigin, ReachedPage,
   NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, SynonymEffect, Sync, Trial, TrialsRun,
 } from '../shared/contract'
 
@@ -41,6 +41,7 @@ export const api = {
 
   sites: () => get<Site[]>('/sites'),
   changeSite: (site: string, given: { name: string, address: string, origins: string[], timeZone: string | null }) => send<Site>('PUT', `/sites/${path(site)}`, given),
+  refusedOrigins: (site: string) => get<RefusedOrigin[]>(`/sites/${path(site)}/refused-origins`),
   setUpFile: (site: string) => `${root}/sites/${path(site)}/set-up`,
   /** @param document the text of a set-up's file */
   addSetUp: async (document: string) => (await fetchJson<SetUpMade>(`${root}/set-ups`, { ...change('POST', undefined), body: document })).body,

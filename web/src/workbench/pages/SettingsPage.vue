@@ -6,6 +6,7 @@ import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import { ref, watch } from 'vue'
 import type { SetUpMade } from '../../shared/contract'
+import { counted, formatTime } from '../format'
 import { api } from '../ownerApi'
 import AccessKeys from '../parts/AccessKeys.vue'
 import FileButton from '../parts/FileButton.vue'
@@ -39,6 +40,12 @@ const keep = () => attempt(async () => {
   await queries.invalidateQueries({ queryKey: ['sites'] })
   said.value = 'Kept.'
 })
+const { data: refused } = useQuery({ queryKey: ['refused-origins', () => site], queryFn: () => api.refusedOrigins(site), staleTime: 0 })
+async function allow(origin: string) {
+  origins.value = `${origins.value.trim()}\n${origin}`.trim()
+  await keep()
+  await queries.invalidateQueries({ queryKey: ['refused-origins'] })
+}
 const taken = ref<SetUpMade | null>(null)
 const bringIn = (document: string) => attempt(async () => {
   taken.value = await api.addSetUp(document)
@@ -63,6 +70,10 @@ const bringIn = (document: string) => attempt(async () => {
           <label for="origins">Origins that may ask</label><Textarea id="origins" v-model="origins" rows="3" auto-resize aria-describedby="origins-help" />
           <small id="origins-help">One a line, such as https://www.your-site.example. Browsers on other pages are turned away.</small>
         </div>
+        <div v-if="refused && refused.length > 0" class="refused">
+          <p><b>Turned away lately</b> <span class="quiet">Pages at these addresses asked your searches. If one is yours, let it.</span></p>
+          <ul><li v-for="one in refused" :key="one.origin"><span>{{ one.origin }} <small class="quiet">{{ counted(one.times, 'time') }}, last {{ formatTime(one.last) }}</small></span><Button label="Allow" size="small" severity="secondary" outlined :aria-label="`Allow ${one.origin}`" @click="allow(one.origin)" /></li></ul>
+        </div>
         <div class="row"><Button type="submit" label="Keep" /><span class="quiet" role="status">{{ said }}</span></div>
       </form>
       <AccessKeys :site="site" />
@@ -85,5 +96,9 @@ const bringIn = (document: string) => attempt(async () => {
 .slip { padding: 20px 24px 24px; display: grid; gap: 16px; }
 .row { display: flex; align-items: center; gap: 12px; }
 .made { padding: 12px; border-radius: 8px; background: var(--lamp-wash); display: grid; gap: 8px; }
+.refused { padding: 12px; border-radius: 8px; background: var(--lamp-wash); display: grid; gap: 8px; }
+.refused ul { list-style: none; margin: 0; padding: 0; }
+.refused li { display: flex; align-items: center; justify-content: space-between; gap: 12px; padding: 4px 0; overflow-wrap: anywhere; }
+.refused li small { display: block; }
 .remark { margin-bottom: 16px; }
 </style>

@@ -22,6 +22,10 @@ public final class Addresses {
         try {
             URI uri = new URI(address.replaceAll("[^\\x21-\\x7e]", "x"));
             String scheme = uri.getScheme();
+            if (uri.getRawAuthority() != null && uri.getRawAuthority().endsWith(":")) {
+                // https://http://… is an address that somebody put behind the beginning of another.
+                return false;
+            }
             return scheme == null || ((scheme.equalsIgnoreCase("http") || scheme.equalsIgnoreCase("https")) && uri.getRawAuthority() != null);
         } catch (URISyntaxException notAnAddress) {
             return false;

@@ -23,9 +23,18 @@ import tidylantern.core.place.Gazetteer;
 /** One query with all that it is asked of; what ways on from it are made from and tried on. */
 record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, ReadQuery read, Narrowing narrowing, Effort effort) {
     static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer) throws IOException {
+        return of(searcher, content, design, query, gazetteer, false);
+    }
+
+    /** The same for what somebody is typing. */
+    static Asked whileTyping(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer) throws IOException {
+        return of(searcher, content, design, query, gazetteer, true);
+    }
+
+    private static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer, boolean typing) throws IOException {
         Located located = Located.of(searcher, design, content, gazetteer, query.whereabouts());
         Effort effort = new Effort();
-        return new Asked(searcher, content, design, query, located, ReadQuery.read(query, design, content, searcher, effort), Narrowing.of(query, design, content, searcher, located), effort);
+        return new Asked(searcher, content, design, query, located, ReadQuery.read(query, design, content, searcher, effort, typing), Narrowing.of(query, design, content, searcher, located), effort);
     }
 
     /** In which order its results stand. */
@@ -46,7 +55,7 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
     /** The same filters with other words. */
     Asked with(String text) throws IOException {
         VisitorQuery other = query.withText(text);
-        return new Asked(searcher, content, design, other, located, ReadQuery.read(other, design, content, searcher, effort), narrowing, effort);
+        return new Asked(searcher, content, design, other, located, ReadQuery.read(other, design, content, searcher, effort, false), narrowing, effort);
     }
 
     int total() throws IOException {

@@ -208,7 +208,7 @@ final class Explainer {
             }
         }
         // Whether slips are forgiven hangs on what is in reach, so words are looked at as if the item were.
-        ReadQuery then = inReach.equals(design) ? asked.read() : ReadQuery.read(query, inReach, content, searcher, new Effort());
+        ReadQuery then = inReach.equals(design) ? asked.read() : ReadQuery.read(query, inReach, content, searcher, new Effort(), false);
         if (!then.startingList()) {
             if (then.parts().isEmpty()) {
                 if (!finds(then.asked(), document)) {
@@ -353,7 +353,7 @@ final class Explainer {
         }
         Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
         for (Map.Entry<Kind, Fix> candidate : candidates) {
-            ReadQuery then = ReadQuery.read(query, candidate.getValue().change().apply(design), content, searcher, new Effort());
+            ReadQuery then = ReadQuery.read(query, candidate.getValue().change().apply(design), content, searcher, new Effort(), false);
             for (ReadQuery.Part part : then.parts()) {
                 if (part.match().typed().equals(word) && finds(part.query(), document)) {
                     fixes.computeIfAbsent(candidate.getKey(), kind -> new ArrayList<>()).add(candidate.getValue());

@@ -21,6 +21,7 @@ import tidylantern.core.index.WordForms;
 
 /** A query as the engine runs it: the items in reach, and of those the ones that hold enough of the words. */
 final class ReadQuery {
+    private static final int FEWEST_SUBMITTED = 1;
     /** A word that stands in this many items in reach is taken to be spelled right. */
     private static final int SPELLED_RIGHT_FROM = 3;
     /** Codes of up to this many pieces are found when spaces part them. */
@@ -85,10 +86,15 @@ final class ReadQuery {
         return matches.isEmpty();
     }
 
-    /** Below the fewest letters, and where nothing but punctuation was typed, the starting list stands. */
-    static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher, Effort effort) throws IOException {
+    /**
+     * Below the fewest letters, while somebody types, and where nothing but punctuation was typed, the starting list stands. A
+     * query that was submitted is always asked.
+     *
+     * @param typing whether it may still be half typed
+     */
+    static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher, Effort effort, boolean typing) throws IOException {
         Query reach = ReachQuery.of(design.reach());
-        if (query.letters() < design.words().fewestLetters()) {
+        if (query.letters() < (typing ? design.words().fewestLetters() : FEWEST_SUBMITTED)) {
             return new ReadQuery(reach, reach, reach, List.of(), List.of());
         }
         return new Reader(design, content, searcher, reach, effort).read(query);

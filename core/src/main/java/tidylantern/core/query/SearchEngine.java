@@ -219,7 +219,7 @@ public final class SearchEngine {
     public LiveAnswer live(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
             return inTime(searcher -> {
-                Asked asked = Asked.of(searcher, content, design, query, gazetteer);
+                Asked asked = Asked.whileTyping(searcher, content, design, query, gazetteer);
                 ReadQuery read = asked.read();
                 Ordering ordering = asked.liveOrdering();
                 Map<String, TopFieldDocs> found = searcher.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION));

@@ -35,7 +35,7 @@ final class TextFilter implements OneFilter {
         this.searcher = searcher;
         VisitorQuery asked = new VisitorQuery(given.isEmpty() ? "" : given.getFirst(), 1);
         Words words = design.words().withWeights(List.of(new FieldWeight(filter.field(), 1))).withNeeded(Words.WordsNeeded.ALL).withOperators(false);
-        ReadQuery read = ReadQuery.read(asked, design.withWords(words), content, searcher, new Effort());
+        ReadQuery read = ReadQuery.read(asked, design.withWords(words), content, searcher, new Effort(), false);
         text = read.startingList() ? "" : asked.text().strip();
         passed = read.startingList() ? null : read.lucene();
     }

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -25,8 +26,10 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 import org.springframework.web.cors.CorsConfiguration;
+import org.springframework.web.cors.CorsUtils;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tidylantern.server.platform.Problems;
+import tidylantern.server.site.RefusedOrigins;
 import tidylantern.server.site.Sites;
 
 /**
@@ -45,13 +48,13 @@ class Security {
     /** What visitors meet: no session, no cookie, nothing to sign. */
     @Bean
     @Order(1)
-    SecurityFilterChain visitors(HttpSecurity http, Sites sites) throws Exception {
+    SecurityFilterChain visitors(HttpSecurity http, Sites sites, RefusedOrigins refused) throws Exception {
         return http
                 .securityMatcher("/api/public/**", "/s/**", "/elements/**", "/hosted.css", "/lantern.svg")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .cors(cors -> cors.configurationSource(request -> origins(request, sites)))
+                .cors(cors -> cors.configurationSource(request -> origins(request, sites, refused)))
                 .headers(headers -> headers
                         .cacheControl(cache -> cache.disable())
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
@@ -91,7 +94,7 @@ class Security {
                 .build();
     }
 
-    private static @Nullable CorsConfiguration origins(HttpServletRequest request, Sites sites) {
+    private static @Nullable CorsConfiguration origins(HttpServletRequest request, Sites sites, RefusedOrigins refused) {
         CorsConfiguration allowed = new CorsConfiguration();
         allowed.setAllowedMethods(List.of("GET", "POST"));
         allowed.setAllowedHeaders(List.of("Content-Type"));
@@ -105,7 +108,12 @@ class Security {
             return null;
         }
         String key = path.substring(PUBLIC_SEARCHES.length()).replaceFirst("/.*", "");
-        allowed.setAllowedOrigins(List.copyOf(sites.originsOfSearch(key)));
+        Set<String> origins = sites.originsOfSearch(key);
+        String origin = request.getHeader(HttpHeaders.ORIGIN);
+        if (origin != null && !CorsUtils.isPreFlightRequest(request)) {
+            refused.noteUnlessAllowed(key, origin, origins);
+        }
+        allowed.setAllowedOrigins(List.copyOf(origins));
         return allowed;
     }
 

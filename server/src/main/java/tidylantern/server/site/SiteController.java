@@ -1,5 +1,6 @@
 package tidylantern.server.site;
 
+import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -16,9 +17,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/owner/sites")
 class SiteController {
     private final Sites sites;
+    private final RefusedOrigins refused;
 
-    SiteController(Sites sites) {
+    SiteController(Sites sites, RefusedOrigins refused) {
         this.sites = sites;
+        this.refused = refused;
     }
 
     record NewSite(String name, String address) {}
@@ -40,6 +43,12 @@ class SiteController {
     @GetMapping("/{site}")
     Sites.Site get(@PathVariable String site) {
         return sites.get(site);
+    }
+
+    @Operation(summary = "Origins whose pages asked the site's searches lately and were turned away.")
+    @GetMapping("/{site}/refused-origins")
+    List<RefusedOrigins.RefusedOrigin> refusedOrigins(@PathVariable String site) {
+        return refused.of(sites.get(site));
     }
 
     @PutMapping("/{site}")

@@ -95,6 +95,7 @@ class AccessTest {
             String given = "{\"token\":\"" + secret + "\",\"name\":\"Perpetua\",\"password\":\"%s\",\"siteName\":\"Cove\",\"siteAddress\":\"%s\"}";
             assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("short", "https://cove.example"), token).json().path("field").asString()).isEqualTo("password");
             assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "cove"), token).json().path("field").asString()).isEqualTo("address");
+            assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "https://http://cove.example"), token).json().path("field").asString()).as("typed behind what was there").isEqualTo("address");
             assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "https://cove.example/"), token).json().path("name").asString()).isEqualTo("Perpetua");
             assertThat(browser.get("/api/owner/sites").json().get(0).path("origins").get(0).asString()).isEqualTo("https://cove.example");
             Map<String, String> now = Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");

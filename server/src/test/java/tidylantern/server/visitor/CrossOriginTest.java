@@ -33,8 +33,10 @@ class CrossOriginTest {
             String path = "/api/public/searches/" + search + "/results?q=crab";
             assertThat(ask(service.address(), path, "https://isles.example")).startsWith("HTTP/1.1 200").contains("Access-Control-Allow-Origin: https://isles.example");
             assertThat(ask(service.address(), path, "https://elsewhere.example")).startsWith("HTTP/1.1 403");
+            assertThat(api.get("/api/owner/sites/isles/refused-origins").json()).as("told to the owner").extracting(one -> one.path("origin").asString() + " " + one.path("times").asInt()).containsExactly("https://elsewhere.example 1");
             api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"https://elsewhere.example/\"]}");
             assertThat(ask(service.address(), path, "https://elsewhere.example")).as("once it is listed").startsWith("HTTP/1.1 200");
+            assertThat(api.get("/api/owner/sites/isles/refused-origins").json()).isEmpty();
             assertThat(ask(service.address(), "/elements/tidy-lantern.js", "https://anywhere.example")).startsWith("HTTP/1.1 200").contains("Access-Control-Allow-Origin: *");
         }
     }
