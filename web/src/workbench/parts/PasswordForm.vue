@@ -23,9 +23,9 @@ async function change() {
 <template>
   <form class="slip" @submit.prevent="change">
     <h2>Your password</h2>
-    <div class="field"><label for="old-password">The one of now</label><InputText id="old-password" v-model="given.old" type="password" autocomplete="current-password" required /></div>
+    <div class="field"><label for="old-password">Current password</label><InputText id="old-password" v-model="given.old" type="password" autocomplete="current-password" required /></div>
     <div class="field">
-      <label for="new-password">A new one</label><InputText id="new-password" v-model="given.password" type="password" autocomplete="new-password" required aria-describedby="new-password-help" />
+      <label for="new-password">New password</label><InputText id="new-password" v-model="given.password" type="password" autocomplete="new-password" required aria-describedby="new-password-help" />
       <small id="new-password-help">10 characters or more. Wherever else you are signed in, you are signed out.</small>
     </div>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>

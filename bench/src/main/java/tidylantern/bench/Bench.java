@@ -17,6 +17,7 @@ public final class Bench {
         all.put("wordnet", WordNetBench::run);
         all.put("filters", FilterBench::run);
         all.put("order", OrderBench::run);
+        all.put("effort", EffortBench::run);
         all.put("demo", DemoBench::run);
         all.put("trials", TrialsBench::run);
         all.put("start", StartBench::run);

@@ -17,14 +17,14 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The service in this process, asked over HTTP. */
 final class Service implements AutoCloseable {
-    static final String KEY = "tl_bench_key";
+    static final String KEY = "tl_key_of_the_benchmarks";
     private static final JsonMapper JSON = new JsonMapper();
 
     private final ConfigurableApplicationContext context;
     private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
 
     Service(Path data) {
-        context = new SpringApplicationBuilder(TidyLantern.class).run("--server.port=0", "--tidy-lantern.data=" + data, "--tidy-lantern.access-key=" + KEY, "--logging.level.tidylantern=warn");
+        context = new SpringApplicationBuilder(TidyLantern.class).run("--server.port=0", "--tidy-lantern.data=" + data, "--tidy-lantern.access-key=" + KEY, "--tidy-lantern.answers-per-second=0", "--logging.level.tidylantern=warn");
     }
 
     String address() {

@@ -81,18 +81,22 @@ public final class SearchEngine {
         this.longest = longest;
     }
 
-    /** @throws TookTooLong if the reading was not done in time, which is seen while items are looked through */
-    private <T> T inTime(SiteIndex.Reading<T> reading) throws IOException {
-        return index.read(shared -> {
-            IndexSearcher own = SiteIndex.searcher(shared.getIndexReader());
-            long end = System.nanoTime() + longest.toNanos();
-            own.setTimeout(() -> System.nanoTime() - end > 0);
-            T read = reading.from(own);
-            if (own.timedOut()) {
-                throw new TookTooLong();
-            }
-            return read;
-        });
+    /** A search over the items of a state; what is reckoned once for a state is no part of it, since others wait for that too. */
+    @FunctionalInterface
+    private interface Searching<T> {
+        T with(IndexSearcher searcher) throws IOException;
+    }
+
+    /** @throws TookTooLong if the search was not done in time */
+    private <T> T inTime(IndexSearcher state, Searching<T> searching) throws IOException {
+        IndexSearcher own = SiteIndex.searcher(state.getIndexReader());
+        long end = System.nanoTime() + longest.toNanos();
+        own.setTimeout(() -> System.nanoTime() - end > 0);
+        T found = searching.with(own);
+        if (own.timedOut()) {
+            throw new TookTooLong();
+        }
+        return found;
     }
 
     /**
@@ -102,7 +106,7 @@ public final class SearchEngine {
      */
     public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
-            return inTime(searcher -> answer(searcher, content, design, query));
+            return index.read(searcher -> answer(searcher, content, design, query));
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
@@ -136,8 +140,8 @@ public final class SearchEngine {
         CollectionsAmong among = design.filtersInUse().stream().allMatch(filter -> filter.shown().collections().isEmpty()) ? null : new CollectionsAmong();
         // Filters count over everything that is found, so that nothing is spared by looking at a part of it.
         Query nearest = asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), (int) Math.min((long) page * perPage, Integer.MAX_VALUE)) : null;
-        TopFieldDocs top = nearest != null ? searcher.search(nearest, best)
-                : asked.narrowing().filters().isEmpty() ? searcher.search(read.lucene(), best) : searcher.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among));
+        TopFieldDocs top = inTime(searcher, own -> nearest != null ? own.search(nearest, best)
+                : asked.narrowing().filters().isEmpty() ? own.search(read.lucene(), best) : own.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among)));
         int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());
         int pages = Math.max(1, Math.ceilDiv(total, perPage));
         page = Math.min(page, pages);
@@ -161,11 +165,11 @@ public final class SearchEngine {
      */
     public List<FilterAnswer.Offered> values(SiteContent content, SearchDesign design, VisitorQuery query, String filter, String below, String named) {
         try {
-            return inTime(searcher -> {
+            return index.read(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query, gazetteer);
                 for (OneFilter one : asked.narrowing().filters()) {
                     if (one.filter().key().equals(filter)) {
-                        searcher.search(asked.read().lucene(), new Sideways(top(searcher, Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null));
+                        inTime(searcher, own -> own.search(asked.read().lucene(), new Sideways(top(searcher, Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null)));
                         return one.more(below, named);
                     }
                 }
@@ -218,11 +222,11 @@ public final class SearchEngine {
     /** The short list: the same items in the same order as {@link #answer}, by collection. */
     public LiveAnswer live(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
-            return inTime(searcher -> {
+            return index.read(searcher -> {
                 Asked asked = Asked.whileTyping(searcher, content, design, query, gazetteer);
                 ReadQuery read = asked.read();
                 Ordering ordering = asked.liveOrdering();
-                Map<String, TopFieldDocs> found = searcher.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION));
+                Map<String, TopFieldDocs> found = inTime(searcher, own -> own.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION)));
                 List<LiveGroups.Group> groups = LiveGroups.inOrder(found, ordering, searcher, asked.found(), MOST_LIVE_PER_COLLECTION);
                 Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), LIVE_EXCERPT, true));
                 List<LiveAnswer.Group> shown = new ArrayList<>();

@@ -70,7 +70,7 @@ class DatabaseChoice {
         Path path = file.path();
         try {
             if (DatabaseFileStore.size(path) == 0) {
-                return List.of("The file %s is %s.".formatted(path, Files.exists(path) ? "empty" : "gone"));
+                return List.of("The file %s is %s.".formatted(path.getFileName(), Files.exists(path) ? "empty" : "gone"));
             }
             List<String> missing = Standby.missing(sites, DatabaseFileStore.states(file.url()));
             if (!missing.isEmpty()) {
@@ -79,8 +79,8 @@ class DatabaseChoice {
             }
             return missing;
         } catch (DatabaseFileStore.Unusable unreadable) {
-            LOG.error("The database cannot be opened", unreadable);
-            return List.of("The file %s cannot be read as a database (%s).".formatted(path, unreadable.getMessage()));
+            LOG.error("The database {} cannot be opened", path, unreadable);
+            return List.of("The file %s cannot be read as a database.".formatted(path.getFileName()));
         } catch (IOException failure) {
             throw new UncheckedIOException("looking at " + path, failure);
         }

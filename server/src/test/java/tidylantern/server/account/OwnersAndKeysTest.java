@@ -151,7 +151,7 @@ class OwnersAndKeysTest {
         service = RunningService.with(data, "--tidy-lantern.access-key=tl_another_key_of_the_tests");
         assertThat(new Api(service.address(), RunningService.ACCESS_KEY).get("/api/owner/sites").status()).isEqualTo(401);
         assertThat(new Api(service.address(), "tl_another_key_of_the_tests").get("/api/owner/sites").status()).isEqualTo(200);
-        assertThatThrownBy(() -> RunningService.with(data.resolveSibling("short-key"), "--tidy-lantern.access-key=short")).rootCause().hasMessageContaining("a key that nobody guesses has 20 or more");
+        assertThatThrownBy(() -> RunningService.with(data.resolve("short-key"), "--tidy-lantern.access-key=short")).rootCause().hasMessageContaining("a key that nobody guesses has 20 or more");
     }
 
     @Test

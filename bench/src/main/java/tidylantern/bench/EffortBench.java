@@ -1,0 +1,114 @@
+package tidylantern.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemReader;
+import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Filter;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.SiteIndex;
+import tidylantern.core.query.SearchEngine;
+import tidylantern.core.query.VisitorQuery;
+import tidylantern.core.reference.WordNet;
+
+/**
+ * The dearest that somebody can ask: WordNet's nouns in their tree of 111,557 paths, the first answer after each push (as the
+ * writer pays for it, before the new state is shown), and queries of mistyped words.
+ */
+final class EffortBench {
+    private static final int PUSHES = 5;
+    private static final int ROUNDS_TO_WARM = 10;
+    private static final int ROUNDS = 40;
+    private static final String TREE = "tree";
+    private static final Collection NOUNS = new Collection(new CollectionKey("nouns"), "Nouns", "en", List.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT), field(TREE, FieldKind.CATEGORY)));
+    private static final SiteContent SITE = new SiteContent(List.of(NOUNS));
+
+    private EffortBench() {}
+
+    private static Field field(String key, FieldKind kind) {
+        return new Field(new FieldKey(key), kind, key, Field.labelFrom(key));
+    }
+
+    static void run() throws Exception {
+        List<WordNet.Entry> nouns = WordNet.entries().stream().filter(WordNet.Entry::noun).toList();
+        SearchDesign plain = SearchDesign.firstFor("Nouns", SITE);
+        SearchDesign withTree = plain.withFilters(List.of(Filter.of(TREE, "Tree", new FieldKey(TREE))));
+        Path folder = Files.createTempDirectory("tidy-lantern-bench");
+        try (SiteIndex index = indexed(folder, nouns)) {
+            SearchEngine engine = new SearchEngine(index);
+            Timings timings = new Timings();
+            for (int push = 0; push < PUSHES; push++) {
+                timings.measure("first answer after a push", () -> engine.answer(SITE, withTree, new VisitorQuery("", 1)).total());
+                timings.measure("the next", () -> engine.answer(SITE, withTree, new VisitorQuery("", 1)).total());
+                index.apply(List.of(item("new" + push, List.of("New " + push), "", List.of(List.of("entity", "thing " + push)))), List.of(), 2L + push);
+            }
+            timings.print("the next");
+            mistyped(engine, plain, nouns);
+        }
+    }
+
+    private static void mistyped(SearchEngine engine, SearchDesign design, List<WordNet.Entry> nouns) throws Exception {
+        List<String> words = nouns.stream().map(noun -> noun.words().getFirst()).filter(word -> word.matches("[a-z]{8,12}")).toList();
+        Random random = new Random(3);
+        Timings timings = new Timings();
+        for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
+            if (round == ROUNDS_TO_WARM) {
+                timings.forget();
+            }
+            for (int many : new int[] {1, 2, VisitorQuery.MOST_WORDS}) {
+                String query = IntStream.range(0, many).mapToObj(n -> bent(words.get(random.nextInt(words.size())), random)).collect(Collectors.joining(" "));
+                timings.measure(many + " mistyped", () -> engine.answer(SITE, design, new VisitorQuery(query, 1)).total());
+            }
+        }
+        timings.print("1 mistyped");
+    }
+
+    private static String bent(String word, Random random) {
+        int at = 1 + random.nextInt(word.length() - 2);
+        return word.substring(0, at) + "qzx".charAt(random.nextInt(3)) + word.substring(at + 1);
+    }
+
+    private static SiteIndex indexed(Path folder, List<WordNet.Entry> nouns) throws IOException, ItemRefused {
+        Map<String, WordNet.Entry> byId = new HashMap<>();
+        nouns.forEach(noun -> byId.put(noun.id(), noun));
+        SiteIndex index = SiteIndex.open(folder);
+        List<SiteIndex.Changed> all = new ArrayList<>();
+        for (WordNet.Entry noun : nouns) {
+            List<List<String>> paths = new ArrayList<>();
+            paths(noun, List.of(), byId, paths);
+            all.add(item(noun.id(), noun.words(), noun.gloss(), paths));
+        }
+        index.apply(all, List.of(), 1);
+        return index;
+    }
+
+    private static SiteIndex.Changed item(String id, List<String> title, String body, List<List<String>> tree) throws ItemRefused {
+        return new SiteIndex.Changed(new ItemReader(NOUNS).read(new ItemId(id), Map.of("title", title, "body", body, TREE, tree)), "en");
+    }
+
+    private static void paths(WordNet.Entry noun, List<String> below, Map<String, WordNet.Entry> byId, List<List<String>> found) {
+        List<String> here = new ArrayList<>(below);
+        here.addFirst(noun.words().getFirst());
+        List<WordNet.Entry> above = noun.above().stream().map(byId::get).filter(Objects::nonNull).toList();
+        if (above.isEmpty()) {
+            found.add(here);
+        }
+        above.forEach(one -> paths(one, here, byId, found));
+    }
+}
