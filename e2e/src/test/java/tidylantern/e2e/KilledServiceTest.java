@@ -24,7 +24,7 @@ import tidylantern.server.RunningService;
 
 /** The real jar in a process of its own, killed without warning (kill -9) while it takes items. */
 class KilledServiceTest {
-    private static final int KILLS = System.getProperty("long") == null ? 1 : 8;
+    private static final int KILLS = System.getProperty("long") == null ? 1 : 15;
 
     private static Process start(Path data, int port) throws IOException {
         try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("../server/target"), "server-*-exec.jar")) {

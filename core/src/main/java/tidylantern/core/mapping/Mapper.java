@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.mapping.Mapping.MappedField;
@@ -99,7 +100,8 @@ public final class Mapper {
                 }
             }
         }
-        return names.stream().anyMatch(name -> name.contains("/")) ? names : String.join("/", names);
+        // A name that holds a sign between levels would be read as several.
+        return names.stream().anyMatch(name -> name.contains("/") || name.contains(CategoryPath.LEVELS)) ? names : String.join("/", names);
     }
 
     private static Object money(MappedField field, Map<String, ? extends @Nullable Object> columns, Object given) {

@@ -92,6 +92,10 @@ public record Mapping(String idColumn, List<MappedField> fields) {
             return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
         }
 
+        public MappedField withLabel(String changed) {
+            return new MappedField(property, changed, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+        }
+
         public MappedField withUnit(@Nullable String unit) {
             return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
         }

@@ -39,6 +39,10 @@ public final class MappingGuess {
     private static final Pattern MONEY = Pattern.compile("[€£$¥₹]\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[€£$¥₹]|[A-Z]{3}\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[A-Z]{3}");
     private static final Pattern DECIMAL_COMMA = Pattern.compile("[-+]?(\\d{1,3}(\\.\\d{3})*|\\d+),\\d{1,2}(\\D.*)?");
     private static final Pattern POINT = Pattern.compile("-?\\d{1,2}\\.\\d+\\s*[,;]\\s*-?\\d{1,3}\\.\\d+");
+    /** {@code size (KiB)}, {@code living area [m²]}. */
+    private static final Pattern HEADER_WITH_UNIT = Pattern.compile("(.*\\S)\\s*[(\\[]([^()\\[\\]]{1,20})[)\\]]");
+    private static final Pattern PEOPLES_WORDS = Pattern.compile("[\\p{L}\\p{N}].{0,78}[\\s(\\[].*");
+    private static final Set<String> STANDARD = Set.of("title", "summary", "body", "headings", "url", "image", "published", "author");
     private static final Pattern ISO_DURATION = Pattern.compile("P(?=.)(\\d+D)?(T(\\d+H)?(\\d+M)?(\\d+S)?)?");
 
     static {
@@ -181,7 +185,11 @@ public final class MappingGuess {
         }
         used.add(column);
         Field known = existing == null ? null : existing.byProperty().get(property);
-        MappedField guessed = guessed(property, known == null ? Field.labelFrom(property) : known.label(), column);
+        Matcher written = HEADER_WITH_UNIT.matcher(column.strip());
+        MappedField guessed = guessed(property, known == null ? label(wanted, column) : known.label(), column);
+        if (known == null && written.matches() && guessed.kind() == FieldKind.NUMBER && guessed.unit() == null) {
+            guessed = guessed.withUnit(written.group(2)).withLabel(capital(written.group(1).strip()));
+        }
         if (known != null && known.kind() != guessed.kind()) {
             // The kind is settled; how the column writes it may still have been recognised.
             guessed = new MappedField(guessed.property(), guessed.label(), known.kind(), column, null, null, null, null, guessed.separator(), guessed.levels(), known.unit(), guessed.dates(), guessed.decimalComma());
@@ -194,6 +202,16 @@ public final class MappingGuess {
             }
         }
         fields.add(guessed);
+    }
+
+    /** The header's own words, where it has some; a name made for machines is written as words. */
+    private static String label(String wanted, String column) {
+        String header = column.strip();
+        return PEOPLES_WORDS.matcher(header).matches() && !STANDARD.contains(wanted) ? capital(header) : Field.labelFrom(wanted);
+    }
+
+    private static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     private @Nullable String alternativeOf(String image) {

@@ -1,6 +1,7 @@
 package tidylantern.core.mapping;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -48,6 +49,13 @@ class MappingGuessTest {
     void kindsAreToldFromTheValues(String values, FieldKind kind) {
         Mapping mapping = guess(null, "it", List.of(values.split("; ")));
         assertThat(of(mapping, "it").kind()).isEqualTo(kind);
+    }
+
+    @Test
+    void labelsAreTheHeadersWordsAndAUnitIsAUnit() {
+        Mapping mapping = guess(null, "size (KiB)", List.of("12", "7", "30", "4"), "First release", List.of("2026-05-31", "2026-06-01", "2025-01-30", "2026-02-28"), "living area [m²]", List.of("64", "80", "31", "120"),
+                "bookingCode", List.of("QH-1", "QH-2", "QH-3", "QH-4"), "Notes (short)", List.of("One thing", "Another one", "A third thing", "The last"));
+        assertThat(mapping.fields()).extracting(MappedField::label, MappedField::unit).containsExactlyInAnyOrder(tuple("Size", "KiB"), tuple("First release", null), tuple("Living area", "m²"), tuple("Booking code", null), tuple("Notes (short)", null));
     }
 
     @Test

@@ -5,6 +5,9 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Component;
@@ -12,6 +15,7 @@ import org.springframework.stereotype.Component;
 /** Browsers in which an owner signed in before: each keeps a number of its own, signed for that owner. It opens nothing by itself. */
 @Component
 class KnownBrowsers {
+    private static final Logger LOG = LoggerFactory.getLogger(KnownBrowsers.class);
     private static final String COOKIE = "tidy-lantern-browser";
     private static final String SECRET = "known-browsers";
     private static final Duration KEPT = Duration.ofDays(180);
@@ -42,7 +46,13 @@ class KnownBrowsers {
         String secret = store.secret(SECRET).orElse("");
         if (secret.isEmpty()) {
             secret = Secrets.random(BYTES * 2);
-            store.addSecret(SECRET, secret);
+            try {
+                store.addSecret(SECRET, secret);
+            } catch (DataAccessException full) {
+                // Owners come in all the same; the browser is known another time.
+                LOG.warn("A browser could not be remembered", full);
+                return;
+            }
         }
         String number = Secrets.random(BYTES);
         response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(COOKIE, number + "." + Secrets.signature(secret, number + " " + owner))

@@ -10,6 +10,8 @@ import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.ArraySchema;
 import io.swagger.v3.oas.models.media.StringSchema;
+import io.swagger.v3.oas.models.security.SecurityRequirement;
+import io.swagger.v3.oas.models.security.SecurityScheme;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -19,6 +21,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -37,11 +40,34 @@ public class ApiDescription {
         SpringDocUtils.getConfig().replaceWithSchema(CategoryPath.class, new ArraySchema().items(new StringSchema()));
     }
 
+    private static final String ACCESS_KEY = "accessKey";
+    private static final String SESSION = "session";
+    /** Asked by whoever is not signed in yet. */
+    private static final Set<String> OPEN = Set.of("/api/owner/session", "/api/owner/first-start");
+
     @Bean
     OpenAPI description() {
         // One server, wherever it runs: the description is the same on every machine, and can be kept beside the code.
         return new OpenAPI().addServersItem(new Server().url("/")).info(new Info().title("Tidy Lantern").version("1")
                 .description("Public, read-only answers for visitors under /api/public; everything an owner can do under /api/owner."));
+    }
+
+    /** Who may ask what, and the values of a part of an address that takes two. */
+    @Bean
+    GlobalOpenApiCustomizer accessAndChoices() {
+        return api -> {
+            api.getComponents().addSecuritySchemes(ACCESS_KEY, new SecurityScheme().type(SecurityScheme.Type.HTTP).scheme("bearer").description("A key made under Site › Access keys."));
+            api.getComponents().addSecuritySchemes(SESSION, new SecurityScheme().type(SecurityScheme.Type.APIKEY).in(SecurityScheme.In.COOKIE).name("tidy-lantern-session")
+                    .description("Of whoever is signed in. Changes need the header X-XSRF-TOKEN too, with the value of the cookie XSRF-TOKEN."));
+            api.getPaths().forEach((path, item) -> item.readOperations().forEach(operation -> {
+                if (path.startsWith("/api/owner/") && !OPEN.contains(path)) {
+                    operation.setSecurity(List.of(new SecurityRequirement().addList(ACCESS_KEY), new SecurityRequirement().addList(SESSION)));
+                }
+                if (operation.getParameters() != null) {
+                    operation.getParameters().stream().filter(parameter -> parameter.getName().equals("which")).forEach(parameter -> parameter.setSchema(new StringSchema().addEnumItem("draft").addEnumItem("live-version")));
+                }
+            }));
+        };
     }
 
     /**
