@@ -115,9 +115,13 @@ final class Arrival implements ReadListener, AsyncListener {
             return;
         }
         try {
+            // Nothing more comes, so nothing is waited for.
             refuse(Refusal.bad(null, "The body broke off or could not be kept. Nothing of it was kept; send it again."));
         } catch (IOException gone) {
             LOG.debug("Nobody is there to be told that a body broke off", gone);
+        }
+        if (discarding != null) {
+            discarding.onError(failure);
         }
     }
 
