@@ -144,7 +144,7 @@ class WebFetcher {
             URI asked = at;
             underWay.put(Thread.currentThread(), request);
             try {
-                Answer answer = client.execute(target(at), request, response -> read(asked, response, limits, body));
+                Answer answer = ask(request, target(at), asked, limits, body);
                 if (answer.redirect() == null) {
                     return answer.fetched();
                 }
@@ -184,35 +184,58 @@ class WebFetcher {
 
     private record Answer(Fetched fetched, @Nullable String redirect) {}
 
-    private Answer read(URI at, ClassicHttpResponse response, Limits limits, OutputStream body) throws IOException {
+    private Answer ask(HttpGet request, HttpHost target, URI at, Limits limits, OutputStream body) throws IOException {
+        try {
+            return client.execute(target, request, response -> read(request, at, response, limits, body));
+        } catch (EndlessErrorPage unwanted) {
+            return unwanted.answer;
+        }
+    }
+
+    private Answer read(HttpGet request, URI at, ClassicHttpResponse response, Limits limits, OutputStream body) throws IOException {
         int status = response.getCode();
         Header location = response.getFirstHeader("Location");
         HttpEntity entity = response.getEntity();
         ContentType type = entity == null || entity.getContentType() == null ? null : ContentType.parseLenient(entity.getContentType());
         Fetched head = new Fetched(at, status, status == 304, type == null || type.getMimeType() == null ? "" : type.getMimeType().toLowerCase(Locale.ROOT),
                 type == null || type.getCharset() == null ? null : type.getCharset().name(), header(response, "ETag"), header(response, "Last-Modified"), new byte[0]);
-        if (status >= 300 && status < 400 && status != 304 && location != null) {
-            return new Answer(head, location.getValue());
+        boolean redirected = status >= 300 && status < 400 && status != 304 && location != null;
+        Answer answer = new Answer(head, redirected ? location.getValue() : null);
+        if (entity == null) {
+            return answer;
         }
-        if (head.ok() && entity != null) {
-            try (InputStream in = entity.getContent()) {
-                byte[] some = new byte[1 << 14];
-                long all = 0;
-                long begun = System.nanoTime();
-                for (int n = in.read(some); n >= 0; n = in.read(some)) {
-                    all += n;
-                    if (all > limits.bytes()) {
-                        throw new TooLarge();
-                    }
-                    Duration since = Duration.ofNanos(System.nanoTime() - begun);
-                    if (since.compareTo(beforeSpeedCounts) >= 0 && all < since.toSeconds() * LEAST_BYTES_A_SECOND) {
-                        throw new TooSlow();
-                    }
-                    body.write(some, 0, n);
+        if (head.ok()) {
+            copy(request, entity, limits, body);
+            return answer;
+        }
+        try {
+            copy(request, entity, limits, OutputStream.nullOutputStream());
+            return answer;
+        } catch (TooLarge | TooSlow unwanted) {
+            throw new EndlessErrorPage(answer, unwanted);
+        }
+    }
+
+    /** Copies a body within the limits. Beyond them the connection is cut first: closing a stream of HttpClient would read the rest to its end. */
+    private void copy(HttpGet request, HttpEntity entity, Limits limits, OutputStream body) throws IOException {
+        try (InputStream in = entity.getContent()) {
+            byte[] some = new byte[1 << 14];
+            long all = 0;
+            long begun = System.nanoTime();
+            for (int n = in.read(some); n >= 0; n = in.read(some)) {
+                all += n;
+                Duration since = Duration.ofNanos(System.nanoTime() - begun);
+                if (all > limits.bytes()) {
+                    request.abort();
+                    throw new TooLarge();
                 }
+                if (since.compareTo(beforeSpeedCounts) >= 0 && all < since.toSeconds() * LEAST_BYTES_A_SECOND) {
+                    request.abort();
+                    throw new TooSlow();
+                }
+                body.write(some, 0, n);
             }
         }
-        return new Answer(head, null);
     }
 
     private static URI next(URI asked, @Nullable String location, Limits limits, int redirects) throws SourceProblem {
@@ -253,6 +276,16 @@ class WebFetcher {
     private static final class TooLarge extends IOException {
         TooLarge() {
             super("larger than allowed");
+        }
+    }
+
+    /** The answer is known, and the rest of a body that nobody wants was not waited for. */
+    private static final class EndlessErrorPage extends IOException {
+        private final transient Answer answer;
+
+        EndlessErrorPage(Answer answer, IOException cause) {
+            super("more of an unwanted body than is read", cause);
+            this.answer = answer;
         }
     }
 }

@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Every answer is bounded, and private addresses are refused. */
 class WebFetcherTest {
-    private static final WebFetcher.Limits SMALL = new WebFetcher.Limits(50_000, Duration.ofSeconds(20), true);
+    private static final WebFetcher.Limits SMALL = new WebFetcher.Limits(50_000, Duration.ofHours(1), true);
     private WebSite site;
     private WebFetcher fetcher;
 
@@ -66,10 +66,9 @@ class WebFetcherTest {
         assertThatThrownBy(() -> get("/odd")).isInstanceOf(SourceProblem.class).hasMessageContaining("no address");
     }
 
-    @Test
-    void aPageThatNeverEndsAndAPackedOneThatGrowsAreCutOff() {
-        site.answer("/endless", exchange -> {
-            exchange.sendResponseHeaders(200, 0);
+    private void answerWithoutEnd(String path, int status) {
+        site.answer(path, exchange -> {
+            exchange.sendResponseHeaders(status, 0);
             byte[] some = "<p>and on ".repeat(500).getBytes();
             try {
                 while (true) {
@@ -79,6 +78,20 @@ class WebFetcherTest {
                 return;
             }
         });
+    }
+
+    @Test
+    void anErrorPageThatNeverEndsIsNotReadToItsEnd() throws Exception {
+        answerWithoutEnd("/lost", 404);
+        // Were the rest waited for, the hour would pass first.
+        WebFetcher.Fetched lost = fetcher.fetch(site.uri("/lost"), WebFetcher.Known.NOTHING, new WebFetcher.Limits(50_000, Duration.ofHours(1), true));
+        assertThat(lost.gone()).isTrue();
+        assertThat(lost.body()).isEmpty();
+    }
+
+    @Test
+    void aPageThatNeverEndsAndAPackedOneThatGrowsAreCutOff() {
+        answerWithoutEnd("/endless", 200);
         site.answer("/bomb", exchange -> WebSite.send(exchange, 200, "text/html", WebSite.gzip(" ".repeat(20_000_000)), Map.of("Content-Encoding", "gzip")));
         assertThatThrownBy(() -> get("/endless")).isInstanceOf(SourceProblem.class).hasMessageContaining("has more than 50 kB");
         assertThatThrownBy(() -> get("/bomb")).isInstanceOf(SourceProblem.class).hasMessageContaining("has more than 50 kB");
@@ -100,7 +113,7 @@ class WebFetcherTest {
             }
         });
         WebFetcher hurried = new WebFetcher(ReadingSettings.allowing(site.host()), Duration.ofMillis(1_200));
-        assertThatThrownBy(() -> hurried.fetch(site.uri("/slow"), WebFetcher.Known.NOTHING, new WebFetcher.Limits(1_000_000, Duration.ofMinutes(1), true)))
+        assertThatThrownBy(() -> hurried.fetch(site.uri("/slow"), WebFetcher.Known.NOTHING, new WebFetcher.Limits(1_000_000, Duration.ofHours(1), true)))
                 .as("slower than anybody waits for").hasMessageContaining("bytes a second");
         hurried.stop();
         assertThatThrownBy(() -> fetcher.fetch(site.uri("/slow"), WebFetcher.Known.NOTHING, new WebFetcher.Limits(1_000_000, Duration.ofSeconds(1), true)))
