@@ -19,7 +19,7 @@ public final class Require {
     }
 
     /** A value in quotes, cut where it is long, for a message. */
-    static String shown(@Nullable Object value) {
+    public static String shown(@Nullable Object value) {
         String text = String.valueOf(value);
         return "\"" + (text.length() > SHOWN ? text.substring(0, SHOWN) + "…" : text) + "\"";
     }

@@ -14,6 +14,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Numbers;
+import tidylantern.core.content.Require;
 import tidylantern.core.mapping.Mapping.DateForm;
 
 /** Reads the texts in which sources write numbers, days and answers. Each method throws IllegalArgumentException with the way out. */
@@ -24,7 +25,6 @@ final class Loose {
     private static final Pattern YEAR_FIRST = Pattern.compile("(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})([T ].*)?");
     private static final Pattern YEAR_LAST = Pattern.compile("(\\d{1,2})[-/. ]+(\\d{1,2})[-/. ]+(\\d{4})([T ].*)?");
     private static final Map<String, String> CURRENCY_SIGNS = Map.of("€", "EUR", "£", "GBP", "$", "USD", "¥", "JPY", "₹", "INR");
-    private static final int SHOWN = 60;
 
     private Loose() {}
 
@@ -51,7 +51,7 @@ final class Loose {
 
     static String text(@Nullable Object loose) {
         if (loose instanceof Map<?, ?> || loose instanceof List<?>) {
-            throw new IllegalArgumentException("one text is wanted, not " + shown(loose));
+            throw new IllegalArgumentException("one text is wanted, not " + Require.shown(loose));
         }
         return loose instanceof BigDecimal number ? Numbers.written(number) : String.valueOf(loose);
     }
@@ -73,14 +73,14 @@ final class Loose {
             Matcher first = NUMBER.matcher(text);
             String way = unit != null && first.lookingAt() ? "it is not in %s".formatted(unit)
                     : first.lookingAt() ? "say which unit the field is in" : "write a number such as 12.5";
-            throw new IllegalArgumentException("%s: %s".formatted(shown(loose), way));
+            throw new IllegalArgumentException("%s: %s".formatted(Require.shown(loose), way));
         }
         String digits = text.replaceAll("['’\\u00a0\\u202f ]", "").replace('−', '-').replaceFirst("^\\+", "");
         digits = decimalComma ? digits.replace(".", "").replace(',', '.') : digits.replace(",", "");
         try {
             return Numbers.read(digits);
         } catch (NumberFormatException wrong) {
-            throw new IllegalArgumentException("%s is no number; if it has a decimal comma, say so".formatted(shown(loose)));
+            throw new IllegalArgumentException("%s is no number; if it has a decimal comma, say so".formatted(Require.shown(loose)));
         }
     }
 
@@ -89,14 +89,14 @@ final class Loose {
         try {
             seconds = Duration.parse(text).toSeconds();
         } catch (DateTimeException wrong) {
-            throw new IllegalArgumentException(shown(text) + " is no duration such as PT1H30M");
+            throw new IllegalArgumentException(Require.shown(text) + " is no duration such as PT1H30M");
         }
         long per = switch (unit.toLowerCase(Locale.ROOT).replaceAll("s$", "")) {
             case "min", "minute" -> 60;
             case "h", "hour", "hr" -> 3_600;
             case "d", "day" -> 86_400;
             case "", "sec", "second" -> 1;
-            default -> throw new IllegalArgumentException("%s is a duration, and the unit \"%s\" is none of time; choose min, hours or days".formatted(shown(text), unit));
+            default -> throw new IllegalArgumentException("%s is a duration, and the unit \"%s\" is none of time; choose min, hours or days".formatted(Require.shown(text), unit));
         };
         BigDecimal exact = new BigDecimal(seconds).divide(new BigDecimal(per), 2, RoundingMode.HALF_UP).stripTrailingZeros();
         return exact.setScale(Math.max(0, exact.scale()));
@@ -138,9 +138,9 @@ final class Loose {
                 return LocalDate.of(part(yearLast, 3), part(yearLast, dayFirst ? 2 : 1), part(yearLast, dayFirst ? 1 : 2));
             }
         } catch (DateTimeException noSuchDay) {
-            throw new IllegalArgumentException(shown(loose) + " is no day of the calendar; perhaps day and month are the other way round");
+            throw new IllegalArgumentException(Require.shown(loose) + " is no day of the calendar; perhaps day and month are the other way round");
         }
-        throw new IllegalArgumentException(shown(loose) + " is no day such as " + switch (form) {
+        throw new IllegalArgumentException(Require.shown(loose) + " is no day such as " + switch (form) {
             case YEAR_FIRST -> "2026-05-31; if day or month come first, say so";
             case DAY_FIRST -> "31.5.2026";
             case MONTH_FIRST -> "5/31/2026";
@@ -159,11 +159,6 @@ final class Loose {
         if (YES.contains(text) || NO.contains(text)) {
             return YES.contains(text);
         }
-        throw new IllegalArgumentException(shown(loose) + " is neither yes nor no");
-    }
-
-    static String shown(@Nullable Object loose) {
-        String text = String.valueOf(loose);
-        return "\"" + (text.length() > SHOWN ? text.substring(0, SHOWN) + "…" : text) + "\"";
+        throw new IllegalArgumentException(Require.shown(loose) + " is neither yes nor no");
     }
 }

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.Require;
 import tidylantern.core.mapping.Mapping.MappedField;
 
 /**
@@ -136,7 +137,7 @@ public final class Mapper {
         } else {
             String[] both = Loose.text(one(given)).split("[,;\\s]+");
             if (both.length != 2) {
-                throw new IllegalArgumentException("%s is no \"latitude, longitude\"".formatted(Loose.shown(given)));
+                throw new IllegalArgumentException("%s is no \"latitude, longitude\"".formatted(Require.shown(given)));
             }
             place.put("lat", Loose.number(both[0], null, false));
             place.put("lon", Loose.number(both[1], null, false));

@@ -34,7 +34,7 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
     private static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer, boolean typing) throws IOException {
         Located located = Located.of(searcher, design, content, gazetteer, query.whereabouts());
         Effort effort = new Effort();
-        return new Asked(searcher, content, design, query, located, ReadQuery.read(query, design, content, searcher, effort, typing), Narrowing.of(query, design, content, searcher, located), effort);
+        return new Asked(searcher, content, design, query, located, ReadQuery.read(query, design, content, searcher, effort, typing), Narrowing.of(query, design, content, searcher, located, effort), effort);
     }
 
     /** In which order its results stand. */

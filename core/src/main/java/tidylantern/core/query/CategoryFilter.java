@@ -2,6 +2,7 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.util.BitSet;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -68,7 +69,7 @@ final class CategoryFilter implements OneFilter {
     private Filter withKeysOfToday(Filter whole) {
         Filter.ValueRules rules = whole.values();
         Stream<String> named = Stream.of(whole.except(), Objects.requireNonNullElse(whole.picked(), List.<String>of()), whole.labels().keySet(), rules.merged().keySet(), rules.merged().values(), rules.pictures().keySet())
-                .flatMap(java.util.Collection::stream);
+                .flatMap(Collection::stream);
         if (named.allMatch(key -> today(key).allMatch(key::equals))) {
             return whole;
         }

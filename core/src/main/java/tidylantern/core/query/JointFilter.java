@@ -37,7 +37,7 @@ final class JointFilter implements OneFilter {
     private @Nullable Counting countingFound;
 
     /** @param given null for the start */
-    JointFilter(Filter filter, Filter.Joined joined, @Nullable List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
+    JointFilter(Filter filter, Filter.Joined joined, @Nullable List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Effort effort) throws IOException {
         this.filter = filter;
         headings = joined.headings();
         control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
@@ -53,7 +53,7 @@ final class JointFilter implements OneFilter {
                     .ordered(part.order(), part.tree(), filter.withoutResults()).withStart(new Filter.Start(filter.start().all(), List.of()));
             here = yesNo ? here.withLabels(Map.of(IndexFields.YES, part.label())) : here;
             List<String> own = given == null && filter.start().all() ? yesNo ? List.of(IndexFields.YES) : null : wanted.stream().filter(one -> one.startsWith(part.key() + BETWEEN)).map(one -> one.substring(part.key().length() + BETWEEN.length())).toList();
-            OneFilter one = OneFilter.of(here, control.onlyOne() && taken ? List.of() : own, searcher, content, design, query, Located.NOWHERE);
+            OneFilter one = OneFilter.of(here, control.onlyOne() && taken ? List.of() : own, searcher, content, design, query, Located.NOWHERE, effort);
             taken |= !one.values().isEmpty();
             parts.add(one);
         }

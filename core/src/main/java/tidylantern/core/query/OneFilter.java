@@ -64,23 +64,23 @@ interface OneFilter {
     }
 
     /** @param given parameters of the filter's name; null where there are none, which is its start */
-    static OneFilter of(Filter filter, @Nullable List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located) throws IOException {
+    static OneFilter of(Filter filter, @Nullable List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, Effort effort) throws IOException {
         if (filter.joined() != null) {
-            return new JointFilter(filter, filter.joined(), given, searcher, content, design, query);
+            return new JointFilter(filter, filter.joined(), given, searcher, content, design, query, effort);
         }
         FieldKind kind = content.kind(filter.field());
         if (given == null && filter.start().all() && kind == FieldKind.CATEGORY) {
             return CategoryFilter.ofAll(filter, searcher, content, design);
         }
-        return ofValues(filter, given == null ? filter.start().chosen() : given, searcher, content, design, query, located);
+        return ofValues(filter, given == null ? filter.start().chosen() : given, searcher, content, design, query, located, effort);
     }
 
-    private static OneFilter ofValues(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located) throws IOException {
+    private static OneFilter ofValues(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, Effort effort) throws IOException {
         return switch (content.kind(filter.field())) {
             case NUMBER, MONEY -> NumberFilter.ofNumbers(filter, given, searcher, content, design);
             case DATE -> NumberFilter.ofDays(filter, given, searcher, content, design, query.today());
             case YES_NO -> new YesNoFilter(filter, given);
-            case TEXT, CODE -> new TextFilter(filter, given, searcher, content, design);
+            case TEXT, CODE -> new TextFilter(filter, given, searcher, content, design, effort);
             // A field of another kind, or of none any more, has no values.
             case PLACE -> new DistanceFilter(filter, given, isFirstOfPlaces(filter, content, design), searcher, content, design, query.whereabouts().within(), located);
             case CATEGORY, IMAGE, LINK -> new CategoryFilter(filter, given, searcher, content, design);

@@ -6,14 +6,19 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemRef;
+import tidylantern.core.design.Filter;
+import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.place.Gazetteer;
 
@@ -48,6 +53,20 @@ class EffortTest {
         assertThat(site.found(query)).as("all words are needed").isEmpty();
         assertThat(site.found(SearchFixture.strict(Words.WordsNeeded.ANY, Words.PartOfWord.START, true, true), query))
                 .containsExactlyInAnyOrder("all", "w0", "w1", "w2", "w3", "w4", "w5");
+    }
+
+    @Test
+    void wordsOfAFilterAreTheAnswersToo() {
+        SearchDesign filtered = SearchFixture.design().withFilters(List.of(Filter.of("body", "Body", new FieldKey("body"))));
+        Map<String, List<String>> mistyped = Map.of("body", List.of(WRONG.getLast()));
+        String six = String.join(" ", WRONG.subList(0, Effort.MOST_BENT));
+        assertThat(total(filtered, "", mistyped)).as("the filter alone").isEqualTo(1);
+        assertThat(total(filtered, six, Map.of())).as("the query alone").isEqualTo(1);
+        assertThat(total(filtered, six, mistyped)).as("one more than an answer looks for").isZero();
+    }
+
+    private int total(SearchDesign design, String text, Map<String, List<String>> set) {
+        return site.engine().answer(SearchFixture.SITE, design, new VisitorQuery(text, 1, set, Whereabouts.UNKNOWN, "", LocalDate.of(2026, 5, 14))).total();
     }
 
     @Test

@@ -5,7 +5,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -96,7 +95,7 @@ class AccessKeys implements InitializingBean {
     Optional<Holder> holder(String key) {
         return store.key(Secrets.hash(key)).map(stored -> {
             note(stored.id());
-            return new Holder(stored.name(), stored.siteKey(), KeyRights.valueOf(stored.rights().toUpperCase(Locale.ROOT)));
+            return new Holder(stored.name(), stored.siteKey(), KeyRights.of(stored.rights()));
         });
     }
 

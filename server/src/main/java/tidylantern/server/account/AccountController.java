@@ -6,7 +6,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.OffsetDateTime;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -153,7 +152,7 @@ class AccountController {
 
     @GetMapping("/access-keys")
     List<AccessKey> keys() {
-        return keys.all().stream().map(key -> new AccessKey(key.id(), key.name(), key.created(), key.siteKey(), KeyRights.valueOf(key.rights().toUpperCase(Locale.ROOT)), key.lastUsed(), key.operators())).toList();
+        return keys.all().stream().map(key -> new AccessKey(key.id(), key.name(), key.created(), key.siteKey(), KeyRights.of(key.rights()), key.lastUsed(), key.operators())).toList();
     }
 
     @PostMapping("/access-keys")

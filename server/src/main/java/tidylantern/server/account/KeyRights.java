@@ -11,6 +11,11 @@ public enum KeyRights {
     /** Whatever an owner may. */
     ALL;
 
+    /** @param stored as {@link #toString} writes it */
+    static KeyRights of(String stored) {
+        return valueOf(stored.toUpperCase(Locale.ROOT));
+    }
+
     @Override
     public String toString() {
         return name().toLowerCase(Locale.ROOT);

@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.Refusal;
@@ -45,7 +46,7 @@ class SignInAttempts {
      * @param knownBrowser an owner's browser, told by what it was given before; null for any other
      * @throws Refusal with status 429 if there were too many
      */
-    synchronized void begin(String name, String client, @org.jspecify.annotations.Nullable String knownBrowser) {
+    synchronized void begin(String name, String client, @Nullable String knownBrowser) {
         boolean tooMany = knownBrowser != null ? isOver("browser " + knownBrowser, MOST_OF_A_NAME)
                 : isOver("client " + client, MOST_OF_A_CLIENT) | isOver("name " + name, MOST_OF_A_NAME);
         if (tooMany) {
@@ -62,7 +63,7 @@ class SignInAttempts {
     }
 
     /** It was right: the tries of that name, or browser, are forgotten, and one less counts where it came from. */
-    synchronized void right(String name, String client, @org.jspecify.annotations.Nullable String knownBrowser) {
+    synchronized void right(String name, String client, @Nullable String knownBrowser) {
         tries.remove(knownBrowser != null ? "browser " + knownBrowser : "name " + name);
         tries.computeIfPresent("client " + client, (key, before) -> new Tries(Math.max(0, before.times() - 1), before.first()));
     }

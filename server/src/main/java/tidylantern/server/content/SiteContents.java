@@ -4,6 +4,7 @@ import java.util.IllformedLocaleException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -37,6 +38,8 @@ public class SiteContents {
     private final Sites sites;
     private final Map<String, SiteContent> known = new ConcurrentHashMap<>();
     private final Map<String, SiteContent> last = new ConcurrentHashMap<>();
+    /** Sites of which {@link #known} holds what was read last, since the database could not be read. */
+    private final Set<String> stale = ConcurrentHashMap.newKeySet();
 
     SiteContents(ContentStore store, PlacementStore placements, OwnPlaceStore places, Sites sites) {
         this.store = store;
@@ -65,8 +68,16 @@ public class SiteContents {
             if (before == null) {
                 throw unreadable;
             }
-            LOG.warn("The collections of {} cannot be read; those read last are used", site, unreadable);
+            LOG.warn("The collections of {} cannot be read; those read last are used until they can", site, unreadable);
+            stale.add(site);
             return before;
+        }
+    }
+
+    /** Once the database can be read again: what was taken from memory meanwhile may have changed. */
+    void readAgainIfStale(String site) {
+        if (stale.remove(site)) {
+            known.remove(site);
         }
     }
 
@@ -82,6 +93,7 @@ public class SiteContents {
     void forgetAll(DatabaseReplaced replaced) {
         known.clear();
         last.clear();
+        stale.clear();
     }
 
     @EventListener

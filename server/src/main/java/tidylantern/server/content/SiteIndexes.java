@@ -361,7 +361,9 @@ public class SiteIndexes implements SmartLifecycle {
                     reopen(site);
                 }
                 index = of(site);
-                if (index.lastChange() < store.lastChange(site)) {
+                long lastChange = store.lastChange(site);
+                contents.readAgainIfStale(site);
+                if (index.lastChange() < lastChange) {
                     follow(site);
                 }
             }

@@ -15,9 +15,12 @@ import java.util.List;
 import java.util.Map;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** The database as a file: looked at before anybody works with it, filled, and shut. */
 final class DatabaseFileStore {
+    private static final Logger LOG = LoggerFactory.getLogger(DatabaseFileStore.class);
     static final String USER = "lantern";
     /** In an order in which each refers to those before it. Of versions only the live ones; never items, nor what is counted or crawled. */
     static final Map<String, String> KEPT = new LinkedHashMap<>();
@@ -85,6 +88,7 @@ final class DatabaseFileStore {
                 return newest.next() ? newest.getInt(1) : null;
             }
         } catch (SQLException noDatabase) {
+            LOG.warn("{} cannot be read as a database of this service: {}", url, noDatabase.getMessage());
             return null;
         }
     }

@@ -10,6 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CategoryPath;
+import tidylantern.core.content.Require;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.mapping.MappingFault;
 import tools.jackson.core.JacksonException;
@@ -22,7 +23,6 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /** Says what is wrong with JSON in words of ours: the parser's own tell how it is made, and not what to do. */
 public final class JsonProblems {
-    private static final int SHOWN = 60;
     private static final Pattern TWICE = Pattern.compile("^Duplicate [^\"']*[\"']([^\"']{1,80})");
 
     private JsonProblems() {}
@@ -54,7 +54,7 @@ public final class JsonProblems {
         return switch (wrong) {
             case UnrecognizedPropertyException unknown -> Refusal.bad(path, "There is no key \"%s\" here; known are %s.".formatted(unknown.getPropertyName(), unknown.getKnownPropertyIds()));
             case InvalidTypeIdException type -> Refusal.bad(field, "Say with \"kind\" which it is; the API's description names the kinds.");
-            case InvalidFormatException form -> Refusal.bad(field, "This value does not fit: write %s, not %s.".formatted(expected(form.getTargetType()), shown(form.getValue())));
+            case InvalidFormatException form -> Refusal.bad(field, "This value does not fit: write %s, not %s.".formatted(expected(form.getTargetType()), Require.shown(form.getValue())));
             case MismatchedInputException mismatch -> Refusal.bad(field, "This value does not fit: write %s.".formatted(expected(mismatch.getTargetType())));
             case DatabindException other -> Refusal.bad(field, "This value does not fit. The API's description says what may stand here.");
             default -> Refusal.bad(null, "This is no JSON: " + where(wrong));
@@ -74,11 +74,6 @@ public final class JsonProblems {
     private static Refusal below(String path, @Nullable String key, Throwable fault) {
         String whole = key == null || key.isEmpty() ? path : path.isEmpty() ? key : path + "." + key;
         return Refusal.bad(whole.isEmpty() ? null : whole, String.valueOf(fault.getMessage()));
-    }
-
-    private static String shown(@Nullable Object value) {
-        String text = String.valueOf(value);
-        return "\"" + (text.length() > SHOWN ? text.substring(0, SHOWN) + "…" : text) + "\"";
     }
 
     private static String expected(@Nullable Class<?> type) {

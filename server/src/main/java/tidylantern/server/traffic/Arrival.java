@@ -139,12 +139,12 @@ final class Arrival implements ReadListener, AsyncListener {
             return;
         }
         ended = true;
-        into.close();
         // Whoever is too slow to send is not waited for any longer; others read the refusal once they have sent the rest.
         discarding = new Discarding(waiting, done, () -> problems.write((HttpServletResponse) waiting.getResponse(), refusal));
         if (refusal.status() == HttpStatus.REQUEST_TIMEOUT) {
             discarding.onError(new IOException("too slow"));
         }
+        into.close();
     }
 
     private void end() throws IOException {

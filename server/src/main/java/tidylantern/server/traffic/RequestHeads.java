@@ -1,6 +1,7 @@
 package tidylantern.server.traffic;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -31,7 +32,7 @@ final class RequestHeads {
         if (!method.equals("POST") && !method.equals("PUT") && !method.equals("DELETE")) {
             return Refusal.bad(null, "A %s request has no body. Send it without one.".formatted(method));
         }
-        String type = String.valueOf(request.getContentType()).strip().toLowerCase(java.util.Locale.ROOT);
+        String type = String.valueOf(request.getContentType()).strip().toLowerCase(Locale.ROOT);
         if (type.startsWith("application/x-www-form-urlencoded") || type.startsWith("multipart/")) {
             return new Refusal(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Content-Type", "Forms are not read here. Send JSON, JSON Lines or the file itself, as the API's description says.");
         }
