@@ -51,7 +51,7 @@ const { data: why, error, refetch } = useQuery({
   queryFn: () => api.why(search, which.value, asked.value, item.value!, ticked),
 })
 const ways: Record<Explanation['words'][number]['fields'][number]['way'], string> = {
-  'whole-name': 'a whole name', 'exact': 'the word itself', 'stem': 'another form', 'start': 'its start', 'inside': 'inside a word', 'typo-name': 'a whole name, one slip off', 'typo': 'one slip off', 'typo-start': 'a start, one slip off', 'typo-inside': 'a part, one slip off',
+  'whole-name': 'a whole name', 'exact': 'the word itself', 'stem': 'another form', 'start': 'its start', 'name-otherwise': 'a whole name, written together or apart', 'together': 'written as one word', 'apart': 'written as words side by side', 'piece': 'a piece of a word', 'inside': 'inside a word', 'typo-name': 'a whole name, one slip off', 'typo': 'one slip off', 'typo-start': 'a start, one slip off', 'typo-inside': 'a part, one slip off',
   'far-typo-name': 'a whole name, two slips off', 'far-typo': 'two slips off', 'far-typo-start': 'a start, two slips off', 'far-typo-inside': 'a part, two slips off', 'synonym': 'a synonym',
 }
 const quoted = (list: readonly string[]) => list.map(word => `“${word}”`).join(', ')
@@ -128,7 +128,7 @@ const share = (gives: number) => `${Math.max(2, Math.round(gives / Math.max(why.
     </div>
     <LoadFailure v-if="error" :error="error" @again="refetch" />
     <template v-else-if="item && why">
-      <p v-if="cut" class="moved"><i class="pi pi-info-circle" aria-hidden="true" /> So many words are mistyped that slips were not forgiven in {{ cut }}. Shorter queries are looked at word by word.</p>
+      <p v-if="cut" class="moved"><i class="pi pi-info-circle" aria-hidden="true" /> So many words stand nowhere as they are typed that {{ cut }} was looked for in no other way. Shorter queries are looked at word by word.</p>
       <template v-if="why.place">
         <p class="verdict hit" role="status"><i class="pi pi-check-circle" aria-hidden="true" /><span><b>Found at place {{ formatNumber(why.place) }}</b> of {{ counted(why.total, 'result') }}, on page {{ why.page }}.</span></p>
         <p v-if="moved" class="moved"><i class="pi pi-star" aria-hidden="true" /> {{ moved }}</p>

@@ -60,6 +60,7 @@ final class EffortBench {
             }
             timings.print("the next");
             mistyped(engine, plain, nouns);
+            writtenOtherwise(engine, plain, nouns);
         }
     }
 
@@ -77,6 +78,34 @@ final class EffortBench {
             }
         }
         timings.print("1 mistyped");
+    }
+
+    /** Names of two words written as one, and words that are written as one written as two. */
+    private static void writtenOtherwise(SearchEngine engine, SearchDesign design, List<WordNet.Entry> nouns) throws Exception {
+        List<String> together = nouns.stream().flatMap(noun -> noun.words().stream()).filter(word -> word.matches("[a-z]{3,} [a-z]{3,}")).map(word -> word.replace(" ", "")).toList();
+        List<String> single = nouns.stream().flatMap(noun -> noun.words().stream()).filter(word -> word.matches("[a-z]{8,12}")).toList();
+        List<String> apart = nouns.stream().flatMap(noun -> noun.words().stream()).filter(word -> word.matches("[a-z]{8,12}")).map(word -> word.substring(0, 4) + " " + word.substring(4)).toList();
+        Random random = new Random(5);
+        Timings timings = new Timings();
+        for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
+            if (round == ROUNDS_TO_WARM) {
+                timings.forget();
+            }
+            for (int many : new int[] {1, VisitorQuery.MOST_WORDS / 2}) {
+                measure(timings, many + " as they are", engine, design, some(single, many, random));
+                measure(timings, many + " written as two", engine, design, some(apart, many, random));
+                measure(timings, many + " of two written as one", engine, design, some(together, many, random));
+            }
+        }
+        timings.print("1 as they are");
+    }
+
+    private static void measure(Timings timings, String name, SearchEngine engine, SearchDesign design, String query) throws Exception {
+        timings.measure(name, () -> engine.answer(SITE, design, new VisitorQuery(query, 1)).total());
+    }
+
+    private static String some(List<String> words, int many, Random random) {
+        return IntStream.range(0, many).mapToObj(n -> words.get(random.nextInt(words.size()))).collect(Collectors.joining(" "));
     }
 
     private static String bent(String word, Random random) {

@@ -89,6 +89,11 @@ public final class IndexFields {
         return "names:" + field.value();
     }
 
+    /** Where the words of a field lie that have {@linkplain WordSigns signs}, with them. */
+    public static String signed(FieldKey field) {
+        return "signed:" + field.value();
+    }
+
     /** Where the codes of a field lie, each {@linkplain Folding#code without case and punctuation}. */
     public static String codes(FieldKey field) {
         return CODES + field.value();
@@ -179,14 +184,14 @@ public final class IndexFields {
         item.values().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(entry -> {
             add(document, entry.getKey(), entry.getValue());
             if (!entry.getKey().equals(FieldKey.TITLE)) {
-                words(document, entry.getKey(), searchableText(entry.getValue()), analyzer);
+                words(document, entry.getKey(), searchableText(entry.getValue()), analyzer, changed.language());
                 if (entry.getValue() instanceof FieldValue.Text text && !entry.getKey().equals(FieldKey.BODY)) {
                     wholeNames(document, entry.getKey(), text.text(), changed.language());
                 }
             }
         });
         // The owner's keywords count as words of the title.
-        words(document, FieldKey.TITLE, item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords(), analyzer);
+        words(document, FieldKey.TITLE, item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords(), analyzer, changed.language());
         wholeNames(document, FieldKey.TITLE, item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords().replace(',', '\n'), changed.language());
         return document;
     }
@@ -242,9 +247,10 @@ public final class IndexFields {
         return "former:" + field;
     }
 
-    private static void words(Document document, FieldKey key, String words, Analyzer analyzer) {
+    private static void words(Document document, FieldKey key, String words, Analyzer analyzer, String language) {
         if (!words.isBlank()) {
             document.add(new Field(words(key), analyzer.tokenStream(words(key), words), WORDS_TYPE));
+            WordSigns.wordsOf(words, language).forEach(word -> document.add(new Field(signed(key), word, CODES_TYPE)));
         }
     }
 

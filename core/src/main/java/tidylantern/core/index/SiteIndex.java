@@ -46,7 +46,7 @@ public final class SiteIndex implements Closeable {
     private static final int LONGEST_REASON = 400;
     private static final Analyzer NO_WORDS = WordForms.analyzer("und");
     /** Raised whenever {@link IndexFields} lays items out in another way: an older index is then thrown away and made anew. */
-    private static final String CURRENT_SHAPE = "7";
+    private static final String CURRENT_SHAPE = "8";
 
     private final Directory directory;
     private final IndexWriter writer;

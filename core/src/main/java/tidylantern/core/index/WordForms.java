@@ -10,6 +10,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.TokenFilter;
 import org.apache.lucene.analysis.TokenStream;
@@ -17,6 +18,7 @@ import org.apache.lucene.analysis.standard.StandardTokenizer;
 import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
 import org.apache.lucene.analysis.tokenattributes.OffsetAttribute;
 import org.apache.lucene.analysis.tokenattributes.PositionIncrementAttribute;
+import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,6 +29,8 @@ import org.jspecify.annotations.Nullable;
 public final class WordForms {
     /** Stands before a stem in the index. A control character, which never begins a word. */
     public static final char STEM_MARK = '\u0001';
+    /** Stands before a {@linkplain WordPieces piece} of a word in the index, at the word's own position. */
+    private static final char PIECE_MARK = '\u0002';
     /** Longer runs of letters are cut into pieces of this size; nobody types them. */
     private static final int LONGEST = 100;
     private static final int LONGEST_NAME = 12;
@@ -40,8 +44,29 @@ public final class WordForms {
      * @param folded as it is compared
      * @param stems its stem in each of the languages asked for, as the index has them
      * @param bareStems stems of the word without its accents, where they are others
+     * @param pieces of which it is {@linkplain WordPieces written together}, as they are compared; none where it is of one
+     * @param signed the word with the {@linkplain WordSigns signs} beside it; null where there are none
      */
-    public record Word(String folded, Set<String> stems, Set<String> bareStems) {}
+    public record Word(String folded, Set<String> stems, Set<String> bareStems, List<String> pieces, @Nullable String signed) {
+        public Word {
+            pieces = List.copyOf(pieces);
+        }
+    }
+
+    /** Whether a term of the index stands for a stem or a piece of a word, and not for a word as it is written. */
+    public static boolean marked(BytesRef term) {
+        return term.length > 0 && term.bytes[term.offset] <= PIECE_MARK;
+    }
+
+    /** How a piece of a word stands in the index. */
+    public static String piece(String folded) {
+        return PIECE_MARK + folded;
+    }
+
+    /** The first character of words that are not {@link #marked}. */
+    public static char firstOfWords() {
+        return PIECE_MARK + 1;
+    }
 
     /** Receives the words of a text one by one. */
     @FunctionalInterface
@@ -147,7 +172,10 @@ public final class WordForms {
                 stems.addAll(tokens.subList(0, Math.min(1, tokens.size())));
                 bareStems.addAll(tokens.subList(Math.min(1, tokens.size()), tokens.size()));
             }
-            Word made = new Word(Folding.fold(word), stems, bareStems);
+            String folded = Folding.fold(word);
+            String written = query.substring(start, end);
+            List<String> pieces = WordPieces.of(written).stream().map(piece -> Folding.fold(Folding.lower(written.subSequence(piece.from(), piece.to())))).toList();
+            Word made = new Word(folded, stems, bareStems, pieces, WordSigns.with(query, start, end, folded));
             if (!made.folded().isEmpty()) {
                 words.add(made);
             }
@@ -163,7 +191,7 @@ public final class WordForms {
                 ? lower.substring(apostrophe + 1) : lower;
     }
 
-    /** Splits a text of one language for the index: the folded word, and its stems at the same position. */
+    /** Splits a text of one language for the index: the folded word, and its stems and pieces at the same position. */
     static Analyzer analyzer(String languageTag) {
         // A stream a field: a document's streams are all made before the first of them is read.
         return new Analyzer(Analyzer.PER_FIELD_REUSE_STRATEGY) {
@@ -180,7 +208,8 @@ public final class WordForms {
         private final PositionIncrementAttribute position = addAttribute(PositionIncrementAttribute.class);
         private final Stemming stemming;
         private final String language;
-        private Iterator<String> stems = List.<String>of().iterator();
+        /** Stems and pieces of the last word that are still to come. */
+        private Iterator<String> others = List.<String>of().iterator();
 
         FormsFilter(TokenStream input, String languageTag) {
             super(input);
@@ -190,8 +219,8 @@ public final class WordForms {
 
         @Override
         public boolean incrementToken() throws IOException {
-            if (stems.hasNext()) {
-                term.setEmpty().append(stems.next());
+            if (others.hasNext()) {
+                term.setEmpty().append(others.next());
                 position.setPositionIncrement(0);
                 return true;
             }
@@ -199,7 +228,9 @@ public final class WordForms {
                 return false;
             }
             String lower = withoutElision(Folding.lower(term), language);
-            stems = stemming.tokens(lower).iterator();
+            List<String> stems = stemming.tokens(lower);
+            Set<String> pieces = WordPieces.folded(term);
+            others = pieces.isEmpty() ? stems.iterator() : Stream.concat(stems.stream(), pieces.stream().map(WordForms::piece)).iterator();
             term.setEmpty().append(Folding.fold(lower));
             return true;
         }
@@ -207,7 +238,7 @@ public final class WordForms {
         @Override
         public void reset() throws IOException {
             super.reset();
-            stems = List.<String>of().iterator();
+            others = List.<String>of().iterator();
         }
     }
 }

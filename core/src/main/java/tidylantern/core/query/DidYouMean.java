@@ -165,7 +165,7 @@ final class DidYouMean {
             Terms terms = MultiTerms.getTerms(asked.searcher().getIndexReader(), IndexFields.words(field));
             TermsEnum found = terms == null ? TermsEnum.EMPTY : terms.intersect(within, null);
             for (BytesRef term = found.next(); term != null; term = found.next()) {
-                if (term.bytes[term.offset] != WordForms.STEM_MARK) {
+                if (!WordForms.marked(term)) {
                     near.merge(term.utf8ToString(), (long) found.docFreq(), Long::sum);
                 }
             }

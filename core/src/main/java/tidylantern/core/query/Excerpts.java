@@ -7,6 +7,7 @@ import tidylantern.core.content.Item;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.Stemming;
 import tidylantern.core.index.WordForms;
+import tidylantern.core.index.WordSigns;
 
 /** What is shown of an item's texts: its title, and an excerpt, with the words marked that the query met. */
 final class Excerpts {
@@ -113,8 +114,8 @@ final class Excerpts {
         }
         boolean goesOn = to < spots.size();
         // Up to the next word, so that the closing stop or bracket stays; but not into it.
-        int end = goesOn ? spots.get(to - 1).end() : text.stripTrailing().length();
-        append(made, text, spots.subList(from, to), from == 0 ? 0 : spots.get(from).start(), end);
+        int end = goesOn ? WordSigns.after(text, spots.get(to - 1).end()) : text.stripTrailing().length();
+        append(made, text, spots.subList(from, to), from == 0 ? 0 : WordSigns.before(text, spots.get(from).start()), end);
         if (goesOn) {
             made.add("…", false);
         }
@@ -123,10 +124,13 @@ final class Excerpts {
     private static void append(MarkedText.Builder made, String text, List<Spot> spots, int from, int to) {
         int at = from;
         for (Spot spot : spots) {
-            if (spot.markTo() > spot.markFrom()) {
-                made.add(text.substring(at, spot.markFrom()), false);
-                made.add(text.substring(spot.markFrom(), spot.markTo()), true);
-                at = spot.markTo();
+            // Two words may share the sign between them ('AT&T'), and a sign may stand beyond what is shown.
+            int markFrom = Math.max(at, spot.markFrom());
+            int markTo = Math.min(to, spot.markTo());
+            if (spot.markTo() > spot.markFrom() && markTo > markFrom) {
+                made.add(text.substring(at, markFrom), false);
+                made.add(text.substring(markFrom, markTo), true);
+                at = markTo;
             }
         }
         made.add(text.substring(at, to), false);
@@ -137,10 +141,11 @@ final class Excerpts {
         boolean phrases = matches.stream().anyMatch(match -> !match.phrases().isEmpty());
         List<String> words = new ArrayList<>();
         WordForms.each(text, (lower, start, end) -> {
+            Match.Seen seen = new Match.Seen(text, start, end, lower);
             Match.Mark best = null;
             long met = 0;
             for (int i = 0; i < matches.size(); i++) {
-                Match.Mark mark = matches.get(i).mark(lower, end - start, stemming);
+                Match.Mark mark = matches.get(i).mark(seen, stemming);
                 if (mark != null) {
                     best = best == null || mark.length() > best.length() ? mark : best;
                     met |= 1L << i;

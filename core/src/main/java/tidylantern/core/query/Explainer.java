@@ -149,7 +149,7 @@ final class Explainer {
                 }
             }
             fields.sort(Comparator.comparingDouble(FieldPart::gives).reversed());
-            words.add(new WordPart(match.typed(), match.forgivesTypos(), match.cut(), fields.stream().mapToDouble(FieldPart::gives).sum(), fields));
+            words.add(new WordPart(match.said(), match.forgivesTypos(), match.cut(), fields.stream().mapToDouble(FieldPart::gives).sum(), fields));
         }
         return words;
     }
@@ -161,10 +161,13 @@ final class Explainer {
         } else if (value != null) {
             String text = IndexFields.searchableText(value);
             List<String> words = new ArrayList<>();
+            List<Integer> starts = new ArrayList<>();
             WordForms.each(text, (lower, start, end) -> {
                 words.add(lower);
-                boolean phrase = match.phrases().stream().anyMatch(one -> one.endsAt(words, words.size() - 1, stemming));
-                if (phrase || match.mark(lower, end - start, stemming) != null) {
+                starts.add(start);
+                match.phrases().stream().filter(one -> one.endsAt(words, words.size() - 1, stemming))
+                        .forEach(one -> met.add(text.substring(starts.get(words.size() - one.words().size()), end)));
+                if (match.mark(new Match.Seen(text, start, end, lower), stemming) != null) {
                     met.add(text.substring(start, end));
                 }
                 return met.size() < MOST_MET;

@@ -36,7 +36,7 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
      * One word (or quoted phrase) of the query.
      *
      * @param typos whether hardly anything holds it as typed, so that slips are forgiven
-     * @param cut whether they would be, had the query not so many such words before it
+     * @param cut whether it would be looked for with slips or written otherwise, had the query not so many such words before it
      * @param fields in which the item holds it, what gives most first
      */
     public record WordPart(String word, boolean typos, boolean cut, double gives, List<FieldPart> fields) {

@@ -20,21 +20,21 @@ sealed interface Match permits WordMatch, PhraseMatch {
         return together(inFields(reader, content));
     }
 
-    /**
-     * What to mark of a text's word because it is met by itself.
-     *
-     * @param lower the text's word from {@link tidylantern.core.index.WordForms#each}
-     * @param length its length in the text
-     */
-    @Nullable Mark mark(String lower, int length, Stemming stemming);
+    /** What to mark of a text's word because it is met by itself. */
+    @Nullable Mark mark(Seen seen, Stemming stemming);
 
     /** As it was typed, without case and accents. */
     String typed();
 
+    /** As it is looked for, to be read: with its signs where these count. */
+    default String said() {
+        return typed();
+    }
+
     /** Whether slips are forgiven in it. */
     boolean forgivesTypos();
 
-    /** Whether slips would be forgiven in it, had the answer not spent on other words what it may spend. */
+    /** Whether it would be looked for written otherwise, or with slips, had the answer not spent on other words what it may spend. */
     default boolean cut() {
         return false;
     }
@@ -63,6 +63,28 @@ sealed interface Match permits WordMatch, PhraseMatch {
     /** Phrases of several words that mark all of them where they stand together. */
     List<Phrase> phrases();
 
-    /** UTF-16 units of a word in a text: from, and how many. */
+    /**
+     * A word of a text, from {@link tidylantern.core.index.WordForms#each}.
+     *
+     * @param start where it begins in the text, in UTF-16 units
+     * @param end where it ends, exclusive
+     * @param lower in small letters
+     */
+    record Seen(String text, int start, int end, String lower) {
+        /** As it stands in the text. */
+        String written() {
+            return text.substring(start, end);
+        }
+
+        int length() {
+            return end - start;
+        }
+
+        Mark whole() {
+            return new Mark(0, length());
+        }
+    }
+
+    /** UTF-16 units of a word in a text: from (below 0 for signs before it), and how many. */
     record Mark(int from, int length) {}
 }

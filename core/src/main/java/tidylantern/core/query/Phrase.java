@@ -19,7 +19,8 @@ import tidylantern.core.index.WordForms;
  * @param stems whether other forms of each word do as well
  */
 record Phrase(List<WordForms.Word> words, boolean stems) {
-    private Set<String> forms(WordForms.Word word) {
+    /** What stands for a word of it in the index. */
+    Set<String> forms(WordForms.Word word) {
         Set<String> forms = new LinkedHashSet<>(Set.of(word.folded()));
         if (stems) {
             forms.addAll(word.stems());

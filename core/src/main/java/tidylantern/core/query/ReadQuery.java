@@ -8,15 +8,20 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.Folding;
+import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
 
 /** A query as the engine runs it: the items in reach, and of those the ones that hold enough of the words. */
@@ -26,6 +31,8 @@ final class ReadQuery {
     private static final int SPELLED_RIGHT_FROM = 3;
     /** Codes of up to this many pieces are found when spaces part them. */
     private static final int MOST_PIECES_OF_CODE = 4;
+    /** So many neighbouring words may be written as one: 'local date time', 'java util concurrent atomic'. */
+    private static final int MOST_TOGETHER = 4;
     /** What a word of a text met is told by one bit each. */
     private static final int MOST_MATCHES = 60;
 
@@ -146,15 +153,26 @@ final class ReadQuery {
             return new ReadQuery(reach, pins.over(lucene, reach), lucene, matches, parts, pins);
         }
 
-        /** With typos only if hardly anything in reach holds the word as typed. */
+        /** Written otherwise, and then with typos, only if hardly anything in reach holds the word as typed. */
         private Query query(WordMatch match) throws IOException {
-            Query asTyped = match.query(searcher.getIndexReader(), content);
-            // Most words that are right stand somewhere just as typed, and that is quickly seen.
-            if (match.bends() && !spelledRight(match.itself(), reach, searcher) && !spelledRight(asTyped, reach, searcher)) {
-                match.allowTypos();
-                return match.query(searcher.getIndexReader(), content);
+            Query withSigns = match.withItsSigns();
+            if (withSigns != null && AtLeast.found(searcher, inReach(withSigns, reach), 1)) {
+                match.countSigns();
             }
-            return asTyped;
+            Query found = match.query(searcher.getIndexReader(), content);
+            // Most words that are right stand somewhere just as typed, and that is quickly seen.
+            if (!(match.bends() || match.comesApart()) || spelledRight(match.itself(), reach, searcher) || spelledRight(found, reach, searcher)) {
+                return found;
+            }
+            if (match.comesApart()) {
+                match.allowApart();
+                found = match.query(searcher.getIndexReader(), content);
+                if (!match.bends() || spelledRight(found, reach, searcher)) {
+                    return found;
+                }
+            }
+            match.allowTypos();
+            return match.query(searcher.getIndexReader(), content);
         }
 
         /** Null where a part holds no word, so that it is no query. What is asked not to be there is not marked either. */
@@ -212,7 +230,7 @@ final class ReadQuery {
         }
 
         /** @param last whether the last word may still be half typed */
-        private List<WordMatch> wordMatches(String text, boolean last) {
+        private List<WordMatch> wordMatches(String text, boolean last) throws IOException {
             String[] chunks = text.strip().split("\\s+");
             List<WordForms.Word> typed = new ArrayList<>();
             Map<String, Set<String>> codes = new HashMap<>();
@@ -228,14 +246,17 @@ final class ReadQuery {
                 }
             }
             List<List<Phrase>> synonyms = vocabulary.synonyms(typed);
+            List<List<WrittenOtherwise.Together>> together = together(typed, last);
             boolean onlyStopWords = typed.stream().allMatch(vocabulary::stops);
             Map<String, WordForms.Word> words = new LinkedHashMap<>();
             Map<String, List<Phrase>> alternatives = new HashMap<>();
+            Map<String, List<WrittenOtherwise.Together>> joined = new HashMap<>();
             for (int i = 0; i < typed.size(); i++) {
                 WordForms.Word word = typed.get(i);
                 if ((onlyStopWords || !vocabulary.stops(word)) && (words.size() < VisitorQuery.MOST_WORDS || words.containsKey(word.folded()))) {
                     words.putIfAbsent(word.folded(), word);
                     alternatives.computeIfAbsent(word.folded(), key -> new ArrayList<>()).addAll(synonyms.get(i));
+                    joined.computeIfAbsent(word.folded(), key -> new ArrayList<>()).addAll(together.get(i));
                 }
             }
             List<WordMatch> found = new ArrayList<>();
@@ -244,16 +265,60 @@ final class ReadQuery {
             int left = words.size();
             for (WordForms.Word word : words.values()) {
                 left--;
+                WrittenOtherwise otherwise = new WrittenOtherwise(word, languages, design.words().stemming(), joined.getOrDefault(word.folded(), List.of()).stream().distinct().toList(), vocabulary.commonWords());
                 found.add(new WordMatch(word, codes.getOrDefault(word.folded(), Set.of()), design.words(), last && left == 0, wholeName,
-                        alternatives.getOrDefault(word.folded(), List.of()).stream().distinct().toList(), effort));
+                        alternatives.getOrDefault(word.folded(), List.of()).stream().distinct().toList(), otherwise, effort));
             }
             return found;
+        }
+
+        /**
+         * For each word the rows of neighbours to which it belongs and that items write as one word, where hardly any item holds
+         * them side by side as typed.
+         */
+        private List<List<WrittenOtherwise.Together>> together(List<WordForms.Word> typed, boolean last) throws IOException {
+            List<List<WrittenOtherwise.Together>> found = new ArrayList<>();
+            typed.forEach(word -> found.add(new ArrayList<>()));
+            for (int from = 0; from < Math.min(typed.size(), VisitorQuery.MOST_WORDS); from++) {
+                for (int to = from + 2; to <= Math.min(typed.size(), from + MOST_TOGETHER); to++) {
+                    WrittenOtherwise.Together one = together(typed, from, to, last);
+                    if (one != null) {
+                        found.subList(from, to).forEach(of -> of.add(one));
+                    }
+                }
+            }
+            return found;
+        }
+
+        private WrittenOtherwise.@Nullable Together together(List<WordForms.Word> typed, int from, int to, boolean last) throws IOException {
+            List<WordForms.Word> row = typed.subList(from, to);
+            List<WordForms.Word> word = WordForms.allWordsOf(row.stream().map(WordForms.Word::folded).collect(Collectors.joining()), languages);
+            if (word.size() != 1) {
+                // Scripts that write no blanks have their words side by side already.
+                return null;
+            }
+            boolean open = last && to == typed.size() && design.words().partOfWord().starts();
+            WrittenOtherwise.Together one = new WrittenOtherwise.Together(word.getFirst(), row.size() == typed.size(), open);
+            if (!one.held(searcher.getIndexReader(), prose(), design.words().stemming()) || !effort.mayPutTogether(one.word().folded())) {
+                return null;
+            }
+            Phrase asTyped = new Phrase(row, design.words().stemming());
+            BooleanQuery.Builder anywhere = new BooleanQuery.Builder();
+            prose().forEach(field -> anywhere.add(asTyped.query(IndexFields.words(field)), BooleanClause.Occur.SHOULD));
+            return spelledRight(anywhere.build(), reach, searcher) ? null : one;
+        }
+
+        /** The searched fields that hold words. */
+        private List<FieldKey> prose() {
+            return design.words().searched().stream().map(FieldWeight::field).filter(field -> content.kind(field) != FieldKind.CODE).toList();
         }
     }
 
     static boolean spelledRight(Query word, Query reach, IndexSearcher searcher) throws IOException {
-        BooleanQuery inReach = new BooleanQuery.Builder()
-                .add(word, BooleanClause.Occur.FILTER).add(reach, BooleanClause.Occur.FILTER).build();
-        return AtLeast.found(searcher, inReach, SPELLED_RIGHT_FROM);
+        return AtLeast.found(searcher, inReach(word, reach), SPELLED_RIGHT_FROM);
+    }
+
+    private static Query inReach(Query found, Query reach) {
+        return new BooleanQuery.Builder().add(found, BooleanClause.Occur.FILTER).add(reach, BooleanClause.Occur.FILTER).build();
     }
 }

@@ -11,6 +11,14 @@ public enum Strength {
     EXACT(1.0),
     STEM(0.7),
     START(0.4),
+    /** A whole name of the item is the whole query, written together where the other is written apart. */
+    NAME_OTHERWISE(0.38),
+    /** Neighbouring words of the query, written as one. */
+    TOGETHER(0.35),
+    /** A word of the query, written as two (or its pieces) side by side. */
+    APART(0.34),
+    /** A piece of a word that is written together: {@code time} of {@code LocalDateTime}. */
+    PIECE(0.32),
     /** Somewhere inside a word. */
     INSIDE(0.3),
     /** The query is one word, and a whole name of the item is one edit off it. */

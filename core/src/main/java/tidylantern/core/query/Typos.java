@@ -115,9 +115,9 @@ final class Typos {
         return whole <= 2 ? Strength.FAR_TYPO : Strength.FAR_TYPO_START;
     }
 
-    /** Accepts the words that hold the letters somewhere after their first, and none that stands for a stem. */
+    /** Accepts the words that hold the letters somewhere after their first, and none that stands for a stem or a piece. */
     static Automaton inside(String letters) {
-        Automaton first = Operations.union(List.of(Automata.makeCharRange(Character.MIN_CODE_POINT, WordForms.STEM_MARK - 1), Automata.makeCharRange(WordForms.STEM_MARK + 1, Character.MAX_CODE_POINT)));
+        Automaton first = Automata.makeCharRange(WordForms.firstOfWords(), Character.MAX_CODE_POINT);
         Automaton all = Operations.concatenate(List.of(first, Automata.makeAnyString(), Automata.makeString(letters), Automata.makeAnyString()));
         return Operations.determinize(all, Operations.DEFAULT_DETERMINIZE_WORK_LIMIT);
     }

@@ -11,6 +11,8 @@ import java.util.Set;
 import java.util.function.ObjIntConsumer;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
+import tidylantern.core.index.Folding;
+import tidylantern.core.index.StopWordLists;
 import tidylantern.core.index.WordForms;
 
 /**
@@ -22,6 +24,7 @@ final class Vocabulary {
     private static final Deque<Kept> LAST = new ArrayDeque<>();
 
     private final Set<String> stopWords = new HashSet<>();
+    private final Set<String> commonWords = new HashSet<>();
     /** What a phrase begins with, and the phrases that begin so. */
     private final Map<String, List<Entry>> byFirstWord = new HashMap<>();
 
@@ -43,6 +46,7 @@ final class Vocabulary {
     record Replaceable(int from, int words, Synonym synonym, List<String> written) {}
 
     private Vocabulary(Words words, Set<String> languages) {
+        languages.forEach(language -> StopWordLists.of(language).forEach(common -> commonWords.add(Folding.fold(common))));
         words.stopWords().forEach(stop -> WordForms.wordsOf(stop, languages).forEach(word -> stopWords.add(word.folded())));
         for (Synonym synonym : words.synonyms()) {
             List<Other> others = synonym.words().stream().map(written -> new Other(new Phrase(WordForms.allWordsOf(written, languages), words.stemming()), written))
@@ -83,6 +87,11 @@ final class Vocabulary {
 
     private static boolean same(Words a, Words b) {
         return a == b || (a.stemming().equals(b.stemming()) && a.stopWords().equals(b.stopWords()) && a.synonyms().equals(b.synonyms()));
+    }
+
+    /** Words that say little by themselves in the languages at hand, whether the owner stops them or not; folded. */
+    Set<String> commonWords() {
+        return commonWords;
     }
 
     boolean stops(WordForms.Word word) {

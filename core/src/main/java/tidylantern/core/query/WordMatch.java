@@ -7,7 +7,9 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
@@ -37,6 +39,7 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.index.Stemming;
 import tidylantern.core.index.WordForms;
+import tidylantern.core.index.WordSigns;
 
 /**
  * One word of a query, and the ways in which it may meet the words of items.
@@ -56,9 +59,12 @@ final class WordMatch implements Match {
     private final boolean last;
     private final @Nullable String wholeName;
     private final List<Phrase> synonyms;
+    private final WrittenOtherwise otherwise;
     private final Effort effort;
     private boolean typos;
     private boolean cut;
+    /** Whether items hold the word with the signs beside it, so that it is not met without them. */
+    private boolean signsCount;
     /** Words within reach of a typo that the index holds; filled as queries are made. */
     private final Set<String> typoWords = new HashSet<>();
 
@@ -67,27 +73,58 @@ final class WordMatch implements Match {
      * @param last whether it is the word being typed
      * @param wholeName the {@linkplain WordForms#wholeName form} of the whole query, as a name of an item may be; null where none can be
      * @param synonyms what may stand in its place, or in that of a phrase to which it belongs
+     * @param otherwise how else it may be written
      * @param effort of the answer that it is read for
      */
-    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last, @Nullable String wholeName, List<Phrase> synonyms, Effort effort) {
+    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last, @Nullable String wholeName, List<Phrase> synonyms, WrittenOtherwise otherwise, Effort effort) {
         this.word = word;
         this.codes = codes;
         this.design = design;
         this.last = last;
         this.wholeName = wholeName;
         this.synonyms = synonyms;
+        this.otherwise = otherwise;
         this.effort = effort;
     }
 
     /** Whether a slip may be forgiven in this word at all. */
     boolean bends() {
-        return design.typos().editsIn(word.folded()) > 0;
+        return !signsCount && design.typos().editsIn(word.folded()) > 0;
+    }
+
+    /** Whether it may be written as two words, or out of pieces, at all. */
+    boolean comesApart() {
+        return !signsCount && otherwise.comesApart();
+    }
+
+    /** Looks for it written apart from now on, if the answer can afford it; what it cannot is told. */
+    void allowApart() {
+        if (effort.mayTakeApart(word.folded())) {
+            otherwise.allowApart();
+        } else {
+            cut = true;
+        }
+    }
+
+    /** Finds the items that hold the word with the signs beside it; null where it has none. */
+    @Nullable Query withItsSigns() {
+        if (word.signed() == null) {
+            return null;
+        }
+        BooleanQuery.Builder any = new BooleanQuery.Builder();
+        design.searched().forEach(weight -> any.add(signs(weight.field()), BooleanClause.Occur.SHOULD));
+        return any.build();
+    }
+
+    /** Lets only words with the same signs count from now on. */
+    void countSigns() {
+        signsCount = true;
     }
 
     /** Forgives slips from now on, if the answer can afford it; what it cannot is told. */
     void allowTypos() {
         typos = effort.mayBend(word.folded());
-        cut = !typos;
+        cut |= !typos;
     }
 
     @Override
@@ -100,6 +137,11 @@ final class WordMatch implements Match {
         return word.folded();
     }
 
+    @Override
+    public String said() {
+        return signsCount ? Objects.requireNonNull(word.signed()) : typed();
+    }
+
     /** Finds the items that hold the word just as it is typed; a quick look before the whole query. */
     Query itself() {
         BooleanQuery.Builder any = new BooleanQuery.Builder();
@@ -109,9 +151,12 @@ final class WordMatch implements Match {
         return any.build();
     }
 
-    /** The same word without slips and synonyms. */
+    /** The same word without slips, synonyms and other ways to write it. */
     WordMatch asTyped() {
-        return new WordMatch(word, codes, design, last, wholeName, List.of(), effort);
+        WrittenOtherwise never = new WrittenOtherwise(word, Set.of(), false, List.of(), Set.of());
+        WordMatch typed = new WordMatch(word, codes, design, last, wholeName, List.of(), never, effort);
+        typed.signsCount = signsCount;
+        return typed;
     }
 
     /** The words of the index that a slip may lead to, as far as queries were made of it. */
@@ -153,6 +198,11 @@ final class WordMatch implements Match {
             return List.of();
         }
         List<Way> ways = new ArrayList<>();
+        if (signsCount) {
+            addSigned(ways, field, reader, terms);
+            addSynonyms(ways, place, reader, terms);
+            return ways;
+        }
         // Hardly any query is a name of anything, and a way that nothing is met by would cost every item that is found.
         if (wholeName != null && reader.docFreq(new Term(IndexFields.wholeNames(field), wholeName)) > 0) {
             ways.add(constant(new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)), Strength.WHOLE_NAME, rarity(terms, reader.docFreq(new Term(place, word.folded())))));
@@ -162,7 +212,7 @@ final class WordMatch implements Match {
             ways.add(new Way(Strength.STEM, new BoostQuery(stems(place), Strength.STEM.share())));
         }
         if (design.partOfWord().starts()) {
-            Way start = start(place, terms);
+            Way start = start(word.folded(), place, terms, Strength.START);
             if (start != null) {
                 ways.add(start);
             }
@@ -172,9 +222,15 @@ final class WordMatch implements Match {
             long documents = documents(terms.intersect(inside, null), terms.getDocCount());
             ways.add(constant(new AutomatonQuery(new Term(place, word.folded()), Typos.inside(word.folded())), Strength.INSIDE, rarity(terms, documents)));
         }
+        otherwise.addWays(ways, field, reader, terms, word.folded().equals(wholeName));
         if (typos) {
             addTypos(ways, field, terms);
         }
+        addSynonyms(ways, place, reader, terms);
+        return ways;
+    }
+
+    private void addSynonyms(List<Way> ways, String place, IndexReader reader, Terms terms) throws IOException {
         for (Phrase synonym : synonyms) {
             long documents = 0;
             for (String form : synonym.rarest()) {
@@ -184,7 +240,23 @@ final class WordMatch implements Match {
                 ways.add(constant(synonym.query(place), Strength.SYNONYM, rarity(terms, documents)));
             }
         }
-        return ways;
+    }
+
+    /** The word itself, and the whole name, where the same signs stand beside the word somewhere in the field. */
+    private void addSigned(List<Way> ways, FieldKey field, IndexReader reader, Terms terms) throws IOException {
+        Term exact = new Term(IndexFields.words(field), word.folded());
+        Query signs = signs(field);
+        if (wholeName != null) {
+            Query name = new BooleanQuery.Builder().add(new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)), BooleanClause.Occur.MUST).add(signs, BooleanClause.Occur.FILTER).build();
+            ways.add(constant(name, Strength.WHOLE_NAME, rarity(terms, reader.docFreq(exact))));
+        }
+        ways.add(new Way(Strength.EXACT, new BooleanQuery.Builder().add(new TermQuery(exact), BooleanClause.Occur.MUST).add(signs, BooleanClause.Occur.FILTER).build()));
+    }
+
+    /** In a word that is still being typed, the last sign may be missing yet. */
+    private Query signs(FieldKey field) {
+        Term signed = new Term(IndexFields.signed(field), Objects.requireNonNull(word.signed()));
+        return startsCount() && !signed.text().endsWith(word.folded()) ? new PrefixQuery(signed) : new TermQuery(signed);
     }
 
     /** Its stems in all the languages as one word, so that a text of one of them counts the same as another. */
@@ -226,7 +298,7 @@ final class WordMatch implements Match {
         // What holds the word somewhere begins with any letter, so nothing narrows the walk.
         TermsEnum found = inside ? terms.iterator() : terms.intersect(Typos.reach(word.folded(), edits, design.typos().firstLetterFixed(), startsCount()), null);
         for (BytesRef term = found.next(); term != null; term = found.next()) {
-            if (term.bytes[term.offset] == WordForms.STEM_MARK) {
+            if (WordForms.marked(term)) {
                 continue;
             }
             String other = term.utf8ToString();
@@ -251,12 +323,12 @@ final class WordMatch implements Match {
         return design.partOfWord() == Words.PartOfWord.INSIDE && word.folded().codePointCount(0, word.folded().length()) >= FEWEST_INSIDE;
     }
 
-    private static Way constant(Query found, Strength strength, float rarity) {
+    static Way constant(Query found, Strength strength, float rarity) {
         return new Way(strength, new BoostQuery(new ConstantScoreQuery(found), strength.share() * rarity / (1 + SiteIndex.K1)));
     }
 
     /** BM25's inverse document frequency, ln(1 + (N - n + 0.5) / (n + 0.5)), with n held to N. */
-    private static float rarity(Terms terms, long documents) throws IOException {
+    static float rarity(Terms terms, long documents) throws IOException {
         long all = terms.getDocCount();
         long with = Math.clamp(documents, 1, Math.max(1, all));
         return (float) Math.log(1 + (all - with + 0.5) / (with + 0.5));
@@ -271,12 +343,20 @@ final class WordMatch implements Match {
         return documents;
     }
 
+    /** Whether any word begins so. */
+    static boolean anyStarts(IndexReader reader, String place, String folded) throws IOException {
+        Terms terms = MultiTerms.getTerms(reader, place);
+        TermsEnum found = terms == null ? TermsEnum.EMPTY : terms.iterator();
+        BytesRef start = new BytesRef(folded);
+        return found.seekCeil(start) != TermsEnum.SeekStatus.END && StringHelper.startsWith(found.term(), start);
+    }
+
     /**
      * The words of a field with the start, as one way to be met. Where they are few they are asked for one by one, which is
      * cheaper than by their pattern; that is so for most words that are typed out.
      */
-    private @Nullable Way start(String place, Terms terms) throws IOException {
-        BytesRef start = new BytesRef(word.folded());
+    static @Nullable Way start(String folded, String place, Terms terms, Strength strength) throws IOException {
+        BytesRef start = new BytesRef(folded);
         List<BytesRef> few = new ArrayList<>();
         // The sum over the words, which is at least how many documents hold one.
         long documents = 0;
@@ -294,37 +374,54 @@ final class WordMatch implements Match {
             return null;
         }
         Query query = few.size() == 1 ? new TermQuery(new Term(place, few.getFirst())) : few.size() <= FEW ? new TermInSetQuery(place, few) : new PrefixQuery(new Term(place, start));
-        return constant(query, Strength.START, rarity(terms, documents));
+        return constant(query, strength, rarity(terms, documents));
     }
 
     @Override
-    public @Nullable Mark mark(String lower, int length, Stemming stemming) {
-        String folded = Folding.fold(lower);
-        if (folded.equals(word.folded()) || (design.stemming() && sameStem(word, lower, stemming))) {
-            return new Mark(0, length);
+    public @Nullable Mark mark(Seen seen, Stemming stemming) {
+        if (signsCount) {
+            return markWithSigns(seen);
         }
+        Mark asTyped = markAsTyped(seen, stemming);
+        if (asTyped != null) {
+            return asTyped;
+        }
+        Mark other = otherwise.mark(seen, stemming);
+        if (other != null) {
+            return other;
+        }
+        boolean slip = typos && typoWords.contains(Folding.fold(seen.lower()));
+        boolean synonym = synonyms.stream().anyMatch(one -> one.words().size() == 1 && one.endsAt(List.of(seen.lower()), 0, stemming));
+        return slip || synonym ? seen.whole() : null;
+    }
+
+    private @Nullable Mark markAsTyped(Seen seen, Stemming stemming) {
+        String folded = Folding.fold(seen.lower());
+        if (folded.equals(word.folded()) || (design.stemming() && sameStem(word, seen.lower(), stemming))) {
+            return seen.whole();
+        }
+        // Where folding changed the length (ß, æ) there is no telling which letters were typed.
+        boolean sameLength = folded.length() == seen.length();
         if (design.partOfWord().starts() && folded.startsWith(word.folded())) {
-            // Where folding changed the length (ß, æ) there is no telling which letters were typed.
-            return new Mark(0, folded.length() == length ? word.folded().length() : length);
+            return new Mark(0, sameLength ? word.folded().length() : seen.length());
         }
         int inside = foundInside() ? folded.indexOf(word.folded()) : -1;
-        if (inside > 0) {
-            return folded.length() == length ? new Mark(inside, word.folded().length()) : new Mark(0, length);
+        return inside <= 0 ? null : sameLength ? new Mark(inside, word.folded().length()) : seen.whole();
+    }
+
+    private @Nullable Mark markWithSigns(Seen seen) {
+        String folded = Folding.fold(seen.lower());
+        String signed = WordSigns.with(seen.text(), seen.start(), seen.end(), folded);
+        if (signed == null || !folded.equals(word.folded()) || !(signed.equals(word.signed()) || startsCount() && signed.startsWith(Objects.requireNonNull(word.signed())))) {
+            return null;
         }
-        if (typos && typoWords.contains(folded)) {
-            return new Mark(0, length);
-        }
-        for (Phrase synonym : synonyms) {
-            if (synonym.words().size() == 1 && synonym.endsAt(List.of(lower), 0, stemming)) {
-                return new Mark(0, length);
-            }
-        }
-        return null;
+        int from = WordSigns.before(seen.text(), seen.start());
+        return new Mark(from - seen.start(), WordSigns.after(seen.text(), seen.end()) - from);
     }
 
     @Override
     public List<Phrase> phrases() {
-        return synonyms.stream().filter(synonym -> synonym.words().size() > 1).toList();
+        return Stream.concat(synonyms.stream().filter(synonym -> synonym.words().size() > 1), otherwise.phrases().stream()).toList();
     }
 
     static boolean sameStem(WordForms.Word word, String lower, Stemming stemming) {
