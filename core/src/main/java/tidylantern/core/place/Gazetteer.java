@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.apache.lucene.util.SloppyMath;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +29,8 @@ public final class Gazetteer {
     /** A place of so many people names the region around it. */
     private static final int WELL_KNOWN = 100_000;
     private static final double FARTHEST_NEIGHBOUR = 200_000;
+    /** In metres: the middle of a site's items is hardly that of a town. */
+    private static final double SAME_PLACE = 50_000;
 
     private final Callable<InputStream> source;
     private @Nullable World world;
@@ -74,6 +77,28 @@ public final class Gazetteer {
         World all = world();
         String folded = IndexFields.folded(typed.strip());
         return folded.isEmpty() ? List.of() : all.found(all.beginning(folded).stream().limit(most).toList());
+    }
+
+    /**
+     * A name for one of several places that are called alike: with region and country where it is one of these here, else with
+     * a well-known place near by, else with its position; and who lives there.
+     */
+    public Found told(String name, Position position) {
+        Found here = named(name).stream().filter(one -> metres(one.position(), position) <= SAME_PLACE).min(Comparator.comparingDouble(one -> metres(one.position(), position))).orElse(null);
+        if (here != null) {
+            return new Found(name, here.label(), position, here.people());
+        }
+        String near = world().near(position);
+        return new Found(name, name + ", " + (near.isEmpty() ? said(position) : "near " + near), position, 0);
+    }
+
+    /** To about a kilometre, as people read it. */
+    public static String said(Position position) {
+        return String.format(Locale.ROOT, "%.2f° %s %.2f° %s", Math.abs(position.latitude()), position.latitude() < 0 ? "S" : "N", Math.abs(position.longitude()), position.longitude() < 0 ? "W" : "E");
+    }
+
+    private static double metres(Position a, Position b) {
+        return SloppyMath.haversinMeters(a.latitude(), a.longitude(), b.latitude(), b.longitude());
     }
 
     /** How many places there are. */
@@ -172,20 +197,27 @@ public final class Gazetteer {
             if (people[row] >= WELL_KNOWN) {
                 return "";
             }
-            Position here = position(row);
+            int nearest = nearest(position(row), other -> countries[other].equals(countries[row]));
+            return nearest < 0 ? "" : "near " + names[nearest];
+        }
+
+        /** The nearest well-known place of any country; empty where none is near. */
+        String near(Position here) {
+            int nearest = nearest(here, other -> true);
+            return nearest < 0 ? "" : names[nearest];
+        }
+
+        private int nearest(Position here, IntPredicate passes) {
             int nearest = -1;
             double least = FARTHEST_NEIGHBOUR;
             for (int other : wellKnown) {
-                if (countries[other].equals(countries[row])) {
-                    Position there = position(other);
-                    double far = SloppyMath.haversinMeters(here.latitude(), here.longitude(), there.latitude(), there.longitude());
-                    if (far < least) {
-                        least = far;
-                        nearest = other;
-                    }
+                double far = passes.test(other) ? metres(here, position(other)) : FARTHEST_NEIGHBOUR;
+                if (far < least) {
+                    least = far;
+                    nearest = other;
                 }
             }
-            return nearest < 0 ? "" : "near " + names[nearest];
+            return nearest;
         }
     }
 

@@ -3,9 +3,14 @@ package tidylantern.core.query;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
+import java.util.Objects;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.lucene.search.IndexSearcher;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Field;
@@ -21,7 +26,8 @@ import tidylantern.core.place.Slip;
 
 /**
  * Where a visitor is, or looks for things around. A name is looked for first among those of the site's items and the owner's own,
- * then among the world's; as it is written, as the beginning of one, with a slip.
+ * then among the world's; as it is written, as the beginning of one, with a slip. Where items far apart have one name, it means
+ * where most of them are, and the others are offered.
  *
  * @param position null where nobody knows
  * @param name of the place meant; empty where a position was given, or nothing
@@ -32,6 +38,7 @@ import tidylantern.core.place.Slip;
 record Located(@Nullable Position position, String name, String unknown, List<String> namesakes, boolean ofWorld) {
     static final Located NOWHERE = new Located(null, "", "", List.of(), false);
     private static final int MOST_NAMESAKES = 4;
+    private static final int MOST_TOLD_APART = 50;
     private static final int SHORTEST_BEGINNING = 4;
 
     static Located of(IndexSearcher searcher, SearchDesign design, SiteContent content, Gazetteer gazetteer, Whereabouts whereabouts) throws IOException {
@@ -43,25 +50,23 @@ record Located(@Nullable Position position, String name, String unknown, List<St
         if (folded.isEmpty()) {
             return NOWHERE;
         }
-        Map<String, Site> ours = new TreeMap<>();
+        Ours ours = new Ours(gazetteer);
         for (FieldKey field : placeFields(design, content)) {
-            PlaceNames.of(searcher, design.reach(), field).all().forEach(named -> ours.putIfAbsent(IndexFields.folded(named.name()), new Site(named.name(), named.middle(), named.items())));
+            ours.fields.add(PlaceNames.of(searcher, design.reach(), field).byName());
         }
-        for (OwnPlace own : content.ownPlaces()) {
-            ours.put(IndexFields.folded(own.name()), new Site(own.name(), new Position(own.latitude(), own.longitude()), Integer.MAX_VALUE));
+        content.ownPlaces().forEach(own -> ours.owners.put(IndexFields.folded(own.name()), own));
+        Located here = ours.named(folded);
+        if (here == null) {
+            here = ours.beginning(folded);
         }
-        Site exact = ours.get(folded);
-        if (exact == null) {
-            exact = best(ours.entrySet().stream().filter(one -> one.getKey().startsWith(folded)).map(Map.Entry::getValue).toList());
-        }
-        if (exact != null) {
-            return new Located(exact.middle(), exact.name(), "", List.of(), false);
+        if (here != null) {
+            return here;
         }
         List<Gazetteer.Found> world = gazetteer.named(typed);
         if (world.isEmpty()) {
-            Site near = best(ours.entrySet().stream().filter(one -> Slip.between(folded, one.getKey())).map(Map.Entry::getValue).toList());
+            Located near = ours.nearly(folded);
             if (near != null) {
-                return new Located(near.middle(), near.name(), "", List.of(), false);
+                return near;
             }
             world = gazetteer.nearlyNamed(typed);
         }
@@ -72,11 +77,67 @@ record Located(@Nullable Position position, String name, String unknown, List<St
                 : new Located(world.getFirst().position(), world.getFirst().label(), "", world.stream().skip(1).limit(MOST_NAMESAKES).map(Gazetteer.Found::label).toList(), true);
     }
 
-    /** @param items how many have the name */
-    private record Site(String name, Position middle, int items) {}
+    /** The places of the site's items and the owner's own. Names are folded. */
+    private static final class Ours {
+        private final List<NavigableMap<String, List<PlaceNames.Named>>> fields = new ArrayList<>();
+        private final NavigableMap<String, OwnPlace> owners = new TreeMap<>();
+        private final Gazetteer gazetteer;
 
-    private static @Nullable Site best(List<Site> places) {
-        return places.stream().max(Comparator.comparingInt(Site::items).thenComparing(Site::name, Comparator.reverseOrder())).orElse(null);
+        Ours(Gazetteer gazetteer) {
+            this.gazetteer = gazetteer;
+        }
+
+        /** The place called so; what follows a comma may tell which of several. */
+        @Nullable Located named(String folded) {
+            Located whole = called(folded, null);
+            int comma = folded.indexOf(',');
+            return whole != null || comma < 0 ? whole : called(folded.substring(0, comma).strip(), folded);
+        }
+
+        /** The name that most items have of those that begin so; the owner's own before all. */
+        @Nullable Located beginning(String start) {
+            return called(fields.stream().flatMap(field -> field.subMap(start, start + Character.MAX_VALUE).entrySet().stream()), owners.subMap(start, start + Character.MAX_VALUE).keySet().stream());
+        }
+
+        /** The same of those that are a slip away. */
+        @Nullable Located nearly(String folded) {
+            String letter = folded.substring(0, folded.offsetByCodePoints(0, 1));
+            return called(fields.stream().flatMap(field -> field.subMap(letter, letter + Character.MAX_VALUE).entrySet().stream()).filter(one -> Slip.between(folded, one.getKey())),
+                    owners.keySet().stream().filter(own -> Slip.between(folded, own)));
+        }
+
+        private @Nullable Located called(Stream<Map.Entry<String, List<PlaceNames.Named>>> names, Stream<String> own) {
+            String first = own.findFirst().orElse(null);
+            if (first != null) {
+                return called(first, null);
+            }
+            return names.max(Comparator.comparingInt((Map.Entry<String, List<PlaceNames.Named>> one) -> one.getValue().stream().mapToInt(PlaceNames.Named::items).sum())
+                    .thenComparing(Map.Entry::getKey, Comparator.reverseOrder())).map(one -> called(one.getKey(), null)).orElse(null);
+        }
+
+        /** @param label of one place of several that are called so; null for the largest */
+        private @Nullable Located called(String name, @Nullable String label) {
+            OwnPlace own = owners.get(name);
+            if (own != null && label == null) {
+                return new Located(new Position(own.latitude(), own.longitude()), own.name(), "", List.of(), false);
+            }
+            List<PlaceNames.Named> places = fields.stream().map(field -> field.get(name)).filter(Objects::nonNull).findFirst().orElse(List.of());
+            if (places.size() == 1 && label == null) {
+                return new Located(places.getFirst().middle(), places.getFirst().name(), "", List.of(), false);
+            }
+            List<Gazetteer.Found> told = toldApart(places);
+            Gazetteer.Found meant = told.stream().filter(one -> label == null || IndexFields.folded(one.label()).equals(label)).findFirst().orElse(null);
+            return meant == null ? null : new Located(meant.position(), meant.label(), "", told.stream().filter(other -> other != meant).limit(MOST_NAMESAKES).map(Gazetteer.Found::label).toList(), true);
+        }
+
+        /** Places of one name with labels that tell them apart; that of most items first, of as many that where most people live. */
+        private List<Gazetteer.Found> toldApart(List<PlaceNames.Named> places) {
+            Map<Gazetteer.Found, Integer> items = new LinkedHashMap<>();
+            places.stream().limit(MOST_TOLD_APART).forEach(place -> items.put(gazetteer.told(place.name(), place.middle()), place.items()));
+            Map<String, Long> times = items.keySet().stream().collect(Collectors.groupingBy(Gazetteer.Found::label, Collectors.counting()));
+            return items.entrySet().stream().sorted(Map.Entry.<Gazetteer.Found, Integer>comparingByValue().reversed().thenComparing(one -> one.getKey().people(), Comparator.reverseOrder()))
+                    .map(Map.Entry::getKey).map(one -> times.getOrDefault(one.label(), 0L) > 1 ? new Gazetteer.Found(one.name(), one.label() + ", " + Gazetteer.said(one.position()), one.position(), one.people()) : one).toList();
+        }
     }
 
     /** The fields of places among those searched, in the order of the content. */

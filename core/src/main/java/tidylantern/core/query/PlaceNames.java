@@ -6,6 +6,8 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
+import java.util.TreeMap;
 import org.apache.lucene.geo.GeoEncodingUtils;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
@@ -16,29 +18,47 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.Reach;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.place.FarApart;
 import tidylantern.core.place.Position;
 
 /**
- * The names of the places that items in reach have in a field. A name stands for the middle of all items that have it, so that
- * visitors can look around a place without giving their own away.
+ * The names of the places that items in reach have in a field. A name stands for the middle of the items that have it, so that
+ * visitors can look around a place without giving their own away; where they lie {@linkplain FarApart far apart}, for several places.
  */
 final class PlaceNames {
     static final int MOST_OFFERED = 300;
 
-    private final List<Named> all;
+    private final NavigableMap<String, List<Named>> byName = new TreeMap<>();
     private final List<String> offered;
     private final int items;
 
-    /** @param items how many have the name */
+    /**
+     * One place.
+     *
+     * @param name as most of the items write it
+     * @param items how many have the name there
+     */
     record Named(String name, int items, Position middle) {}
 
     private PlaceNames(Tally tally) {
         items = tally.items;
-        List<Named> named = new ArrayList<>();
-        tally.sums.forEach((name, sum) -> named.add(new Named(name, (int) sum[3], middle(sum))));
-        named.sort(Comparator.comparingInt(Named::items).reversed().thenComparing(Named::name));
-        all = List.copyOf(named);
-        offered = all.stream().limit(MOST_OFFERED).map(Named::name).sorted().toList();
+        Map<String, List<Cell>> cells = new HashMap<>();
+        tally.cells.forEach((spot, cell) -> cells.computeIfAbsent(IndexFields.folded(spot.name()), folded -> new ArrayList<>()).add(cell));
+        cells.forEach((folded, of) -> byName.put(folded, named(of)));
+        offered = byName.values().stream().sorted(Comparator.comparingInt((List<Named> one) -> one.stream().mapToInt(Named::items).sum()).reversed().thenComparing(one -> one.getFirst().name()))
+                .limit(MOST_OFFERED).map(one -> one.getFirst().name()).sorted().toList();
+    }
+
+    /** Of what is called alike, one for each place; that of most items first. */
+    private static List<Named> named(List<Cell> cells) {
+        Map<String, Integer> spellings = new TreeMap<>();
+        cells.forEach(cell -> spellings.merge(cell.name, cell.items, Integer::sum));
+        String name = spellings.entrySet().stream().max(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder()))).orElseThrow().getKey();
+        return FarApart.groups(cells, Cell::middle).stream().map(group -> {
+            Cell all = new Cell(name);
+            group.forEach(all::add);
+            return new Named(name, all.items, all.middle());
+        }).sorted(Comparator.comparingInt(Named::items).reversed()).toList();
     }
 
     static PlaceNames of(IndexSearcher searcher, Reach reach, FieldKey field) throws IOException {
@@ -51,14 +71,9 @@ final class PlaceNames {
 
     private record OfField(FieldKey field) {}
 
-    /** The middle of points on a sphere is the direction of the sum of their directions, which holds across the date line too. */
-    private static Position middle(double[] sum) {
-        return new Position(Math.toDegrees(Math.atan2(sum[2], Math.hypot(sum[0], sum[1]))), Math.toDegrees(Math.atan2(sum[1], sum[0])));
-    }
-
-    /** All of them, those that most items have first. */
-    List<Named> all() {
-        return all;
+    /** The places of each name, that of most items first; by the {@linkplain IndexFields#folded folded} names. */
+    NavigableMap<String, List<Named>> byName() {
+        return byName;
     }
 
     /** Those that most items have, by name. */
@@ -71,10 +86,48 @@ final class PlaceNames {
         return items;
     }
 
+    /** A name in a square of a quarter of a degree: near enough to be one place, and few enough to be compared. */
+    private record Spot(String name, int row, int column) {}
+
+    /** Items of one name close together. */
+    private static final class Cell {
+        private final String name;
+        private int items;
+        /** The sum of the directions. */
+        private double x;
+        private double y;
+        private double z;
+
+        Cell(String name) {
+            this.name = name;
+        }
+
+        void add(double latitude, double longitude) {
+            double north = Math.toRadians(latitude);
+            double east = Math.toRadians(longitude);
+            x += Math.cos(north) * Math.cos(east);
+            y += Math.cos(north) * Math.sin(east);
+            z += Math.sin(north);
+            items++;
+        }
+
+        void add(Cell other) {
+            x += other.x;
+            y += other.y;
+            z += other.z;
+            items += other.items;
+        }
+
+        /** The middle of points on a sphere is the direction of the sum of their directions, which holds across the date line too. */
+        Position middle() {
+            return new Position(Math.toDegrees(Math.atan2(z, Math.hypot(x, y))), Math.toDegrees(Math.atan2(y, x)));
+        }
+    }
+
     private static final class Tally extends Counting {
+        private static final double SQUARES_A_DEGREE = 4;
         private final FieldKey field;
-        /** Of each name: the sum of the directions, in three parts, and the number of items. */
-        private final Map<String, double[]> sums = new HashMap<>();
+        private final Map<Spot, Cell> cells = new HashMap<>();
         private int items;
         private @Nullable SortedNumericDocValues positions;
         private @Nullable SortedDocValues names;
@@ -97,13 +150,11 @@ final class PlaceNames {
             items++;
             if (names.advanceExact(document)) {
                 long packed = positions.nextValue();
-                double latitude = Math.toRadians(GeoEncodingUtils.decodeLatitude((int) (packed >> 32)));
-                double longitude = Math.toRadians(GeoEncodingUtils.decodeLongitude((int) packed));
-                double[] sum = sums.computeIfAbsent(names.lookupOrd(names.ordValue()).utf8ToString(), name -> new double[4]);
-                sum[0] += Math.cos(latitude) * Math.cos(longitude);
-                sum[1] += Math.cos(latitude) * Math.sin(longitude);
-                sum[2] += Math.sin(latitude);
-                sum[3]++;
+                double latitude = GeoEncodingUtils.decodeLatitude((int) (packed >> 32));
+                double longitude = GeoEncodingUtils.decodeLongitude((int) packed);
+                String name = names.lookupOrd(names.ordValue()).utf8ToString();
+                Spot spot = new Spot(name, (int) Math.floor(latitude * SQUARES_A_DEGREE), (int) Math.floor(longitude * SQUARES_A_DEGREE));
+                cells.computeIfAbsent(spot, key -> new Cell(name)).add(latitude, longitude);
             }
         }
     }

@@ -27,13 +27,15 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.place.FarApart;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.place.GazetteerFixture;
+import tidylantern.core.place.Position;
 
 /** Where visitors are, and what is nearest to them. */
 class WhereaboutsTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 5, 14);
-    private static final Gazetteer WORLD = new GazetteerFixture().place("Farhaven", "GB", "SCT", 5_000, 58, -3).place("Farhaven", "NZ", "F1", 4_000, -45, 170).place("Wickhaven", "AU", "02", 70_000, -33, 151).gazetteer();
+    private static final Gazetteer WORLD = new GazetteerFixture().place("Farhaven", "GB", "SCT", 5_000, 58, -3).place("Farhaven", "NZ", "F1", 4_000, -45, 170).place("Wickhaven", "AU", "02", 70_000, -33, 151).place("Bigport", "AU", "02", 200_000, -33.2, 151.5).gazetteer();
 
     private static SiteContent content(OwnPlace... own) {
         return new SiteContent(SearchFixture.SITE.collections(), List.of(), ZoneOffset.UTC, List.of(own));
@@ -75,6 +77,51 @@ class WhereaboutsTest {
             assertThat(own.names()).contains("Old Quay", "Wickhaven");
             assertThat(around(site, content(new OwnPlace("Farhaven", 49, -6)), "farhaven").attribution()).as("the owner's own before the world's").isEmpty();
         }
+    }
+
+    private static Map<String, Object> at(double latitude, double longitude, String name) {
+        return Map.of("title", name, "where", Map.of("lat", latitude, "lon", longitude, "name", name));
+    }
+
+    @Test
+    void itemsFarApartOfOneNameAreNamesakes(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder)) {
+            site.item(SearchFixture.POSTS, "north", at(58.1, -3.1, "Farhaven")).item(SearchFixture.POSTS, "south", at(-45, 170, "Farhaven")).item(SearchFixture.POSTS, "south2", at(-45.2, 170.1, "FARHAVEN"))
+                    .item(SearchFixture.POSTS, "ocean", at(0, -30, "Farhaven")).item(SearchFixture.POSTS, "coast", at(-33.5, 152, "Farhaven"))
+                    .item(SearchFixture.POSTS, "a", at(10, 179.9, "Atoll")).item(SearchFixture.POSTS, "b", at(10, -179.9, "Atoll"))
+                    .item(SearchFixture.POSTS, "t1", at(20, 10, "Twinport")).item(SearchFixture.POSTS, "t2", at(40, 10, "Twinport")).indexed();
+            FilterAnswer.Around most = around(site, content(), "farhaven");
+            assertThat(most.name()).as("where most items are").isEqualTo("Farhaven, New Zealand");
+            assertThat(most.namesakes()).as("then where most people live").containsExactly("Farhaven, SCT, United Kingdom", "Farhaven, near Bigport", "Farhaven, 0.00° N 30.00° W");
+            assertThat(around(site, content(), "farhaven, sct, united kingdom").name()).isEqualTo("Farhaven, SCT, United Kingdom");
+            assertThat(around(site, content(), "Farhaven, 0.00° N 30.00° W").namesakes()).as("each label means one place").hasSize(3).doesNotContain("Farhaven, 0.00° N 30.00° W");
+            assertThat(around(site, content(), "atoll").namesakes()).as("twenty kilometres across the date line").isEmpty();
+            assertThat(around(site, content(), "twinport").names()).as("a name is offered once").containsOnlyOnce("Twinport");
+            assertThat(around(site, content(), "twinp").namesakes()).as("by its beginning too").hasSize(1);
+            Answer answer = answer(site, content(), nearest(), Whereabouts.of("", "farhaven", ""));
+            assertThat(answer.hits().getFirst().metres()).as("from the middle of the two in the south, not from that of all").isLessThan(20_000);
+        }
+    }
+
+    @Test
+    void groupsAreReachedInStepsAndLieFarFromOneAnother() {
+        for (int seed = 0; seed < 40; seed++) {
+            Random random = new Random(seed);
+            List<Position> places = random.doubles(60).mapToObj(any -> new Position(random.nextDouble(-90, 90) * (random.nextBoolean() ? 0.05 : 1), random.nextDouble(-180, 180) * (random.nextBoolean() ? 0.02 : 1))).toList();
+            List<List<Position>> groups = FarApart.groups(places, place -> place);
+            assertThat(groups.stream().flatMap(List::stream)).containsExactlyInAnyOrderElementsOf(places);
+            for (List<Position> group : groups) {
+                for (Position one : group) {
+                    boolean alone = group.size() == 1;
+                    assertThat(alone || group.stream().anyMatch(other -> other != one && metres(one, other) <= 100_000)).isTrue();
+                    assertThat(places.stream().filter(other -> !group.contains(other)).noneMatch(other -> metres(one, other) < 99_900)).as("%s of %d", one, seed).isTrue();
+                }
+            }
+        }
+    }
+
+    private static double metres(Position a, Position b) {
+        return plain(a.latitude(), a.longitude(), b.latitude(), b.longitude());
     }
 
     @Test
