@@ -4,9 +4,11 @@ import java.net.URI;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jsoup.nodes.Document;
 import org.jspecify.annotations.Nullable;
@@ -88,6 +90,8 @@ final class CrawlReader {
         private final Deque<URI> left = new ArrayDeque<>();
         private final Set<URI> seen = new HashSet<>();
         private final Set<URI> told = new LinkedHashSet<>();
+        /** What pages of folders say, as far as it was read in this crawl. */
+        private final Map<URI, Map<String, @Nullable Object>> ofFolders = new HashMap<>();
         private int read;
         private int forbidden;
         private int failedInARow;
@@ -126,7 +130,8 @@ final class CrawlReader {
         }
 
         private void visit(URI page) throws SourceProblem {
-            Remembered before = memory.of(page);
+            // What may be a page that was told already is read whole, to be compared with it.
+            Remembered before = toldPerhaps(page) == null ? memory.of(page) : null;
             WebFetcher.Fetched answer;
             try {
                 answer = fetcher.fetch(page, before == null ? WebFetcher.Known.NOTHING : before.known(), PAGE);
@@ -138,6 +143,7 @@ final class CrawlReader {
                 failedInARow = 0;
                 if (before.itemId() != null) {
                     reading.asBefore(page.toString(), before.itemId());
+                    told.add(page);
                 }
                 memory.same(page);
                 follow(before.links().stream().map(SiteAddresses::tidy).toList());
@@ -164,11 +170,50 @@ final class CrawlReader {
             URI canonical = PageReader.canonical(document, end == null ? page : end);
             List<URI> links = settings.way() == SourceSettings.Way.LINKS && !PageReader.noFollow(document) ? PageReader.links(document, answer.address()) : List.of();
             List<URI> inside = links.stream().filter(link -> SiteAddresses.sameSite(start, link)).distinct().toList();
+            Map<String, @Nullable Object> columns = pages.columns(document, canonical);
+            if (toldAlready(canonical, columns)) {
+                follow(inside);
+                return;
+            }
             memory.put(page, answer, inside);
             follow(inside);
             if (!PageReader.noIndex(document) && wanted(canonical) && told.add(canonical)) {
-                reading.record(canonical.toString(), pages.columns(document, canonical));
+                reading.record(canonical.toString(), columns);
             }
+        }
+
+        /** The page told in this crawl that this one may be by another address: {@code /x/} and {@code /x/index.html}. */
+        private @Nullable URI toldPerhaps(URI page) {
+            return settings.way() != SourceSettings.Way.LINKS ? null : SiteAddresses.samePagePerhaps(page).stream().filter(told::contains).findFirst().orElse(null);
+        }
+
+        /** Whether the page says what its folder's page says that was told. It is then no item, and is not remembered, so that it is compared again. */
+        private boolean toldAlready(URI page, Map<String, @Nullable Object> columns) {
+            Map<String, @Nullable Object> content = new HashMap<>(columns);
+            content.remove("address");
+            URI other = toldPerhaps(page);
+            if (other != null && content.equals(ofFolders.computeIfAbsent(other, this::contentOf))) {
+                return true;
+            }
+            if (!SiteAddresses.samePagePerhaps(page).isEmpty()) {
+                ofFolders.put(page, content);
+            }
+            return false;
+        }
+
+        /** Of a page that is as it was in the last crawl, which nobody has read in this one. */
+        private Map<String, @Nullable Object> contentOf(URI page) {
+            Map<String, @Nullable Object> content = new HashMap<>();
+            try {
+                WebFetcher.Fetched answer = fetcher.fetch(page, WebFetcher.Known.NOTHING, PAGE);
+                if (answer.ok()) {
+                    content.putAll(pages.columns(PageReader.parse(answer), page));
+                    content.remove("address");
+                }
+            } catch (SourceProblem unreadable) {
+                reading.note("%s cannot be compared with its folder's page: %s".formatted(page, unreadable.getMessage()));
+            }
+            return content;
         }
 
         /** A failing page says nothing about its item, which therefore stays. */

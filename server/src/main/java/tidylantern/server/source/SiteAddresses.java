@@ -2,11 +2,15 @@ package tidylantern.server.source;
 
 import java.net.URI;
 import java.net.URISyntaxException;
+import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Addresses as a crawl compares them. */
 final class SiteAddresses {
+    /** What servers give for a folder, by common practice. */
+    private static final List<String> FOLDERS_PAGES = List.of("index.html", "index.htm", "index.xhtml", "index.php", "default.html", "default.htm");
+
     private SiteAddresses() {}
 
     /** Whether two addresses are of one host and port; https counts as the same site as http. */
@@ -34,6 +38,19 @@ final class SiteAddresses {
         } catch (URISyntaxException | IllegalArgumentException noAddress) {
             return null;
         }
+    }
+
+    /** Of {@code /x/} the address {@code /x/index.html} and its like, and the other way round: where many servers have one page; none of others. */
+    static List<URI> samePagePerhaps(URI page) {
+        String path = page.getRawPath() == null ? "" : page.getRawPath();
+        if (page.getRawQuery() != null) {
+            return List.of();
+        }
+        if (path.endsWith("/")) {
+            return FOLDERS_PAGES.stream().map(name -> page.resolve(path + name)).toList();
+        }
+        String name = path.substring(path.lastIndexOf('/') + 1);
+        return FOLDERS_PAGES.contains(name) ? List.of(page.resolve(path.substring(0, path.length() - name.length()))) : List.of();
     }
 
     static @Nullable URI tidy(URI base, String reference) {

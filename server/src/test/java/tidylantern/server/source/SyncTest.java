@@ -227,6 +227,20 @@ class SyncTest {
     }
 
     @Test
+    void aFoldersPageIsOnePageByBothItsAddresses() {
+        String boats = "<title>Boats</title><main><h1>Boats</h1><p>All about boats.</p><a href=\"/\">home</a> <a href=\"/index.html\">home again</a> <a href=\"/other/\">other</a></main>";
+        String home = "<title>Home</title><main><h1>Home</h1><p>The first page.</p><a href=\"/boats/index.html\">boats</a> <a href=\"/boats/\">boats again</a></main>";
+        web.page("/", home).page("/index.html", home).page("/boats/", boats).page("/boats/index.html", boats);
+        web.page("/other/", "<title>Other</title><main><p>Says one thing.</p><a href=\"index.html\">a list</a></main>").page("/other/index.html", "<title>Other</title><main><p>Says another.</p></main>");
+        long source = source(crawl("links", "/", ""));
+        assertThat(counts(run(source))).as("home and boats once, the two others both").isEqualTo("done +4 ~0 =0 -0 !0");
+        assertThat(ids()).containsExactlyInAnyOrder(web.address() + "/", web.address() + "/boats/index.html", web.address() + "/other/", web.address() + "/other/index.html");
+        assertThat(counts(run(source))).as("and so it stays, though only one of them is read again").isEqualTo("done +0 ~0 =4 -0 !0");
+        web.gone("/boats/index.html");
+        assertThat(counts(run(source))).as("one address is gone, the page is not").isEqualTo("done +1 ~0 =3 -1 !1");
+    }
+
+    @Test
     void aPageThatFailsForAMomentIsNotTakenForGone() {
         pages(4);
         web.has("/sitemap.xml", "application/xml", "<urlset xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\">" + IntStream.range(0, 4).mapToObj(n -> "<url><loc>{site}/posts/" + n + "</loc></url>").collect(Collectors.joining()) + "</urlset>");
