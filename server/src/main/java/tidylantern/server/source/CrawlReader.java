@@ -3,6 +3,7 @@ package tidylantern.server.source;
 import java.net.URI;
 import java.time.Duration;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -21,16 +22,21 @@ import tools.jackson.databind.json.JsonMapper;
 final class CrawlReader {
     private static final WebFetcher.Limits PAGE = new WebFetcher.Limits(5_000_000, Duration.ofSeconds(30), true);
     private static final int MOST_FAILURES_IN_A_ROW = 10;
+    /** So many pages are compared with one another before the first of them is told. */
+    private static final int COMPARED_FIRST = 12;
+    private static final long MOST_BYTES_HELD = 4_000_000;
 
     private final SourceSettings.Crawl settings;
     private final WebFetcher fetcher;
     private final PageReader pages;
+    private final Furniture furniture;
     private final Memory memory;
 
     CrawlReader(SourceSettings.Crawl settings, WebFetcher fetcher, JsonMapper json, Memory memory) {
         this.settings = settings;
         this.fetcher = fetcher;
-        this.pages = new PageReader(settings, json);
+        this.furniture = new Furniture(memory.furniture());
+        this.pages = new PageReader(settings, json, furniture);
         this.memory = memory;
     }
 
@@ -51,6 +57,14 @@ final class CrawlReader {
 
             @Override
             public void same(URI page) {}
+
+            @Override
+            public Set<Long> furniture() {
+                return Set.of();
+            }
+
+            @Override
+            public void putFurniture(Set<Long> recurring) {}
         };
 
         @Nullable Remembered of(URI page);
@@ -60,7 +74,15 @@ final class CrawlReader {
 
         /** The page is as it is remembered. */
         void same(URI page);
+
+        /** What {@link Furniture#recurring recurred} on the pages of the last crawl. */
+        Set<Long> furniture();
+
+        void putFurniture(Set<Long> recurring);
     }
+
+    /** A page that was read, and is told once others were read to compare it with. */
+    private record PageRead(URI page, WebFetcher.Fetched answer, Document document, URI canonical, List<URI> links, boolean wanted) {}
 
     void read(Reading reading) throws SourceProblem {
         URI start = URI.create(settings.address());
@@ -92,6 +114,9 @@ final class CrawlReader {
         private final Set<URI> told = new LinkedHashSet<>();
         /** What pages of folders say, as far as it was read in this crawl. */
         private final Map<URI, Map<String, @Nullable Object>> ofFolders = new HashMap<>();
+        private final List<PageRead> held = new ArrayList<>();
+        private long bytesHeld;
+        private boolean compared;
         private int read;
         private int forbidden;
         private int failedInARow;
@@ -100,6 +125,7 @@ final class CrawlReader {
             this.reading = reading;
             this.start = start;
             this.robots = robots;
+            compared = !memory.furniture().isEmpty();
         }
 
         void go() throws SourceProblem {
@@ -121,6 +147,8 @@ final class CrawlReader {
                 visit(page);
                 reading.progress(read, read + left.size());
             }
+            tellHeld();
+            memory.putFurniture(furniture.recurring());
             if (forbidden > 0) {
                 reading.note("%d pages are not to be read, says the site's robots.txt.".formatted(forbidden));
             }
@@ -130,8 +158,9 @@ final class CrawlReader {
         }
 
         private void visit(URI page) throws SourceProblem {
-            // What may be a page that was told already is read whole, to be compared with it.
-            Remembered before = toldPerhaps(page) == null ? memory.of(page) : null;
+            // What may be a page that was read already is read whole, to be compared with it.
+            boolean perhapsRead = toldPerhaps(page) != null || held.stream().anyMatch(one -> SiteAddresses.samePagePerhaps(page).contains(one.canonical()));
+            Remembered before = perhapsRead ? null : memory.of(page);
             WebFetcher.Fetched answer;
             try {
                 answer = fetcher.fetch(page, before == null ? WebFetcher.Known.NOTHING : before.known(), PAGE);
@@ -170,15 +199,36 @@ final class CrawlReader {
             URI canonical = PageReader.canonical(document, end == null ? page : end);
             List<URI> links = settings.way() == SourceSettings.Way.LINKS && !PageReader.noFollow(document) ? PageReader.links(document, answer.address()) : List.of();
             List<URI> inside = links.stream().filter(link -> SiteAddresses.sameSite(start, link)).distinct().toList();
-            Map<String, @Nullable Object> columns = pages.columns(document, canonical);
-            if (toldAlready(canonical, columns)) {
-                follow(inside);
+            follow(inside);
+            pages.learn(document);
+            PageRead one = new PageRead(page, answer, document, canonical, inside, !PageReader.noIndex(document) && wanted(canonical));
+            if (compared) {
+                tell(one);
                 return;
             }
-            memory.put(page, answer, inside);
-            follow(inside);
-            if (!PageReader.noIndex(document) && wanted(canonical) && told.add(canonical)) {
-                reading.record(canonical.toString(), columns);
+            held.add(one);
+            bytesHeld += answer.body().length;
+            if (held.size() >= Math.min(COMPARED_FIRST, reading.wanted()) || bytesHeld >= MOST_BYTES_HELD) {
+                tellHeld();
+            }
+        }
+
+        private void tellHeld() throws SourceProblem {
+            compared = true;
+            for (PageRead one : held) {
+                tell(one);
+            }
+            held.clear();
+        }
+
+        private void tell(PageRead one) throws SourceProblem {
+            Map<String, @Nullable Object> columns = pages.columns(one.document(), one.canonical());
+            if (toldAlready(one.canonical(), columns)) {
+                return;
+            }
+            memory.put(one.page(), one.answer(), one.links());
+            if (one.wanted() && told.add(one.canonical())) {
+                reading.record(one.canonical().toString(), columns);
             }
         }
 

@@ -24,8 +24,15 @@ final class MainText {
     private static final Set<String> APART_ROLES = Set.of("navigation", "banner", "contentinfo", "complementary", "search", "menu", "menubar", "dialog", "alert");
     private static final List<String> SAID = List.of("main", "[role=main]", "[itemprop=articleBody]");
     private static final double MOST_LINKED = .5;
+    /** Fewer letters beside links are no text. */
+    private static final int LITTLE = 60;
 
     private MainText() {}
+
+    /** Takes away links that are but a sign beside a heading or a name and lead to it: {@code ¶}, {@code #}. */
+    static void withoutSignsOfLinks(Document page) {
+        page.select("a[href*=#]").stream().filter(link -> link.hasText() && link.text().codePoints().noneMatch(Character::isLetterOrDigit) && link.selectFirst("img, svg") == null).forEach(Element::remove);
+    }
 
     /** The element that holds the main text: the owner's choice, what the page says, or the best guess. */
     static Element find(Document page, @Nullable String chosen) {
@@ -86,7 +93,7 @@ final class MainText {
 
     /**
      * The parts of an element that belong to no main text: what the owner leaves out, and menus, headers, footers and the like
-     * by tag, role, name or because they are little else than links.
+     * by tag, role, by their name where they say little, or because they are little else than links.
      */
     static Set<Element> apart(Element root, Set<String> leaveOut) {
         Set<Element> apart = new HashSet<>();
@@ -97,12 +104,19 @@ final class MainText {
             }
             boolean named = APART_TAGS.contains(element.normalName()) && !(element.normalName().equals("header") && element.selectFirst("h1") != null && element.parents().stream().anyMatch(p -> p.normalName().equals("article") || p.normalName().equals("main")));
             boolean role = APART_ROLES.contains(element.attr("role"));
-            boolean name = (says(APART, element) || (says(BESIDE, element) && !amongParagraphs(element))) && (!element.normalName().matches("h[1-6]|p|html|main|article") || allLinks(element));
+            boolean name = (says(APART, element) || (says(BESIDE, element) && !amongParagraphs(element))) && (!element.normalName().matches("h[1-6]|p|html|main|article") || allLinks(element)) && saysLittle(element);
             if (named || role || name || linkList(element)) {
                 apart.add(element);
             }
         }
         return apart;
+    }
+
+    /** A name alone says nothing ({@code SQL-COMMENT}, {@code file-menu}): what holds a text of its own is text. */
+    private static boolean saysLittle(Element element) {
+        int all = element.text().length();
+        int linked = element.select("a[href], button, select, option").stream().mapToInt(link -> link.text().length()).sum();
+        return all - linked < LITTLE || linked > all * MOST_LINKED;
     }
 
     private static boolean says(Pattern pattern, Element element) {

@@ -20,10 +20,23 @@ import tools.jackson.databind.json.JsonMapper;
 final class PageReader {
     private final SourceSettings.Crawl settings;
     private final StructuredData structured;
+    private final Furniture furniture;
 
+    /** One that compares pages with no others. */
     PageReader(SourceSettings.Crawl settings, JsonMapper json) {
+        this(settings, json, new Furniture(Set.of()));
+    }
+
+    PageReader(SourceSettings.Crawl settings, JsonMapper json, Furniture furniture) {
         this.settings = settings;
         this.structured = new StructuredData(json);
+        this.furniture = furniture;
+    }
+
+    /** Takes note of a page, so that what it shares with others is told from its text. */
+    void learn(Document page) {
+        MainText.withoutSignsOfLinks(page);
+        furniture.learn(MainText.find(page, settings.mainText()));
     }
 
     static Document parse(WebFetcher.Fetched page) throws SourceProblem {
@@ -68,8 +81,10 @@ final class PageReader {
 
     Map<String, @Nullable Object> columns(Document page, URI address) {
         Map<String, @Nullable Object> columns = new LinkedHashMap<>();
+        MainText.withoutSignsOfLinks(page);
         Element main = MainText.find(page, settings.mainText());
         Set<Element> apart = MainText.apart(main, new HashSet<>(settings.leaveOut()));
+        apart.addAll(furniture.in(main, apart));
         columns.put("address", address.toString());
         String title = title(page, main, apart);
         columns.put("title", title);

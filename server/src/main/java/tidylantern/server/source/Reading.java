@@ -35,6 +35,11 @@ interface Reading {
     /** How far it is. */
     void progress(int read, int known);
 
+    /** How many records it wants at most. */
+    default int wanted() {
+        return Integer.MAX_VALUE;
+    }
+
     /** Whether to end here: somebody stopped it, or a preview has what it needs. */
     boolean enough();
 }

@@ -239,6 +239,11 @@ class SourcePreviews {
         }
 
         @Override
+        public int wanted() {
+            return most;
+        }
+
+        @Override
         public boolean enough() {
             return full() || problems.size() >= RECORDS_TO_GUESS_FROM || System.nanoTime() > end;
         }

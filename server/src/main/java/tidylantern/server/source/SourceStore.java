@@ -1,9 +1,12 @@
 package tidylantern.server.source;
 
 import java.time.OffsetDateTime;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
@@ -126,5 +129,16 @@ class SourceStore {
         batches.batchUpdate("INSERT INTO crawled_page (source_id, address, entity_tag, last_modified, item_id, links, read_as) VALUES (:source, :address, :tag, :modified, :item, :links, :as)",
                 pages.stream().map(page -> new MapSqlParameterSource("source", source).addValue("address", page.address()).addValue("tag", page.entityTag())
                         .addValue("modified", page.lastModified()).addValue("item", page.itemId()).addValue("links", page.links()).addValue("as", readAs)).toArray(MapSqlParameterSource[]::new));
+    }
+
+    /** What recurs on the pages of a crawl, as {@link Furniture} tells it. */
+    Set<Long> furniture(long source) {
+        String keys = jdbc.sql("SELECT furniture FROM source WHERE source_id = :source").param("source", source).query(String.class).optional().orElse("");
+        return keys.isEmpty() ? Set.of() : Arrays.stream(keys.split(" ")).map(key -> Long.parseUnsignedLong(key, 16)).collect(Collectors.toSet());
+    }
+
+    void putFurniture(long source, Set<Long> keys) {
+        String said = keys.stream().sorted().map(Long::toHexString).collect(Collectors.joining(" "));
+        jdbc.sql("UPDATE source SET furniture = :keys WHERE source_id = :source").param("keys", said).param("source", source).update();
     }
 }

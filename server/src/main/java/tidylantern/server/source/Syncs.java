@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -477,6 +478,7 @@ public class Syncs implements SmartLifecycle {
         private final String readAs;
         private final Map<String, SourceStore.StoredPage> before;
         private final Map<String, SourceStore.StoredPage> after = new LinkedHashMap<>();
+        private Set<Long> recurring = Set.of();
         private @Nullable String last;
 
         CrawlMemory(Sources.Source source) {
@@ -520,6 +522,16 @@ public class Syncs implements SmartLifecycle {
             }
         }
 
+        @Override
+        public Set<Long> furniture() {
+            return source.given().settings() instanceof SourceSettings.Crawl ? store.furniture(source.id()) : Set.of();
+        }
+
+        @Override
+        public void putFurniture(Set<Long> found) {
+            recurring = found;
+        }
+
         void became(String id) {
             if (last != null) {
                 after.computeIfPresent(last, (address, page) -> new SourceStore.StoredPage(address, page.entityTag(), page.lastModified(), id, page.links()));
@@ -537,6 +549,7 @@ public class Syncs implements SmartLifecycle {
         void keep() {
             if (source.given().settings() instanceof SourceSettings.Crawl) {
                 store.putPages(source.id(), readAs, List.copyOf(after.values()));
+                store.putFurniture(source.id(), recurring);
             }
         }
     }
