@@ -1,6 +1,7 @@
 package tidylantern.core.query;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.Item;
@@ -54,7 +55,7 @@ final class Excerpts {
         MarkedText.Builder made = new MarkedText.Builder();
         boolean lookFurther = oneLine ? !holds && !met(item.title(), stemming) : !holds || lead == FieldKey.BODY || shown < shape.words() / 2;
         if (!matches.isEmpty() && lookFurther) {
-            for (FieldKey field : fields) {
+            for (FieldKey field : headingsLast(fields)) {
                 String other = item.text(field);
                 if (field.equals(FieldKey.SUMMARY) || field.equals(FieldKey.TITLE) || other.isBlank()) {
                     continue;
@@ -75,14 +76,41 @@ final class Excerpts {
         return made.build();
     }
 
+    /** A list of headings says what a page has, not what it says. */
+    private static List<FieldKey> headingsLast(List<FieldKey> fields) {
+        return fields.stream().sorted(Comparator.comparing(FieldKey.HEADINGS::equals)).toList();
+    }
+
     private boolean met(String text, Stemming stemming) {
         return spots(text, stemming, Integer.MAX_VALUE).stream().anyMatch(spot -> spot.met() != 0);
     }
 
     private void appendAroundMatches(MarkedText.Builder made, String text, List<Spot> spots, int room, boolean follows) {
-        int from = Math.max(0, richest(spots, room) - Math.min(shape.wordsBefore(), room / 2));
-        from = Math.max(0, Math.min(from, spots.size() - room));
-        appendWords(made, text, spots, from, Math.min(spots.size(), from + room), from > 0 && !follows);
+        int match = richest(spots, room);
+        int from = sentenceOf(text, spots, match, Math.max(0, match - room / 2));
+        boolean sentence = from >= 0;
+        if (sentence) {
+            // At the end of a text there is room for what stands before.
+            int earlier = sentenceOf(text, spots, from - 1, spots.size() - room);
+            while (earlier >= 0) {
+                from = earlier;
+                earlier = sentenceOf(text, spots, from - 1, spots.size() - room);
+            }
+        } else {
+            from = Math.max(0, Math.min(match - Math.min(shape.wordsBefore(), room / 2), spots.size() - room));
+        }
+        appendWords(made, text, spots, from, Math.min(spots.size(), from + room), from > 0 && !sentence && !follows);
+    }
+
+    /** The word that begins the sentence of a word, no further back than the farthest; below 0 where it begins before that. */
+    private static int sentenceOf(String text, List<Spot> spots, int word, int farthest) {
+        for (int at = word; at >= farthest && at >= 0; at--) {
+            String between = at == 0 ? "\n" : text.substring(spots.get(at - 1).end(), spots.get(at).start());
+            if (between.indexOf('\n') >= 0 || between.matches("[.!?…][\"'”’)»]*\\s+.*")) {
+                return at;
+            }
+        }
+        return -1;
     }
 
     /** The first matched word from which {@code room} words hold the most different words of the query. */
