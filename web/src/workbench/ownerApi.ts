@@ -65,6 +65,7 @@ export const api = {
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(key)}`, given),
   correctField: (site: string, collection: string, field: string, given: { kind: FieldKind, label: string, unit: string | null }) =>
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}`, given),
+  stopCorrection: (site: string, collection: string) => send<CollectionShape>('DELETE', `/sites/${path(site)}/collections/${path(collection)}/correction`),
   merge: (site: string, collection: string, field: string, from: string[], into: string[]) =>
     send<CollectionShape>('POST', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/merges`, { from, into }),
   part: (site: string, collection: string, field: string, from: string[]) =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
@@ -11,15 +11,17 @@ import type { FieldKind, FieldShape } from '../../shared/contract'
 import { counted } from '../format'
 import { kinds } from '../kinds'
 import { api } from '../ownerApi'
+import CorrectionProgress from '../parts/CorrectionProgress.vue'
 import ItemTable from '../parts/ItemTable.vue'
 import { useAttempt } from '../useAttempt'
+import { useCollections } from '../useCollections'
 
 const { site, collection } = defineProps<{ site: string, collection: string }>()
 const router = useRouter()
 const queries = useQueryClient()
 const views = [{ label: 'Items', value: 'items' }, { label: 'Fields', value: 'fields' }]
 const view = ref('items')
-const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
+const { data: collections } = useCollections(() => site)
 const here = computed(() => collections.value?.find(one => one.key === collection))
 
 const { wrong, attempt } = useAttempt()
@@ -59,8 +61,9 @@ const acts = computed(() => [
     </div>
     <ItemTable v-if="view === 'items' && here" :key="collection" :site="site" :collection="here" />
     <section v-else-if="here" aria-label="Fields">
-      <p class="lead">Kinds were guessed from the first items. Correct one here, and every item is read anew.</p>
+      <p class="lead">Kinds were guessed from the first items. Correct one here, and every item that has the field is read anew.</p>
       <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
+      <CorrectionProgress :site="site" :collection="here" />
       <div class="slip table">
         <table>
           <thead><tr><th>Label</th><th>Kind</th><th>Unit</th><th>Key</th><th>Comes as</th><th>Words in it</th></tr></thead>

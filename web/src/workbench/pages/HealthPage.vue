@@ -7,13 +7,15 @@ import { computed, ref } from 'vue'
 import type { Finding } from '../../shared/contract'
 import { counted, formatNumber } from '../format'
 import { api } from '../ownerApi'
+import CorrectionProgress from '../parts/CorrectionProgress.vue'
 import LoadFailure from '../parts/LoadFailure.vue'
 import { useAttempt } from '../useAttempt'
+import { useCollections } from '../useCollections'
 
 const { site } = defineProps<{ site: string }>()
 const queries = useQueryClient()
 const { data: findings, error, refetch, isPending } = useQuery({ queryKey: ['health', () => site], queryFn: () => api.health(site), staleTime: 0 })
-const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
+const { data: collections } = useCollections(() => site)
 const labelOf = (key: string) => collections.value?.find(one => one.key === key)?.label ?? key
 const only = ref('')
 const shown = computed(() => (findings.value ?? []).filter(one => only.value === '' || one.collection === only.value))
@@ -37,6 +39,8 @@ const { data: told } = useQuery({
 const { busy, wrong, attempt } = useAttempt()
 const said = ref('')
 const fixing = ref<Finding | null>(null)
+/** The first collection in which values are being merged, or could not be. */
+const merging = computed(() => collections.value?.find(one => one.correction))
 const again = () => queries.invalidateQueries({ predicate: query => query.queryKey[0] !== 'sites' })
 async function keepOut(finding: Finding) {
   if (await attempt(() => api.markSeveral(site, finding.collection, finding.some.map(item => item.id), { keptOut: true }))) {
@@ -75,6 +79,7 @@ const ofItems = (finding: Finding) => finding.kind !== 'field-nearly-empty'
     <LoadFailure v-if="error" :error="error" @again="refetch()" />
     <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
     <p class="said" role="status">{{ said }}</p>
+    <CorrectionProgress v-if="merging" :site="site" :collection="merging" />
     <p v-if="isPending" class="quiet">Looking over every item…</p>
     <p v-else-if="shown.length === 0 && findings" class="slip calm"><i class="pi pi-check-circle" aria-hidden="true" /> Nothing is wrong{{ only ? ` with ${labelOf(only)}` : ' with your content' }}.</p>
     <section v-for="group in groups" v-else :key="group.kind" class="slip group" :aria-labelledby="`group-${group.kind}`">

@@ -37,20 +37,23 @@ class ContentController {
     private final ItemPush push;
     private final ItemExport export;
     private final FieldCorrection correction;
+    private final Corrections corrections;
     private final HealthChecks health;
 
-    ContentController(SiteContents contents, ItemPush push, ItemExport export, FieldCorrection correction, HealthChecks health) {
+    ContentController(SiteContents contents, ItemPush push, ItemExport export, FieldCorrection correction, Corrections corrections, HealthChecks health) {
         this.contents = contents;
         this.push = push;
         this.export = export;
         this.correction = correction;
+        this.corrections = corrections;
         this.health = health;
     }
 
     /** @param searchable whether words can be looked for in it */
     record FieldShape(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, boolean searchable, List<Finding.Merge> merged) {}
 
-    record CollectionShape(CollectionKey key, String label, String language, int items, List<FieldShape> fields) {}
+    /** @param correction that goes on, or went wrong in the background; null where there is none */
+    record CollectionShape(CollectionKey key, String label, String language, int items, List<FieldShape> fields, Corrections.@Nullable Correction correction) {}
 
     record CollectionGiven(String label, String language) {}
 
@@ -61,17 +64,17 @@ class ContentController {
     @GetMapping("/collections")
     List<CollectionShape> all(@PathVariable String site) {
         Map<String, Integer> counts = contents.counts(site);
-        return contents.of(site).collections().stream().map(collection -> shape(collection, counts)).toList();
+        return contents.of(site).collections().stream().map(collection -> shape(site, collection, counts)).toList();
     }
 
-    private static CollectionShape shape(Collection collection, Map<String, Integer> counts) {
+    private CollectionShape shape(String site, Collection collection, Map<String, Integer> counts) {
         return new CollectionShape(collection.key(), collection.label(), collection.language(), counts.getOrDefault(collection.key().value(), 0),
                 collection.fields().stream().map(field -> new FieldShape(field.key(), field.kind(), field.property(), field.label(), field.unit(), DesignChecks.searchable(field.kind()),
-                        field.merged().entrySet().stream().map(merge -> new Finding.Merge(merge.getKey(), merge.getValue())).sorted(Comparator.comparing(merge -> merge.from().toString())).toList())).toList());
+                        field.merged().entrySet().stream().map(merge -> new Finding.Merge(merge.getKey(), merge.getValue())).sorted(Comparator.comparing(merge -> merge.from().toString())).toList())).toList(), corrections.of(site, collection.key()));
     }
 
     private CollectionShape shape(String site, String collection) {
-        return shape(contents.collection(site, collection), contents.counts(site));
+        return shape(site, contents.collection(site, collection), contents.counts(site));
     }
 
     @PutMapping("/collections/{collection}")
@@ -81,9 +84,17 @@ class ContentController {
         return shape(site, collection);
     }
 
+    @Operation(summary = "Corrects a field's kind, label or unit. What takes longer than two seconds goes on as the collection's correction.")
     @PutMapping("/collections/{collection}/fields/{field}")
     CollectionShape correct(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestBody FieldGiven given) {
         correction.correct(site, collection, field, given.kind(), given.label(), given.unit());
+        return shape(site, collection);
+    }
+
+    @Operation(summary = "Stops the correction that goes on in a collection, or forgets what went wrong.")
+    @DeleteMapping("/collections/{collection}/correction")
+    CollectionShape stopCorrection(@PathVariable String site, @PathVariable String collection) {
+        corrections.stop(site, contents.collection(site, collection).key());
         return shape(site, collection);
     }
 

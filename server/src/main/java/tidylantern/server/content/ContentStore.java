@@ -175,6 +175,12 @@ class ContentStore {
                 .param("site", site).param("collection", collection.value()).param("change", change).update();
     }
 
+    /** The same for some of the items. */
+    void touch(String site, CollectionKey collection, List<String> ids, long change) {
+        batches.batchUpdate("UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
+                ids.stream().map(id -> new MapSqlParameterSource("site", site).addValue("collection", collection.value()).addValue("id", id).addValue("change", change)).toArray(MapSqlParameterSource[]::new));
+    }
+
     /** Where a walk over the changes stands: after this item. */
     record Place(long changeNumber, String collection, String id) {}
 

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.Collection;
+import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -36,21 +37,23 @@ class FieldCorrection {
     private final ContentStore store;
     private final SiteContents contents;
     private final SiteIndexes indexes;
+    private final Corrections corrections;
     private final TransactionTemplate transaction;
     private final JsonMapper json;
 
-    FieldCorrection(ContentStore store, SiteContents contents, SiteIndexes indexes, TransactionTemplate transaction, JsonMapper json) {
+    FieldCorrection(ContentStore store, SiteContents contents, SiteIndexes indexes, Corrections corrections, TransactionTemplate transaction, JsonMapper json) {
         this.store = store;
         this.contents = contents;
         this.indexes = indexes;
+        this.corrections = corrections;
         this.transaction = transaction;
         this.json = json;
     }
 
     void putCollection(String site, String collection, String label, String language) {
-        inTurn(site, () -> {
+        inTurn(site, new CollectionKey(collection), null, run -> {
             if (contents.put(site, collection, label, language)) {
-                store.touch(site, new tidylantern.core.content.CollectionKey(collection), store.nextChange(site));
+                store.touch(site, new CollectionKey(collection), store.nextChange(site));
             }
         });
     }
@@ -66,7 +69,8 @@ class FieldCorrection {
         if (label.isBlank() || label.strip().length() > 80) {
             throw Refusal.bad("label", "Give the field a label of 1 to 80 characters.");
         }
-        inTurn(site, () -> {
+        CollectionKey of = contents.collection(site, collectionKey).key();
+        inTurn(site, of, FieldKey.fits(fieldKey) ? new FieldKey(fieldKey) : null, run -> {
             Collection collection = contents.collection(site, collectionKey);
             Field before = FieldKey.fits(fieldKey) ? collection.field(new FieldKey(fieldKey)) : null;
             if (before == null) {
@@ -78,8 +82,9 @@ class FieldCorrection {
             Field after = new Field(before.key(), kind, before.property(), label.strip(), unit, before.merged());
             if (before.kind() != kind) {
                 mustAgree(contents.of(site), collection, after);
-                mustFit(site, collection, after);
-                store.touch(site, collection.key(), store.nextChange(site));
+                List<String> holders = holders(site, collection, before, run);
+                mustFit(site, collection, after, holders, run);
+                store.touch(site, collection.key(), holders, store.nextChange(site));
             }
             store.changeField(site, collection.key(), after);
         });
@@ -117,7 +122,8 @@ class FieldCorrection {
     }
 
     private void change(String site, String collectionKey, String fieldKey, java.util.function.Consumer<Map<CategoryPath, CategoryPath>> change) {
-        inTurn(site, () -> {
+        Field changed = contents.field(site, collectionKey, fieldKey);
+        inTurn(site, new CollectionKey(collectionKey), changed.key(), run -> {
             Collection collection = contents.collection(site, collectionKey);
             Field field = contents.field(site, collectionKey, fieldKey);
             if (field.kind() != FieldKind.CATEGORY) {
@@ -126,19 +132,36 @@ class FieldCorrection {
             Map<CategoryPath, CategoryPath> merged = new HashMap<>(field.merged());
             change.accept(merged);
             store.putMerged(site, collection.key(), new Field(field.key(), field.kind(), field.property(), field.label(), field.unit(), merged, field.guessed()));
-            store.touch(site, collection.key(), store.nextChange(site));
+            store.touch(site, collection.key(), holders(site, collection, field, run), store.nextChange(site));
         });
     }
 
-    private void inTurn(String site, Runnable change) {
-        synchronized (indexes.turn(site)) {
-            try {
-                transaction.executeWithoutResult(status -> change.run());
-            } finally {
-                contents.forget(site);
+    private void inTurn(String site, CollectionKey collection, @Nullable FieldKey field, Corrections.Work change) {
+        corrections.run(site, collection, field, run -> {
+            synchronized (indexes.turn(site)) {
+                try {
+                    transaction.executeWithoutResult(status -> change.go(run));
+                } finally {
+                    contents.forget(site);
+                }
+                run.isKept();
+                indexes.followOrLater(site);
             }
-            indexes.followOrLater(site);
+        });
+    }
+
+    /** The ids of the items that have a value of a field, which alone change with it. */
+    private List<String> holders(String site, Collection collection, Field field, Corrections.Run run) {
+        String property = json.writeValueAsString(field.property());
+        List<String> holders = new ArrayList<>();
+        run.begins(contents.counts(site).getOrDefault(collection.key().value(), 0));
+        String last = "";
+        for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH); !items.isEmpty(); items = store.itemsAfter(site, collection.key(), last, BATCH)) {
+            items.stream().filter(item -> item.properties().contains(property)).map(ContentStore.StoredItem::itemId).forEach(holders::add);
+            last = items.getLast().itemId();
+            run.looked(items.size());
         }
+        return holders;
     }
 
     private static void mustAgree(SiteContent content, Collection of, Field after) {
@@ -150,24 +173,22 @@ class FieldCorrection {
         }
     }
 
-    private void mustFit(String site, Collection collection, Field after) {
+    private void mustFit(String site, Collection collection, Field after, List<String> holders, Corrections.Run run) {
         List<Field> fields = new ArrayList<>(collection.fields());
         fields.replaceAll(field -> field.key().equals(after.key()) ? after : field);
         ItemReader reader = new ItemReader(new Collection(collection.key(), collection.label(), collection.language(), fields));
         int wrong = 0;
         String first = null;
-        String last = "";
-        for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH); !items.isEmpty(); items = store.itemsAfter(site, collection.key(), last, BATCH)) {
-            for (ContentStore.StoredItem item : items) {
-                try {
-                    Item read = reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
-                    SiteIndex.check(new SiteIndex.Changed(read, collection.language()));
-                } catch (ItemRefused | IllegalArgumentException refused) {
-                    wrong++;
-                    first = first == null ? "%s: %s".formatted(item.itemId(), refused.getMessage()) : first;
-                }
+        for (String id : holders) {
+            ContentStore.StoredItem item = store.item(site, collection.key(), id).orElseThrow();
+            try {
+                Item read = reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
+                SiteIndex.check(new SiteIndex.Changed(read, collection.language()));
+            } catch (ItemRefused | IllegalArgumentException refused) {
+                wrong++;
+                first = first == null ? "%s: %s".formatted(item.itemId(), refused.getMessage()) : first;
             }
-            last = items.getLast().itemId();
+            run.looked(0);
         }
         if (wrong > 0) {
             throw Refusal.conflict("%d items do not fit the kind %s, the first being %s. Correct them at their source first.".formatted(wrong, after.kind(), first));
