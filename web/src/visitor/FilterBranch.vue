@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, inject, ref, watch } from 'vue'
 import type { FilterShape, FilterValue } from '../shared/contract'
-import { MORE_VALUES } from './moreValues'
+import { MORE_VALUES, MOST_NAMED, VALUES_ON_A_PAGE, type WantedValues } from './moreValues'
 import { english as texts } from './texts'
 
 /** The values on one level of a filter, each with what lies below it. */
@@ -16,7 +16,13 @@ const wanted = ref('')
 const failed = ref(false)
 /** Where something below is ticked it must be in sight. */
 const holds = (value: FilterValue): boolean => value.children.some(child => child.selected || holds(child))
-const childrenOf = (value: FilterValue) => (value.children.length > 0 ? value.children : fetched.value[value.value] ?? [])
+function childrenOf(value: FilterValue): readonly FilterValue[] {
+  const asked = fetched.value[value.value] ?? []
+  return asked.length > value.children.length ? asked : value.children
+}
+/** A full page has perhaps another behind it; which was the last is known once it has come. */
+const ends = ref(new Set<string>())
+const goesOn = (value: FilterValue) => childrenOf(value).length >= VALUES_ON_A_PAGE && !ends.value.has(value.value)
 const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(value)
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
 const branches = computed(() => values.some(value => value.below > 0))
@@ -32,7 +38,7 @@ const begins = (n: number) => filter.headings && top && shown.value[n]!.heading 
 const shortened = computed(() => values.filter(isFirst).length)
 const hidden = computed(() => (named.value ? 0 : values.length - shown.value.length))
 
-async function load<T extends { below: string } | { named: string }>(what: T, then: (values: readonly FilterValue[]) => void) {
+async function load(what: WantedValues, then: (values: readonly FilterValue[]) => void) {
   try {
     then(await more.load(filter.key, what))
     failed.value = false
@@ -40,7 +46,16 @@ async function load<T extends { below: string } | { named: string }>(what: T, th
     failed.value = true
   }
 }
-const fetch = (value: string) => load({ below: value }, values => { fetched.value = { ...fetched.value, [value]: values } })
+const fetch = (value: string) => load({ below: value, page: '1' }, values => { fetched.value = { ...fetched.value, [value]: values } })
+function fetchMore(value: FilterValue) {
+  const before = childrenOf(value)
+  const page = Math.floor(before.length / VALUES_ON_A_PAGE) + 1
+  void load({ below: value.value, page: String(page) }, values => {
+    const there = new Set(before.map(one => one.value))
+    fetched.value = { ...fetched.value, [value.value]: [...before, ...values.filter(one => !there.has(one.value))] }
+    if (values.length < VALUES_ON_A_PAGE) ends.value = new Set(ends.value).add(value.value)
+  })
+}
 function turn(value: FilterValue) {
   const now = new Set(opened.value)
   if (!now.delete(value.value)) {
@@ -58,6 +73,7 @@ function look() {
   else void load({ named: letters }, values => { if (mine === asked) named.value = values })
 }
 watch(more.state, () => {
+  ends.value = new Set()
   for (const value of Object.keys(fetched.value)) {
     if (opened.value.has(value)) void fetch(value)
     else delete fetched.value[value]
@@ -78,9 +94,12 @@ watch(more.state, () => {
         <span v-else-if="branches" class="turn" />
       </div>
       <FilterBranch v-if="isOpen(value) && childrenOf(value).length > 0" :filter="filter" :values="childrenOf(value)" @tick="emit('tick', $event)" />
+      <button v-if="isOpen(value) && goesOn(value)" type="button" class="more" @click="fetchMore(value)">{{ texts.moreBelow(value.label) }}</button>
     </li>
   </ul>
   <p v-if="named && named.length === 0" class="help">{{ texts.noSuchValue }}</p>
+  <p v-if="named && named.length >= MOST_NAMED" class="help">{{ texts.firstNamed(named.length) }}</p>
+  <p v-else-if="top && filter.further > 0 && !named && hidden === 0" class="help">{{ texts.further(filter.further) }}</p>
   <p v-if="failed" class="help" role="status">{{ texts.failed }}</p>
   <button v-if="hidden > 0" type="button" class="more" @click="all = true">{{ texts.more(hidden) }}</button>
   <button v-else-if="all && !named && values.length > shortened" type="button" class="more" @click="all = false">{{ texts.fewer }}</button>

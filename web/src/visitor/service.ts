@@ -1,4 +1,5 @@
 import { fetchJson } from '../shared/http'
+import type { WantedValues } from './moreValues'
 import type { Filters } from './searchState'
 import type { FilterValue, LiveResults, Results, SearchFace } from '../shared/contract'
 
@@ -30,7 +31,7 @@ export async function fetchResults(key: string, source: Source, query: string, p
 }
 
 /** Values of a filter that did not come with the results: those right below one, or with letters in their names. */
-export async function fetchValues(key: string, source: Source, query: string, filters: Filters, filter: string, wanted: { below: string } | { named: string }): Promise<readonly FilterValue[]> {
+export async function fetchValues(key: string, source: Source, query: string, filters: Filters, filter: string, wanted: WantedValues): Promise<readonly FilterValue[]> {
   const parameters = [['q', query], ...Object.entries(wanted), ...parametersOf(filters)]
   return (await fetchJson<FilterValue[]>(address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters), { headers: { Accept: 'application/json' } })).body
 }

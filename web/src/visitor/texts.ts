@@ -55,6 +55,9 @@ export interface Texts {
   takeOff: (label: string) => string
   clearAll: string
   more: (values: number) => string
+  moreBelow: (label: string) => string
+  firstNamed: (values: number) => string
+  further: (values: number) => string
   fewer: string
   below: (label: string) => string
   showResults: (total: number) => string
@@ -119,6 +122,9 @@ export const english: Texts = {
   takeOff: label => `Take off ${label}`,
   clearAll: 'Clear all',
   more: values => `${number(values)} more`,
+  moreBelow: label => `More below ${label}`,
+  firstNamed: values => `These are the first ${number(values)}. More letters find others.`,
+  further: values => `${number(values)} more are found by letters of their names.`,
   fewer: 'Show fewer',
   below: label => `What lies below ${label}`,
   showResults: total => (total === 0 ? 'No results' : total === 1 ? 'Show 1 result' : `Show ${number(total)} results`),

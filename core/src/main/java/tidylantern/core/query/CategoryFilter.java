@@ -185,7 +185,8 @@ final class CategoryFilter implements OneFilter {
 
     @Override
     public FilterAnswer answer() throws IOException {
-        return FilterAnswer.of(filter, control, counted().offered());
+        FilterValues.Offer offer = counted().offered();
+        return FilterAnswer.of(filter, control, offer.values(), offer.further());
     }
 
     @Override

@@ -9,27 +9,32 @@ import tidylantern.core.design.Filter;
  * What a filter offers for one query.
  *
  * @param values to tick, in the design's order, those of a tree with what lies below them; none for bounds and boxes
+ * @param further how many more there are beside and behind these, which are asked for by letters of their names
  * @param bounds of a number or of days; null for other controls
  * @param text what is typed into a box; empty for other controls
  * @param around the place from which distances are measured; null for other controls
  * @param start what holds while a visitor has set nothing, as addresses have it; empty for nothing
  */
-public record FilterAnswer(Filter filter, Control control, List<Offered> values, @Nullable Bounds bounds, String text, @Nullable Around around, List<String> start) {
+public record FilterAnswer(Filter filter, Control control, List<Offered> values, int further, @Nullable Bounds bounds, String text, @Nullable Around around, List<String> start) {
     public FilterAnswer {
         values = List.copyOf(values);
         start = List.copyOf(start);
     }
 
     FilterAnswer(Filter filter, Control control, List<Offered> values, @Nullable Bounds bounds, String text, @Nullable Around around) {
-        this(filter, control, values, bounds, text, around, List.of());
+        this(filter, control, values, 0, bounds, text, around, List.of());
     }
 
     static FilterAnswer of(Filter filter, Control control, List<Offered> values) {
-        return new FilterAnswer(filter, control, values, null, "", null);
+        return of(filter, control, values, 0);
+    }
+
+    static FilterAnswer of(Filter filter, Control control, List<Offered> values, int further) {
+        return new FilterAnswer(filter, control, values, further, null, "", null, List.of());
     }
 
     FilterAnswer withStart(List<String> changed) {
-        return changed.isEmpty() ? this : new FilterAnswer(filter, control, values, bounds, text, around, changed);
+        return changed.isEmpty() ? this : new FilterAnswer(filter, control, values, further, bounds, text, around, changed);
     }
 
     /** Whether anything that may be set in it would take some of so many results away. */

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
@@ -17,12 +18,10 @@ import tidylantern.core.index.IndexFields;
 
 /** Makes of the counts of a category field what a filter shows. */
 final class FilterValues {
-    /** More than these nobody reads; the first in the design's order are shown, and whatever is ticked. */
+    /** More than these nobody reads at once; an answer has the first of each level in the design's order, and whatever is ticked. */
     static final int MOST_SHOWN = 500;
     /** Trees of up to so many values go out whole; of larger ones the branches are asked for when they are opened. */
     static final int MOST_WHOLE = 400;
-    private static final int MOST_FOUND = 50;
-
     private static final Pattern NUMBER = Pattern.compile("\\d{1,15}([.,]\\d{1,15})?");
 
     private final Filter filter;
@@ -67,26 +66,35 @@ final class FilterValues {
     }
 
     /** All of them where they are few; of many those at the top, and what lies right below a ticked one and the ones above it. */
-    List<FilterAnswer.Offered> offered() {
+    Offer offered() {
         if (filter.picked() != null) {
-            return filter.picked().stream().map(numbers::number).filter(number -> number >= 0 && inReach[number] > 0).map(number -> value(number, label(number), 0, List.of())).filter(this::isShown).toList();
+            return new Offer(picked(), 0);
         }
-        return filter.tree() ? level(-1) : flat(numbers -> numbers);
+        List<FilterAnswer.Offered> all = filter.tree() ? level(-1) : flat(numbers -> numbers);
+        List<FilterAnswer.Offered> shown = cut(all);
+        return new Offer(shown, all.size() - shown.size());
     }
 
-    /** What lies right below a value; nothing where there is no such value. */
+    /** @param further how many more there are on the first level */
+    record Offer(List<FilterAnswer.Offered> values, int further) {}
+
+    private List<FilterAnswer.Offered> picked() {
+        return Objects.requireNonNull(filter.picked()).stream().map(numbers::number).filter(number -> number >= 0 && inReach[number] > 0).map(number -> value(number, label(number), 0, List.of())).filter(this::isShown).toList();
+    }
+
+    /** What lies right below a value, all of it; nothing where there is no such value. */
     List<FilterAnswer.Offered> below(String value) {
         int number = numbers.number(value);
         return number < 0 || !filter.tree() || filter.picked() != null ? List.of() : level(number);
     }
 
-    /** Values with some letters in the name, wherever they stand, in one list. */
+    /** All values with some letters in the name, wherever they stand, in one list. */
     List<FilterAnswer.Offered> named(String letters) {
         String wanted = IndexFields.folded(letters.strip());
         if (filter.picked() != null) {
-            return offered().stream().filter(value -> IndexFields.folded(value.label()).contains(wanted)).limit(MOST_FOUND).toList();
+            return picked().stream().filter(value -> IndexFields.folded(value.label()).contains(wanted)).toList();
         }
-        return flat(all -> all.filter(number -> IndexFields.folded(label(number)).contains(wanted))).stream().limit(MOST_FOUND).toList();
+        return flat(all -> all.filter(number -> IndexFields.folded(label(number)).contains(wanted)));
     }
 
     private List<FilterAnswer.Offered> flat(UnaryOperator<IntStream> some) {
@@ -109,7 +117,7 @@ final class FilterValues {
     private List<FilterAnswer.Offered> level(int parent) {
         return shown(IntStream.of(numbers.below(parent)).filter(this::isOnOffer).mapToObj(number -> {
             int below = (int) IntStream.of(numbers.below(number)).filter(this::isOnOffer).count();
-            return value(number, label(number), below, below > 0 && (numbers.size() <= MOST_WHOLE || open.contains(number)) ? level(number) : List.of());
+            return value(number, label(number), below, below > 0 && (numbers.size() <= MOST_WHOLE || open.contains(number)) ? cut(level(number)) : List.of());
         }).toList());
     }
 
@@ -118,7 +126,10 @@ final class FilterValues {
     }
 
     private List<FilterAnswer.Offered> shown(List<FilterAnswer.Offered> values) {
-        List<FilterAnswer.Offered> sorted = values.stream().filter(this::isShown).sorted(order).toList();
+        return values.stream().filter(this::isShown).sorted(order).toList();
+    }
+
+    private static List<FilterAnswer.Offered> cut(List<FilterAnswer.Offered> sorted) {
         return sorted.size() <= MOST_SHOWN ? sorted
                 : IntStream.range(0, sorted.size()).filter(i -> i < MOST_SHOWN || needed(sorted.get(i))).mapToObj(sorted::get).toList();
     }

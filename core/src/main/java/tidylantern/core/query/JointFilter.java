@@ -163,11 +163,14 @@ final class JointFilter implements OneFilter {
     @Override
     public FilterAnswer answer() throws IOException {
         List<FilterAnswer.Offered> values = new ArrayList<>();
+        int further = 0;
         for (OneFilter part : parts) {
-            part.answer().values().stream().filter(value -> value.count() > 0 || value.selected() || filter.withoutResults() == Filter.WithoutResults.DIM)
+            FilterAnswer answer = part.answer();
+            further += answer.further();
+            answer.values().stream().filter(value -> value.count() > 0 || value.selected() || filter.withoutResults() == Filter.WithoutResults.DIM)
                     .map(value -> value.in(prefix(part), headings ? part.filter().label() : "")).forEach(values::add);
         }
-        return FilterAnswer.of(filter, control, headings ? values : values.stream().sorted(order()).toList());
+        return FilterAnswer.of(filter, control, headings ? values : values.stream().sorted(order()).toList(), further);
     }
 
     /** In one list; by the order of the parts and their values where the owner picked the values by hand. */

@@ -161,7 +161,7 @@ public final class SearchEngine {
      * tree, or values by letters of their names.
      *
      * @param below key of the value that is opened; empty to look by name
-     * @return none where the design has no such filter, or it is none of categories
+     * @return all of them; none where the design has no such filter, or it is none of categories
      */
     public List<FilterAnswer.Offered> values(SiteContent content, SearchDesign design, VisitorQuery query, String filter, String below, String named) {
         try {

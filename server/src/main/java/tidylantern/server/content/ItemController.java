@@ -13,6 +13,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,6 +36,7 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.query.CategoryCounts;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
+import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -45,7 +47,7 @@ import tools.jackson.databind.json.JsonMapper;
 class ItemController {
     private static final int MOST_A_PAGE = 200;
     private static final int MOST_AT_ONCE = 5_000;
-    private static final int MOST_VALUES = 500;
+    private static final int VALUES_ON_A_PAGE = 500;
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     private final SiteContents contents;
@@ -202,14 +204,15 @@ class ItemController {
         return new Done(given.ids().size());
     }
 
-    @Operation(summary = "The values of a category field, or the names of authors, with the number of items that have each or something below it.")
+    @Operation(summary = "The values of a category field, or the names of authors, with the number of items that have each or something below it; 500 a page, and a Link header leads to the next.")
     @GetMapping("/fields/{field}/values")
-    List<Value> values(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestParam(defaultValue = "") String q) {
+    ResponseEntity<List<Value>> values(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "1") String page) {
         Collection known = contents.collection(site, collection);
         FieldKey key = contents.field(site, collection, field).key();
         String wanted = q.strip().toLowerCase(Locale.ROOT);
         List<CategoryCounts.Counted> counted = indexes.values(site, key, new ItemFilter(known.key(), "", List.of()));
-        return counted.stream().filter(one -> String.join(" ", one.names()).toLowerCase(Locale.ROOT).contains(wanted))
-                .limit(MOST_VALUES).map(one -> new Value(one.value(), one.names(), one.count())).toList();
+        List<Value> values = counted.stream().filter(one -> String.join(" ", one.names()).toLowerCase(Locale.ROOT).contains(wanted)).map(one -> new Value(one.value(), one.names(), one.count())).toList();
+        return ListPages.answer(ResponseEntity.ok(), values, VALUES_ON_A_PAGE, page);
     }
 }

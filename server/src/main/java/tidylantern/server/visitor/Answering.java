@@ -71,6 +71,10 @@ class Answering {
         });
     }
 
+    /** So many values of a branch stand on a page, and so many of those with some letters: whoever types looks for one. */
+    static final int VALUES_BELOW = 500;
+    static final int VALUES_NAMED = 50;
+
     /** @param below key of a value that is opened; empty to look by letters of the name */
     List<FilterAnswer.Offered> values(String site, SearchDesign design, String q, String filter, String below, String named, MultiValueMap<String, String> parameters) {
         return inTurn(AnswerPool.Kind.PAGE, q, () -> SearchAnswers.ofSite(indexes.engine(site).values(contents.of(site), design, query(contents.of(site), q, 1, parameters), filter, below, named), sites.get(site).address()));

@@ -1,5 +1,6 @@
 package tidylantern.server.visitor;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -16,7 +17,6 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
-import jakarta.servlet.http.HttpServletResponse;
 import tidylantern.core.content.Collection;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
@@ -24,6 +24,7 @@ import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.MarkedText;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.Searches;
+import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.SearchAnswers.Results;

@@ -12,9 +12,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Explanation;
+import tidylantern.core.query.FilterAnswer;
 import tidylantern.server.design.Searches;
+import tidylantern.server.platform.ListPages;
+import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
@@ -50,12 +52,13 @@ class OwnerAnswersController {
         return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page), all, true));
     }
 
-    @Operation(summary = "Values of one filter with their numbers: those right below a value, or those with some letters in the name.")
+    @Operation(summary = "Values of one filter with their numbers: those right below a value, 500 a page, or those with some letters in the name, 50 a page. A Link header leads to the next page.")
     @GetMapping("/filters/{filter}/values")
     ResponseEntity<List<FilterAnswer.Offered>> values(@PathVariable String key, @PathVariable String which, @PathVariable String filter, @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+            @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
-        return now(answering.values(asked.site(), asked.design(), q, filter, below, named, all));
+        List<FilterAnswer.Offered> values = answering.values(asked.site(), asked.design(), q, filter, below, named, all);
+        return ListPages.answer(ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store"), values, named.isBlank() ? Answering.VALUES_BELOW : Answering.VALUES_NAMED, page);
     }
 
     @GetMapping("/live")

@@ -17,6 +17,8 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
+import tidylantern.server.platform.ListPages;
+import tidylantern.server.platform.PageNumber;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
 import tidylantern.server.visitor.SearchAnswers.Results;
@@ -59,12 +61,13 @@ class PublicController {
         return fresh(results);
     }
 
-    @Operation(summary = "Values of one filter with their numbers: those right below a value, or those with some letters in the name.")
+    @Operation(summary = "Values of one filter with their numbers: those right below a value, 500 a page, or those with some letters in the name, 50 a page. A Link header leads to the next page.")
     @GetMapping("/filters/{filter}/values")
     ResponseEntity<List<FilterAnswer.Offered>> values(@PathVariable String key, @PathVariable String filter, @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+            @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
-        return fresh(answering.values(live.site(), live.design(), q, filter, below, named, all));
+        List<FilterAnswer.Offered> values = answering.values(live.site(), live.design(), q, filter, below, named, all);
+        return ListPages.answer(ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, named.isBlank() ? Answering.VALUES_BELOW : Answering.VALUES_NAMED, page);
     }
 
     @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")

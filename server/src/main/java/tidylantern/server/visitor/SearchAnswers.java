@@ -79,6 +79,7 @@ final class SearchAnswers {
      * @param unit what stands behind numbers; may be empty
      * @param neutral what stands for none of a list or menu of which one holds; empty for the usual word
      * @param values to tick; none where bounds are set or words typed
+     * @param further how many more there are, which are asked for by letters of their names
      * @param bounds null where values are ticked or words typed
      * @param text the words typed; empty if none are
      * @param around from where distances are measured; null for other controls
@@ -88,11 +89,11 @@ final class SearchAnswers {
      * @param headings whether values stand under headings
      */
     record FilterShape(String key, String label, String help, Control control, boolean offers, Filter.Devices devices, Filter.Several several, boolean counts, int cutAfter, boolean folded, String unit, String neutral,
-            List<FilterAnswer.Offered> values, FilterAnswer.@Nullable Bounds bounds, String text, FilterAnswer.@Nullable Around around, List<String> start, Filter.Shown shown, int searchFrom, boolean headings) {
+            List<FilterAnswer.Offered> values, int further, FilterAnswer.@Nullable Bounds bounds, String text, FilterAnswer.@Nullable Around around, List<String> start, Filter.Shown shown, int searchFrom, boolean headings) {
         static FilterShape of(FilterAnswer answer, boolean offers, String siteAddress) {
             Filter filter = answer.filter();
             return new FilterShape(filter.key(), filter.label(), filter.help(), answer.control(), offers, filter.devices(), filter.several(), filter.counts(), filter.cutAfter(), filter.folded(), filter.unit(), filter.neutral(),
-                    ofSite(answer.values(), siteAddress), answer.bounds(), answer.text(), answer.around(), answer.start(), filter.shown(), filter.values().searchFrom(), answer.values().stream().anyMatch(value -> !value.heading().isEmpty()));
+                    ofSite(answer.values(), siteAddress), answer.further(), answer.bounds(), answer.text(), answer.around(), answer.start(), filter.shown(), filter.values().searchFrom(), answer.values().stream().anyMatch(value -> !value.heading().isEmpty()));
         }
     }
 

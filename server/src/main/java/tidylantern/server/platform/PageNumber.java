@@ -1,11 +1,11 @@
-package tidylantern.server.visitor;
+package tidylantern.server.platform;
 
 /** A page's number as it stands in an address, where anybody may have written anything. */
-final class PageNumber {
+public final class PageNumber {
     private PageNumber() {}
 
     /** 1 for what is no number above 1; numbers too large to be held are beyond any last page. */
-    static int of(String text) {
+    public static int of(String text) {
         String digits = text.strip();
         if (!digits.matches("[0-9]+")) {
             return 1;
