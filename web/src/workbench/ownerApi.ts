@@ -2,7 +2,7 @@
 import { fetchJson } from '../shared/http'
 import type {
   AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, Installation, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, RefusedOrigin, ReachedPage,
-  NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, Synonym, SynonymEffect, Sync, Trial, TrialsRun,
+  NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, SynonymEffect, SynonymsRead, Sync, Trial, TrialsRun,
 } from '../shared/contract'
 
 const root = '/api/owner'
@@ -113,7 +113,7 @@ export const api = {
   stopWords: (language: string) => get<string[]>(`/stop-words?${new URLSearchParams({ language })}`),
   synonymsFile: (search: string) => `${root}/searches/${path(search)}/draft/synonyms.csv`,
   /** @param csv the text of a table of synonyms */
-  readSynonyms: async (csv: string) => (await fetchJson<Synonym[]>(`${root}/synonym-tables`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
+  readSynonyms: async (csv: string) => (await fetchJson<SynonymsRead>(`${root}/synonym-tables`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
   /** What each synonym does for the trials; those that no trial brings into play are missing. */
   synonymEffects: (search: string) => get<SynonymEffect[]>(`/searches/${path(search)}/draft/synonym-effects`),
   /** The trials, run on draft and live version. */

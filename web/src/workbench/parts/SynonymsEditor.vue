@@ -40,10 +40,14 @@ function adds(entry: Synonym): string {
   return `${items} in ${counted(effect.queries.length, 'trial query', 'trial queries')}${effect.saved > 0 ? `, keeps ${counted(effect.saved, 'trial')}` : ''}`
 }
 const { wrong, attempt } = useAttempt()
+const result = ref('')
 const readIn = (csv: string) => attempt(async () => {
   const read = await api.readSynonyms(csv)
   const known = new Set(synonyms.value.map(said))
-  synonyms.value = [...synonyms.value, ...read.filter(entry => !known.has(said(entry)))]
+  const added = read.synonyms.filter(entry => !known.has(said(entry)))
+  const passedOver = read.passedOver + read.synonyms.length - added.length
+  synonyms.value = [...synonyms.value, ...added]
+  result.value = `${counted(added.length, 'entry', 'entries')} read${passedOver > 0 ? `; ${counted(passedOver, 'row')} passed over, since they stand there already` : ''}.`
 })
 </script>
 
@@ -62,6 +66,7 @@ const readIn = (csv: string) => attempt(async () => {
     <li v-if="synonyms.length > shown.length" class="quiet">{{ counted(synonyms.length, 'entry', 'entries') }} in all</li>
   </ul>
   <p v-if="wrong" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" />{{ wrong }}</p>
+  <p class="quiet" role="status">{{ result }}</p>
   <div class="line files"><FileButton label="Read a CSV" accept=".csv" @chosen="readIn" /><Button v-if="synonyms.length > 0" as="a" :href="api.synonymsFile(search)" download label="Save as CSV" size="small" severity="secondary" text /></div>
 </template>
 

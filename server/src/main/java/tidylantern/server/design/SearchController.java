@@ -19,7 +19,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.core.design.Synonym;
 import tidylantern.server.platform.Refusal;
 
 /** An owner's searches: drafts under an ETag, so that two people never overwrite one another, and publishing. */
@@ -78,7 +77,7 @@ class SearchController {
 
     @Operation(summary = "Reads synonyms of a CSV. Nothing is changed: put what comes back into a draft.")
     @PostMapping(path = "/synonym-tables", consumes = "text/csv")
-    List<Synonym> readSynonyms(@org.springframework.web.bind.annotation.RequestBody String csv) {
+    SynonymTable.SynonymsRead readSynonyms(@org.springframework.web.bind.annotation.RequestBody String csv) {
         return SynonymTable.read(csv);
     }
 
