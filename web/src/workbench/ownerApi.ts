@@ -1,7 +1,7 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, Installation, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, RefusedOrigin, ReachedPage,
+  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Deletion, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, Installation, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, RefusedOrigin, ReachedPage,
   NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, SynonymEffect, SynonymsRead, Sync, Trial, TrialsRun,
 } from '../shared/contract'
 
@@ -65,6 +65,13 @@ export const api = {
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(key)}`, given),
   correctField: (site: string, collection: string, field: string, given: { kind: FieldKind, label: string, unit: string | null }) =>
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}`, given),
+  deleteCollection: (site: string, collection: string, name: string) => send<Deletion>('DELETE', `/sites/${path(site)}/collections/${path(collection)}?${new URLSearchParams({ name })}`),
+  deleteSearch: (search: string, name: string) => send<Deletion>('DELETE', `/searches/${path(search)}?${new URLSearchParams({ name })}`),
+  deleteSite: (site: string, name: string) => send<Deletion>('DELETE', `/sites/${path(site)}?${new URLSearchParams({ name })}`),
+  deleted: (site: string) => get<Deletion[]>(`/sites/${path(site)}/deleted`),
+  deletedSites: () => get<Deletion[]>('/deleted-sites'),
+  bringBack: (site: string, id: number) => send('POST', `/sites/${path(site)}/deleted/${id}/bring-back`),
+  bringSiteBack: (id: number) => send('POST', `/deleted-sites/${id}/bring-back`),
   stopCorrection: (site: string, collection: string) => send<CollectionShape>('DELETE', `/sites/${path(site)}/collections/${path(collection)}/correction`),
   merge: (site: string, collection: string, field: string, from: string[], into: string[]) =>
     send<CollectionShape>('POST', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/merges`, { from, into }),

@@ -12,6 +12,7 @@ import { counted } from '../format'
 import { kinds } from '../kinds'
 import { api } from '../ownerApi'
 import CorrectionProgress from '../parts/CorrectionProgress.vue'
+import DeleteDialog from '../parts/DeleteDialog.vue'
 import ItemTable from '../parts/ItemTable.vue'
 import { useAttempt } from '../useAttempt'
 import { useCollections } from '../useCollections'
@@ -37,6 +38,11 @@ async function part(field: FieldShape, from: string[]) {
 }
 const typed = (event: Event) => (event.target as HTMLInputElement).value
 const merged = computed(() => (here.value?.fields ?? []).flatMap(field => field.merged.map(merge => ({ field, ...merge }))))
+const deleting = ref(false)
+async function gone() {
+  await queries.invalidateQueries()
+  await router.push(`/${site}/content`)
+}
 const more = ref<InstanceType<typeof Menu>>()
 const acts = computed(() => [
   { label: 'Save as CSV', icon: 'pi pi-table', command: () => { location.href = api.exported(site, collection, 'csv') } },
@@ -83,6 +89,8 @@ const acts = computed(() => [
         <h2>Merged values</h2>
         <ul><li v-for="one in merged" :key="`${one.field.key} ${one.from.join('/')}`"><span class="quiet">{{ one.field.label }}:</span> “{{ one.from.join(' › ') }}” counts as <b>{{ one.into.join(' › ') }}</b> <Button label="Part them again" text size="small" severity="secondary" @click="part(one.field, one.from)" /></li></ul>
       </section>
+      <p class="deleting"><Button label="Delete this collection…" severity="danger" outlined size="small" @click="deleting = true" /></p>
+      <DeleteDialog v-model="deleting" what="this collection" :name="here.label" :effect="`Its ${counted(here.items, 'item')}, its fields and its sources go, and no search finds them any more.`" :act="typed => api.deleteCollection(site, collection, typed)" @done="gone" />
     </section>
   </main>
 </template>
@@ -97,6 +105,7 @@ tr:last-child td { border-bottom: 0; }
 .kind { min-width: 130px; }
 .unit { width: 80px; }
 section > .lead, .remark { margin-bottom: 12px; }
+.deleting { margin-top: 24px; }
 .merges { margin-top: 24px; }
 .merges ul { list-style: none; margin: 8px 0 0; padding: 0; }
 </style>

@@ -8,6 +8,7 @@ import { useRouter } from 'vue-router'
 import type { SearchSummary } from '../../shared/contract'
 import { counted, formatTime } from '../format'
 import { api } from '../ownerApi'
+import DeleteDialog from '../parts/DeleteDialog.vue'
 import FileButton from '../parts/FileButton.vue'
 import LoadFailure from '../parts/LoadFailure.vue'
 import { useAttempt } from '../useAttempt'
@@ -17,6 +18,7 @@ const router = useRouter()
 const queries = useQueryClient()
 const { data: searches, error, refetch } = useQuery({ queryKey: ['searches', () => site], queryFn: () => api.searches(site), staleTime: 0 })
 const adding = ref(false)
+const deleting = ref<SearchSummary | null>(null)
 const name = ref('')
 const { busy, wrong, attempt } = useAttempt()
 
@@ -46,6 +48,7 @@ const add = (make: () => Promise<SearchSummary>) => attempt(async () => {
           <span v-if="one.differences.length > 0" class="chip">{{ counted(one.differences.length, 'change') }} not live</span>
           <span v-if="open(one) > 0" class="chip">{{ counted(open(one), 'thing') }} to look at</span>
           <code>{{ one.key }}</code>
+          <Button icon="pi pi-trash" text rounded size="small" severity="secondary" class="delete" :aria-label="`Delete ${one.name}`" @click="deleting = one" />
         </p>
       </li>
     </ul>
@@ -54,6 +57,7 @@ const add = (make: () => Promise<SearchSummary>) => attempt(async () => {
       <p class="lead">It begins with everything on your site searched and titles counting most. You see real results at once, and change what you like.</p>
       <Button label="New search" icon="pi pi-plus" @click="adding = true" />
     </section>
+    <DeleteDialog v-if="deleting" :model-value="true" what="this search" :name="deleting.name" effect="Visitors find nothing with it any more. Its versions and trials go with it; your content stays." :act="typed => api.deleteSearch(deleting!.key, typed)" @update:model-value="deleting = null" @done="queries.invalidateQueries()" />
     <Dialog v-model:visible="adding" modal header="New search" :draggable="false" :style="{ width: '420px' }">
       <form @submit.prevent="add(() => api.addSearch(site, name))">
         <div class="field"><label for="search-name">Name</label><InputText id="search-name" v-model="name" required maxlength="80" aria-describedby="name-help" autofocus /><small id="name-help">For you; it also makes the key in the tag.</small></div>
@@ -72,6 +76,7 @@ li a { color: inherit; text-decoration: none; }
 li a::after { content: ''; position: absolute; inset: 0; border-radius: 10px; }
 li a:focus-visible { outline: 0; }
 li a:focus-visible::after { outline: 2px solid var(--sea); outline-offset: 2px; }
+.delete { position: relative; z-index: 1; }
 .lamp { width: 14px; height: 14px; border-radius: 50%; border: 2px solid var(--edge); }
 .lamp.lit { background: var(--lamp); border-color: var(--lamp-deep); box-shadow: 0 0 0 4px #f0a93a33; }
 .state { display: flex; align-items: center; gap: 12px; }

@@ -9,6 +9,7 @@ import type { SetUpMade } from '../../shared/contract'
 import { counted, formatTime } from '../format'
 import { api } from '../ownerApi'
 import AccessKeys from '../parts/AccessKeys.vue'
+import DeletedThings from '../parts/DeletedThings.vue'
 import FileButton from '../parts/FileButton.vue'
 import InstallationCard from '../parts/InstallationCard.vue'
 import OwnPlaces from '../parts/OwnPlaces.vue'
@@ -84,6 +85,7 @@ const bringIn = (document: string) => attempt(async () => {
         <div class="row"><Button as="a" :href="api.setUpFile(site)" download label="Save the set-up" icon="pi pi-download" severity="secondary" outlined /><FileButton label="Make a site of a set-up" accept=".json" @chosen="bringIn" /></div>
         <div v-if="taken" class="made" role="status"><p><b>The site is made.</b> <RouterLink :to="`/${taken.site}/content`">Go to it.</RouterLink></p><p v-for="note in taken.notes" :key="note">{{ note }}</p></div>
       </section>
+      <DeletedThings v-if="here" :site="site" :name="here.name" />
       <InstallationCard />
       <PasswordForm />
     </div>

@@ -5,25 +5,34 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
+import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
+import org.apache.lucene.index.Terms;
+import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.SearcherFactory;
 import org.apache.lucene.search.SearcherManager;
 import org.apache.lucene.search.similarities.BM25Similarity;
 import org.apache.lucene.store.Directory;
 import org.apache.lucene.store.FSDirectory;
+import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.InfoStream;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.OwnerMark;
@@ -280,6 +289,28 @@ public final class SiteIndex implements Closeable {
         lastChange = Math.max(lastChange, change);
         uncommitted = true;
         searchers.maybeRefreshBlocking();
+    }
+
+    /** Forgets the items of all other collections, and shows that. Costs next to nothing where there are none. */
+    public synchronized void keepOnly(Collection<CollectionKey> collections) throws IOException {
+        Set<String> known = collections.stream().map(CollectionKey::value).collect(Collectors.toSet());
+        List<Term> gone = read(searcher -> {
+            List<Term> others = new ArrayList<>();
+            Terms terms = MultiTerms.getTerms(searcher.getIndexReader(), IndexFields.COLLECTION);
+            TermsEnum each = terms == null ? TermsEnum.EMPTY : terms.iterator();
+            for (BytesRef term = each.next(); term != null; term = each.next()) {
+                if (!known.contains(term.utf8ToString())) {
+                    others.add(new Term(IndexFields.COLLECTION, BytesRef.deepCopyOf(term)));
+                }
+            }
+            return others;
+        });
+        passedOver.keySet().removeIf(item -> !known.contains(item.collection().value()));
+        if (!gone.isEmpty()) {
+            writer.deleteDocuments(gone.toArray(Term[]::new));
+            uncommitted = true;
+            searchers.maybeRefreshBlocking();
+        }
     }
 
     /** Forgets everything, to begin again from change 0. */

@@ -129,7 +129,8 @@ class AccessKeys implements InitializingBean {
         }
         return switch (holder.rights()) {
             case ALL -> true;
-            case CONTENT -> path.matches("sites/[^/]+/collections(/.*)?") || reads && path.matches("sites(/[^/]+)?");
+            // What is deleted takes designs and sources with it, which is more than content.
+            case CONTENT -> path.matches("sites/[^/]+/collections(/.*)?") && !(method.equals("DELETE") && path.matches("sites/[^/]+/collections/[^/]+")) || reads && path.matches("sites(/[^/]+)?");
             case ANSWERS -> reads && (path.matches("searches/[^/]+/(draft|live-version)/(results|live|face|why|filters/.*)") || path.matches("sites(/[^/]+(/searches)?)?"));
         };
     }

@@ -24,6 +24,7 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.server.platform.DatabaseReplaced;
+import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 
@@ -99,6 +100,18 @@ public class SiteContents {
     @EventListener
     void read(Sites.Changed changed) {
         forget(changed.site());
+    }
+
+    @EventListener
+    @Order(Ordered.HIGHEST_PRECEDENCE + 1)
+    void forget(Rearranged rearranged) {
+        forget(rearranged.site());
+        last.remove(rearranged.site());
+    }
+
+    /** Has the index read all items of a collection anew. */
+    public void countAsChanged(String site, CollectionKey collection) {
+        store.touch(site, collection, store.nextChange(site));
     }
 
     /** What is written next is read from the database; to be called once a change is committed, or was taken back. */

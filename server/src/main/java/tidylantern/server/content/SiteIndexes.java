@@ -22,8 +22,11 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
@@ -45,6 +48,7 @@ import tidylantern.core.query.VisitorQuery;
 import tidylantern.server.operation.Standby;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.DiskRoom;
+import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
@@ -165,6 +169,25 @@ public class SiteIndexes implements SmartLifecycle {
         }
     }
 
+    /** The caller has the site's {@link #turn}. */
+    @EventListener
+    @Order(Ordered.LOWEST_PRECEDENCE)
+    void follow(Rearranged rearranged) {
+        String site = rearranged.site();
+        if (sites.all().stream().anyMatch(one -> one.key().equals(site))) {
+            followOrLater(site);
+            return;
+        }
+        close(site);
+        warmed.remove(site);
+        behind.remove(site);
+        try {
+            FileSystemUtils.deleteRecursively(folder(site));
+        } catch (IOException failure) {
+            throw new UncheckedIOException("removing the index of \"%s\"".formatted(site), failure);
+        }
+    }
+
     private void close(String site) {
         SiteIndex index = indexes.remove(site);
         engines.remove(site);
@@ -182,7 +205,7 @@ public class SiteIndexes implements SmartLifecycle {
      * What a writer of a site's content holds from its first change until the index has followed, so that the numbers of
      * changes are committed in their order.
      */
-    Object turn(String site) {
+    public Object turn(String site) {
         return turns.computeIfAbsent(site, key -> new Object());
     }
 
@@ -268,6 +291,9 @@ public class SiteIndexes implements SmartLifecycle {
             if (index.lastChange() > until && !standby.active()) {
                 LOG.warn("The index of {} is ahead of its database, which must have been put back to an earlier state; it is made anew", site);
                 index.clear();
+            }
+            if (!standby.active()) {
+                index.keepOnly(readers.keySet());
             }
             long seen = index.lastChange();
             index.remove(store.removedAfter(site, seen));

@@ -23,6 +23,7 @@ import tidylantern.server.content.DesignsInUse;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KeyNames;
+import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 
 /** The searches: the draft of each, its live version, and what lies between the two. */
@@ -66,6 +67,12 @@ public class Searches implements DesignsInUse {
     @EventListener
     @Order(Ordered.HIGHEST_PRECEDENCE)
     void forgetAll(DatabaseReplaced replaced) {
+        live.clear();
+    }
+
+    @EventListener
+    @Order(Ordered.HIGHEST_PRECEDENCE)
+    void forget(Rearranged rearranged) {
         live.clear();
     }
 

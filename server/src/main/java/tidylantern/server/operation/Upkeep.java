@@ -6,27 +6,40 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
+import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Refusal;
 
-/** Looks every hour whether the database file is worth being made smaller. */
+/** Every hour: whoever has something to tidy up does so, and the database file is made smaller where that is worth it. */
 @Component
 class Upkeep implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
 
     private final Copies copies;
+    private final ApplicationEventPublisher events;
     private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("upkeep").daemon().factory());
     private volatile boolean running;
 
-    Upkeep(Copies copies) {
+    Upkeep(Copies copies, ApplicationEventPublisher events) {
         this.copies = copies;
+        this.events = events;
     }
 
     @Override
     public void start() {
         running = true;
-        thread.scheduleWithFixedDelay(this::compactQuietly, 1, 1, TimeUnit.HOURS);
+        thread.scheduleWithFixedDelay(this::hourQuietly, 1, 1, TimeUnit.HOURS);
+    }
+
+    private void hourQuietly() {
+        try {
+            events.publishEvent(new EveryHour());
+        } catch (RuntimeException failure) {
+            LOG.warn("Something could not be tidied up; the next hour comes", failure);
+        }
+        compactQuietly();
     }
 
     private void compactQuietly() {

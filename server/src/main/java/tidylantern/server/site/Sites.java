@@ -19,6 +19,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 import tidylantern.core.content.Addresses;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KeyNames;
+import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 
 /** The sites of this installation. */
@@ -60,6 +61,13 @@ public class Sites {
     @Order(Ordered.HIGHEST_PRECEDENCE)
     void forgetAll(DatabaseReplaced replaced) {
         known.clear();
+        originsBySearch.clear();
+    }
+
+    @EventListener
+    @Order(Ordered.HIGHEST_PRECEDENCE)
+    void forget(Rearranged rearranged) {
+        known.remove(rearranged.site());
         originsBySearch.clear();
     }
 

@@ -1,0 +1,150 @@
+package tidylantern.server.deletion;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.server.content.SiteContents;
+import tidylantern.server.content.SiteIndexes;
+import tidylantern.server.design.Searches;
+import tidylantern.server.platform.EveryHour;
+import tidylantern.server.platform.Rearranged;
+import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.Settings;
+import tidylantern.server.site.Sites;
+
+/** Deletes what its owner names, keeps it for 30 days, and brings it back until then. */
+@Component
+class Deletions {
+    private static final Logger LOG = LoggerFactory.getLogger(Deletions.class);
+    private static final Duration REST = Duration.ofDays(30);
+
+    private final DeletionStore store;
+    private final Sites sites;
+    private final SiteContents contents;
+    private final SiteIndexes indexes;
+    private final Searches searches;
+    private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final Path folder;
+
+    Deletions(DeletionStore store, Sites sites, SiteContents contents, SiteIndexes indexes, Searches searches, TransactionTemplate transaction, ApplicationEventPublisher events, Clock clock, Settings settings) {
+        this.store = store;
+        this.sites = sites;
+        this.contents = contents;
+        this.indexes = indexes;
+        this.searches = searches;
+        this.transaction = transaction;
+        this.events = events;
+        this.clock = clock;
+        this.folder = settings.data();
+    }
+
+    /** What can be deleted. */
+    enum Kind {
+        SITE, COLLECTION, SEARCH;
+
+        static Kind of(String stored) {
+            return valueOf(stored.toUpperCase(Locale.ROOT));
+        }
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /** @param until when it goes for good */
+    record Deletion(long id, Kind kind, String site, String key, String name, OffsetDateTime deleted, String by, OffsetDateTime until) {}
+
+    /** @param name of the site, to be sure; with any other nothing is deleted */
+    Deletion deleteSite(String site, String name, String by) {
+        mustBe(name, sites.get(site).name());
+        return delete(Kind.SITE, site, site, name, by);
+    }
+
+    /** @param label of the collection, to be sure */
+    Deletion deleteCollection(String site, String collection, String label, String by) {
+        mustBe(label, contents.collection(site, collection).label());
+        return delete(Kind.COLLECTION, site, collection, label, by);
+    }
+
+    /** @param name of the search, to be sure */
+    Deletion deleteSearch(String search, String name, String by) {
+        Searches.Draft draft = searches.draft(search);
+        mustBe(name, draft.design().name());
+        return delete(Kind.SEARCH, draft.site(), search, name, by);
+    }
+
+    private static void mustBe(String given, String name) {
+        if (!given.strip().equals(name.strip())) {
+            throw Refusal.bad("name", "It is called “%s”. Give just that name to delete it.".formatted(name));
+        }
+    }
+
+    private Deletion delete(Kind kind, String site, String key, String name, String by) {
+        long number;
+        synchronized (indexes.turn(site)) {
+            number = Objects.requireNonNull(transaction.execute(status -> store.delete(kind, site, key, name.strip(), OffsetDateTime.now(clock), by, folder)));
+            events.publishEvent(new Rearranged(site));
+        }
+        LOG.info("The {} {} was deleted by {}; it rests for {} days", kind, key, by, REST.toDays());
+        return store.find(number).map(Deletions::shown).orElseThrow();
+    }
+
+    private static Deletion shown(DeletionStore.StoredDeletion one) {
+        return new Deletion(one.deletedId(), Kind.of(one.kind()), one.siteKey(), one.ownKey(), one.name(), one.deleted(), one.deletedBy(), one.deleted().plus(REST));
+    }
+
+    /** @param site null for sites themselves */
+    List<Deletion> resting(@Nullable String site) {
+        forgetOld();
+        return store.all().stream().map(Deletions::shown).filter(one -> site == null ? one.kind() == Kind.SITE : one.kind() != Kind.SITE && one.site().equals(site)).toList();
+    }
+
+    /**
+     * Puts it back as it was.
+     *
+     * @param site to which it must belong; null for a site itself
+     * @throws Refusal if nothing of that number rests, or its key was taken meanwhile
+     */
+    void bringBack(@Nullable String site, long id) {
+        Deletion one = resting(site).stream().filter(resting -> resting.id() == id).findFirst().orElseThrow(() -> Refusal.notFound("Nothing of that number was deleted here in the last 30 days."));
+        synchronized (indexes.turn(one.site())) {
+            transaction.executeWithoutResult(status -> {
+                if (store.taken(store.find(id).orElseThrow())) {
+                    throw Refusal.conflict("There is another %s with the key \"%s\" by now. Delete that one first.".formatted(one.kind(), one.key()));
+                }
+                store.bringBack(id);
+                if (one.kind() == Kind.COLLECTION) {
+                    contents.countAsChanged(one.site(), new CollectionKey(one.key()));
+                }
+            });
+            events.publishEvent(new Rearranged(one.site()));
+        }
+    }
+
+    @EventListener
+    void tidyUp(EveryHour hour) {
+        forgetOld();
+    }
+
+    private void forgetOld() {
+        int gone = store.forgetBefore(OffsetDateTime.now(clock).minus(REST));
+        if (gone > 0) {
+            LOG.info("{} deleted sites, collections or searches went for good", gone);
+        }
+    }
+}

@@ -1,0 +1,107 @@
+package tidylantern.server.deletion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tidylantern.server.Api;
+import tidylantern.server.RunningService;
+import tools.jackson.databind.JsonNode;
+
+/** What is deleted goes at once, rests 30 days, and comes back as it was. */
+class DeletionTest {
+    private static final String SITE = "/api/owner/sites/isles";
+    private static final Map<String, String> JSON = Map.of("Content-Type", "application/json");
+    @TempDir
+    private Path data;
+    private RunningService service;
+    private Api api;
+    private String search;
+
+    @BeforeEach
+    void fill() {
+        service = RunningService.on(data);
+        api = service.api().withSite();
+        api.push("posts", "{\"id\":\"a\",\"title\":\"The ferry\",\"tags\":[[\"Boats\",\"Ferries\"]],\"price\":3.5,\"day\":\"2026-05-01\"}\n{\"id\":\"b\",\"title\":\"The pier\"}\n");
+        api.put(SITE + "/collections/notes", "{\"label\":\"Notes\",\"language\":\"en\"}");
+        api.push("notes", "{\"id\":\"n\",\"title\":\"A ferry note\"}\n");
+        search = api.publishedSearch("Everything");
+    }
+
+    @AfterEach
+    void stop() {
+        service.close();
+    }
+
+    private List<String> found(String query) {
+        return api.get("/api/public/searches/" + search + "/results?q=" + query).hits();
+    }
+
+    private JsonNode resting(String path) {
+        return api.get(path).json();
+    }
+
+    @Test
+    void aCollectionGoesAndComesBack() {
+        String before = api.get(SITE + "/collections/posts/export.jsonl").text();
+        assertThat(found("ferry")).containsExactlyInAnyOrder("a", "n");
+        assertThat(api.send("DELETE", SITE + "/collections/posts?name=posts", null, Map.of()).status()).as("its label is Posts").isEqualTo(400);
+        assertThat(found("ferry")).hasSize(2);
+        assertThat(api.send("DELETE", SITE + "/collections/posts?name=Posts", null, Map.of()).status()).isEqualTo(200);
+        assertThat(found("ferry")).containsExactly("n");
+        assertThat(api.get(SITE + "/collections").json()).hasSize(1);
+        JsonNode rests = resting(SITE + "/deleted");
+        assertThat(rests).hasSize(1);
+        assertThat(rests.path(0).path("kind").asString()).isEqualTo("collection");
+        assertThat(api.send("POST", SITE + "/deleted/" + rests.path(0).path("id").asLong() + "/bring-back", "", Map.of()).status()).isEqualTo(204);
+        assertThat(found("ferry")).containsExactlyInAnyOrder("a", "n");
+        assertThat(api.get(SITE + "/collections/posts/export.jsonl").text()).isEqualTo(before);
+        assertThat(resting(SITE + "/deleted")).isEmpty();
+    }
+
+    @Test
+    void whatTookItsPlaceIsNotOverwritten() {
+        api.send("DELETE", SITE + "/collections/notes?name=Notes", null, Map.of());
+        api.put(SITE + "/collections/notes", "{\"label\":\"Notes\",\"language\":\"en\"}");
+        api.push("notes", "{\"id\":\"other\",\"title\":\"Another ferry\"}\n");
+        long id = resting(SITE + "/deleted").path(0).path("id").asLong();
+        Api.Answer refused = api.send("POST", SITE + "/deleted/" + id + "/bring-back", "", Map.of());
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.text()).contains("notes");
+        assertThat(found("ferry")).containsExactlyInAnyOrder("a", "other");
+        assertThat(resting(SITE + "/deleted")).hasSize(1);
+    }
+
+    @Test
+    void aSearchGoesAndComesBackWithItsVersionsAndTrials() {
+        api.send("POST", "/api/owner/searches/" + search + "/trials", "{\"query\":\"ferry\",\"expects\":\"at-least\",\"number\":1}", JSON);
+        assertThat(api.send("DELETE", "/api/owner/searches/" + search + "?name=Everything", null, Map.of()).status()).isEqualTo(200);
+        assertThat(api.get("/api/public/searches/" + search + "/results?q=ferry").status()).isEqualTo(404);
+        assertThat(api.get(SITE + "/searches").json()).isEmpty();
+        api.send("POST", SITE + "/deleted/" + resting(SITE + "/deleted").path(0).path("id").asLong() + "/bring-back", "", Map.of());
+        assertThat(found("ferry")).hasSize(2);
+        assertThat(api.get("/api/owner/searches/" + search + "/trials").text()).contains("ferry");
+    }
+
+    @Test
+    void aSiteGoesWithEverythingAndComesBack() {
+        String before = api.get(SITE + "/collections/posts/export.jsonl").text();
+        assertThat(api.send("DELETE", SITE, null, Map.of()).status()).as("without its name").isEqualTo(400);
+        String name = api.get(SITE).json().path("name").asString();
+        assertThat(api.send("DELETE", SITE + "?name=" + name.replace(" ", "%20"), null, Map.of()).status()).isEqualTo(200);
+        assertThat(api.get(SITE).status()).isEqualTo(404);
+        assertThat(api.get("/api/public/searches/" + search + "/results?q=ferry").status()).isEqualTo(404);
+        assertThat(data.resolve("index/isles")).doesNotExist();
+        JsonNode rests = resting("/api/owner/deleted-sites");
+        assertThat(StreamSupport.stream(rests.spliterator(), false).map(one -> one.path("key").asString())).containsExactly("isles");
+        assertThat(api.send("POST", "/api/owner/deleted-sites/" + rests.path(0).path("id").asLong() + "/bring-back", "", Map.of()).status()).isEqualTo(204);
+        assertThat(found("ferry")).containsExactlyInAnyOrder("a", "n");
+        assertThat(api.get(SITE + "/collections/posts/export.jsonl").text()).isEqualTo(before);
+    }
+}
