@@ -14,3 +14,6 @@ CREATE TABLE deleted (
     kept_rows  BINARY LARGE OBJECT NOT NULL
 );
 CREATE INDEX deleted_by_site ON deleted (site_key, deleted_id);
+
+-- Passwords and tokens of the address, which the settings have masked: a JSON object.
+ALTER TABLE source ADD COLUMN secrets CHARACTER LARGE OBJECT DEFAULT '{}' NOT NULL;

@@ -163,7 +163,7 @@ final class CrawlReader {
             Remembered before = perhapsRead ? null : memory.of(page);
             WebFetcher.Fetched answer;
             try {
-                answer = fetcher.fetch(page, before == null ? WebFetcher.Known.NOTHING : before.known(), PAGE);
+                answer = fetcher.fetch(SiteAddresses.signedIn(start, page), before == null ? WebFetcher.Known.NOTHING : before.known(), PAGE);
             } catch (SourceProblem failure) {
                 failed(page, String.valueOf(failure.getMessage()));
                 return;
@@ -255,7 +255,7 @@ final class CrawlReader {
         private Map<String, @Nullable Object> contentOf(URI page) {
             Map<String, @Nullable Object> content = new HashMap<>();
             try {
-                WebFetcher.Fetched answer = fetcher.fetch(page, WebFetcher.Known.NOTHING, PAGE);
+                WebFetcher.Fetched answer = fetcher.fetch(SiteAddresses.signedIn(start, page), WebFetcher.Known.NOTHING, PAGE);
                 if (answer.ok()) {
                     content.putAll(pages.columns(PageReader.parse(answer), page));
                     content.remove("address");

@@ -29,9 +29,11 @@ class PageOutlines {
     private static final String BLOCKS = "h1, h2, h3, h4, h5, h6, p, li, dt, dd, td, th, blockquote, pre, figcaption, img, time, span, strong, em, small, a, div, address, label";
 
     private final WebFetcher fetcher;
+    private final SourceSecrets secrets;
 
-    PageOutlines(WebFetcher fetcher) {
+    PageOutlines(WebFetcher fetcher, SourceSecrets secrets) {
         this.fetcher = fetcher;
+        this.secrets = secrets;
     }
 
     /**
@@ -51,16 +53,17 @@ class PageOutlines {
     record Outline(String address, @Nullable String title, List<Container> containers, List<Block> blocks, String mainText) {}
 
     /** @throws Refusal with the reason, if the page cannot be read */
-    Outline of(SourceSettings.Crawl settings, String address) {
+    Outline of(String site, SourceSettings.Crawl settings, String address) {
         URI at = SiteAddresses.tidy(address);
         if (at == null || !SiteAddresses.sameSite(URI.create(settings.address()), at)) {
             throw Refusal.bad("address", "\"%s\" is no page of the site that is read.".formatted(address));
         }
         try {
-            if (!Robots.of(at, fetcher).allows(at)) {
+            URI start = URI.create(String.valueOf(secrets.reveal(site, settings).settings().address()));
+            if (!Robots.of(SiteAddresses.signedIn(start, at), fetcher).allows(at)) {
                 throw Refusal.bad("address", "The site's robots.txt does not allow this page to be read.");
             }
-            WebFetcher.Fetched answer = fetcher.fetch(at, WebFetcher.Known.NOTHING, LIMITS);
+            WebFetcher.Fetched answer = fetcher.fetch(SiteAddresses.signedIn(start, at), WebFetcher.Known.NOTHING, LIMITS);
             if (!answer.ok()) {
                 throw Refusal.bad("address", "%s answers with status %d.".formatted(at, answer.status()));
             }

@@ -4,6 +4,7 @@ import java.net.URI;
 import java.net.URISyntaxException;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Matcher;
 import org.jspecify.annotations.Nullable;
 
 /** Addresses as a crawl compares them. */
@@ -38,6 +39,12 @@ final class SiteAddresses {
         } catch (URISyntaxException | IllegalArgumentException noAddress) {
             return null;
         }
+    }
+
+    /** A page of the site, asked by the user that the site's first address names; the page itself where it names none. */
+    static URI signedIn(URI start, URI page) {
+        String user = start.getRawUserInfo();
+        return user == null || !sameSite(start, page) ? page : URI.create(page.toString().replaceFirst("://(?:[^@/?#]*@)?", Matcher.quoteReplacement("://" + user + "@")));
     }
 
     /** Of {@code /x/} the address {@code /x/index.html} and its like, and the other way round: where many servers have one page; none of others. */

@@ -40,7 +40,7 @@ final class Sitemaps {
         int elsewhere = 0;
         while (!left.isEmpty() && pages.size() < most && !reading.enough()) {
             URI at = left.removeFirst();
-            AbstractSiteMap map = parsed(at, fetcher.fetch(at, WebFetcher.Known.NOTHING, LIMITS));
+            AbstractSiteMap map = parsed(at, fetcher.fetch(SiteAddresses.signedIn(sitemap, at), WebFetcher.Known.NOTHING, LIMITS));
             if (map instanceof SiteMapIndex index) {
                 for (AbstractSiteMap one : index.getSitemaps()) {
                     URI address = SiteAddresses.tidy(one.getUrl().toString());

@@ -84,7 +84,7 @@ class SourceController {
         if (!(given.settings() instanceof SourceSettings.Crawl crawl)) {
             throw Refusal.bad("settings", "Only pages of a crawl have parts to point at.");
         }
-        return outlines.of(crawl, given.address());
+        return outlines.of(site, crawl, given.address());
     }
 
     @GetMapping("/sites/{site}/sources")

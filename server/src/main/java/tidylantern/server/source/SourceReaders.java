@@ -20,12 +20,14 @@ class SourceReaders {
 
     private final WebFetcher fetcher;
     private final Uploads uploads;
+    private final SourceSecrets secrets;
     private final Path fetched;
     private final JsonMapper json;
 
-    SourceReaders(WebFetcher fetcher, Uploads uploads, Settings settings, JsonMapper json) {
+    SourceReaders(WebFetcher fetcher, Uploads uploads, SourceSecrets secrets, Settings settings, JsonMapper json) {
         this.fetcher = fetcher;
         this.uploads = uploads;
+        this.secrets = secrets;
         this.fetched = settings.data().resolve("uploads");
         this.json = json.rebuild().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
     }
@@ -47,6 +49,15 @@ class SourceReaders {
      * @throws SourceProblem if it cannot be read at all, or not to its end
      */
     FileReader.@Nullable Form read(String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading) throws SourceProblem {
+        SourceSecrets.Revealed revealed = secrets.reveal(site, settings);
+        try {
+            return readWhole(site, revealed.settings(), memory, SourceSecrets.untold(reading, revealed.secrets()));
+        } catch (SourceProblem problem) {
+            throw new SourceProblem(AddressSecrets.without(String.valueOf(problem.getMessage()), revealed.secrets()), problem);
+        }
+    }
+
+    private FileReader.@Nullable Form readWhole(String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading) throws SourceProblem {
         return switch (settings) {
             case SourceSettings.File file -> readFile(site, file, reading);
             case SourceSettings.Feed feed -> {

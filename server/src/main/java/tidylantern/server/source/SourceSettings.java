@@ -26,6 +26,12 @@ public sealed interface SourceSettings {
     /** What it is asked of: an address, or the name of what was uploaded. */
     String from();
 
+    /** Where it is asked; null for an upload. */
+    @Nullable String address();
+
+    /** The same, asked at another address. */
+    SourceSettings withAddress(String other);
+
     /**
      * A file, uploaded or at an address.
      *
@@ -59,6 +65,11 @@ public sealed interface SourceSettings {
         public String from() {
             return address == null ? "an uploaded file" : address;
         }
+
+        @Override
+        public File withAddress(String other) {
+            return new File(upload, other, format, delimiter, encoding, header);
+        }
     }
 
     /** How a file holds its records. */
@@ -80,6 +91,11 @@ public sealed interface SourceSettings {
         @Override
         public String from() {
             return address;
+        }
+
+        @Override
+        public Feed withAddress(String other) {
+            return new Feed(other);
         }
     }
 
@@ -106,7 +122,7 @@ public sealed interface SourceSettings {
             Refusals.unless(way != null, "way", "Say how pages are found: by sitemap or by links.");
             prefix = given(prefix);
             if (prefix != null) {
-                prefix = prefix.startsWith("/") ? URI.create(address).resolve(prefix).toString() : web(prefix, "prefix");
+                prefix = prefix.startsWith("/") ? URI.create(address.replaceFirst("(?i)^(https?://)[^@/?#]*@", "$1")).resolve(prefix).toString() : web(prefix, "prefix");
             }
             pauseMillis = Objects.requireNonNullElse(pauseMillis, USUAL_PAUSE);
             Refusals.unless(pauseMillis >= 0 && pauseMillis <= 60_000, "pauseMillis", "A pause of %d ms is not possible; choose 0 to 60,000.", pauseMillis);
@@ -125,6 +141,11 @@ public sealed interface SourceSettings {
         @Override
         public String from() {
             return address;
+        }
+
+        @Override
+        public Crawl withAddress(String other) {
+            return new Crawl(other, way, prefix, pauseMillis, mostPages, mainText, leaveOut, parts);
         }
     }
 

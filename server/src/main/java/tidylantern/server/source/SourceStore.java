@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 @Component
 class SourceStore {
-    private static final String SOURCE = "SELECT source_id, site_key, collection_key, name, settings, mapping, removes_missing, schedule, next_run FROM source ";
+    private static final String SOURCE = "SELECT source_id, site_key, collection_key, name, settings, mapping, removes_missing, schedule, next_run, secrets FROM source ";
     private static final String SYNC = "SELECT sync_id, source_id, state, begun, begun_by, ended, report FROM sync ";
 
     private final JdbcClient jdbc;
@@ -28,8 +28,11 @@ class SourceStore {
         this.batches = batches;
     }
 
-    /** @param nextRun null for a source that runs by hand alone */
-    record StoredSource(long sourceId, String siteKey, String collectionKey, String name, String settings, String mapping, boolean removesMissing, String schedule, @Nullable OffsetDateTime nextRun) {}
+    /**
+     * @param nextRun null for a source that runs by hand alone
+     * @param secrets of its address, as a JSON object
+     */
+    record StoredSource(long sourceId, String siteKey, String collectionKey, String name, String settings, String mapping, boolean removesMissing, String schedule, @Nullable OffsetDateTime nextRun, String secrets) {}
 
     /** By id. */
     List<StoredSource> ofSite(String site) {
@@ -48,11 +51,11 @@ class SourceStore {
     long add(StoredSource source) {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         jdbc.sql("""
-                INSERT INTO source (site_key, collection_key, name, settings, mapping, removes_missing, schedule, next_run)
-                VALUES (:site, :collection, :name, :settings, :mapping, :removes, :schedule, :next)""")
+                INSERT INTO source (site_key, collection_key, name, settings, mapping, removes_missing, schedule, next_run, secrets)
+                VALUES (:site, :collection, :name, :settings, :mapping, :removes, :schedule, :next, :secrets)""")
                 .param("site", source.siteKey()).param("collection", source.collectionKey()).param("name", source.name()).param("settings", source.settings())
                 .param("mapping", source.mapping()).param("removes", source.removesMissing()).param("schedule", source.schedule())
-                .param("next", source.nextRun(), java.sql.Types.TIMESTAMP_WITH_TIMEZONE).update(key, "source_id");
+                .param("next", source.nextRun(), java.sql.Types.TIMESTAMP_WITH_TIMEZONE).param("secrets", source.secrets()).update(key, "source_id");
         Number made = key.getKey();
         if (made == null) {
             throw new IllegalStateException("the database gave the source no id");
@@ -61,9 +64,9 @@ class SourceStore {
     }
 
     void change(StoredSource source) {
-        jdbc.sql("UPDATE source SET name = :name, settings = :settings, mapping = :mapping, removes_missing = :removes, schedule = :schedule, next_run = :next WHERE source_id = :source")
+        jdbc.sql("UPDATE source SET name = :name, settings = :settings, mapping = :mapping, removes_missing = :removes, schedule = :schedule, next_run = :next, secrets = :secrets WHERE source_id = :source")
                 .param("name", source.name()).param("settings", source.settings()).param("mapping", source.mapping()).param("removes", source.removesMissing())
-                .param("schedule", source.schedule()).param("next", source.nextRun(), java.sql.Types.TIMESTAMP_WITH_TIMEZONE).param("source", source.sourceId()).update();
+                .param("schedule", source.schedule()).param("next", source.nextRun(), java.sql.Types.TIMESTAMP_WITH_TIMEZONE).param("secrets", source.secrets()).param("source", source.sourceId()).update();
     }
 
     void nextRun(long source, @Nullable OffsetDateTime next) {

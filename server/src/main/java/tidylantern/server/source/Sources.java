@@ -21,13 +21,15 @@ public class Sources {
     private final SiteContents contents;
     private final Uploads uploads;
     private final Clock clock;
+    private final SourceSecrets secrets;
     private final JsonMapper json;
 
-    Sources(SourceStore store, SiteContents contents, Uploads uploads, Clock clock, JsonMapper json) {
+    Sources(SourceStore store, SiteContents contents, Uploads uploads, Clock clock, SourceSecrets secrets, JsonMapper json) {
         this.store = store;
         this.contents = contents;
         this.uploads = uploads;
         this.clock = clock;
+        this.secrets = secrets;
         this.json = json;
     }
 
@@ -88,7 +90,7 @@ public class Sources {
     @Transactional
     public Source add(String site, SourceGiven given) {
         contents.collection(site, given.collection().value());
-        return get(store.add(written(0, site, given)));
+        return get(store.add(written(0, site, given, null)));
     }
 
     /** The collection stays as it is: items do not move. */
@@ -98,7 +100,7 @@ public class Sources {
         if (!before.given().collection().equals(given.collection())) {
             throw Refusal.bad("collection", "The items of this source are in \"%s\". Make another source for \"%s\".".formatted(before.given().collection(), given.collection()));
         }
-        store.change(written(id, before.site(), given));
+        store.change(written(id, before.site(), given, store.find(id).orElseThrow()));
         forgetUpload(before, given.settings());
         return get(id);
     }
@@ -121,13 +123,13 @@ public class Sources {
         }
     }
 
-    private SourceStore.StoredSource written(long id, String site, SourceGiven given) {
-        return new SourceStore.StoredSource(id, site, given.collection().value(), given.name(), json.writerFor(SourceSettings.class).writeValueAsString(given.settings()),
-                json.writeValueAsString(given.mapping()), given.removesMissing(), given.schedule().toString(), given.schedule().after(OffsetDateTime.now(clock)));
+    private SourceStore.StoredSource written(long id, String site, SourceGiven given, SourceStore.@Nullable StoredSource before) {
+        return new SourceStore.StoredSource(id, site, given.collection().value(), given.name(), json.writerFor(SourceSettings.class).writeValueAsString(SourceSecrets.hidden(given.settings())),
+                json.writeValueAsString(given.mapping()), given.removesMissing(), given.schedule().toString(), given.schedule().after(OffsetDateTime.now(clock)), secrets.kept(given.settings(), before));
     }
 
     private Source read(SourceStore.StoredSource stored) {
-        SourceGiven given = new SourceGiven(new CollectionKey(stored.collectionKey()), stored.name(), json.readValue(stored.settings(), SourceSettings.class),
+        SourceGiven given = new SourceGiven(new CollectionKey(stored.collectionKey()), stored.name(), SourceSecrets.hidden(json.readValue(stored.settings(), SourceSettings.class)),
                 json.readValue(stored.mapping(), Mapping.class), stored.removesMissing(), Schedule.valueOf(stored.schedule().toUpperCase(Locale.ROOT)));
         return new Source(stored.sourceId(), stored.siteKey(), given, stored.nextRun());
     }

@@ -10,6 +10,8 @@ import java.net.UnknownHostException;
 import java.time.Duration;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Base64;
+import java.nio.charset.StandardCharsets;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -126,11 +128,16 @@ class WebFetcher {
 
     /** Like {@link #fetch(URI, Known, Limits)}, with the body going elsewhere. */
     Fetched fetch(URI address, Known known, Limits limits, OutputStream body) throws SourceProblem {
-        URI at = address;
+        URI first = withoutUser(address);
+        URI at = first;
         AtomicBoolean late = new AtomicBoolean();
         long end = System.nanoTime() + limits.time().toNanos();
         for (int redirects = 0; ; redirects++) {
             HttpGet request = new HttpGet(at);
+            // Whoever is led elsewhere takes no password along.
+            if (address.getUserInfo() != null && first.getScheme().equals(at.getScheme()) && first.getRawAuthority().equals(at.getRawAuthority())) {
+                request.setHeader("Authorization", "Basic " + Base64.getEncoder().encodeToString(address.getUserInfo().getBytes(StandardCharsets.UTF_8)));
+            }
             if (known.entityTag() != null) {
                 request.setHeader("If-None-Match", known.entityTag());
             }
@@ -150,23 +157,27 @@ class WebFetcher {
                 }
                 at = next(asked, answer.redirect(), limits, redirects);
             } catch (TooSlow slow) {
-                throw new SourceProblem("%s sends fewer than %d bytes a second, so it was given up. Try again later.".formatted(address, LEAST_BYTES_A_SECOND), slow);
+                throw new SourceProblem("%s sends fewer than %d bytes a second, so it was given up. Try again later.".formatted(first, LEAST_BYTES_A_SECOND), slow);
             } catch (TooLarge large) {
-                throw new SourceProblem("%s has more than %s. Bring in a smaller one.".formatted(address, size(limits.bytes())), large);
+                throw new SourceProblem("%s has more than %s. Bring in a smaller one.".formatted(first, size(limits.bytes())), large);
             } catch (PublicHosts.Refused refused) {
                 throw new SourceProblem(String.valueOf(refused.getMessage()), refused);
             } catch (UnknownHostException unknown) {
                 throw new SourceProblem("There is no host \"%s\". Check the address.".formatted(asked.getHost()), unknown);
             } catch (IOException | RuntimeException failure) {
                 if (late.get()) {
-                    throw new SourceProblem("%s took longer than %d s, so it was given up.".formatted(address, limits.time().toSeconds()), failure);
+                    throw new SourceProblem("%s took longer than %d s, so it was given up.".formatted(first, limits.time().toSeconds()), failure);
                 }
-                throw new SourceProblem("%s does not answer (%s). Try again later.".formatted(address, failure.getMessage() == null ? failure.getClass().getSimpleName() : failure.getMessage()), failure);
+                throw new SourceProblem("%s does not answer (%s). Try again later.".formatted(first, failure.getMessage() == null ? failure.getClass().getSimpleName() : failure.getMessage()), failure);
             } finally {
                 underWay.remove(Thread.currentThread());
                 deadline.cancel(false);
             }
         }
+    }
+
+    private static URI withoutUser(URI address) {
+        return address.getRawUserInfo() == null ? address : URI.create(address.toString().replaceFirst("://[^@/?#]*@", "://"));
     }
 
     private HttpHost target(URI at) throws SourceProblem {

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.CountDownLatch;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -23,6 +24,7 @@ import tidylantern.server.Api;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Sources of a running service, from the preview to the report, with a website that does as the test says. */
 class SyncTest {
@@ -238,6 +240,40 @@ class SyncTest {
         assertThat(counts(run(source))).as("and so it stays, though only one of them is read again").isEqualTo("done +0 ~0 =4 -0 !0");
         web.gone("/boats/index.html");
         assertThat(counts(run(source))).as("one address is gone, the page is not").isEqualTo("done +1 ~0 =3 -1 !1");
+    }
+
+    @Test
+    void passwordsAndTokensOfAnAddressAreKeptApart() {
+        List<String> signedIn = new CopyOnWriteArrayList<>();
+        web.answer("/feed.json?token=s3cret-token", exchange -> {
+            signedIn.add(String.valueOf(exchange.getRequestHeaders().getFirst("Authorization")));
+            WebSite.send(exchange, 200, "application/json", "[{\"id\":\"a\",\"title\":\"A\"}]".getBytes(), Map.of());
+        });
+        String whole = web.address().replace("http://", "http://hesper:p4ssword@") + "/feed.json?token=s3cret-token";
+        long source = source("{\"kind\":\"file\",\"address\":\"%s\"}".formatted(whole));
+        assertThat(counts(run(source))).isEqualTo("done +1 ~0 =0 -0 !0");
+        assertThat(signedIn).containsOnly("Basic aGVzcGVyOnA0c3N3b3Jk");
+        String shown = api.get("/api/owner/sources/" + source).text();
+        assertThat(shown).doesNotContain("p4ssword").doesNotContain("s3cret").contains("token=***");
+        assertThat(api.get("/api/owner/sites/isles/set-up").text()).as("nor in the set-up").contains("token=***").doesNotContain("p4ssword").doesNotContain("s3cret");
+        ObjectNode given = (ObjectNode) api.get("/api/owner/sources/" + source).json();
+        given.remove(List.of("id", "site", "nextRun", "last"));
+        given.put("name", "Renamed");
+        assertThat(api.send("PUT", "/api/owner/sources/" + source, given.toString(), Map.of("Content-Type", "application/json")).status()).isEqualTo(200);
+        assertThat(counts(run(source))).as("changed without its password, it keeps it").isEqualTo("done +0 ~0 =1 -0 !0");
+        ((ObjectNode) given.path("settings")).put("address", "http://***@elsewhere.example/feed.json?token=***");
+        Api.Answer other = api.send("PUT", "/api/owner/sources/" + source, given.toString(), Map.of("Content-Type", "application/json"));
+        assertThat(other.status()).isEqualTo(400);
+        assertThat(other.text()).contains("of another host");
+        web.status("/feed.json?token=s3cret-token", 500);
+        assertThat(run(source).toString()).as("nor in what a run tells").contains("status 500").doesNotContain("s3cret").doesNotContain("p4ssword");
+    }
+
+    @Test
+    void aMaskThatNobodyKnowsIsAskedFor() {
+        Api.Answer preview = api.post("/api/owner/sites/isles/source-previews", "{\"settings\":%s,\"fresh\":true}".formatted(file("/feed.json?token=***")));
+        assertThat(preview.status()).isEqualTo(400);
+        assertThat(preview.text()).contains("Type the whole address again");
     }
 
     @Test
