@@ -10,7 +10,8 @@ const message = ref('')
 async function enter() {
   try {
     const first = (await api.sites())[0]
-    if (first) await router.replace(`/${first.key}/searches`)
+    // A search of nothing says nothing: a new site begins with its content.
+    if (first) await router.replace(`/${first.key}/${(await api.collections(first.key)).some(one => one.items > 0) ? 'searches' : 'content'}`)
     else message.value = 'This installation has no site yet. Make one with POST /api/owner/sites.'
   } catch (error) {
     if (!(error instanceof RequestFailure)) throw error

@@ -39,6 +39,8 @@ const rows = computed<Row[]>(() => filters.value.flatMap((filter, at): Row[] => 
 function put(part: string, changed: Filter[]) {
   draft.change(part, design => ({ ...design, filters: changed }))
 }
+/** Those by which several items are found at once. */
+const useful = computed(() => offered.value.filter(one => !one.nearlyUnique))
 function add(proposal: FilterProposal) {
   put('filters.add', [...filters.value, filterFrom(proposal, keyFrom(proposal.control === 'distance' ? 'distance' : proposal.label, keysOf(filters.value)))])
 }
@@ -162,11 +164,21 @@ const shown = (kind: FieldKind, bound: string) => (kind === 'date' ? new Intl.Da
   <template v-if="offered.length > 0">
     <h2 class="second">Add a filter</h2>
     <ul class="offered" aria-label="Add a filter">
-      <li v-for="proposal in offered" :key="proposal.field">
+      <li v-for="proposal in useful" :key="proposal.field">
         <span><b>{{ proposal.label }}</b><small class="quiet">{{ CONTROL_NAMES[proposal.control] }} · {{ content(proposal) }} · {{ counted(proposal.items, 'item') }} · {{ proposal.collections.join(', ') }}</small></span>
         <Button label="Add" size="small" severity="secondary" outlined :aria-label="`Add ${proposal.label}`" @click="add(proposal)" />
       </li>
     </ul>
+    <details v-if="offered.length > useful.length" class="unique">
+      <summary>{{ counted(offered.length - useful.length, 'field') }} in which most items have a value of their own</summary>
+      <p class="quiet">Visitors who narrow by one of these find one item at most. Words find it as well.</p>
+      <ul class="offered" aria-label="Add a filter of values that hardly recur">
+        <li v-for="proposal in offered.filter(one => one.nearlyUnique)" :key="proposal.field">
+          <span><b>{{ proposal.label }}</b><small class="quiet">{{ content(proposal) }} · {{ counted(proposal.items, 'item') }}</small></span>
+          <Button label="Add" size="small" severity="secondary" text :aria-label="`Add ${proposal.label}`" @click="add(proposal)" />
+        </li>
+      </ul>
+    </details>
   </template>
   <p v-else-if="proposals && filters.length === 0" class="slip empty">No searched collection has a field to narrow by. Correct a kind under Content, or search another collection.</p>
   <template v-if="filters.length > 0">
@@ -192,6 +204,7 @@ ol, ul { list-style: none; margin: 16px 0 0; padding: 0; display: grid; gap: 8px
 .name b, .offered b { font-weight: 600; overflow-wrap: anywhere; }
 .head :deep(.p-button) { width: 30px; height: 30px; padding: 0; flex: none; }
 .second { margin: 24px 0 0; }
+.unique { margin-top: 12px; } .unique summary { cursor: pointer; } .unique p { margin: 6px 0; }
 .offered { gap: 0; margin-top: 8px; }
 .offered li { display: flex; justify-content: space-between; align-items: center; gap: 12px; padding: 8px 0; border-bottom: 1px solid var(--line); }
 .offered span { min-width: 0; }

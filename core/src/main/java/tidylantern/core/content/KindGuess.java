@@ -19,6 +19,8 @@ public final class KindGuess {
     private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}([T ].*)?");
     private static final Pattern CODE = Pattern.compile("[A-Za-z]{1,6}[-/.]?[0-9][A-Za-z0-9/.-]*|[A-Z0-9]+(-[A-Z0-9]+)+");
     private static final Pattern IMAGE_FILE = Pattern.compile("(?i).+\\.(png|jpe?g|gif|webp|avif|svg)([?#].*)?");
+    /** With a scheme, or beginning as people write the addresses of websites and of people. */
+    private static final Pattern WEB_ADDRESS = Pattern.compile("(?i)([a-z][a-z0-9+.-]*:)?//\\S+|www\\.\\S+|mailto:\\S+|[a-z0-9-]+(\\.[a-z0-9-]+)*\\.[a-z]{2,10}/\\S*|\\S+@[a-z0-9-]+(\\.[a-z0-9-]+)+");
     private static final Set<String> PROSE_NAMES = Set.of("title", "summary", "body", "headings", "name", "description", "text", "reviews");
     private static final Set<String> IMAGE_NAMES = Set.of("image", "picture", "photo", "thumbnail");
     private static final Set<String> MONEY_NAMES = Set.of("price", "cost", "rent", "fee", "deposit", "fare");
@@ -71,6 +73,11 @@ public final class KindGuess {
                 : FieldKind.TEXT;
     }
 
+    /** Whether a text is an address of the web, a slash in which parts no levels of a tree. */
+    public static boolean isWebAddress(String text) {
+        return WEB_ADDRESS.matcher(text.strip()).matches();
+    }
+
     private static FieldKind ofObjects(List<Object> objects) {
         if (all(objects, o -> has(o, "lat") && has(o, "lon"))) {
             return FieldKind.PLACE;
@@ -94,6 +101,9 @@ public final class KindGuess {
         }
         if (all(texts, text -> CODE.matcher(text).matches() && text.chars().anyMatch(Character::isDigit))) {
             return FieldKind.CODE;
+        }
+        if (texts.stream().filter(KindGuess::isWebAddress).count() * 2 > texts.size()) {
+            return FieldKind.TEXT;
         }
         boolean paths = all(texts, text -> text.indexOf('/') > 0 || text.contains(CategoryPath.LEVELS));
         // A path may be long; it is its names that are brief.

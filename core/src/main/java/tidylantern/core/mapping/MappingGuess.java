@@ -1,6 +1,8 @@
 package tidylantern.core.mapping;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -10,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
@@ -266,7 +269,7 @@ public final class MappingGuess {
     private static MappedField category(MappedField field, List<String> texts, boolean lists) {
         String separator = null;
         for (String candidate : List.of(";", "|")) {
-            if (!lists && separator == null && texts.stream().filter(text -> text.contains(candidate)).count() * 4 >= texts.size() && brief(texts, candidate)) {
+            if (!lists && separator == null && brief(texts, candidate) && parts(texts, candidate)) {
                 separator = candidate;
             }
         }
@@ -279,7 +282,7 @@ public final class MappingGuess {
         }
         String levels = null;
         for (String candidate : List.of(" > ", ">", " › ", "::", "/")) {
-            if (levels == null && pieces.stream().filter(piece -> piece.contains(candidate)).count() * 2 > pieces.size() && brief(pieces, candidate)) {
+            if (levels == null && pieces.stream().noneMatch(KindGuess::isWebAddress) && pieces.stream().filter(piece -> piece.contains(candidate)).count() * 2 > pieces.size() && brief(pieces, candidate)) {
                 levels = candidate.strip();
             }
         }
@@ -287,6 +290,22 @@ public final class MappingGuess {
         // Bars with spaces around them part sentences too; other separators stand within them.
         String parts = kind == FieldKind.CATEGORY ? separator : barred(texts) ? "|" : null;
         return of(field, kind).splitAt(parts).withLevels(levels);
+    }
+
+    /** Whether a sign stands between values: in many cells, or in a few whose parts are values of other cells, too. */
+    private static boolean parts(List<String> texts, String sign) {
+        List<String> several = texts.stream().filter(text -> text.contains(sign)).toList();
+        if (several.size() * 4 >= texts.size()) {
+            return !several.isEmpty();
+        }
+        Map<String, Integer> cells = new HashMap<>();
+        texts.forEach(text -> piecesOf(text, sign).forEach(piece -> cells.merge(piece, 1, Integer::sum)));
+        List<String> pieces = several.stream().flatMap(text -> piecesOf(text, sign).stream()).toList();
+        return !pieces.isEmpty() && pieces.stream().filter(piece -> cells.getOrDefault(piece, 0) > 1).count() * 2 >= pieces.size();
+    }
+
+    private static Set<String> piecesOf(String text, String sign) {
+        return Arrays.stream(text.split(Pattern.quote(sign))).map(String::strip).filter(piece -> !piece.isEmpty()).collect(Collectors.toSet());
     }
 
     private static boolean barred(List<String> texts) {

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -136,5 +137,39 @@ class MappingGuessTest {
     void namesOfColumnsBecomeKeysOfFields(String column, String property) {
         assertThat(MappingGuess.property(column)).isEqualTo(property);
         assertThat(FieldKey.fits(property)).isTrue();
+    }
+
+    @Test
+    void addressesOfTheWebAreNoTrees() {
+        for (List<String> addresses : List.of(List.of("www.isles.example/a/b", "www.isles.example/c", "isles.example/d", "http://isles.example/e"), List.of("https://isles.example/a", "ftp://isles.example/b", "https://isles.example/c", "https://isles.example/d"))) {
+            MappedField field = of(guess(null, "homepage", addresses), "homepage");
+            assertThat(field.kind()).as("%s", addresses).isEqualTo(FieldKind.TEXT);
+            assertThat(field.levels()).isNull();
+        }
+        assertThat(of(guess(null, "kindOf", List.of("a/b", "a/c", "a/b", "a/d")), "kindOf").levels()).as("paths still are").isEqualTo("/");
+    }
+
+    @Test
+    void aFewCellsOfSeveralValuesAreEnoughIfTheirPartsAreValuesElsewhere() {
+        List<String> roles = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            roles.add(List.of("program", "library", "data", "documentation").get(i % 4));
+        }
+        roles.set(7, "program; data");
+        roles.set(11, "library; documentation");
+        assertThat(ofMany("role", roles).separator()).isEqualTo(";");
+        List<String> names = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            names.add("Name " + i);
+        }
+        names.set(7, "One thing; another");
+        assertThat(ofMany("label", names).separator()).as("a sign in a name parts nothing").isNull();
+    }
+
+    private static MappedField ofMany(String column, List<String> values) {
+        Map<String, List<Object>> samples = new LinkedHashMap<>();
+        samples.put("id", IntStream.range(0, values.size()).<Object>mapToObj(n -> "i" + n).toList());
+        samples.put(column, List.copyOf(values));
+        return of(Objects.requireNonNull(MappingGuess.of(samples, null)), column);
     }
 }

@@ -25,14 +25,19 @@ import tidylantern.server.site.Sites;
 /** Shows what a source has, before anything of it is taken. */
 @Component
 class SourcePreviews {
-    private static final int RECORDS_TO_GUESS_FROM = 200;
+    /** What only one record in thousands says, such as an address among texts, decides about a kind as well. */
+    private static final int RECORDS_TO_GUESS_FROM = 20_000;
+    private static final int RECORDS_KEPT = 200;
+    /** Of all values together, so many letters are kept to guess from; of long ones their beginning. */
+    private static final long MOST_LETTERS = 5_000_000;
+    private static final int LONGEST_VALUE = 200;
     private static final int PAGES = 5;
     private static final int SHOWN = 12;
     private static final int SAMPLES = 3;
     private static final int LONGEST_SAMPLE = 160;
     private static final long LONGEST_NANOS = 25_000_000_000L;
     private static final long KEPT_NANOS = 600_000_000_000L;
-    private static final int MOST_KEPT = 20;
+    private static final int MOST_KEPT = 4;
 
     private final SourceReaders readers;
     private final SiteContents contents;
@@ -113,9 +118,8 @@ class SourcePreviews {
             String why = first.problems.isEmpty() ? "There is nothing in it." : "Nothing in it can be read; the first is %s: %s.".formatted(first.problems.getFirst().at(), first.problems.getFirst().reason());
             throw Refusal.bad("settings", why);
         }
-        Map<String, List<Object>> samples = samples(first.records);
-        Mapping mapping = given != null ? given : MappingGuess.of(samples, existing);
-        return new Preview(read.form(), first.records.size(), !first.full(), columns(first.records), mapping, mapping == null ? List.of() : notes(site, mapping, existing),
+        Mapping mapping = given != null ? given : MappingGuess.of(first.values, existing);
+        return new Preview(read.form(), first.read, !first.full(), columns(first.records), mapping, mapping == null ? List.of() : notes(site, mapping, existing),
                 mapping == null ? List.of() : items(site, mapping, first.records), List.copyOf(first.notes), first.problems.stream().limit(SHOWN).toList());
     }
 
@@ -187,9 +191,12 @@ class SourcePreviews {
 
     private record Rec(String at, Map<String, @Nullable Object> columns) {}
 
-    /** Keeps the first records. */
+    /** Keeps the first records, and of many more what their columns say. */
     private static final class First implements Reading {
         private final int most;
+        private final Map<String, List<Object>> values = new LinkedHashMap<>();
+        private long letters;
+        private int read;
         private final long end = System.nanoTime() + LONGEST_NANOS;
         private final List<Rec> records = new ArrayList<>();
         private final List<Problem> problems = new ArrayList<>();
@@ -200,12 +207,28 @@ class SourcePreviews {
         }
 
         boolean full() {
-            return records.size() >= most;
+            return read >= most || letters >= MOST_LETTERS;
         }
 
         @Override
         public void record(String at, Map<String, @Nullable Object> columns) {
-            records.add(new Rec(at, columns));
+            read++;
+            if (records.size() < RECORDS_KEPT) {
+                records.add(new Rec(at, columns));
+            }
+            columns.forEach((column, value) -> {
+                List<Object> said = values.computeIfAbsent(column, key -> new ArrayList<>());
+                if (value != null && !(value instanceof String text && text.isBlank())) {
+                    Object kept = value instanceof String text && text.length() > LONGEST_VALUE ? beginning(text) : value;
+                    letters += kept instanceof String text ? text.length() : LONGEST_VALUE;
+                    said.add(kept);
+                }
+            });
+        }
+
+        /** Told from others that begin alike. */
+        private static String beginning(String text) {
+            return text.substring(0, LONGEST_VALUE) + "…" + text.hashCode();
         }
 
         @Override
@@ -245,7 +268,7 @@ class SourcePreviews {
 
         @Override
         public boolean enough() {
-            return full() || problems.size() >= RECORDS_TO_GUESS_FROM || System.nanoTime() > end;
+            return full() || problems.size() >= RECORDS_KEPT || System.nanoTime() > end;
         }
     }
 }

@@ -122,17 +122,20 @@ class OwnerReachController {
      * @param kind by which the controls go
      * @param values how many category values they have, those above them included; 0 for other kinds
      * @param tree whether values lie below one another
+     * @param nearlyUnique whether most items have a value of their own, so that narrowing by it leads to one of them at most
      * @param controls with which it may be handled
      * @param control with which it is handled best
      * @param unit of numbers, where the content says it; may be empty
      * @param least number or day among these items; null for other kinds
      * @param greatest of them
      */
-    record FilterProposal(FieldKey field, FieldKind kind, String label, List<String> collections, int items, int values, boolean tree, List<Control> controls, Control control, String unit, @Nullable String least,
+    record FilterProposal(FieldKey field, FieldKind kind, String label, List<String> collections, int items, int values, boolean tree, boolean nearlyUnique, List<Control> controls, Control control, String unit, @Nullable String least,
             @Nullable String greatest) {}
 
     /** Titles and long texts are what words search; a box for one of them would only repeat the search. */
     private static final Set<FieldKey> NEVER_PROPOSED = Set.of(FieldKey.TITLE, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.HEADINGS);
+    /** Of fewer items nobody can say whether their values would recur. */
+    private static final int FEWEST_TO_TELL = 10;
     private static final Set<String> TAG_LIKE = Set.of("tags", "keywords");
 
     @Operation(summary = "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
@@ -161,14 +164,15 @@ class OwnerReachController {
             int items = indexes.listing(draft.site()).count(having);
             if (items > 0) {
                 boolean tree = answers.get(i).values().stream().anyMatch(value -> value.below() > 0);
+                int values = field.kind() == FieldKind.CATEGORY ? indexes.values(draft.site(), field.key(), having).size() : 0;
                 proposals.add(new FilterProposal(field.key(), field.kind(), field.label(), searched.stream().filter(collection -> collection.field(field.key()) != null).map(Collection::label).toList(), items,
-                        field.kind() == FieldKind.CATEGORY ? indexes.values(draft.site(), field.key(), having).size() : 0, tree, Control.fitting(field.kind()),
+                        values, tree, !tree && items >= FEWEST_TO_TELL && values * 2 > items, Control.fitting(field.kind()),
                         field.kind() == FieldKind.CATEGORY && !tree && TAG_LIKE.contains(field.key().value()) ? Control.CHIPS : Control.fitting(field.kind()).getFirst(),
                         field.kind() == FieldKind.MONEY ? currency(draft.site(), content, having, field.key()) : "", bounds == null ? null : bounds.min(), bounds == null ? null : bounds.max()));
             }
         }
         // Boxes for words last: they take typing, and few sites need one.
-        proposals.sort(Comparator.comparing((FilterProposal proposal) -> proposal.control() == Control.BOX).thenComparing(Comparator.comparingInt(FilterProposal::items).reversed()).thenComparing(FilterProposal::label));
+        proposals.sort(Comparator.comparing(FilterProposal::nearlyUnique).thenComparing((FilterProposal proposal) -> proposal.control() == Control.BOX).thenComparing(Comparator.comparingInt(FilterProposal::items).reversed()).thenComparing(FilterProposal::label));
         return proposals;
     }
 

@@ -270,6 +270,19 @@ class SyncTest {
     }
 
     @Test
+    void theWholeFileDecidesAboutKinds() {
+        StringBuilder csv = new StringBuilder("id,since\n");
+        for (int i = 0; i < 5_000; i++) {
+            csv.append(i).append(',').append(i == 4_321 ? "unknown" : 1900 + i % 100).append('\n');
+        }
+        web.has("/makers.csv", "text/csv", csv.toString());
+        JsonNode preview = api.post("/api/owner/sites/isles/source-previews", "{\"settings\":%s,\"fresh\":true}".formatted(file("/makers.csv"))).json();
+        assertThat(preview.path("records").asInt()).isEqualTo(5_000);
+        assertThat(preview.path("complete").asBoolean()).isTrue();
+        assertThat(preview.path("mapping").path("fields").path(0).path("kind").asString()).as("one of them is no number").isNotEqualTo("number");
+    }
+
+    @Test
     void aMaskThatNobodyKnowsIsAskedFor() {
         Api.Answer preview = api.post("/api/owner/sites/isles/source-previews", "{\"settings\":%s,\"fresh\":true}".formatted(file("/feed.json?token=***")));
         assertThat(preview.status()).isEqualTo(400);
