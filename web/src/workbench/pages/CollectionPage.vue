@@ -89,7 +89,7 @@ const acts = computed(() => [
         <h2>Merged values</h2>
         <ul><li v-for="one in merged" :key="`${one.field.key} ${one.from.join('/')}`"><span class="quiet">{{ one.field.label }}:</span> “{{ one.from.join(' › ') }}” counts as <b>{{ one.into.join(' › ') }}</b> <Button label="Part them again" text size="small" severity="secondary" @click="part(one.field, one.from)" /></li></ul>
       </section>
-      <p class="deleting"><Button label="Delete this collection…" severity="danger" outlined size="small" @click="deleting = true" /></p>
+      <p class="deleting"><Button label="Delete this collection…" icon="pi pi-trash" severity="secondary" outlined size="small" @click="deleting = true" /></p>
       <DeleteDialog v-model="deleting" what="this collection" :name="here.label" :effect="`Its ${counted(here.items, 'item')}, its fields and its sources go, and no search finds them any more.`" :act="typed => api.deleteCollection(site, collection, typed)" @done="gone" />
     </section>
   </main>

@@ -4,7 +4,6 @@ import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed } from 'vue'
 import type { CollectionShape } from '../../shared/contract'
-import { formatNumber } from '../format'
 import { api } from '../ownerApi'
 import { useAttempt } from '../useAttempt'
 
@@ -28,7 +27,7 @@ async function stop() {
   </p>
   <div v-else-if="correction" class="slip going" role="status">
     <p v-if="correction.indexing"><b>{{ label }}</b> is corrected; searches are following.</p>
-    <p v-else><b>{{ label }}</b> is being corrected: {{ formatNumber(Math.min(correction.read, correction.of)) }} of {{ formatNumber(correction.of) }} items looked at. Until it is done, all is as it was.</p>
+    <p v-else><b>{{ label }}</b> is being corrected; {{ done }} % is looked at. Until it is done, all is as it was.</p>
     <ProgressBar :mode="correction.indexing || correction.of === 0 ? 'indeterminate' : 'determinate'" :value="done" :show-value="false" aria-label="Progress of the correction" />
     <Button v-if="!correction.indexing" label="Stop" size="small" severity="secondary" outlined @click="stop" />
   </div>

@@ -29,7 +29,7 @@ async function gone() {
 
 <template>
   <section class="slip">
-    <h2>Deleted, and deleting</h2>
+    <h2>Deleting and bringing back</h2>
     <p class="lead">What was deleted rests here for 30 days.</p>
     <ul v-if="resting.length > 0">
       <li v-for="one in resting" :key="one.id">
@@ -39,7 +39,7 @@ async function gone() {
     </ul>
     <p v-else class="quiet">Nothing rests. A search is deleted from the list of searches, a collection on its own page.</p>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-    <div><Button label="Delete this site…" severity="danger" outlined size="small" @click="deleting = true" /></div>
+    <div><Button label="Delete this site…" icon="pi pi-trash" severity="secondary" outlined size="small" @click="deleting = true" /></div>
     <DeleteDialog v-model="deleting" what="this site" :name="name" effect="Its collections and items, sources and searches go, and visitors find nothing of it any more. Its access keys end for good." :act="typed => api.deleteSite(site, typed)" @done="gone" />
   </section>
 </template>

@@ -142,7 +142,9 @@ class AccountController {
 
     @DeleteMapping("/session")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void signOut(HttpServletRequest request) {
+    void signOut(HttpServletRequest request, HttpServletResponse response) {
+        // What was shown must not be found by who uses the browser next.
+        response.setHeader("Clear-Site-Data", "\"cache\"");
         HttpSession session = request.getSession(false);
         if (session != null) {
             session.invalidate();

@@ -109,6 +109,9 @@ public class Accounts implements InitializingBean {
         if (password.length() < SHORTEST_PASSWORD || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
             throw Refusal.bad(field, "Choose a password of %d to %d characters.".formatted(SHORTEST_PASSWORD, LONGEST_PASSWORD));
         }
+        if (CommonPasswords.has(password)) {
+            throw Refusal.bad(field, "Many people have chosen this password, so it is among the first that anybody tries. Choose another.");
+        }
         return password;
     }
 

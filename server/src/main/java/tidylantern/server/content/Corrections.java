@@ -76,9 +76,9 @@ class Corrections implements SmartLifecycle {
             this.field = field;
         }
 
-        /** @param items that will be looked at */
-        void begins(int items) {
-            of = items;
+        /** @param items that will be looked at, beside those said before */
+        void looksAt(int items) {
+            of += items;
         }
 
         /** @throws RuntimeException if somebody wants it stopped; nothing may have been changed until now */

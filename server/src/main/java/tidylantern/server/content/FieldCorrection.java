@@ -154,7 +154,7 @@ class FieldCorrection {
     private List<String> holders(String site, Collection collection, Field field, Corrections.Run run) {
         String property = json.writeValueAsString(field.property());
         List<String> holders = new ArrayList<>();
-        run.begins(contents.counts(site).getOrDefault(collection.key().value(), 0));
+        run.looksAt(contents.counts(site).getOrDefault(collection.key().value(), 0));
         String last = "";
         for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH); !items.isEmpty(); items = store.itemsAfter(site, collection.key(), last, BATCH)) {
             items.stream().filter(item -> item.properties().contains(property)).map(ContentStore.StoredItem::itemId).forEach(holders::add);
@@ -179,6 +179,7 @@ class FieldCorrection {
         ItemReader reader = new ItemReader(new Collection(collection.key(), collection.label(), collection.language(), fields));
         int wrong = 0;
         String first = null;
+        run.looksAt(holders.size());
         for (String id : holders) {
             ContentStore.StoredItem item = store.item(site, collection.key(), id).orElseThrow();
             try {
@@ -188,7 +189,7 @@ class FieldCorrection {
                 wrong++;
                 first = first == null ? "%s: %s".formatted(item.itemId(), refused.getMessage()) : first;
             }
-            run.looked(0);
+            run.looked(1);
         }
         if (wrong > 0) {
             throw Refusal.conflict("%d items do not fit the kind %s, the first being %s. Correct them at their source first.".formatted(wrong, after.kind(), first));

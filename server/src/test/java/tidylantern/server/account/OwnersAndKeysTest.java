@@ -90,6 +90,7 @@ class OwnersAndKeysTest {
         String change = "{\"old\":\"%s\",\"password\":\"%s\"}";
         assertThat(send(here, "PUT", "/api/owner/password", change.formatted("not it", "another long one")).json().path("field").asString()).isEqualTo("old");
         assertThat(send(here, "PUT", "/api/owner/password", change.formatted(RunningService.PASSWORD, "short")).json().path("field").asString()).isEqualTo("password");
+        assertThat(send(here, "PUT", "/api/owner/password", change.formatted(RunningService.PASSWORD, "1Q2w3e4r5t")).json().path("detail").asString()).as("long enough, and known to everybody").contains("Many people");
         assertThat(send(here, "PUT", "/api/owner/password", change.formatted(RunningService.PASSWORD, "another long one")).status()).isEqualTo(200);
         assertThat(here.get("/api/owner/sites").status()).isEqualTo(200);
         assertThat(elsewhere.get("/api/owner/sites").status()).isEqualTo(401);

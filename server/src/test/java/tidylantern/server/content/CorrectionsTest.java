@@ -28,7 +28,7 @@ class CorrectionsTest {
     private void begin(Corrections.Work then) throws InterruptedException {
         corrections.run("isles", POSTS, SIZE, run -> {
             try {
-                run.begins(1_000);
+                run.looksAt(1_000);
                 run.looked(400);
                 begun.countDown();
                 wait(goOn);
