@@ -330,11 +330,11 @@ class OwnerStoryTest {
             browser.mustBeAccessible("first start");
             browser.type(browser.see("#password"), "long enough by far");
             browser.see("button[type=submit]").click();
-            browser.seeText("h2", "Make the first search");
-            browser.mustBeAccessible("searches, none yet");
-            browser.seeText("nav a", "Content").click();
             browser.seeText("h2", "Bring in what your site has");
             browser.mustBeAccessible("content, none yet");
+            browser.seeText("nav a", "Searches").click();
+            browser.seeText("h2", "Make the first search");
+            browser.mustBeAccessible("searches, none yet");
         }
     }
 }

@@ -11,6 +11,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.apache.lucene.analysis.WordlistLoader;
 import org.apache.lucene.analysis.snowball.SnowballFilter;
 
@@ -20,7 +22,14 @@ public final class StopWordLists {
             Map.entry("fi", "finnish"), Map.entry("fr", "french"), Map.entry("it", "italian"), Map.entry("nb", "norwegian"), Map.entry("nl", "dutch"), Map.entry("no", "norwegian"),
             Map.entry("pt", "portuguese"), Map.entry("sv", "swedish")));
 
+    private static final Map<String, Set<String>> FOLDED = new ConcurrentHashMap<>();
+
     private StopWordLists() {}
+
+    /** The words of a list as they are compared; read once. */
+    public static Set<String> foldedOf(String languageTag) {
+        return FOLDED.computeIfAbsent(Locale.forLanguageTag(languageTag).getLanguage(), language -> of(language).stream().map(Folding::fold).collect(Collectors.toUnmodifiableSet()));
+    }
 
     /** Two-letter codes of the languages that have a list. */
     public static Set<String> languages() {

@@ -27,6 +27,7 @@ import tidylantern.core.place.Position;
  */
 final class PlaceNames {
     static final int MOST_OFFERED = 300;
+    private static final int MOST_CELLS = 300;
 
     private final NavigableMap<String, List<Named>> byName = new TreeMap<>();
     private final List<String> offered;
@@ -54,7 +55,9 @@ final class PlaceNames {
         Map<String, Integer> spellings = new TreeMap<>();
         cells.forEach(cell -> spellings.merge(cell.name, cell.items, Integer::sum));
         String name = spellings.entrySet().stream().max(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder()))).orElseThrow().getKey();
-        return FarApart.groups(cells, Cell::middle).stream().map(group -> {
+        // What is in so many places is no name of one; and none of a stranger's values may make everybody wait.
+        List<List<Cell>> groups = cells.size() > MOST_CELLS ? List.of(cells) : FarApart.groups(cells, Cell::middle);
+        return groups.stream().map(group -> {
             Cell all = new Cell(name);
             group.forEach(all::add);
             return new Named(name, all.items, all.middle());

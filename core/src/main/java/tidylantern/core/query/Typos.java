@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import org.apache.lucene.util.automaton.Automata;
 import org.apache.lucene.util.automaton.Automaton;
 import org.apache.lucene.util.automaton.CompiledAutomaton;
@@ -30,6 +31,9 @@ final class Typos {
         }
     };
 
+    /** Stands for words that hold the letters as they are. */
+    private static final int NO_EDITS = 0;
+
     private Typos() {}
 
     private record Reach(String word, int edits, boolean firstLetterFixed, boolean starts) {}
@@ -42,17 +46,27 @@ final class Typos {
      * @param starts whether the start of a word is enough
      */
     static CompiledAutomaton reach(String word, int edits, boolean firstLetterFixed, boolean starts) {
-        Reach wanted = new Reach(word, edits, firstLetterFixed, starts);
+        return kept(new Reach(word, edits, firstLetterFixed, starts), () -> {
+            Automaton widest = within(word, edits, firstLetterFixed);
+            // Called finite although a start may go on for ever: it has no loop before it accepts, and what Lucene would
+            // reckon for a true loop (the suffix that all words share) is dear, and empty here.
+            return new CompiledAutomaton(starts ? startingWith(widest) : widest, true, true);
+        });
+    }
+
+    /** All words that hold the letters {@link #inside} them; kept like those that a slip may lead to. */
+    static CompiledAutomaton holding(String letters) {
+        return kept(new Reach(letters, NO_EDITS, false, false), () -> new CompiledAutomaton(inside(letters), false, true));
+    }
+
+    private static CompiledAutomaton kept(Reach wanted, Supplier<CompiledAutomaton> making) {
         synchronized (LAST) {
             CompiledAutomaton known = LAST.get(wanted);
             if (known != null) {
                 return known;
             }
         }
-        Automaton widest = within(word, edits, firstLetterFixed);
-        // Called finite although a start may go on for ever: it has no loop before it accepts, and what Lucene would
-        // reckon for a true loop (the suffix that all words share) is dear, and empty here.
-        CompiledAutomaton made = new CompiledAutomaton(starts ? startingWith(widest) : widest, true, true);
+        CompiledAutomaton made = making.get();
         synchronized (LAST) {
             LAST.put(wanted, made);
         }

@@ -11,7 +11,6 @@ import java.util.Set;
 import java.util.function.ObjIntConsumer;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
-import tidylantern.core.index.Folding;
 import tidylantern.core.index.StopWordLists;
 import tidylantern.core.index.WordForms;
 
@@ -46,7 +45,7 @@ final class Vocabulary {
     record Replaceable(int from, int words, Synonym synonym, List<String> written) {}
 
     private Vocabulary(Words words, Set<String> languages) {
-        languages.forEach(language -> StopWordLists.of(language).forEach(common -> commonWords.add(Folding.fold(common))));
+        languages.forEach(language -> commonWords.addAll(StopWordLists.foldedOf(language)));
         words.stopWords().forEach(stop -> WordForms.wordsOf(stop, languages).forEach(word -> stopWords.add(word.folded())));
         for (Synonym synonym : words.synonyms()) {
             List<Other> others = synonym.words().stream().map(written -> new Other(new Phrase(WordForms.allWordsOf(written, languages), words.stemming()), written))

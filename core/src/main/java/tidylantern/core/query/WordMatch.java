@@ -27,7 +27,6 @@ import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.StringHelper;
-import org.apache.lucene.util.automaton.CompiledAutomaton;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -52,6 +51,7 @@ import tidylantern.core.index.WordSigns;
 final class WordMatch implements Match {
     private static final int FEWEST_INSIDE = 3;
     private static final int FEW = 16;
+    private static final int MANY_INSIDE = 500;
 
     private final WordForms.Word word;
     private final Set<String> codes;
@@ -218,9 +218,7 @@ final class WordMatch implements Match {
             }
         }
         if (foundInside()) {
-            CompiledAutomaton inside = new CompiledAutomaton(Typos.inside(word.folded()), false, true);
-            long documents = documents(terms.intersect(inside, null), terms.getDocCount());
-            ways.add(constant(new AutomatonQuery(new Term(place, word.folded()), Typos.inside(word.folded())), Strength.INSIDE, rarity(terms, documents)));
+            addInside(ways, place, terms);
         }
         otherwise.addWays(ways, field, reader, terms, word.folded().equals(wholeName));
         if (typos) {
@@ -269,6 +267,24 @@ final class WordMatch implements Match {
         SynonymQuery.Builder any = new SynonymQuery.Builder(place);
         stems.forEach(stem -> any.addTerm(new Term(place, stem)));
         return any.build();
+    }
+
+    /** Where few words hold it they are asked for one by one, which is cheaper than by their pattern. */
+    private void addInside(List<Way> ways, String place, Terms terms) throws IOException {
+        List<BytesRef> few = new ArrayList<>();
+        long documents = 0;
+        long all = terms.getDocCount();
+        TermsEnum found = terms.intersect(Typos.holding(word.folded()), null);
+        for (BytesRef term = found.next(); term != null && (documents < all || few.size() <= MANY_INSIDE); term = found.next()) {
+            documents += found.docFreq();
+            if (few.size() <= MANY_INSIDE) {
+                few.add(BytesRef.deepCopyOf(term));
+            }
+        }
+        if (!few.isEmpty()) {
+            Query query = few.size() <= MANY_INSIDE ? new TermInSetQuery(place, few) : new AutomatonQuery(new Term(place, word.folded()), Typos.inside(word.folded()));
+            ways.add(constant(query, Strength.INSIDE, rarity(terms, documents)));
+        }
     }
 
     private void addTypos(List<Way> ways, FieldKey field, Terms terms) throws IOException {
@@ -332,15 +348,6 @@ final class WordMatch implements Match {
         long all = terms.getDocCount();
         long with = Math.clamp(documents, 1, Math.max(1, all));
         return (float) Math.log(1 + (all - with + 0.5) / (with + 0.5));
-    }
-
-    /** The sum of the document counts of some words, which is at least how many documents hold one; {@code most} at most. */
-    private static long documents(TermsEnum words, long most) throws IOException {
-        long documents = 0;
-        for (BytesRef term = words.next(); term != null && documents < most; term = words.next()) {
-            documents += words.docFreq();
-        }
-        return documents;
     }
 
     /** Whether any word begins so. */

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
@@ -25,6 +26,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.PrivateFiles;
 import tools.jackson.core.type.TypeReference;
@@ -71,7 +73,9 @@ class DeletionStore {
         }
         if (kind != Deletions.Kind.SEARCH) {
             List.of("collection", "field", "merged_value", "item", "item_mark", "placement", "source").forEach(table -> rows.add(new Rows(table, own)));
-            List.of("sync", "crawled_page").forEach(table -> rows.add(new Rows(table, OF_SOURCES.formatted(own))));
+            // A run that is under way ends with its source.
+            rows.add(new Rows("sync", OF_SOURCES.formatted(own) + " AND ended IS NOT NULL"));
+            rows.add(new Rows("crawled_page", OF_SOURCES.formatted(own)));
         }
         if (kind != Deletions.Kind.COLLECTION) {
             rows.add(new Rows("search", own));
@@ -86,16 +90,15 @@ class DeletionStore {
         try {
             file = PrivateFiles.make(folder, "deleted-");
             write(kind, site, key, file);
-            long number;
+            GeneratedKeyHolder number = new GeneratedKeyHolder();
             try (InputStream rows = Files.newInputStream(file)) {
                 jdbc.sql("INSERT INTO deleted (kind, site_key, own_key, name, deleted, deleted_by, kept_rows) VALUES (:kind, :site, :key, :name, :now, :by, :rows)")
-                        .param("kind", kind.toString()).param("site", site).param("key", key).param("name", name).param("now", now).param("by", by).param("rows", rows, java.sql.Types.BLOB).update();
-                number = jdbc.sql("SELECT MAX(deleted_id) FROM deleted").query(Long.class).single();
+                        .param("kind", kind.toString()).param("site", site).param("key", key).param("name", name).param("now", now).param("by", by).param("rows", rows, java.sql.Types.BLOB).update(number, "deleted_id");
             }
             // The rest goes with it, by its foreign keys.
             Rows first = rowsOf(kind).getFirst();
             batches.update("DELETE FROM " + first.table() + " WHERE " + first.where(), of(site, key));
-            return number;
+            return Objects.requireNonNull(number.getKey()).longValue();
         } catch (IOException failure) {
             throw new UncheckedIOException("keeping what is deleted", failure);
         } finally {

@@ -110,6 +110,9 @@ class Deletions {
 
     /** @param site null for sites themselves */
     List<Deletion> resting(@Nullable String site) {
+        if (site != null) {
+            sites.get(site);
+        }
         forgetOld();
         return store.all().stream().map(Deletions::shown).filter(one -> site == null ? one.kind() == Kind.SITE : one.kind() != Kind.SITE && one.site().equals(site)).toList();
     }

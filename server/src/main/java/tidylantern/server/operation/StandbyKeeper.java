@@ -7,8 +7,10 @@ import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.DiskRoom;
+import tidylantern.server.platform.Rearranged;
 
 /** Keeps what is known of the database beside the indexes, some seconds after each change. */
 @Component
@@ -43,6 +45,13 @@ class StandbyKeeper implements SmartLifecycle {
         } catch (IOException | RuntimeException failure) {
             LOG.warn("What is known of the database could not be kept; it will be tried again", failure);
         }
+    }
+
+    /** At once, or a service that is killed in these seconds would miss the site that was deleted. */
+    @EventListener
+    synchronized void keepNow(Rearranged rearranged) {
+        kept = -1;
+        keepQuietly();
     }
 
     /** Keeps it now, if anything changed since it was last kept and there is room. */

@@ -1,16 +1,21 @@
 package tidylantern.server.source;
 
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.HexFormat;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import org.jsoup.nodes.Document;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
@@ -112,8 +117,8 @@ final class CrawlReader {
         private final Deque<URI> left = new ArrayDeque<>();
         private final Set<URI> seen = new HashSet<>();
         private final Set<URI> told = new LinkedHashSet<>();
-        /** What pages of folders say, as far as it was read in this crawl. */
-        private final Map<URI, Map<String, @Nullable Object>> ofFolders = new HashMap<>();
+        /** {@link #digest Digests} of what pages of folders say, as far as it was read in this crawl. */
+        private final Map<URI, String> ofFolders = new HashMap<>();
         private final List<PageRead> held = new ArrayList<>();
         private long bytesHeld;
         private boolean compared;
@@ -239,31 +244,40 @@ final class CrawlReader {
 
         /** Whether the page says what its folder's page says that was told. It is then no item, and is not remembered, so that it is compared again. */
         private boolean toldAlready(URI page, Map<String, @Nullable Object> columns) {
-            Map<String, @Nullable Object> content = new HashMap<>(columns);
-            content.remove("address");
+            if (SiteAddresses.samePagePerhaps(page).isEmpty()) {
+                return false;
+            }
+            String content = digest(columns);
             URI other = toldPerhaps(page);
             if (other != null && content.equals(ofFolders.computeIfAbsent(other, this::contentOf))) {
                 return true;
             }
-            if (!SiteAddresses.samePagePerhaps(page).isEmpty()) {
-                ofFolders.put(page, content);
-            }
+            ofFolders.put(page, content);
             return false;
         }
 
         /** Of a page that is as it was in the last crawl, which nobody has read in this one. */
-        private Map<String, @Nullable Object> contentOf(URI page) {
-            Map<String, @Nullable Object> content = new HashMap<>();
+        private String contentOf(URI page) {
             try {
                 WebFetcher.Fetched answer = fetcher.fetch(SiteAddresses.signedIn(start, page), WebFetcher.Known.NOTHING, PAGE);
                 if (answer.ok()) {
-                    content.putAll(pages.columns(PageReader.parse(answer), page));
-                    content.remove("address");
+                    return digest(pages.columns(PageReader.parse(answer), page));
                 }
             } catch (SourceProblem unreadable) {
                 reading.note("%s cannot be compared with its folder's page: %s".formatted(page, unreadable.getMessage()));
             }
-            return content;
+            return "";
+        }
+
+        /** SHA-256 of all that is read of a page but its address. */
+        private static String digest(Map<String, @Nullable Object> columns) {
+            Map<String, @Nullable Object> content = new TreeMap<>(columns);
+            content.remove("address");
+            try {
+                return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content.toString().getBytes(StandardCharsets.UTF_8)));
+            } catch (NoSuchAlgorithmException impossible) {
+                throw new IllegalStateException("every JDK has SHA-256", impossible);
+            }
         }
 
         /** A failing page says nothing about its item, which therefore stays. */

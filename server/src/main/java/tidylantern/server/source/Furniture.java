@@ -28,6 +28,7 @@ final class Furniture {
     private static final int LONGEST_LABEL = 60;
     private static final int FEWEST_LINKS = 2;
     private static final int MOST_REMEMBERED = 5_000;
+    private static final int MOST_COUNTED = 300_000;
     private static final Set<String> BLOCKS = Set.of("p", "div", "section", "article", "li", "dt", "dd", "td", "th", "caption", "pre", "blockquote", "h1", "h2", "h3", "h4", "h5", "h6", "figcaption", "address", "summary", "label", "legend");
     private static final Set<String> LABELS = Set.of("h1", "h2", "h3", "h4", "h5", "h6", "th", "dt", "td", "pre", "caption", "legend", "label", "summary");
 
@@ -48,6 +49,10 @@ final class Furniture {
         main.getAllElements().stream().filter(element -> element != main).forEach(element -> here.add(shape(element)));
         here.forEach(key -> pagesWith.merge(key, 1, Integer::sum));
         pages++;
+        if (pagesWith.size() > MOST_COUNTED) {
+            // What stood on one page of so many is hardly on every fourth.
+            pagesWith.values().removeIf(count -> count == 1);
+        }
     }
 
     /** How many pages were compared. */

@@ -136,6 +136,7 @@ class OwnerReachController {
     private static final Set<FieldKey> NEVER_PROPOSED = Set.of(FieldKey.TITLE, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.HEADINGS);
     /** Of fewer items nobody can say whether their values would recur. */
     private static final int FEWEST_TO_TELL = 10;
+    private static final double ITEMS_A_VALUE = 1.5;
     private static final Set<String> TAG_LIKE = Set.of("tags", "keywords");
 
     @Operation(summary = "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
@@ -164,9 +165,9 @@ class OwnerReachController {
             int items = indexes.listing(draft.site()).count(having);
             if (items > 0) {
                 boolean tree = answers.get(i).values().stream().anyMatch(value -> value.below() > 0);
-                int values = field.kind() == FieldKind.CATEGORY ? indexes.values(draft.site(), field.key(), having).size() : 0;
+                List<CategoryCounts.Counted> values = field.kind() == FieldKind.CATEGORY ? indexes.values(draft.site(), field.key(), having) : List.of();
                 proposals.add(new FilterProposal(field.key(), field.kind(), field.label(), searched.stream().filter(collection -> collection.field(field.key()) != null).map(Collection::label).toList(), items,
-                        values, tree, !tree && items >= FEWEST_TO_TELL && values * 2 > items, Control.fitting(field.kind()),
+                        values.size(), tree, !tree && items >= FEWEST_TO_TELL && hardlyRecur(values), Control.fitting(field.kind()),
                         field.kind() == FieldKind.CATEGORY && !tree && TAG_LIKE.contains(field.key().value()) ? Control.CHIPS : Control.fitting(field.kind()).getFirst(),
                         field.kind() == FieldKind.MONEY ? currency(draft.site(), content, having, field.key()) : "", bounds == null ? null : bounds.min(), bounds == null ? null : bounds.max()));
             }
@@ -174,6 +175,11 @@ class OwnerReachController {
         // Boxes for words last: they take typing, and few sites need one.
         proposals.sort(Comparator.comparing(FilterProposal::nearlyUnique).thenComparing((FilterProposal proposal) -> proposal.control() == Control.BOX).thenComparing(Comparator.comparingInt(FilterProposal::items).reversed()).thenComparing(FilterProposal::label));
         return proposals;
+    }
+
+    /** Whether a value stands in less than {@value #ITEMS_A_VALUE} items on average. */
+    private static boolean hardlyRecur(List<CategoryCounts.Counted> values) {
+        return values.stream().mapToInt(CategoryCounts.Counted::count).sum() < ITEMS_A_VALUE * values.size();
     }
 
     /** The currency of an item that has an amount, as it is written; empty where it does not say. */

@@ -19,6 +19,7 @@ import tidylantern.server.RunningService;
 class FuzzTest {
     private static final boolean LONG = System.getProperty("long") != null;
     private static final int REQUESTS = LONG ? 100_000 : 5_000;
+    private static final long MOST_LEFT_BEHIND = 100_000_000;
     private static final long SEED = 20261127;
     private static final Pattern TELLS_HOW_IT_IS_MADE = Pattern.compile("java\\.|jakarta\\.|org\\.|tools\\.jackson|tidylantern\\.|Exception|\\bat [a-z]+\\.[a-zA-Z.]+\\(|JsonToken|com\\.fasterxml");
 
@@ -38,7 +39,9 @@ class FuzzTest {
             Api stranger = new Api(service.address(), null);
             List<String> broken = new ArrayList<>();
             List<String> slow = new ArrayList<>();
+            long heldEarly = 0;
             for (int n = 0; n < REQUESTS; n++) {
+                heldEarly = n == REQUESTS / 2 ? held() : heldEarly;
                 RandomRequests.Request request = requests.next();
                 long begun = System.nanoTime();
                 Api.Answer answer = (n % 10 == 0 ? stranger : owner).sendBytes(request.method(), request.path(), request.body(), request.body() == null ? Map.of() : Map.of("Content-Type", request.contentType()));
@@ -56,7 +59,18 @@ class FuzzTest {
             // One may meet a pause of the machine's; the long run says more.
             assertThat(slow).hasSizeLessThanOrEqualTo(REQUESTS / 2_500);
             assertThat(owner.results(search, "lobster").status()).isEqualTo(200);
+            if (LONG) {
+                // The short run shares its process with other tests.
+                assertThat(held() - heldEarly).as("bytes that the second half of the requests left behind").isLessThan(MOST_LEFT_BEHIND);
+            }
         }
+    }
+
+    /** Bytes in use once what nobody needs is gone. */
+    private static long held() {
+        System.gc();
+        Runtime machine = Runtime.getRuntime();
+        return machine.totalMemory() - machine.freeMemory();
     }
 
     private static String cut(String text) {
