@@ -33,6 +33,11 @@ class AccessibilityTest {
             browser.see("#search-name");
             browser.mustBeAccessible("new search");
             browser.press(Keys.ESCAPE);
+            browser.see("button[aria-label='Delete Island search']").click();
+            browser.see("#delete-name").sendKeys("Island");
+            browser.until("half a name deletes nothing", () -> !browser.seeText("[role=dialog] button", "Delete it").isEnabled());
+            browser.mustBeAccessible("delete a search");
+            browser.press(Keys.ESCAPE);
             browser.open(world.workbench("/content"));
             browser.seeText("h2", "Homes");
             browser.mustBeAccessible("content");

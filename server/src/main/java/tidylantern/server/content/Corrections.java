@@ -125,8 +125,8 @@ class Corrections implements SmartLifecycle {
             }
             return run;
         });
-        CompletableFuture<Void> end = CompletableFuture.runAsync(() -> work.go(run), threads);
-        end.whenComplete((nothing, failure) -> ended(of, run, failure));
+        // With its end noted: whoever comes back may begin the next one at once.
+        CompletableFuture<Void> end = CompletableFuture.runAsync(() -> work.go(run), threads).whenComplete((nothing, failure) -> ended(of, run, failure));
         try {
             end.get(millisToWait, TimeUnit.MILLISECONDS);
         } catch (TimeoutException goesOn) {

@@ -34,6 +34,8 @@ final class CrawlReader {
     private final SourceSettings.Crawl settings;
     private final WebFetcher fetcher;
     private final PageReader pages;
+    /** Reads pages without comparing them with others. */
+    private final PageReader byThemselves;
     private final Furniture furniture;
     private final Memory memory;
 
@@ -42,6 +44,7 @@ final class CrawlReader {
         this.fetcher = fetcher;
         this.furniture = new Furniture(memory.furniture());
         this.pages = new PageReader(settings, json, furniture);
+        this.byThemselves = new PageReader(settings, json);
         this.memory = memory;
     }
 
@@ -227,13 +230,12 @@ final class CrawlReader {
         }
 
         private void tell(PageRead one) throws SourceProblem {
-            Map<String, @Nullable Object> columns = pages.columns(one.document(), one.canonical());
-            if (toldAlready(one.canonical(), columns)) {
+            if (toldAlready(one.canonical(), one.document())) {
                 return;
             }
             memory.put(one.page(), one.answer(), one.links());
             if (one.wanted() && told.add(one.canonical())) {
-                reading.record(one.canonical().toString(), columns);
+                reading.record(one.canonical().toString(), pages.columns(one.document(), one.canonical()));
             }
         }
 
@@ -243,11 +245,11 @@ final class CrawlReader {
         }
 
         /** Whether the page says what its folder's page says that was told. It is then no item, and is not remembered, so that it is compared again. */
-        private boolean toldAlready(URI page, Map<String, @Nullable Object> columns) {
-            if (SiteAddresses.samePagePerhaps(page).isEmpty()) {
+        private boolean toldAlready(URI page, Document document) {
+            if (settings.way() != SourceSettings.Way.LINKS || SiteAddresses.samePagePerhaps(page).isEmpty()) {
                 return false;
             }
-            String content = digest(columns);
+            String content = digest(page, document);
             URI other = toldPerhaps(page);
             if (other != null && content.equals(ofFolders.computeIfAbsent(other, this::contentOf))) {
                 return true;
@@ -261,7 +263,7 @@ final class CrawlReader {
             try {
                 WebFetcher.Fetched answer = fetcher.fetch(SiteAddresses.signedIn(start, page), WebFetcher.Known.NOTHING, PAGE);
                 if (answer.ok()) {
-                    return digest(pages.columns(PageReader.parse(answer), page));
+                    return digest(page, PageReader.parse(answer));
                 }
             } catch (SourceProblem unreadable) {
                 reading.note("%s cannot be compared with its folder's page: %s".formatted(page, unreadable.getMessage()));
@@ -269,9 +271,9 @@ final class CrawlReader {
             return "";
         }
 
-        /** SHA-256 of all that is read of a page but its address. */
-        private static String digest(Map<String, @Nullable Object> columns) {
-            Map<String, @Nullable Object> content = new TreeMap<>(columns);
+        /** SHA-256 of all that is read of a page but its address, whatever other pages share with it. */
+        private String digest(URI page, Document document) {
+            Map<String, @Nullable Object> content = new TreeMap<>(byThemselves.columns(document, page));
             content.remove("address");
             try {
                 return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content.toString().getBytes(StandardCharsets.UTF_8)));
