@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The main text of 25 pages that twelve generators made, from documentation packages of Debian, each compared with its
+ * The main text of 26 pages that twelve generators made, from documentation packages of Debian, each compared with its
  * neighbours as in a crawl. {@code bin/test --long} fetches the packages.
  */
 @EnabledIfSystemProperty(named = "long", matches = ".*")
