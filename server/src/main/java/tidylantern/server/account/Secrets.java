@@ -8,6 +8,7 @@ import java.util.Base64;
 import java.util.HexFormat;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
+import tidylantern.server.platform.Digests;
 
 /** Random texts, and fingerprints of them. */
 final class Secrets {
@@ -24,11 +25,7 @@ final class Secrets {
 
     /** SHA-256. What is long and random is as safe behind it as behind a slow one. */
     static String hash(String secret) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
-        } catch (GeneralSecurityException impossible) {
-            throw new IllegalStateException("every Java has SHA-256", impossible);
-        }
+        return Digests.sha256(secret);
     }
 
     /** HMAC-SHA-256 (RFC 2104), in hexadecimal digits. */

@@ -1,16 +1,12 @@
 package tidylantern.server.source;
 
 import java.net.URI;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.HexFormat;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.jsoup.nodes.Document;
 import org.jspecify.annotations.Nullable;
+import tidylantern.server.platform.Digests;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -275,11 +272,7 @@ final class CrawlReader {
         private String digest(URI page, Document document) {
             Map<String, @Nullable Object> content = new TreeMap<>(byThemselves.columns(document, page));
             content.remove("address");
-            try {
-                return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content.toString().getBytes(StandardCharsets.UTF_8)));
-            } catch (NoSuchAlgorithmException impossible) {
-                throw new IllegalStateException("every JDK has SHA-256", impossible);
-            }
+            return Digests.sha256(content.toString());
         }
 
         /** A failing page says nothing about its item, which therefore stays. */

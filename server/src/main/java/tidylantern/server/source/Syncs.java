@@ -7,12 +7,9 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -35,6 +32,7 @@ import tidylantern.server.content.IntakeReport;
 import tidylantern.server.content.ItemIntake;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.operation.ChangeGate;
+import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
@@ -488,12 +486,7 @@ public class Syncs implements SmartLifecycle {
         }
 
         private String print(Sources.Source of) {
-            try {
-                String said = json.writerFor(SourceSettings.class).writeValueAsString(of.given().settings()) + json.writeValueAsString(of.given().mapping());
-                return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(said.getBytes(StandardCharsets.UTF_8)));
-            } catch (NoSuchAlgorithmException impossible) {
-                throw new IllegalStateException("every JDK has SHA-256", impossible);
-            }
+            return Digests.sha256(json.writerFor(SourceSettings.class).writeValueAsString(of.given().settings()) + json.writeValueAsString(of.given().mapping()));
         }
 
         @Override
