@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, inject, ref, watch } from 'vue'
 import type { FilterShape, FilterValue } from '../shared/contract'
-import { MORE_VALUES, MOST_NAMED, VALUES_ON_A_PAGE, type WantedValues } from './moreValues'
+import { MORE_VALUES, type ValuesPage, type WantedValues } from './moreValues'
 import { english as texts } from './texts'
 
 /** The values on one level of a filter, each with what lies below it. */
@@ -10,19 +10,20 @@ const emit = defineEmits<{ tick: [value: string] }>()
 const more = inject(MORE_VALUES)!
 const opened = ref(new Set<string>())
 /** Branches of a large tree come when they are opened. */
-const fetched = ref<Record<string, readonly FilterValue[]>>({})
-const named = ref<readonly FilterValue[] | null>(null)
+const fetched = ref<Record<string, ValuesPage & { readonly pages: number }>>({})
+const namedPage = ref<ValuesPage | null>(null)
+const named = computed(() => namedPage.value?.values ?? null)
 const wanted = ref('')
 const failed = ref(false)
 /** Where something below is ticked it must be in sight. */
 const holds = (value: FilterValue): boolean => value.children.some(child => child.selected || holds(child))
 function childrenOf(value: FilterValue): readonly FilterValue[] {
-  const asked = fetched.value[value.value] ?? []
+  const asked = fetched.value[value.value]?.values ?? []
   return asked.length > value.children.length ? asked : value.children
 }
-/** A full page has perhaps another behind it; which was the last is known once it has come. */
-const ends = ref(new Set<string>())
-const goesOn = (value: FilterValue) => childrenOf(value).length >= VALUES_ON_A_PAGE && !ends.value.has(value.value)
+/** Of a branch this large that came with the results there may be more; of a smaller one what is missing is hidden by the owner. */
+const LARGE_BRANCH = 100
+const goesOn = (value: FilterValue) => fetched.value[value.value]?.goesOn ?? (value.children.length >= LARGE_BRANCH && value.children.length < value.below)
 const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(value)
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
 const branches = computed(() => values.some(value => value.below > 0))
@@ -38,7 +39,7 @@ const begins = (n: number) => filter.headings && top && shown.value[n]!.heading 
 const shortened = computed(() => values.filter(isFirst).length)
 const hidden = computed(() => (named.value ? 0 : values.length - shown.value.length))
 
-async function load(what: WantedValues, then: (values: readonly FilterValue[]) => void) {
+async function load(what: WantedValues, then: (page: ValuesPage) => void) {
   try {
     then(await more.load(filter.key, what))
     failed.value = false
@@ -46,14 +47,13 @@ async function load(what: WantedValues, then: (values: readonly FilterValue[]) =
     failed.value = true
   }
 }
-const fetch = (value: string) => load({ below: value, page: '1' }, values => { fetched.value = { ...fetched.value, [value]: values } })
+const fetch = (value: string) => load({ below: value, page: '1' }, page => { fetched.value = { ...fetched.value, [value]: { ...page, pages: 1 } } })
 function fetchMore(value: FilterValue) {
   const before = childrenOf(value)
-  const page = Math.floor(before.length / VALUES_ON_A_PAGE) + 1
-  void load({ below: value.value, page: String(page) }, values => {
+  const pages = (fetched.value[value.value]?.pages ?? (value.children.length > 0 ? 1 : 0)) + 1
+  void load({ below: value.value, page: String(pages) }, page => {
     const there = new Set(before.map(one => one.value))
-    fetched.value = { ...fetched.value, [value.value]: [...before, ...values.filter(one => !there.has(one.value))] }
-    if (values.length < VALUES_ON_A_PAGE) ends.value = new Set(ends.value).add(value.value)
+    fetched.value = { ...fetched.value, [value.value]: { values: [...before, ...page.values.filter(one => !there.has(one.value))], goesOn: page.goesOn, pages } }
   })
 }
 function turn(value: FilterValue) {
@@ -69,11 +69,10 @@ let asked = 0
 function look() {
   const letters = wanted.value.trim()
   const mine = ++asked
-  if (letters === '') named.value = null
-  else void load({ named: letters }, values => { if (mine === asked) named.value = values })
+  if (letters === '') namedPage.value = null
+  else void load({ named: letters }, page => { if (mine === asked) namedPage.value = page })
 }
 watch(more.state, () => {
-  ends.value = new Set()
   for (const value of Object.keys(fetched.value)) {
     if (opened.value.has(value)) void fetch(value)
     else delete fetched.value[value]
@@ -98,7 +97,7 @@ watch(more.state, () => {
     </li>
   </ul>
   <p v-if="named && named.length === 0" class="help">{{ texts.noSuchValue }}</p>
-  <p v-if="named && named.length >= MOST_NAMED" class="help">{{ texts.firstNamed(named.length) }}</p>
+  <p v-if="named && namedPage?.goesOn" class="help">{{ texts.firstNamed(named.length) }}</p>
   <p v-else-if="top && filter.further > 0 && !named && hidden === 0" class="help">{{ texts.further(filter.further) }}</p>
   <p v-if="failed" class="help" role="status">{{ texts.failed }}</p>
   <button v-if="hidden > 0" type="button" class="more" @click="all = true">{{ texts.more(hidden) }}</button>

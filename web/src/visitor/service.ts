@@ -1,5 +1,5 @@
 import { fetchJson } from '../shared/http'
-import type { WantedValues } from './moreValues'
+import type { ValuesPage, WantedValues } from './moreValues'
 import type { Filters } from './searchState'
 import type { FilterValue, LiveResults, Results, SearchFace } from '../shared/contract'
 
@@ -31,9 +31,10 @@ export async function fetchResults(key: string, source: Source, query: string, p
 }
 
 /** Values of a filter that did not come with the results: those right below one, or with letters in their names. */
-export async function fetchValues(key: string, source: Source, query: string, filters: Filters, filter: string, wanted: WantedValues): Promise<readonly FilterValue[]> {
+export async function fetchValues(key: string, source: Source, query: string, filters: Filters, filter: string, wanted: WantedValues): Promise<ValuesPage> {
   const parameters = [['q', query], ...Object.entries(wanted), ...parametersOf(filters)]
-  return (await fetchJson<FilterValue[]>(address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters), { headers: { Accept: 'application/json' } })).body
+  const { body, headers } = await fetchJson<FilterValue[]>(address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters), { headers: { Accept: 'application/json' } })
+  return { values: body, goesOn: headers.get('Link')?.includes('rel="next"') ?? false }
 }
 
 export async function fetchLive(key: string, source: Source, query: string, filters: Filters, signal: AbortSignal): Promise<LiveResults> {

@@ -40,6 +40,7 @@ export const api = {
   firstStart: (given: { token: string, name: string, password: string, siteName: string, siteAddress: string }) => send<Session>('POST', '/first-start', given),
 
   sites: () => get<Site[]>('/sites'),
+  addSite: (given: { name: string, address: string }) => send<Site>('POST', '/sites', given),
   changeSite: (site: string, given: { name: string, address: string, origins: string[], timeZone: string | null }) => send<Site>('PUT', `/sites/${path(site)}`, given),
   refusedOrigins: (site: string) => get<RefusedOrigin[]>(`/sites/${path(site)}/refused-origins`),
   setUpFile: (site: string) => `${root}/sites/${path(site)}/set-up`,

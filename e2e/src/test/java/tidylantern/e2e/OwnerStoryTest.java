@@ -335,6 +335,14 @@ class OwnerStoryTest {
             browser.seeText("nav a", "Searches").click();
             browser.seeText("h2", "Make the first search");
             browser.mustBeAccessible("searches, none yet");
+            browser.seeText("nav a", "Site").click();
+            browser.seeText("button", "Delete this site").click();
+            browser.see("#delete-name").sendKeys("Cove");
+            browser.seeText("[role=dialog] button", "Delete it").click();
+            browser.seeText("h1, h2", "No site yet");
+            browser.mustBeAccessible("no site any more");
+            browser.see("button[aria-label='Bring back Cove']").click();
+            browser.seeText("h2", "Bring in what your site has");
         }
     }
 }

@@ -21,6 +21,7 @@ public final class KindGuess {
     private static final Pattern IMAGE_FILE = Pattern.compile("(?i).+\\.(png|jpe?g|gif|webp|avif|svg)([?#].*)?");
     /** With a scheme, or beginning as people write the addresses of websites and of people. */
     private static final Pattern WEB_ADDRESS = Pattern.compile("(?i)([a-z][a-z0-9+.-]*:)?//\\S+|www\\.\\S+|mailto:\\S+|[a-z0-9-]+(\\.[a-z0-9-]+)*\\.[a-z]{2,10}/\\S*|\\S+@[a-z0-9-]+(\\.[a-z0-9-]+)+");
+    private static final int LONGEST_ADDRESS = 2_000;
     private static final Set<String> PROSE_NAMES = Set.of("title", "summary", "body", "headings", "name", "description", "text", "reviews");
     private static final Set<String> IMAGE_NAMES = Set.of("image", "picture", "photo", "thumbnail");
     private static final Set<String> MONEY_NAMES = Set.of("price", "cost", "rent", "fee", "deposit", "fare");
@@ -75,7 +76,7 @@ public final class KindGuess {
 
     /** Whether a text is an address of the web, a slash in which parts no levels of a tree. */
     public static boolean isWebAddress(String text) {
-        return WEB_ADDRESS.matcher(text.strip()).matches();
+        return text.length() <= LONGEST_ADDRESS && WEB_ADDRESS.matcher(text.strip()).matches();
     }
 
     private static FieldKind ofObjects(List<Object> objects) {

@@ -51,6 +51,11 @@ public final class WordForms {
         public Word {
             pieces = List.copyOf(pieces);
         }
+
+        /** Met as it is written and in no other form. */
+        public static Word alone(String folded) {
+            return new Word(folded, Set.of(), Set.of(), List.of(), null);
+        }
     }
 
     /** Whether a term of the index stands for a stem or a piece of a word, and not for a word as it is written. */

@@ -3,6 +3,7 @@ package tidylantern.core.query;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.regex.Pattern;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.Item;
 import tidylantern.core.design.Words;
@@ -13,6 +14,8 @@ import tidylantern.core.index.WordSigns;
 /** What is shown of an item's texts: its title, and an excerpt, with the words marked that the query met. */
 final class Excerpts {
     private static final String GAP = " … ";
+    /** Between two words: a stop, what closes with it, and a blank. */
+    private static final Pattern SENTENCE_ENDS = Pattern.compile("[.!?…][\"'”’)»]*\\s+.*");
 
     private final List<? extends Match> matches;
     private final Words.Excerpt shape;
@@ -106,7 +109,7 @@ final class Excerpts {
     private static int sentenceOf(String text, List<Spot> spots, int word, int farthest) {
         for (int at = word; at >= farthest && at >= 0; at--) {
             String between = at == 0 ? "\n" : text.substring(spots.get(at - 1).end(), spots.get(at).start());
-            if (between.indexOf('\n') >= 0 || between.matches("[.!?…][\"'”’)»]*\\s+.*")) {
+            if (between.indexOf('\n') >= 0 || SENTENCE_ENDS.matcher(between).matches()) {
                 return at;
             }
         }

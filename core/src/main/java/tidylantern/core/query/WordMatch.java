@@ -153,8 +153,7 @@ final class WordMatch implements Match {
 
     /** The same word without slips, synonyms and other ways to write it. */
     WordMatch asTyped() {
-        WrittenOtherwise never = new WrittenOtherwise(word, Set.of(), false, List.of(), Set.of());
-        WordMatch typed = new WordMatch(word, codes, design, last, wholeName, List.of(), never, effort);
+        WordMatch typed = new WordMatch(word, codes, design, last, wholeName, List.of(), WrittenOtherwise.never(word), effort);
         typed.signsCount = signsCount;
         return typed;
     }

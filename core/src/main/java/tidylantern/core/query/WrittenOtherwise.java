@@ -52,6 +52,11 @@ final class WrittenOtherwise {
         this.commonWords = commonWords;
     }
 
+    /** A word that is met as it is typed alone. */
+    static WrittenOtherwise never(WordForms.Word word) {
+        return new WrittenOtherwise(word, Set.of(), false, List.of(), Set.of());
+    }
+
     /**
      * Neighbouring words of a query as one.
      *
@@ -167,7 +172,7 @@ final class WrittenOtherwise {
                 return;
             }
             // Only the last bends with the number and the case: 'airmails' is 'air mails', never 'airs mail'.
-            words.add(words.size() == parts.size() - 1 ? read.getFirst() : new WordForms.Word(part, Set.of(), Set.of(), List.of(), null));
+            words.add(words.size() == parts.size() - 1 ? read.getFirst() : WordForms.Word.alone(part));
         }
         phrases.add(new Phrase(words, stems));
     }

@@ -104,6 +104,16 @@ class WhereaboutsTest {
     }
 
     @Test
+    void aNameThatIsEverywhereIsNoNameOfPlaces(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder)) {
+            for (int n = 0; n < 320; n++) {
+                site.item(SearchFixture.POSTS, "i" + n, at(-60 + n % 20 * 6, -170 + n / 20 * 20, "Branch"));
+            }
+            assertThat(around(site.indexed(), content(), "branch").namesakes()).as("compared with one another they would make everybody wait").isEmpty();
+        }
+    }
+
+    @Test
     void groupsAreReachedInStepsAndLieFarFromOneAnother() {
         for (int seed = 0; seed < 40; seed++) {
             Random random = new Random(seed);

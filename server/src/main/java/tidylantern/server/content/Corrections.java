@@ -135,11 +135,15 @@ class Corrections implements SmartLifecycle {
             Thread.currentThread().interrupt();
         } catch (ExecutionException failure) {
             runs.remove(of, run);
-            if (failure.getCause() instanceof RuntimeException told) {
-                throw told;
-            }
-            throw new IllegalStateException(failure.getCause());
+            throw told(failure.getCause());
         }
+    }
+
+    private static RuntimeException told(@Nullable Throwable cause) {
+        if (cause instanceof Stopped) {
+            return Refusal.conflict("Somebody stopped the correction. Nothing was changed.");
+        }
+        return cause instanceof RuntimeException failure ? failure : new IllegalStateException(cause);
     }
 
     private void ended(Of of, Run run, @Nullable Throwable failure) {

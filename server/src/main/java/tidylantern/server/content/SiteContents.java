@@ -109,6 +109,11 @@ public class SiteContents {
         last.remove(rearranged.site());
     }
 
+    /** Has the index look again, for what no item tells. */
+    public void countChange(String site) {
+        store.nextChange(site);
+    }
+
     /** Has the index read all items of a collection anew. */
     public void countAsChanged(String site, CollectionKey collection) {
         store.touch(site, collection, store.nextChange(site));

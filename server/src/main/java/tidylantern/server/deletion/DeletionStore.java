@@ -13,10 +13,12 @@ import java.nio.file.Path;
 import java.sql.ResultSet;
 import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -40,6 +42,7 @@ class DeletionStore {
     private static final String OF_SOURCES = "source_id IN (SELECT source_id FROM source WHERE %s)";
     private static final String OF_SEARCHES = "search_key IN (SELECT search_key FROM search WHERE %s)";
     private static final String TABLE = "table";
+    private static final String DELETION = "SELECT deleted_id, kind, site_key, own_key, name, deleted, deleted_by FROM deleted ";
 
     private final JdbcClient jdbc;
     private final NamedParameterJdbcTemplate batches;
@@ -93,7 +96,7 @@ class DeletionStore {
             GeneratedKeyHolder number = new GeneratedKeyHolder();
             try (InputStream rows = Files.newInputStream(file)) {
                 jdbc.sql("INSERT INTO deleted (kind, site_key, own_key, name, deleted, deleted_by, kept_rows) VALUES (:kind, :site, :key, :name, :now, :by, :rows)")
-                        .param("kind", kind.toString()).param("site", site).param("key", key).param("name", name).param("now", now).param("by", by).param("rows", rows, java.sql.Types.BLOB).update(number, "deleted_id");
+                        .param("kind", kind.toString()).param("site", site).param("key", key).param("name", name).param("now", now).param("by", by).param("rows", rows, Types.BLOB).update(number, "deleted_id");
             }
             // The rest goes with it, by its foreign keys.
             Rows first = rowsOf(kind).getFirst();
@@ -133,7 +136,7 @@ class DeletionStore {
         ResultSetMetaData shape = row.getMetaData();
         for (int i = 1; i <= shape.getColumnCount(); i++) {
             // The database reads its own spelling of times and numbers again.
-            columns.put(shape.getColumnName(i).toLowerCase(java.util.Locale.ROOT), row.getString(i));
+            columns.put(shape.getColumnName(i).toLowerCase(Locale.ROOT), row.getString(i));
         }
         return columns;
     }
@@ -188,8 +191,6 @@ class DeletionStore {
     int forgetBefore(OffsetDateTime then) {
         return jdbc.sql("DELETE FROM deleted WHERE deleted < :then").param("then", then).update();
     }
-
-    private static final String DELETION = "SELECT deleted_id, kind, site_key, own_key, name, deleted, deleted_by FROM deleted ";
 
     /** The newest first. */
     List<StoredDeletion> all() {

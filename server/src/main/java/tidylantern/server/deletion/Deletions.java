@@ -12,6 +12,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.CollectionKey;
@@ -97,7 +98,13 @@ class Deletions {
     private Deletion delete(Kind kind, String site, String key, String name, String by) {
         long number;
         synchronized (indexes.turn(site)) {
-            number = Objects.requireNonNull(transaction.execute(status -> store.delete(kind, site, key, name.strip(), OffsetDateTime.now(clock), by, folder)));
+            number = Objects.requireNonNull(transaction.execute(status -> {
+                if (kind == Kind.COLLECTION) {
+                    // Counted, so that an index that cannot follow now does so later.
+                    contents.countChange(site);
+                }
+                return store.delete(kind, site, key, name.strip(), OffsetDateTime.now(clock), by, folder);
+            }));
             events.publishEvent(new Rearranged(site));
         }
         LOG.info("The {} {} was deleted by {}; it rests for {} days", kind, key, by, REST.toDays());
@@ -126,16 +133,23 @@ class Deletions {
     void bringBack(@Nullable String site, long id) {
         Deletion one = resting(site).stream().filter(resting -> resting.id() == id).findFirst().orElseThrow(() -> Refusal.notFound("Nothing of that number was deleted here in the last 30 days."));
         synchronized (indexes.turn(one.site())) {
-            transaction.executeWithoutResult(status -> {
-                if (store.taken(store.find(id).orElseThrow())) {
-                    throw Refusal.conflict("There is another %s with the key \"%s\" by now. Delete that one first.".formatted(one.kind(), one.key()));
-                }
-                store.bringBack(id);
-                if (one.kind() == Kind.COLLECTION) {
-                    contents.countAsChanged(one.site(), new CollectionKey(one.key()));
-                }
-            });
+            transaction.executeWithoutResult(status -> putBack(one));
             events.publishEvent(new Rearranged(one.site()));
+        }
+    }
+
+    private void putBack(Deletion one) {
+        if (store.taken(store.find(one.id()).orElseThrow())) {
+            throw Refusal.conflict("There is another %s with the key \"%s\" by now. Delete that one first.".formatted(one.kind(), one.key()));
+        }
+        try {
+            store.bringBack(one.id());
+        } catch (DuplicateKeyException taken) {
+            // Keys of searches are their own in the whole installation.
+            throw Refusal.conflict("A search of another site has the key that one of this site's searches had. Delete that search first.");
+        }
+        if (one.kind() == Kind.COLLECTION) {
+            contents.countAsChanged(one.site(), new CollectionKey(one.key()));
         }
     }
 

@@ -43,6 +43,11 @@ class SourceStore {
         return jdbc.sql(SOURCE + "WHERE source_id = :source").param("source", source).query(StoredSource.class).optional();
     }
 
+    /** The settings of every source there is. */
+    List<String> settings() {
+        return jdbc.sql("SELECT settings FROM source ORDER BY source_id").query(String.class).list();
+    }
+
     /** Those whose time has come, by id. */
     List<StoredSource> due(OffsetDateTime now) {
         return jdbc.sql(SOURCE + "WHERE next_run <= :now ORDER BY source_id").param("now", now).query(StoredSource.class).list();

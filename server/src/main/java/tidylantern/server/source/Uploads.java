@@ -6,8 +6,13 @@ import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.security.SecureRandom;
+import java.time.Instant;
 import java.util.HexFormat;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.Refusal;
@@ -62,7 +67,7 @@ class Uploads {
     /** @throws SourceProblem if there is no such file any more */
     Path file(String site, String token) throws SourceProblem {
         Path file = folder.resolve(site).resolve(token);
-        if (!token.matches("[0-9a-f]{24}") || !Files.isRegularFile(file)) {
+        if (!isToken(token) || !Files.isRegularFile(file)) {
             throw new SourceProblem("The uploaded file is no longer here. Upload it again.");
         }
         return file;
@@ -70,11 +75,47 @@ class Uploads {
 
     void delete(String site, String token) {
         try {
-            if (token.matches("[0-9a-f]{24}")) {
+            if (isToken(token)) {
                 Files.deleteIfExists(folder.resolve(site).resolve(token));
             }
         } catch (IOException failure) {
             throw new UncheckedIOException("deleting an uploaded file", failure);
         }
+    }
+
+    /** Sets the time of a site's files, but for some. */
+    void touchUnless(String site, Set<String> tokens, Instant time) {
+        for (Path file : files(folder.resolve(site), tokens)) {
+            try {
+                Files.setLastModifiedTime(file, FileTime.from(time));
+            } catch (IOException failure) {
+                throw new UncheckedIOException("setting the time of an uploaded file", failure);
+            }
+        }
+    }
+
+    /** Deletes the files of all sites that are older, but for some. */
+    void deleteUnless(Set<String> tokens, Instant older) {
+        try (Stream<Path> sites = Files.isDirectory(folder) ? Files.list(folder) : Stream.<Path>of()) {
+            for (Path file : sites.filter(Files::isDirectory).flatMap(site -> files(site, tokens).stream()).toList()) {
+                if (Files.getLastModifiedTime(file).toInstant().isBefore(older)) {
+                    Files.deleteIfExists(file);
+                }
+            }
+        } catch (IOException failure) {
+            throw new UncheckedIOException("deleting uploaded files", failure);
+        }
+    }
+
+    private static List<Path> files(Path site, Set<String> unless) {
+        try (Stream<Path> files = Files.isDirectory(site) ? Files.list(site) : Stream.<Path>of()) {
+            return files.filter(file -> isToken(file.getFileName().toString()) && !unless.contains(file.getFileName().toString())).toList();
+        } catch (IOException failure) {
+            throw new UncheckedIOException("looking at uploaded files", failure);
+        }
+    }
+
+    private static boolean isToken(String name) {
+        return name.matches("[0-9a-f]{24}");
     }
 }

@@ -54,7 +54,9 @@ class AccessTest {
         assertThat(browser.post("/api/owner/sites", site).status()).isEqualTo(403);
         Map<String, String> now = Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
         assertThat(browser.send("POST", "/api/owner/sites", site, now).status()).isEqualTo(201);
-        assertThat(browser.send("DELETE", "/api/owner/session", null, now).status()).isEqualTo(204);
+        Api.Answer signedOut = browser.send("DELETE", "/api/owner/session", null, now);
+        assertThat(signedOut.status()).isEqualTo(204);
+        assertThat(signedOut.header("Clear-Site-Data")).as("nothing stays for who uses the browser next").isEqualTo("\"cache\"");
         assertThat(browser.get("/api/owner/sites").status()).isEqualTo(401);
     }
 

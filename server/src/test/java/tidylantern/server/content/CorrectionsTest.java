@@ -94,6 +94,20 @@ class CorrectionsTest {
     }
 
     @Test
+    void whoeverStillWaitsReadsThatItWasStopped() throws Exception {
+        Corrections patient = new Corrections(60_000);
+        try {
+            assertThatThrownBy(() -> patient.run("isles", POSTS, SIZE, run -> {
+                patient.stop("isles", POSTS);
+                run.looked(1);
+            })).isInstanceOf(Refusal.class).hasMessageContaining("stopped");
+            assertThat(patient.of("isles", POSTS)).isNull();
+        } finally {
+            patient.stop();
+        }
+    }
+
+    @Test
     void whatIsKeptIsNotStopped() throws Exception {
         begin(Corrections.Run::isKept);
         goOn.countDown();

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
@@ -103,5 +104,35 @@ class DeletionTest {
         assertThat(api.send("POST", "/api/owner/deleted-sites/" + rests.path(0).path("id").asLong() + "/bring-back", "", Map.of()).status()).isEqualTo(204);
         assertThat(found("ferry")).containsExactlyInAnyOrder("a", "n");
         assertThat(api.get(SITE + "/collections/posts/export.jsonl").text()).isEqualTo(before);
+    }
+
+    @Test
+    void aSitesSearchWhoseKeyWasTakenMeanwhileIsTold() {
+        String name = api.get(SITE).json().path("name").asString();
+        api.send("DELETE", SITE + "?name=" + name.replace(" ", "%20"), "", Map.of());
+        api.post("/api/owner/sites", "{\"name\":\"Other\",\"address\":\"https://other.example\"}");
+        assertThat(api.post("/api/owner/sites/other/searches", "{\"name\":\"Everything\"}").json().path("key").asString()).isEqualTo(search);
+        long id = resting("/api/owner/deleted-sites").path(0).path("id").asLong();
+        Api.Answer refused = api.send("POST", "/api/owner/deleted-sites/" + id + "/bring-back", "", Map.of());
+        assertThat(refused.status()).as(refused.text()).isEqualTo(409);
+        assertThat(api.get(SITE).status()).as("all or nothing").isEqualTo(404);
+        api.send("DELETE", "/api/owner/searches/" + search + "?name=Everything", "", Map.of());
+        assertThat(api.send("POST", "/api/owner/deleted-sites/" + id + "/bring-back", "", Map.of()).status()).isEqualTo(204);
+        assertThat(found("ferry")).hasSize(2);
+    }
+
+    @Test
+    void afterThirtyDaysItIsGoneForGood() {
+        api.send("DELETE", SITE + "/collections/notes?name=Notes", "", Map.of());
+        long id = resting(SITE + "/deleted").path(0).path("id").asLong();
+        rested(29);
+        assertThat(resting(SITE + "/deleted")).hasSize(1);
+        rested(31);
+        assertThat(api.send("POST", SITE + "/deleted/" + id + "/bring-back", "", Map.of()).status()).isEqualTo(404);
+        assertThat(resting(SITE + "/deleted")).isEmpty();
+    }
+
+    private void rested(int days) {
+        service.part(JdbcClient.class).sql("UPDATE deleted SET deleted = DATEADD('DAY', :days, CURRENT_TIMESTAMP)").param("days", -days).update();
     }
 }

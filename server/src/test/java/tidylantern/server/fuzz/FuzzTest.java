@@ -2,11 +2,14 @@ package tidylantern.server.fuzz;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -19,6 +22,7 @@ import tidylantern.server.RunningService;
 class FuzzTest {
     private static final boolean LONG = System.getProperty("long") != null;
     private static final int REQUESTS = LONG ? 100_000 : 5_000;
+    private static final int REQUESTS_BETWEEN = 1_000;
     private static final long MOST_LEFT_BEHIND = 100_000_000;
     private static final long SEED = 20261127;
     private static final Pattern TELLS_HOW_IT_IS_MADE = Pattern.compile("java\\.|jakarta\\.|org\\.|tools\\.jackson|tidylantern\\.|Exception|\\bat [a-z]+\\.[a-zA-Z.]+\\(|JsonToken|com\\.fasterxml");
@@ -41,12 +45,15 @@ class FuzzTest {
             List<String> slow = new ArrayList<>();
             long heldEarly = 0;
             for (int n = 0; n < REQUESTS; n++) {
+                if (n % REQUESTS_BETWEEN == REQUESTS_BETWEEN - 1) {
+                    deleteWhatWasMade(owner, Set.of(search, filtered));
+                }
                 heldEarly = n == REQUESTS / 2 ? held() : heldEarly;
                 RandomRequests.Request request = requests.next();
                 long begun = System.nanoTime();
                 Api.Answer answer = (n % 10 == 0 ? stranger : owner).sendBytes(request.method(), request.path(), request.body(), request.body() == null ? Map.of() : Map.of("Content-Type", request.contentType()));
                 long millis = (System.nanoTime() - begun) / 1_000_000;
-                String said = "%d %s %s %s: %s".formatted(answer.status(), request.method(), cut(request.path()), request.body() == null ? "" : cut(new String(request.body(), java.nio.charset.StandardCharsets.UTF_8)), cut(answer.text()));
+                String said = "%d %s %s %s: %s".formatted(answer.status(), request.method(), cut(request.path()), request.body() == null ? "" : cut(new String(request.body(), StandardCharsets.UTF_8)), cut(answer.text()));
                 boolean answers = answer.status() >= 400;
                 if (answer.status() >= 500 || answers && TELLS_HOW_IT_IS_MADE.matcher(answer.text()).find()) {
                     broken.add(said);
@@ -64,6 +71,25 @@ class FuzzTest {
                 assertThat(held() - heldEarly).as("bytes that the second half of the requests left behind").isLessThan(MOST_LEFT_BEHIND);
             }
         }
+    }
+
+    /** Sites and searches that the requests have made, so that the last request meets as much as the first. */
+    private static void deleteWhatWasMade(Api owner, Set<String> spared) {
+        owner.get("/api/owner/sites").json().forEach(site -> {
+            if (!site.path("key").asString().equals("isles")) {
+                delete(owner, "/api/owner/sites/" + site.path("key").asString(), site.path("name").asString());
+            }
+        });
+        owner.get("/api/owner/sites/isles/searches").json().forEach(search -> {
+            if (!spared.contains(search.path("key").asString())) {
+                delete(owner, "/api/owner/searches/" + search.path("key").asString(), search.path("name").asString());
+            }
+        });
+    }
+
+    private static void delete(Api owner, String path, String name) {
+        Api.Answer answer = owner.send("DELETE", path + "?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8), "", Map.of());
+        assertThat(answer.status()).as("%s: %s", path, answer.text()).isEqualTo(200);
     }
 
     /** Bytes in use once what nobody needs is gone. */

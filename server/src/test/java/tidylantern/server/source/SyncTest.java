@@ -3,7 +3,9 @@ package tidylantern.server.source;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -22,6 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
+import tidylantern.server.platform.EveryHour;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -280,6 +283,33 @@ class SyncTest {
         assertThat(preview.path("records").asInt()).isEqualTo(5_000);
         assertThat(preview.path("complete").asBoolean()).isTrue();
         assertThat(preview.path("mapping").path("fields").path(0).path("kind").asString()).as("one of them is no number").isNotEqualTo("number");
+    }
+
+    @Test
+    void uploadsThatNoSourceReadsGoOnceNothingCanBringThemBack() throws IOException {
+        String kept = upload();
+        String lookedAt = upload();
+        source("{\"kind\":\"file\",\"upload\":\"%s\"}".formatted(kept), "{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"Title\",\"kind\":\"text\",\"column\":\"title\"}]}", "never");
+        old(kept, 40);
+        old(lookedAt, 40);
+        AbandonedUploads upkeep = service.part(AbandonedUploads.class);
+        upkeep.sweep(new EveryHour());
+        assertThat(data.resolve("uploads/isles/" + kept)).as("a source reads it").exists();
+        assertThat(data.resolve("uploads/isles/" + lookedAt)).doesNotExist();
+        assertThat(api.send("DELETE", "/api/owner/sites/isles/collections/posts?name=Posts", "", Map.of()).status()).isEqualTo(200);
+        upkeep.sweep(new EveryHour());
+        assertThat(data.resolve("uploads/isles/" + kept)).as("its source may be brought back").exists();
+        old(kept, 32);
+        upkeep.sweep(new EveryHour());
+        assertThat(data.resolve("uploads/isles/" + kept)).doesNotExist();
+    }
+
+    private String upload() {
+        return api.send("POST", "/api/owner/sites/isles/uploads", "id,title\n1,One\n", Map.of("Content-Type", "application/octet-stream")).json().path("upload").asString();
+    }
+
+    private void old(String upload, int days) throws IOException {
+        Files.setLastModifiedTime(data.resolve("uploads/isles/" + upload), FileTime.from(Instant.now().minus(Duration.ofDays(days))));
     }
 
     @Test

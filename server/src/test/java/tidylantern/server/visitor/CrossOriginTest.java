@@ -31,7 +31,8 @@ class CrossOriginTest {
             api.push("posts", "{\"id\":\"1\",\"title\":\"Crab\"}");
             String search = api.publishedSearch("Shore");
             String path = "/api/public/searches/" + search + "/results?q=crab";
-            assertThat(ask(service.address(), path, "https://isles.example")).startsWith("HTTP/1.1 200").contains("Access-Control-Allow-Origin: https://isles.example");
+            assertThat(ask(service.address(), path, "https://isles.example")).startsWith("HTTP/1.1 200").contains("Access-Control-Allow-Origin: https://isles.example")
+                    .as("elements may read that a list goes on").contains("Access-Control-Expose-Headers: Link");
             assertThat(ask(service.address(), path, "https://elsewhere.example")).startsWith("HTTP/1.1 403");
             assertThat(api.get("/api/owner/sites/isles/refused-origins").json()).as("told to the owner").extracting(one -> one.path("origin").asString() + " " + one.path("times").asInt()).containsExactly("https://elsewhere.example 1");
             api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"https://elsewhere.example/\"]}");

@@ -3,6 +3,7 @@ package tidylantern.server.visitor;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.AfterAll;
@@ -99,6 +100,15 @@ class PublicAnswersTest {
         Api.Answer method = visitor.send("DELETE", "/api/public/searches/" + search + "/results", null, Map.of());
         assertThat(method.status()).isEqualTo(405);
         assertThat(method.header("Content-Type")).startsWith("application/problem+json");
+    }
+
+    @Test
+    void answersAreTakenForWhatTheySayTheyAre() {
+        for (String path : List.of("/api/public/searches/" + search + "/results?q=crab", "/s/" + search, "/elements/tidy-lantern.js", "/api/owner/session")) {
+            Api.Answer answer = visitor.get(path);
+            assertThat(answer.header("X-Content-Type-Options")).as(path).isEqualTo("nosniff");
+            assertThat(answer.header("Content-Security-Policy")).as(path).contains("object-src 'none'");
+        }
     }
 
     @Test
