@@ -7,6 +7,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
 
@@ -55,17 +57,14 @@ final class Furniture {
         }
     }
 
-    /** How many pages were compared. */
-    int pages() {
-        return pages;
-    }
-
-    /** What recurs, to be known when the site is read again: as many pages were read now, else what was known with it. */
+    /**
+     * What recurs, to be known when the site is read again. What was known stays so while no page that was read says otherwise:
+     * most pages are as they were, and are not read.
+     */
     Set<Long> recurring() {
-        Set<Long> recurring = new HashSet<>();
-        pagesWith.keySet().stream().filter(this::recursHere).limit(MOST_REMEMBERED).forEach(recurring::add);
-        known.stream().filter(key -> pages < SHARE_OF_PAGES * FEWEST_PAGES || pagesWith.containsKey(key)).limit(MOST_REMEMBERED).forEach(recurring::add);
-        return recurring;
+        boolean fewRead = pages < SHARE_OF_PAGES * FEWEST_PAGES;
+        Stream<Long> still = known.stream().filter(key -> fewRead || !pagesWith.containsKey(key));
+        return Stream.concat(pagesWith.keySet().stream().filter(this::recursHere), still).limit(MOST_REMEMBERED).collect(Collectors.toSet());
     }
 
     /**

@@ -71,9 +71,13 @@ class Answering {
         });
     }
 
-    /** So many values of a branch stand on a page, and so many of those with some letters: whoever types looks for one. */
-    static final int VALUES_BELOW = 500;
-    static final int VALUES_NAMED = 50;
+    private static final int VALUES_BELOW = 500;
+    private static final int VALUES_NAMED = 50;
+
+    /** How many values stand on a page: of a branch many, of those with some letters few, since whoever types looks for one. */
+    static int valuesOnAPage(String named) {
+        return named.isBlank() ? VALUES_BELOW : VALUES_NAMED;
+    }
 
     /** @param below key of a value that is opened; empty to look by letters of the name */
     List<FilterAnswer.Offered> values(String site, SearchDesign design, String q, String filter, String below, String named, MultiValueMap<String, String> parameters) {

@@ -58,7 +58,7 @@ class OwnerAnswersController {
             @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
         List<FilterAnswer.Offered> values = answering.values(asked.site(), asked.design(), q, filter, below, named, all);
-        return ListPages.answer(ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store"), values, named.isBlank() ? Answering.VALUES_BELOW : Answering.VALUES_NAMED, page);
+        return ListPages.answer(ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store"), values, Answering.valuesOnAPage(named), page);
     }
 
     @GetMapping("/live")

@@ -67,7 +67,7 @@ class PublicController {
             @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
         List<FilterAnswer.Offered> values = answering.values(live.site(), live.design(), q, filter, below, named, all);
-        return ListPages.answer(ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, named.isBlank() ? Answering.VALUES_BELOW : Answering.VALUES_NAMED, page);
+        return ListPages.answer(ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, Answering.valuesOnAPage(named), page);
     }
 
     @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")
