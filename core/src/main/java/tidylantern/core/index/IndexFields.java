@@ -284,7 +284,8 @@ public final class IndexFields {
         return switch (value) {
             case FieldValue.Text text -> text.text().lines().filter(line -> !line.isBlank()).map(line -> new CategoryPath(List.of(line))).toList();
             case FieldValue.Categories categories -> categories.paths();
-            case null, default -> List.of();
+            case null -> List.of();
+            default -> List.of();
         };
     }
 

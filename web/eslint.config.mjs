@@ -1,0 +1,28 @@
+import prettier from 'eslint-config-prettier'
+import vue from 'eslint-plugin-vue'
+import { defineConfig, globalIgnores } from 'eslint/config'
+import typescript from 'typescript-eslint'
+
+export default defineConfig(
+  globalIgnores(['dist/', 'src/shared/api.d.ts', '*.mjs']),
+  typescript.configs.recommendedTypeChecked,
+  vue.configs['flat/recommended'],
+  {
+    languageOptions: {
+      parserOptions: { parser: typescript.parser, projectService: true, extraFileExtensions: ['.vue'] },
+    },
+    rules: {
+      // The linter cannot see the types of what a .vue file gives away; vue-tsc can, and checks them.
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+      // Props are typed, and those that may be missing say so in their type.
+      'vue/require-default-prop': 'off',
+      // One left out on purpose, to have the rest of an object.
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_' }],
+    },
+  },
+  prettier,
+)
