@@ -13,14 +13,26 @@ const MOST_SHARED = 0.15
 /** Shorter sentences ("Bring boots.") may well be said twice. */
 const SENTENCE_WORDS = 4
 
-const words = text => text.toLowerCase().normalize('NFC').match(/[\p{L}\p{N}’']+/gu) ?? []
+const words = text =>
+  text
+    .toLowerCase()
+    .normalize('NFC')
+    .match(/[\p{L}\p{N}’']+/gu) ?? []
 const faults = []
 const items = COLLECTIONS.flatMap(collection =>
-  readFileSync(new URL(`content/${collection}.jsonl`, import.meta.url), 'utf8').trim().split('\n').map(line => ({ collection, ...JSON.parse(line) })))
+  readFileSync(new URL(`content/${collection}.jsonl`, import.meta.url), 'utf8')
+    .trim()
+    .split('\n')
+    .map(line => ({ collection, ...JSON.parse(line) })),
+)
 
-const texts = items.map(item => ({ id: item.id, text: [item.summary, item.body, ...(item.reviews ?? [])].filter(Boolean).join('\n') }))
+const texts = items.map(item => ({
+  id: item.id,
+  text: [item.summary, item.body, ...(item.reviews ?? [])].filter(Boolean).join('\n'),
+}))
 const pictures = items.filter(item => item.collection === 'pictures').length
-if (items.length - pictures < FEWEST_ITEMS) faults.push(`${items.length - pictures} items besides pictures; ${FEWEST_ITEMS} are promised`)
+if (items.length - pictures < FEWEST_ITEMS)
+  faults.push(`${items.length - pictures} items besides pictures; ${FEWEST_ITEMS} are promised`)
 if (pictures < FEWEST_PICTURES) faults.push(`${pictures} pictures; ${FEWEST_PICTURES} are promised`)
 
 const seen = (values, what) => {
@@ -30,16 +42,34 @@ const seen = (values, what) => {
     else first.set(value, id)
   }
 }
-seen(items.map(item => [item.id, item.id]), 'the ids')
-seen(items.map(item => [item.id, item.url]), 'the addresses')
-seen(items.filter(item => item.title).map(item => [item.id, item.title.toLowerCase()]), 'the titles')
-seen(texts.flatMap(({ id, text }) => text.split(/(?<=[.!?])["”]?\s+|\n+/).map(sentence => [id, words(sentence)])
-  .filter(([, sentence]) => sentence.length >= SENTENCE_WORDS).map(([id, sentence]) => [id, sentence.join(' ')])), 'a sentence')
+seen(
+  items.map(item => [item.id, item.id]),
+  'the ids',
+)
+seen(
+  items.map(item => [item.id, item.url]),
+  'the addresses',
+)
+seen(
+  items.filter(item => item.title).map(item => [item.id, item.title.toLowerCase()]),
+  'the titles',
+)
+seen(
+  texts.flatMap(({ id, text }) =>
+    text
+      .split(/(?<=[.!?])["”]?\s+|\n+/)
+      .map(sentence => [id, words(sentence)])
+      .filter(([, sentence]) => sentence.length >= SENTENCE_WORDS)
+      .map(([id, sentence]) => [id, sentence.join(' ')]),
+  ),
+  'a sentence',
+)
 
 let long = 0
 for (const item of items) {
   const count = words([item.summary, item.body].filter(Boolean).join('\n')).length
-  if (count < FEWEST_WORDS || count > MOST_WORDS) faults.push(`${item.id} has ${count} words; ${FEWEST_WORDS} to ${MOST_WORDS} are promised`)
+  if (count < FEWEST_WORDS || count > MOST_WORDS)
+    faults.push(`${item.id} has ${count} words; ${FEWEST_WORDS} to ${MOST_WORDS} are promised`)
   if (count > 100) long++
 }
 if (long * 2 <= items.length) faults.push(`${long} of ${items.length} texts have more than 100 words; most should`)
@@ -56,10 +86,13 @@ for (let a = 0; a < runs.length; a++) {
     for (const run of small.runs) if (large.runs.has(run)) shared++
     const share = shared / Math.max(1, small.runs.size)
     closest = Math.max(closest, share)
-    if (share > MOST_SHARED) faults.push(`${small.id} and ${large.id} share ${(share * 100).toFixed(0)} % of their five-word runs`)
+    if (share > MOST_SHARED)
+      faults.push(`${small.id} and ${large.id} share ${(share * 100).toFixed(0)} % of their five-word runs`)
   }
 }
 
-console.log(`${items.length - pictures} items and ${pictures} pictures; ${long} texts above 100 words; the two closest texts share ${(closest * 100).toFixed(1)} % of their five-word runs`)
+console.log(
+  `${items.length - pictures} items and ${pictures} pictures; ${long} texts above 100 words; the two closest texts share ${(closest * 100).toFixed(1)} % of their five-word runs`,
+)
 for (const fault of faults) console.error(fault)
 process.exit(faults.length === 0 ? 0 : 1)

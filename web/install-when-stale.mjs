@@ -6,7 +6,10 @@ import { spawnSync } from 'node:child_process'
 const stamp = 'node_modules/.installed-from'
 const wanted = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex')
 if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== wanted) {
-  const run = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { stdio: 'inherit', shell: process.platform === 'win32' })
+  const run = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    stdio: 'inherit',
+    shell: process.platform === 'win32',
+  })
   if (run.status !== 0) process.exit(run.status ?? 1)
   writeFileSync(stamp, wanted)
 }

@@ -32,11 +32,17 @@ export async function fetchJson<Body>(url: string, init: RequestInit = {}): Prom
   }
   const text = await response.text()
   if (!response.ok) {
-    const problem = parsed(text) as { detail?: string, field?: string } | null
-    throw new RequestFailure('refused', problem?.detail ?? `The service refused this (${response.status}).`, response.status, problem?.field ?? null)
+    const problem = parsed(text) as { detail?: string; field?: string } | null
+    throw new RequestFailure(
+      'refused',
+      problem?.detail ?? `The service refused this (${response.status}).`,
+      response.status,
+      problem?.field ?? null,
+    )
   }
   const body = text === '' ? null : parsed(text)
-  if (body === null && text !== '') throw new RequestFailure('broken', 'The answer could not be read. Try again.', response.status)
+  if (body === null && text !== '')
+    throw new RequestFailure('broken', 'The answer could not be read. Try again.', response.status)
   return { body: body as Body, headers: response.headers }
 }
 

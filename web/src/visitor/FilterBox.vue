@@ -6,10 +6,23 @@ import type { FilterShape } from '../shared/contract'
 const { filter } = defineProps<{ filter: FilterShape }>()
 const emit = defineEmits<{ set: [values: string[]] }>()
 const typed = ref(filter.text)
-watch(() => filter.text, now => { typed.value = now })
+watch(
+  () => filter.text,
+  now => {
+    typed.value = now
+  },
+)
 const done = () => emit('set', typed.value.trim() === '' ? [] : [typed.value.trim()])
 </script>
 
 <template>
-  <input v-model="typed" type="search" class="typed" :aria-label="filter.label" autocomplete="off" @change="done" @keydown.enter.prevent="done">
+  <input
+    v-model="typed"
+    type="search"
+    class="typed"
+    :aria-label="filter.label"
+    autocomplete="off"
+    @change="done"
+    @keydown.enter.prevent="done"
+  />
 </template>

@@ -5,7 +5,11 @@ import { MORE_VALUES, type ValuesPage, type WantedValues } from './moreValues'
 import { english as texts } from './texts'
 
 /** The values on one level of a filter, each with what lies below it. */
-const { filter, values, top = false } = defineProps<{ filter: FilterShape, values: readonly FilterValue[], top?: boolean }>()
+const {
+  filter,
+  values,
+  top = false,
+} = defineProps<{ filter: FilterShape; values: readonly FilterValue[]; top?: boolean }>()
 const emit = defineEmits<{ tick: [value: string] }>()
 const more = inject(MORE_VALUES)!
 const opened = ref(new Set<string>())
@@ -23,18 +27,25 @@ function childrenOf(value: FilterValue): readonly FilterValue[] {
 }
 /** Of a branch this large that came with the results there may be more; of a smaller one what is missing is hidden by the owner. */
 const LARGE_BRANCH = 100
-const goesOn = (value: FilterValue) => fetched.value[value.value]?.goesOn ?? (value.children.length >= LARGE_BRANCH && value.children.length < value.below)
+const goesOn = (value: FilterValue) =>
+  fetched.value[value.value]?.goesOn ?? (value.children.length >= LARGE_BRANCH && value.children.length < value.below)
 const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(value)
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
 const branches = computed(() => values.some(value => value.below > 0))
 const number = (count: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(count)
 const all = ref(false)
 /** With everything below them, as far as it is known. */
-const size = (some: readonly FilterValue[]): number => some.reduce((sum, value) => sum + 1 + Math.max(value.below, size(value.children)), 0)
+const size = (some: readonly FilterValue[]): number =>
+  some.reduce((sum, value) => sum + 1 + Math.max(value.below, size(value.children)), 0)
 const isLong = computed(() => top && filter.control === 'list' && size(values) >= filter.searchFrom)
 /** The first few, under each heading where there are some. */
-const isFirst = (value: FilterValue, n: number) => n - values.findIndex(other => other.heading === value.heading) < filter.cutAfter
-const shown = computed(() => named.value ?? (all.value ? values : values.filter((value, n) => isFirst(value, n) || value.selected || holds(value))))
+const isFirst = (value: FilterValue, n: number) =>
+  n - values.findIndex(other => other.heading === value.heading) < filter.cutAfter
+const shown = computed(
+  () =>
+    named.value ??
+    (all.value ? values : values.filter((value, n) => isFirst(value, n) || value.selected || holds(value))),
+)
 const begins = (n: number) => filter.headings && top && shown.value[n]!.heading !== shown.value[n - 1]?.heading
 const shortened = computed(() => values.filter(isFirst).length)
 const hidden = computed(() => (named.value ? 0 : values.length - shown.value.length))
@@ -47,13 +58,23 @@ async function load(what: WantedValues, then: (page: ValuesPage) => void) {
     failed.value = true
   }
 }
-const fetch = (value: string) => load({ below: value, page: '1' }, page => { fetched.value = { ...fetched.value, [value]: { ...page, pages: 1 } } })
+const fetch = (value: string) =>
+  load({ below: value, page: '1' }, page => {
+    fetched.value = { ...fetched.value, [value]: { ...page, pages: 1 } }
+  })
 function fetchMore(value: FilterValue) {
   const before = childrenOf(value)
   const pages = (fetched.value[value.value]?.pages ?? (value.children.length > 0 ? 1 : 0)) + 1
   void load({ below: value.value, page: String(pages) }, page => {
     const there = new Set(before.map(one => one.value))
-    fetched.value = { ...fetched.value, [value.value]: { values: [...before, ...page.values.filter(one => !there.has(one.value))], goesOn: page.goesOn, pages } }
+    fetched.value = {
+      ...fetched.value,
+      [value.value]: {
+        values: [...before, ...page.values.filter(one => !there.has(one.value))],
+        goesOn: page.goesOn,
+        pages,
+      },
+    }
   })
 }
 function turn(value: FilterValue) {
@@ -70,7 +91,10 @@ function look() {
   const letters = wanted.value.trim()
   const mine = ++asked
   if (letters === '') namedPage.value = null
-  else void load({ named: letters }, page => { if (mine === asked) namedPage.value = page })
+  else
+    void load({ named: letters }, page => {
+      if (mine === asked) namedPage.value = page
+    })
 }
 watch(more.state, () => {
   for (const value of Object.keys(fetched.value)) {
@@ -82,24 +106,63 @@ watch(more.state, () => {
 </script>
 
 <template>
-  <input v-if="isLong" v-model="wanted" type="search" class="typed find" :aria-label="texts.findIn(filter.label)" :placeholder="texts.find" autocomplete="off" @input="look" @keydown.enter.prevent>
+  <input
+    v-if="isLong"
+    v-model="wanted"
+    type="search"
+    class="typed find"
+    :aria-label="texts.findIn(filter.label)"
+    :placeholder="texts.find"
+    autocomplete="off"
+    @input="look"
+    @keydown.enter.prevent
+  />
   <ul class="values">
     <li v-for="(value, n) in shown" :key="value.value">
       <strong v-if="begins(n)" class="heading-of">{{ value.heading }}</strong>
       <div class="value" :class="{ none: value.count === 0 && !value.selected }">
-        <label><input type="checkbox" :checked="value.selected" :disabled="value.count === 0 && !value.selected" @change="emit('tick', value.value)"><span>{{ value.label }}</span></label>
+        <label>
+          <input
+            type="checkbox"
+            :checked="value.selected"
+            :disabled="value.count === 0 && !value.selected"
+            @change="emit('tick', value.value)"
+          />
+          <span>{{ value.label }}</span>
+        </label>
         <span v-if="filter.counts" class="number">{{ number(value.count) }}</span>
-        <button v-if="value.below > 0" type="button" class="turn" :aria-expanded="isOpen(value)" :aria-label="texts.below(value.label)" :disabled="holds(value)" @click="turn(value)"><svg viewBox="0 0 18 18" aria-hidden="true"><path d="m6 3.5 5.5 5.5L6 14.5" /></svg></button>
+        <button
+          v-if="value.below > 0"
+          type="button"
+          class="turn"
+          :aria-expanded="isOpen(value)"
+          :aria-label="texts.below(value.label)"
+          :disabled="holds(value)"
+          @click="turn(value)"
+        >
+          <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m6 3.5 5.5 5.5L6 14.5" /></svg>
+        </button>
         <span v-else-if="branches" class="turn" />
       </div>
-      <FilterBranch v-if="isOpen(value) && childrenOf(value).length > 0" :filter="filter" :values="childrenOf(value)" @tick="emit('tick', $event)" />
-      <button v-if="isOpen(value) && goesOn(value)" type="button" class="more" @click="fetchMore(value)">{{ texts.moreBelow(value.label) }}</button>
+      <FilterBranch
+        v-if="isOpen(value) && childrenOf(value).length > 0"
+        :filter="filter"
+        :values="childrenOf(value)"
+        @tick="emit('tick', $event)"
+      />
+      <button v-if="isOpen(value) && goesOn(value)" type="button" class="more" @click="fetchMore(value)">
+        {{ texts.moreBelow(value.label) }}
+      </button>
     </li>
   </ul>
   <p v-if="named && named.length === 0" class="help">{{ texts.noSuchValue }}</p>
   <p v-if="named && namedPage?.goesOn" class="help">{{ texts.firstNamed(named.length) }}</p>
-  <p v-else-if="top && filter.further > 0 && !named && hidden === 0" class="help">{{ texts.further(filter.further) }}</p>
+  <p v-else-if="top && filter.further > 0 && !named && hidden === 0" class="help">
+    {{ texts.further(filter.further) }}
+  </p>
   <p v-if="failed" class="help" role="status">{{ texts.failed }}</p>
   <button v-if="hidden > 0" type="button" class="more" @click="all = true">{{ texts.more(hidden) }}</button>
-  <button v-else-if="all && !named && values.length > shortened" type="button" class="more" @click="all = false">{{ texts.fewer }}</button>
+  <button v-else-if="all && !named && values.length > shortened" type="button" class="more" @click="all = false">
+    {{ texts.fewer }}
+  </button>
 </template>

@@ -10,7 +10,15 @@ import type { FilterChoice } from './useFilterChoice'
  * The filters of one place: in view, or behind a button and then where they stand or over the page. Where a choice does not
  * hold at once, a button makes it.
  */
-const { filters, choice, opened, atOnce, over = false, lit = null, across = false } = defineProps<{
+const {
+  filters,
+  choice,
+  opened,
+  atOnce,
+  over = false,
+  lit = null,
+  across = false,
+} = defineProps<{
   filters: readonly FilterShape[]
   choice: FilterChoice
   opened: 'in-view' | 'unfolding' | 'over'
@@ -32,14 +40,49 @@ function apply() {
 </script>
 
 <template>
-  <button v-if="way !== 'in-view'" type="button" class="chip open" part="filters-button" :aria-haspopup="way === 'over' ? 'dialog' : undefined" :aria-expanded="way === 'unfolding' ? unfolded : undefined" @click="way === 'over' ? sheet?.showModal() : (unfolded = !unfolded)">{{ texts.filters }}<span v-if="set > 0">{{ set }}</span></button>
+  <button
+    v-if="way !== 'in-view'"
+    type="button"
+    class="chip open"
+    part="filters-button"
+    :aria-haspopup="way === 'over' ? 'dialog' : undefined"
+    :aria-expanded="way === 'unfolding' ? unfolded : undefined"
+    @click="way === 'over' ? sheet?.showModal() : (unfolded = !unfolded)"
+  >
+    {{ texts.filters }}
+    <span v-if="set > 0">{{ set }}</span>
+  </button>
   <div v-if="way === 'in-view' || (way === 'unfolding' && unfolded)" class="group" :class="{ across }">
     <FilterList :filters="filters" :lit="lit" @tick="choice.tick" @put="choice.put" />
-    <div v-if="!atOnce" class="acts"><button type="button" class="done" part="done" @click="apply">{{ texts.showResults(choice.total.value ?? 0) }}</button><button v-if="choice.changed.value" type="button" class="again" @click="choice.clear">{{ texts.clearAll }}</button></div>
+    <div v-if="!atOnce" class="acts">
+      <button type="button" class="done" part="done" @click="apply">
+        {{ texts.showResults(choice.total.value ?? 0) }}
+      </button>
+      <button v-if="choice.changed.value" type="button" class="again" @click="choice.clear">
+        {{ texts.clearAll }}
+      </button>
+    </div>
   </div>
-  <dialog v-if="way === 'over'" ref="sheet" class="sheet" :class="{ drawer: !over }" :aria-label="texts.filters" @click.self="sheet?.close()">
-    <div class="sheet-top"><strong>{{ texts.filters }}</strong><button v-if="choice.changed.value" type="button" class="again" @click="choice.clear">{{ texts.clearAll }}</button><button type="button" class="turn" :aria-label="texts.close" @click="sheet?.close()"><svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4 4 10 10m0-10-10 10" /></svg></button></div>
+  <dialog
+    v-if="way === 'over'"
+    ref="sheet"
+    class="sheet"
+    :class="{ drawer: !over }"
+    :aria-label="texts.filters"
+    @click.self="sheet?.close()"
+  >
+    <div class="sheet-top">
+      <strong>{{ texts.filters }}</strong>
+      <button v-if="choice.changed.value" type="button" class="again" @click="choice.clear">
+        {{ texts.clearAll }}
+      </button>
+      <button type="button" class="turn" :aria-label="texts.close" @click="sheet?.close()">
+        <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4 4 10 10m0-10-10 10" /></svg>
+      </button>
+    </div>
     <div class="sheet-list"><FilterList :filters="filters" :lit="lit" @tick="choice.tick" @put="choice.put" /></div>
-    <button type="button" class="done" part="done" @click="apply">{{ texts.showResults(choice.total.value ?? 0) }}</button>
+    <button type="button" class="done" part="done" @click="apply">
+      {{ texts.showResults(choice.total.value ?? 0) }}
+    </button>
   </dialog>
 </template>

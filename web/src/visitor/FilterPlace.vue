@@ -5,12 +5,14 @@ import type { Filters } from './searchState'
 import { english as texts } from './texts'
 
 /** How far from a place: one that items here name, or, if the visitor's browser is asked, where they are. */
-const { filter, around } = defineProps<{ filter: FilterShape, around: NonNullable<FilterShape['around']> }>()
+const { filter, around } = defineProps<{ filter: FilterShape; around: NonNullable<FilterShape['around']> }>()
 const emit = defineEmits<{ put: [changes: Filters] }>()
 const id = useId()
 const name = computed(() => around.name || around.unknown || (around.known ? texts.here : ''))
 const typed = ref(name.value)
-watch(name, now => { typed.value = now })
+watch(name, now => {
+  typed.value = now
+})
 const chosen = computed(() => filter.values.find(value => value.selected)?.value ?? '')
 const asking = ref(false)
 const refused = ref(false)
@@ -27,30 +29,75 @@ function write() {
 function ask() {
   asking.value = true
   refused.value = false
-  navigator.geolocation.getCurrentPosition(found => {
-    asking.value = false
-    emit('put', { near: [`${rounded(found.coords.latitude)},${rounded(found.coords.longitude)}`], place: [] })
-  }, () => {
-    asking.value = false
-    refused.value = true
-  }, { maximumAge: 600_000, timeout: 15_000 })
+  navigator.geolocation.getCurrentPosition(
+    found => {
+      asking.value = false
+      emit('put', { near: [`${rounded(found.coords.latitude)},${rounded(found.coords.longitude)}`], place: [] })
+    },
+    () => {
+      asking.value = false
+      refused.value = true
+    },
+    { maximumAge: 600_000, timeout: 15_000 },
+  )
 }
 const canAsk = 'geolocation' in navigator && window.isSecureContext
 </script>
 
 <template>
   <div class="around">
-    <input v-model="typed" type="search" class="typed" :list="`${id}-names`" :placeholder="texts.around" :aria-label="`${filter.label}: ${texts.around}`" autocomplete="off" @change="write" @keydown.enter.prevent="write">
+    <input
+      v-model="typed"
+      type="search"
+      class="typed"
+      :list="`${id}-names`"
+      :placeholder="texts.around"
+      :aria-label="`${filter.label}: ${texts.around}`"
+      autocomplete="off"
+      @change="write"
+      @keydown.enter.prevent="write"
+    />
     <datalist :id="`${id}-names`"><option v-for="one in around.names" :key="one" :value="one" /></datalist>
-    <button v-if="canAsk" type="button" class="more" :disabled="asking" @click="ask">{{ asking ? texts.whereIs : texts.here }}</button>
+    <button v-if="canAsk" type="button" class="more" :disabled="asking" @click="ask">
+      {{ asking ? texts.whereIs : texts.here }}
+    </button>
   </div>
   <p v-if="refused" class="help" role="status">{{ texts.noPosition }}</p>
   <p v-else-if="around.unknown" class="help" role="status">{{ texts.noSuchPlace(around.unknown) }}</p>
   <p v-else-if="!around.known" class="help">{{ texts.sayWhere }}</p>
-  <p v-if="around.namesakes.length > 0" class="namesakes"><span>{{ texts.orElse }}</span><button v-for="one in around.namesakes" :key="one" type="button" class="more" @click="emit('put', { place: [one], near: [] })">{{ one }}</button></p>
-  <select v-if="around.known" class="typed" :aria-label="filter.label" :value="chosen" @change="emit('put', { [filter.key]: ($event.target as HTMLSelectElement).value === '' ? [] : [($event.target as HTMLSelectElement).value] })">
+  <p v-if="around.namesakes.length > 0" class="namesakes">
+    <span>{{ texts.orElse }}</span>
+    <button
+      v-for="one in around.namesakes"
+      :key="one"
+      type="button"
+      class="more"
+      @click="emit('put', { place: [one], near: [] })"
+    >
+      {{ one }}
+    </button>
+  </p>
+  <select
+    v-if="around.known"
+    class="typed"
+    :aria-label="filter.label"
+    :value="chosen"
+    @change="
+      emit('put', {
+        [filter.key]:
+          ($event.target as HTMLSelectElement).value === '' ? [] : [($event.target as HTMLSelectElement).value],
+      })
+    "
+  >
     <option value="">{{ filter.neutral || texts.anyDistance }}</option>
-    <option v-for="value in filter.values" :key="value.value" :value="value.value" :disabled="value.count === 0 && !value.selected">{{ value.label }}{{ filter.counts ? ` (${number(value.count)})` : '' }}</option>
+    <option
+      v-for="value in filter.values"
+      :key="value.value"
+      :value="value.value"
+      :disabled="value.count === 0 && !value.selected"
+    >
+      {{ value.label }}{{ filter.counts ? ` (${number(value.count)})` : '' }}
+    </option>
   </select>
   <small v-if="around.attribution" class="attribution">{{ around.attribution }}</small>
 </template>

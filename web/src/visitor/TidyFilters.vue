@@ -22,22 +22,53 @@ useTheme()
 const state = sharedSearch(search)
 const whole = ref<HTMLElement>()
 const isNarrow = useRoom(whole)
-const face = useLatest(() => (search ? { search, source, revision: state.revision } : null), (wanted, signal) => fetchFace(wanted.search, wanted.source, signal))
+const face = useLatest(
+  () => (search ? { search, source, revision: state.revision } : null),
+  (wanted, signal) => fetchFace(wanted.search, wanted.source, signal),
+)
 const place = computed(() => face.value.value?.filterPlaces.home ?? null)
 /** Without results on the page there is nothing that a choice could hold for at once. */
 const isHere = computed(() => state.resultsHere > 0 || !face.value.value)
 const atOnce = computed(() => isHere.value && (place.value?.atOnce ?? true))
-const choice = useFilterChoice(search, source, state, () => state.query, null, () => atOnce.value)
-const filters = computed(() => (place.value?.shown ? choice.filters.value.filter(filter => filter.offers && filter.shown.home && filter.devices !== (isNarrow.value ? 'wide' : 'narrow')) : []))
-provide(MORE_VALUES, { state: () => choice.filters.value, load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted) })
-const resultsAddress = computed(() => (face.value.value ? addressOf(search, state.query, 1, face.value.value.resultsPage, choice.chosen.value) : ''))
+const choice = useFilterChoice(
+  search,
+  source,
+  state,
+  () => state.query,
+  null,
+  () => atOnce.value,
+)
+const filters = computed(() =>
+  place.value?.shown
+    ? choice.filters.value.filter(
+        filter => filter.offers && filter.shown.home && filter.devices !== (isNarrow.value ? 'wide' : 'narrow'),
+      )
+    : [],
+)
+provide(MORE_VALUES, {
+  state: () => choice.filters.value,
+  load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted),
+})
+const resultsAddress = computed(() =>
+  face.value.value ? addressOf(search, state.query, 1, face.value.value.resultsPage, choice.chosen.value) : '',
+)
 /** Where no results are, what is chosen goes along to their page, and this one's address stays as it is. */
-const leading = computed(() => (isHere.value ? choice : { ...choice, apply: () => location.assign(resultsAddress.value) }))
+const leading = computed(() =>
+  isHere.value ? choice : { ...choice, apply: () => location.assign(resultsAddress.value) },
+)
 </script>
 
 <template>
   <p v-if="!search" class="note">{{ texts.needsKey }}</p>
   <form v-else ref="whole" class="alone" part="filters" role="search" :aria-label="texts.filters" @submit.prevent>
-    <FilterGroup v-if="filters.length > 0 && place" across :filters="filters" :choice="leading" :opened="place.opened" :at-once="atOnce" :lit="lit" />
+    <FilterGroup
+      v-if="filters.length > 0 && place"
+      across
+      :filters="filters"
+      :choice="leading"
+      :opened="place.opened"
+      :at-once="atOnce"
+      :lit="lit"
+    />
   </form>
 </template>

@@ -16,7 +16,12 @@ import { useRoom } from './useRoom'
 import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
-const { search = '', source = 'live', label = texts.search, placeholder = '' } = defineProps<{
+const {
+  search = '',
+  source = 'live',
+  label = texts.search,
+  placeholder = '',
+} = defineProps<{
   /** The key of the search, from Go live. */
   search?: string
   /** `draft` for the owner's stage; visitors get the live version. */
@@ -40,45 +45,98 @@ const fromEnd = ref(false)
 /** Set by the Down key: the list then shows even below the fewest letters. */
 const asked = ref(false)
 
-watch(() => state.query, query => { text.value = query })
+watch(
+  () => state.query,
+  query => {
+    text.value = query
+  },
+)
 
-const face = useLatest(() => (search ? { search, source, revision: state.revision } : null), (wanted, signal) => fetchFace(wanted.search, wanted.source, signal))
+const face = useLatest(
+  () => (search ? { search, source, revision: state.revision } : null),
+  (wanted, signal) => fetchFace(wanted.search, wanted.source, signal),
+)
 const place = computed(() => face.value.value?.filterPlaces.box ?? null)
 const hasFilters = computed(() => face.value.value?.filtersInBox ?? false)
 /** Without results on the page there is nothing that a choice could hold for at once: it goes with the words. */
 const atOnce = computed(() => state.resultsHere > 0 && (place.value?.atOnce ?? true))
-const choice = useFilterChoice(search, source, state, () => text.value.trim(), null, () => atOnce.value, () => hasFilters.value, 120)
+const choice = useFilterChoice(
+  search,
+  source,
+  state,
+  () => text.value.trim(),
+  null,
+  () => atOnce.value,
+  () => hasFilters.value,
+  120,
+)
 const whole = ref<HTMLElement>()
 const isNarrow = useRoom(whole)
-const filters = computed(() => (hasFilters.value ? choice.filters.value.filter(filter => filter.offers && filter.shown.box && filter.devices !== (isNarrow.value ? 'wide' : 'narrow')) : []))
-provide(MORE_VALUES, { state: () => choice.filters.value, load: (filter, wanted) => fetchValues(search, source, text.value.trim(), choice.chosen.value, filter, wanted) })
+const filters = computed(() =>
+  hasFilters.value
+    ? choice.filters.value.filter(
+        filter => filter.offers && filter.shown.box && filter.devices !== (isNarrow.value ? 'wide' : 'narrow'),
+      )
+    : [],
+)
+provide(MORE_VALUES, {
+  state: () => choice.filters.value,
+  load: (filter, wanted) => fetchValues(search, source, text.value.trim(), choice.chosen.value, filter, wanted),
+})
 const letters = computed(() => [...text.value].filter(letter => /[\p{L}\p{N}]/u.test(letter)).length)
 const enough = computed(() => letters.value >= (face.value.value?.fewestLetters ?? 2))
 const live = useLatest(
-  () => (search && open.value && (enough.value || asked.value) ? { query: text.value, filters: choice.chosen.value, revision: state.revision } : null),
+  () =>
+    search && open.value && (enough.value || asked.value)
+      ? { query: text.value, filters: choice.chosen.value, revision: state.revision }
+      : null,
   (wanted, signal) => fetchLive(search, source, wanted.query, wanted.filters, signal),
-  () => (asked.value ? 0 : 120))
+  () => (asked.value ? 0 : 120),
+)
 
 const groups = computed(() => live.value.value?.groups ?? [])
 const total = computed(() => live.value.value?.total ?? 0)
 /** What can be chosen: a query to go on with, a hit, or the results page. */
-interface Row { id: string, query: string | null, hit: Hit | null, address: string | null }
+interface Row {
+  id: string
+  query: string | null
+  hit: Hit | null
+  address: string | null
+}
 /** Queries to go on with: the word at hand completed or, where nothing is found, another way to write it. */
 const queries = computed(() => {
   const answer = live.value.value
-  return answer?.didYouMean ? [answer.didYouMean] : answer?.completions ?? []
+  return answer?.didYouMean ? [answer.didYouMean] : (answer?.completions ?? [])
 })
 const rows = computed<Row[]>(() => {
   const asked = queries.value.map((query, n) => ({ id: `${id}-query-${n}`, query, hit: null, address: null }))
-  const found = groups.value.flatMap(group => group.hits).map((hit, n) => ({ id: `${id}-row-${n}`, query: null, hit, address: safeAddress(hit.url) }))
-  return total.value > 0 ? [...asked, ...found, { id: `${id}-all`, query: null, hit: null, address: allAddress.value }] : asked
+  const found = groups.value
+    .flatMap(group => group.hits)
+    .map((hit, n) => ({ id: `${id}-row-${n}`, query: null, hit, address: safeAddress(hit.url) }))
+  return total.value > 0
+    ? [...asked, ...found, { id: `${id}-all`, query: null, hit: null, address: allAddress.value }]
+    : asked
 })
-const shown = computed(() => open.value && (enough.value || asked.value) && live.value.kind !== 'idle' && (live.value.value !== null || live.value.kind === 'failed'))
+const shown = computed(
+  () =>
+    open.value &&
+    (enough.value || asked.value) &&
+    live.value.kind !== 'idle' &&
+    (live.value.value !== null || live.value.kind === 'failed'),
+)
 const activeRow = computed(() => (shown.value ? rows.value[active.value] : undefined))
 const drawn = (group: LiveGroup) => group.hits.map(hit => ({ hit, look: tierLook(hit, live.value.value?.tiers ?? []) }))
 const rowOf = (hit: Hit) => rows.value.findIndex(row => row.hit === hit)
 const resultsPage = computed(() => face.value.value?.resultsPage ?? null)
-const allAddress = computed(() => addressOf(search, text.value.trim(), 1, state.resultsHere > 0 || !resultsPage.value ? undefined : resultsPage.value, choice.chosen.value))
+const allAddress = computed(() =>
+  addressOf(
+    search,
+    text.value.trim(),
+    1,
+    state.resultsHere > 0 || !resultsPage.value ? undefined : resultsPage.value,
+    choice.chosen.value,
+  ),
+)
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 
 const status = computed(() => {
@@ -88,13 +146,16 @@ const status = computed(() => {
   return total.value === 0 ? texts.nothing(live.value.value?.query ?? '') : texts.count(total.value)
 })
 
-watch([text, () => live.value.value], () => { active.value = -1 })
+watch([text, () => live.value.value], () => {
+  active.value = -1
+})
 watch(shown, async now => {
   if (!now) return
   await nextTick()
   const box = host?.getBoundingClientRect()
   const width = panel.value?.offsetWidth ?? 0
-  fromEnd.value = box !== undefined && box.left + width > document.documentElement.clientWidth - 8 && box.right - width >= 0
+  fromEnd.value =
+    box !== undefined && box.left + width > document.documentElement.clientWidth - 8 && box.right - width >= 0
 })
 watch(activeRow, async row => {
   await nextTick()
@@ -187,19 +248,46 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhe
 
 <template>
   <p v-if="!search" class="note">{{ texts.needsKey }}</p>
-  <form v-else ref="whole" role="search" :action="resultsPage ?? undefined" method="get" @submit.prevent="submit" @focusout="left">
+  <form
+    v-else
+    ref="whole"
+    role="search"
+    :action="resultsPage ?? undefined"
+    method="get"
+    @submit.prevent="submit"
+    @focusout="left"
+  >
     <div class="asked">
       <div class="box" part="box">
         <input
-          ref="input" v-model="text" part="input" type="search" name="q" role="combobox" autocomplete="off" autocapitalize="off" spellcheck="false"
-          enterkeyhint="search" :aria-label="label" :placeholder="placeholder" aria-autocomplete="list" aria-haspopup="listbox"
-          :aria-expanded="shown" :aria-controls="shown ? `${id}-list` : undefined" :aria-activedescendant="activeRow?.id"
-          @input="typed" @keydown="key">
+          ref="input"
+          v-model="text"
+          part="input"
+          type="search"
+          name="q"
+          role="combobox"
+          autocomplete="off"
+          autocapitalize="off"
+          spellcheck="false"
+          enterkeyhint="search"
+          :aria-label="label"
+          :placeholder="placeholder"
+          aria-autocomplete="list"
+          aria-haspopup="listbox"
+          :aria-expanded="shown"
+          :aria-controls="shown ? `${id}-list` : undefined"
+          :aria-activedescendant="activeRow?.id"
+          @input="typed"
+          @keydown="key"
+        />
         <button v-if="text" type="button" class="clear" part="clear" :aria-label="texts.clear" @click="clear">
           <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4.5 4.5 9 9m0-9-9 9" /></svg>
         </button>
         <button type="submit" class="submit" part="submit" :aria-label="texts.search">
-          <svg viewBox="0 0 18 18" aria-hidden="true"><circle cx="7.8" cy="7.8" r="5.2" /><path d="m11.8 11.8 4 4" /></svg>
+          <svg viewBox="0 0 18 18" aria-hidden="true">
+            <circle cx="7.8" cy="7.8" r="5.2" />
+            <path d="m11.8 11.8 4 4" />
+          </svg>
         </button>
       </div>
       <div v-if="shown" ref="panel" class="panel" :class="{ 'from-end': fromEnd }" part="panel" @pointerdown.prevent>
@@ -209,31 +297,101 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhe
           <p v-if="queries.length === 0">{{ texts.nothingHint }}</p>
         </template>
         <div :id="`${id}-list`" class="list" role="listbox" :aria-label="label" :aria-busy="live.kind === 'loading'">
-          <div v-if="queries.length > 0" role="group" class="queries" part="group" :aria-label="total > 0 ? texts.goOn : texts.didYouMean">
+          <div
+            v-if="queries.length > 0"
+            role="group"
+            class="queries"
+            part="group"
+            :aria-label="total > 0 ? texts.goOn : texts.didYouMean"
+          >
             <span v-if="total === 0" aria-hidden="true">{{ texts.didYouMean }}</span>
             <span
-              v-for="(query, n) in queries" :id="`${id}-query-${n}`" :key="query" role="option" class="query" :class="{ active: active === n }"
-              :part="active === n ? 'query query-active' : 'query'" :aria-selected="active === n" @click="goOn(query)">{{ query }}</span>
+              v-for="(query, n) in queries"
+              :id="`${id}-query-${n}`"
+              :key="query"
+              role="option"
+              class="query"
+              :class="{ active: active === n }"
+              :part="active === n ? 'query query-active' : 'query'"
+              :aria-selected="active === n"
+              @click="goOn(query)"
+            >
+              {{ query }}
+            </span>
           </div>
-          <div v-for="group in groups" :key="group.collection" role="group" :aria-labelledby="`${id}-${group.collection}`" part="group">
-            <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">{{ group.label }}<span aria-hidden="true">{{ group.total }}</span></div>
+          <div
+            v-for="group in groups"
+            :key="group.collection"
+            role="group"
+            :aria-labelledby="`${id}-${group.collection}`"
+            part="group"
+          >
+            <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">
+              {{ group.label }}
+              <span aria-hidden="true">{{ group.total }}</span>
+            </div>
             <a
-              v-for="{ hit, look } in drawn(group)" :id="rows[rowOf(hit)]?.id" :key="hit.id" role="option" tabindex="-1" class="row"
-              :class="[{ active: rows[active]?.hit === hit, plain: !hit.image }, look && ['tiered', look.edge]]" :style="look?.styles" :part="(rows[active]?.hit === hit ? 'row row-active' : 'row') + (look?.part ?? '')"
-              :href="rows[rowOf(hit)]?.address ?? undefined" :target="target" :aria-selected="rows[active]?.hit === hit" @click="close">
-              <img v-if="hit.image" :src="safeAddress(hit.image.url) ?? undefined" alt="" loading="lazy" part="picture">
-              <span><span class="line"><span class="name" part="title"><MarkedRuns :runs="hit.titleRuns" /></span><TierRibbon v-if="look" :tier="look.tier" /></span><span class="about"><template v-if="look?.tier.disclosure">{{ look.tier.disclosure }} · </template><MarkedRuns :runs="hit.excerpt" /></span></span>
+              v-for="{ hit, look } in drawn(group)"
+              :id="rows[rowOf(hit)]?.id"
+              :key="hit.id"
+              role="option"
+              tabindex="-1"
+              class="row"
+              :class="[{ active: rows[active]?.hit === hit, plain: !hit.image }, look && ['tiered', look.edge]]"
+              :style="look?.styles"
+              :part="(rows[active]?.hit === hit ? 'row row-active' : 'row') + (look?.part ?? '')"
+              :href="rows[rowOf(hit)]?.address ?? undefined"
+              :target="target"
+              :aria-selected="rows[active]?.hit === hit"
+              @click="close"
+            >
+              <img
+                v-if="hit.image"
+                :src="safeAddress(hit.image.url) ?? undefined"
+                alt=""
+                loading="lazy"
+                part="picture"
+              />
+              <span>
+                <span class="line">
+                  <span class="name" part="title"><MarkedRuns :runs="hit.titleRuns" /></span>
+                  <TierRibbon v-if="look" :tier="look.tier" />
+                </span>
+                <span class="about">
+                  <template v-if="look?.tier.disclosure">{{ look.tier.disclosure }} ·</template>
+                  <MarkedRuns :runs="hit.excerpt" />
+                </span>
+              </span>
             </a>
           </div>
           <a
-            v-if="total > 0" :id="`${id}-all`" role="option" tabindex="-1" class="all" :class="{ active: active === rows.length - 1 }"
-            :aria-selected="active === rows.length - 1" :href="allAddress" @click.prevent="submit">
-            {{ texts.seeAll(total) }}<span class="keys" aria-hidden="true">{{ texts.listKeys }}</span>
+            v-if="total > 0"
+            :id="`${id}-all`"
+            role="option"
+            tabindex="-1"
+            class="all"
+            :class="{ active: active === rows.length - 1 }"
+            :aria-selected="active === rows.length - 1"
+            :href="allAddress"
+            @click.prevent="submit"
+          >
+            {{ texts.seeAll(total) }}
+            <span class="keys" aria-hidden="true">{{ texts.listKeys }}</span>
           </a>
         </div>
       </div>
     </div>
-    <div v-if="filters.length > 0 && place" class="beside" part="filters"><FilterGroup across :filters="filters" :choice="leading" :opened="place.opened" :at-once="atOnce || state.resultsHere === 0" :over="isNarrow && place.opened === 'over'" :lit="lit" /></div>
+    <div v-if="filters.length > 0 && place" class="beside" part="filters">
+      <FilterGroup
+        across
+        :filters="filters"
+        :choice="leading"
+        :opened="place.opened"
+        :at-once="atOnce || state.resultsHere === 0"
+        :over="isNarrow && place.opened === 'over'"
+        :lit="lit"
+      />
+    </div>
     <div class="unseen" role="status">{{ status }}</div>
   </form>
 </template>

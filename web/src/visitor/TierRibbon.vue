@@ -6,5 +6,13 @@ const { tier } = defineProps<{ tier: TierFace }>()
 </script>
 
 <template>
-  <span v-if="tier.looks.ribbon" class="ribbon" :class="[`size-${tier.looks.ribbon.size}`, `side-${tier.looks.ribbon.side}`]" part="ribbon" :title="tier.looks.ribbon.text">{{ tier.looks.ribbon.text }}</span>
+  <span
+    v-if="tier.looks.ribbon"
+    class="ribbon"
+    :class="[`size-${tier.looks.ribbon.size}`, `side-${tier.looks.ribbon.side}`]"
+    part="ribbon"
+    :title="tier.looks.ribbon.text"
+  >
+    {{ tier.looks.ribbon.text }}
+  </span>
 </template>

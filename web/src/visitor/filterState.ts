@@ -2,18 +2,25 @@ import type { FilterShape, FilterValue } from '../shared/contract'
 import { english as texts } from './texts'
 
 /** Something that is set: as the address has it, and as visitors read it where it stands alone. */
-export interface SetValue { value: string, label: string }
+export interface SetValue {
+  value: string
+  label: string
+}
 
 const language = () => document.documentElement.lang || undefined
 
 /** A bound as visitors read it: days written out, numbers with their unit. */
 export function boundSaid(filter: FilterShape, bound: string, unit = filter.unit): string {
-  if (filter.control === 'span') return new Intl.DateTimeFormat(language(), { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(bound))
+  if (filter.control === 'span')
+    return new Intl.DateTimeFormat(language(), { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(bound))
   return new Intl.NumberFormat(language()).format(Number(bound)) + (unit ? ` ${unit}` : '')
 }
 
 function tickedIn(values: readonly FilterValue[]): SetValue[] {
-  return values.flatMap(value => [...(value.selected ? [{ value: value.value, label: value.label }] : []), ...tickedIn(value.children)])
+  return values.flatMap(value => [
+    ...(value.selected ? [{ value: value.value, label: value.label }] : []),
+    ...tickedIn(value.children),
+  ])
 }
 
 /** What the address has to say for these values to hold in a filter: nothing at its start, an empty value for nothing at all. */
@@ -21,7 +28,8 @@ export function parameterFor(filter: FilterShape, values: readonly string[]): st
   return isStart(filter, values) ? [] : values.length === 0 ? [''] : [...values]
 }
 
-const isStart = (filter: FilterShape, values: readonly string[]) => values.length === filter.start.length && values.every(value => filter.start.includes(value))
+const isStart = (filter: FilterShape, values: readonly string[]) =>
+  values.length === filter.start.length && values.every(value => filter.start.includes(value))
 /** Whether what is set is what holds while a visitor has set nothing. */
 export const isAtStart = (filter: FilterShape) => isStart(filter, valuesIn(filter))
 
@@ -34,13 +42,25 @@ export function setIn(filter: FilterShape): SetValue[] {
   if (filter.bounds) {
     const { from, to } = filter.bounds
     if (from === null && to === null) return []
-    return named(`${from ?? ''}..${to ?? ''}`, texts.bounds(from === null ? '' : boundSaid(filter, from, to === null ? filter.unit : ''), to === null ? '' : boundSaid(filter, to)))
+    return named(
+      `${from ?? ''}..${to ?? ''}`,
+      texts.bounds(
+        from === null ? '' : boundSaid(filter, from, to === null ? filter.unit : ''),
+        to === null ? '' : boundSaid(filter, to),
+      ),
+    )
   }
   if (filter.control === 'box') return filter.text ? named(filter.text, filter.text) : []
   const ticked = tickedIn(filter.values)
-  if (filter.around) return ticked.map(one => ({ value: one.value, label: texts.within(one.label, filter.around!.name) }))
+  if (filter.around)
+    return ticked.map(one => ({ value: one.value, label: texts.within(one.label, filter.around!.name) }))
   // A bare "Yes" would tell nothing beside the others.
-  return filter.control === 'switch' || filter.control === 'ticks' || filter.control === 'from-today' || filter.control === 'bands' ? ticked.flatMap(one => named(one.value, one.label)) : ticked
+  return filter.control === 'switch' ||
+    filter.control === 'ticks' ||
+    filter.control === 'from-today' ||
+    filter.control === 'bands'
+    ? ticked.flatMap(one => named(one.value, one.label))
+    : ticked
 }
 
 /** The values of a tree one below the other, each with how deep it stands. */

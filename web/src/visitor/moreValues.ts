@@ -1,7 +1,7 @@
 import type { InjectionKey } from 'vue'
 import type { FilterValue } from '../shared/contract'
 
-export type WantedValues = { below: string, page: string } | { named: string }
+export type WantedValues = { below: string; page: string } | { named: string }
 /** A page of values, and whether there is another behind it. */
 export interface ValuesPage {
   readonly values: readonly FilterValue[]

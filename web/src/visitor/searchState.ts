@@ -35,7 +35,7 @@ function parameter(key: string, name: string): string {
 }
 
 /** Query, page and everything else that may be a filter, as the address has them. Anything odd stands for nothing. */
-function fromAddress(key: string): { query: string, page: number, filters: Filters } {
+function fromAddress(key: string): { query: string; page: number; filters: Filters } {
   const parameters = new URLSearchParams(location.search)
   const page = Number.parseInt(parameters.get(parameter(key, 'page')) ?? '1', 10)
   const filters: Filters = {}
@@ -47,7 +47,11 @@ function fromAddress(key: string): { query: string, page: number, filters: Filte
       filters[own] = values.length > 0 ? values : ['']
     }
   }
-  return { query: parameters.get(parameter(key, 'q')) ?? '', page: Number.isFinite(page) && page > 0 ? page : 1, filters }
+  return {
+    query: parameters.get(parameter(key, 'q')) ?? '',
+    page: Number.isFinite(page) && page > 0 ? page : 1,
+    filters,
+  }
 }
 
 /** What a parameter of the address is to this search; null if it is another search's. */
@@ -57,7 +61,13 @@ function ownName(key: string, name: string): string | null {
 }
 
 /** The address that shows this of the search here; parameters that are not ours are left alone. */
-export function addressOf(key: string, query: string, page: number, base = location.href, filters: Filters = {}): string {
+export function addressOf(
+  key: string,
+  query: string,
+  page: number,
+  base = location.href,
+  filters: Filters = {},
+): string {
   const url = new URL(base)
   // A search's own results page is where it comes first, whatever its place on this one.
   const named = (name: string) => (base === location.href ? parameter(key, name) : name)
@@ -95,7 +105,9 @@ export function show(state: SearchState, query: string, page: number, filters: F
 addEventListener('popstate', () => {
   for (const state of states.values()) Object.assign(state, fromAddress(state.key))
 })
-addEventListener(LIGHT, event => { lit.value = (event as CustomEvent<string | null>).detail })
+addEventListener(LIGHT, event => {
+  lit.value = (event as CustomEvent<string | null>).detail
+})
 addEventListener(REFRESH, () => {
   for (const state of states.values()) state.revision++
 })

@@ -9,10 +9,16 @@ export type Source = 'live' | 'draft'
 /** The service that this script came from. */
 const origin = new URL(import.meta.url).origin
 
-function address(key: string, source: Source, what: 'face' | 'results' | 'live' | `filters/${string}`, parameters: string[][] = []): string {
-  const path = source === 'draft'
-    ? `/api/owner/searches/${encodeURIComponent(key)}/draft/${what}`
-    : `/api/public/searches/${encodeURIComponent(key)}${what === 'face' ? '' : `/${what}`}`
+function address(
+  key: string,
+  source: Source,
+  what: 'face' | 'results' | 'live' | `filters/${string}`,
+  parameters: string[][] = [],
+): string {
+  const path =
+    source === 'draft'
+      ? `/api/owner/searches/${encodeURIComponent(key)}/draft/${what}`
+      : `/api/public/searches/${encodeURIComponent(key)}${what === 'face' ? '' : `/${what}`}`
   const query = new URLSearchParams(parameters).toString()
   return origin + path + (query ? `?${query}` : '')
 }
@@ -24,19 +30,50 @@ export async function fetchFace(key: string, source: Source, signal: AbortSignal
   return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
 }
 
-const parametersOf = (filters: Filters) => Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))
+const parametersOf = (filters: Filters) =>
+  Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))
 
-export async function fetchResults(key: string, source: Source, query: string, page: number, filters: Filters, signal: AbortSignal): Promise<Results> {
-  return (await fetchJson<Results>(address(key, source, 'results', [['q', query], ['page', String(page)], ...parametersOf(filters)]), asked(signal))).body
+export async function fetchResults(
+  key: string,
+  source: Source,
+  query: string,
+  page: number,
+  filters: Filters,
+  signal: AbortSignal,
+): Promise<Results> {
+  return (
+    await fetchJson<Results>(
+      address(key, source, 'results', [['q', query], ['page', String(page)], ...parametersOf(filters)]),
+      asked(signal),
+    )
+  ).body
 }
 
 /** Values of a filter that did not come with the results: those right below one, or with letters in their names. */
-export async function fetchValues(key: string, source: Source, query: string, filters: Filters, filter: string, wanted: WantedValues): Promise<ValuesPage> {
+export async function fetchValues(
+  key: string,
+  source: Source,
+  query: string,
+  filters: Filters,
+  filter: string,
+  wanted: WantedValues,
+): Promise<ValuesPage> {
   const parameters = [['q', query], ...Object.entries(wanted), ...parametersOf(filters)]
-  const { body, headers } = await fetchJson<FilterValue[]>(address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters), { headers: { Accept: 'application/json' } })
+  const { body, headers } = await fetchJson<FilterValue[]>(
+    address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters),
+    { headers: { Accept: 'application/json' } },
+  )
   return { values: body, goesOn: headers.get('Link')?.includes('rel="next"') ?? false }
 }
 
-export async function fetchLive(key: string, source: Source, query: string, filters: Filters, signal: AbortSignal): Promise<LiveResults> {
-  return (await fetchJson<LiveResults>(address(key, source, 'live', [['q', query], ...parametersOf(filters)]), asked(signal))).body
+export async function fetchLive(
+  key: string,
+  source: Source,
+  query: string,
+  filters: Filters,
+  signal: AbortSignal,
+): Promise<LiveResults> {
+  return (
+    await fetchJson<LiveResults>(address(key, source, 'live', [['q', query], ...parametersOf(filters)]), asked(signal))
+  ).body
 }

@@ -29,14 +29,32 @@ export interface FilterChoice {
  * @param wanted whether any filter is drawn in this place at all
  * @param pauseMs before numbers are asked for, where every letter typed changes them
  */
-export function useFilterChoice(search: string, source: Source, state: SearchState, query: () => string, answered: (() => Results | null) | null, atOnce: () => boolean, wanted: () => boolean = () => true, pauseMs = 0): FilterChoice {
+export function useFilterChoice(
+  search: string,
+  source: Source,
+  state: SearchState,
+  query: () => string,
+  answered: (() => Results | null) | null,
+  atOnce: () => boolean,
+  wanted: () => boolean = () => true,
+  pauseMs = 0,
+): FilterChoice {
   const pending = ref<Filters | null>(null)
-  const chosen = computed(() => (atOnce() ? state.filters : pending.value ?? state.filters))
+  const chosen = computed(() => (atOnce() ? state.filters : (pending.value ?? state.filters)))
   const asksApart = () => search !== '' && wanted() && (answered === null || (!atOnce() && pending.value !== null))
-  const apart = useLatest(() => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null), (asked, signal) => fetchResults(search, source, asked.query, 1, asked.filters, signal), () => pauseMs)
-  const answer = computed(() => (asksApart() ? apart.value.value ?? answered?.() ?? null : answered?.() ?? null))
+  const apart = useLatest(
+    () => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null),
+    (asked, signal) => fetchResults(search, source, asked.query, 1, asked.filters, signal),
+    () => pauseMs,
+  )
+  const answer = computed(() => (asksApart() ? (apart.value.value ?? answered?.() ?? null) : (answered?.() ?? null)))
   // What holds by now, by Back or by a chip taken off, is not undone by what was begun before.
-  watch(() => state.filters, () => { pending.value = null })
+  watch(
+    () => state.filters,
+    () => {
+      pending.value = null
+    },
+  )
   const filters = computed(() => answer.value?.filters ?? [])
   const put = (changes: Filters) => {
     const next: Filters = { ...chosen.value }
@@ -52,7 +70,9 @@ export function useFilterChoice(search: string, source: Source, state: SearchSta
     else pending.value = next
   }
   return {
-    filters, chosen, put,
+    filters,
+    chosen,
+    put,
     total: computed(() => answer.value?.total ?? null),
     changed: computed(() => filters.value.some(filter => !isAtStart(filter))),
     tick(key, value) {

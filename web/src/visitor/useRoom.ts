@@ -6,7 +6,9 @@ const ROOM_BESIDE = 560
 /** Whether an element is narrow, as its own width says and not the window's. */
 export function useRoom(element: Ref<HTMLElement | undefined>): Ref<boolean> {
   const isNarrow = ref(false)
-  const measure = () => { isNarrow.value = (element.value?.clientWidth ?? ROOM_BESIDE) < ROOM_BESIDE }
+  const measure = () => {
+    isNarrow.value = (element.value?.clientWidth ?? ROOM_BESIDE) < ROOM_BESIDE
+  }
   const resized = new ResizeObserver(measure)
   onMounted(() => {
     measure()

@@ -18,6 +18,9 @@ onErrorCaptured(error => {
 </script>
 
 <template>
-  <div v-if="broken" class="remark bad" role="alert"><i class="pi pi-exclamation-triangle" aria-hidden="true" /><span>Something went wrong: {{ broken }} Load the page again; your changes are kept.</span></div>
+  <div v-if="broken" class="remark bad" role="alert">
+    <i class="pi pi-exclamation-triangle" aria-hidden="true" />
+    <span>Something went wrong: {{ broken }} Load the page again; your changes are kept.</span>
+  </div>
   <RouterView />
 </template>

@@ -9,6 +9,8 @@ export const formatTime = (iso: string): string => times.format(new Date(iso))
 export const withDays = (text: string): string => text.replace(/\d{4}-\d{2}-\d{2}/g, day => formatDay(`${day}T12:00`))
 export const formatDay = (iso: string): string => days.format(new Date(iso))
 /** Bytes as people say them. */
-export const formatSize = (bytes: number): string => (bytes >= 1e9 ? `${formatNumber(Math.round(bytes / 1e8) / 10)} GB` : `${formatNumber(Math.round(bytes / 1e6))} MB`)
+export const formatSize = (bytes: number): string =>
+  bytes >= 1e9 ? `${formatNumber(Math.round(bytes / 1e8) / 10)} GB` : `${formatNumber(Math.round(bytes / 1e6))} MB`
 /** "1 item", "12 items"; `many` where the plural is not the word with an s. */
-export const counted = (count: number, one: string, many = `${one}s`): string => `${formatNumber(count)} ${count === 1 ? one : many}`
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${formatNumber(count)} ${count === 1 ? one : many}`

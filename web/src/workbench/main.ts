@@ -11,6 +11,8 @@ import { router } from './router'
 
 createApp(App)
   .use(router)
-  .use(VueQueryPlugin, { queryClientConfig: { defaultOptions: { queries: { retry: false, staleTime: 5_000, refetchOnWindowFocus: true } } } })
+  .use(VueQueryPlugin, {
+    queryClientConfig: { defaultOptions: { queries: { retry: false, staleTime: 5_000, refetchOnWindowFocus: true } } },
+  })
   .use(PrimeVue, { theme: { preset: LanternPreset, options: { darkModeSelector: '.never-dark' } } })
   .mount('#workbench')

@@ -1,8 +1,50 @@
 /** Everything the workbench asks of the service. */
 import { fetchJson } from '../shared/http'
 import type {
-  AccessKey, CategoryValue, CollectionShape, CountedValue, CrawlSettings, Deletion, Explanation, Featured, FeaturedShare, FieldCount, FieldKind, FilterFigures, FilterProposal, Finding, FoundBy, Installation, ItemPage, ItemRef, ItemWhole, Mapping, NewKey, Outline, OwnerMark, OwnPlace, PlacementShape, Preview, ReachCounts, RefusedOrigin, ReachedPage,
-  NamedItem, Results, SearchDesign, SearchSummary, Session, SetUpMade, Site, SourceGiven, SourceSettings, SourceShape, SynonymEffect, SynonymsRead, Sync, Trial, TrialsRun,
+  AccessKey,
+  CategoryValue,
+  CollectionShape,
+  CountedValue,
+  CrawlSettings,
+  Deletion,
+  Explanation,
+  Featured,
+  FeaturedShare,
+  FieldCount,
+  FieldKind,
+  FilterFigures,
+  FilterProposal,
+  Finding,
+  FoundBy,
+  Installation,
+  ItemPage,
+  ItemRef,
+  ItemWhole,
+  Mapping,
+  NewKey,
+  Outline,
+  OwnerMark,
+  OwnPlace,
+  PlacementShape,
+  Preview,
+  ReachCounts,
+  RefusedOrigin,
+  ReachedPage,
+  NamedItem,
+  Results,
+  SearchDesign,
+  SearchSummary,
+  Session,
+  SetUpMade,
+  Site,
+  SourceGiven,
+  SourceSettings,
+  SourceShape,
+  SynonymEffect,
+  SynonymsRead,
+  Sync,
+  Trial,
+  TrialsRun,
 } from '../shared/contract'
 
 const root = '/api/owner'
@@ -10,7 +52,12 @@ const path = (...parts: string[]) => parts.map(encodeURIComponent).join('/')
 
 /** The session's token against forged requests, which the service hands out as a cookie. */
 function token(): string {
-  return document.cookie.split('; ').find(cookie => cookie.startsWith('XSRF-TOKEN='))?.slice('XSRF-TOKEN='.length) ?? ''
+  return (
+    document.cookie
+      .split('; ')
+      .find(cookie => cookie.startsWith('XSRF-TOKEN='))
+      ?.slice('XSRF-TOKEN='.length) ?? ''
+  )
 }
 
 async function get<Body>(address: string): Promise<Body> {
@@ -18,17 +65,29 @@ async function get<Body>(address: string): Promise<Body> {
 }
 
 function change(method: string, body: unknown, headers: Record<string, string> = {}): RequestInit {
-  return { method, headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token(), ...headers }, body: body === undefined ? null : JSON.stringify(body) }
+  return {
+    method,
+    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token(), ...headers },
+    body: body === undefined ? null : JSON.stringify(body),
+  }
 }
 
-async function send<Body>(method: string, address: string, body?: unknown, headers?: Record<string, string>): Promise<Body> {
+async function send<Body>(
+  method: string,
+  address: string,
+  body?: unknown,
+  headers?: Record<string, string>,
+): Promise<Body> {
   return (await fetchJson<Body>(root + address, change(method, body, headers))).body
 }
 
 /** A draft with the tag that a change of it must carry. */
-export interface TaggedDraft { design: SearchDesign, tag: string }
+export interface TaggedDraft {
+  design: SearchDesign
+  tag: string
+}
 
-const tagged = async (request: Promise<{ body: SearchDesign, headers: Headers }>): Promise<TaggedDraft> => {
+const tagged = async (request: Promise<{ body: SearchDesign; headers: Headers }>): Promise<TaggedDraft> => {
   const { body, headers } = await request
   return { design: body, tag: headers.get('ETag') ?? '' }
 }
@@ -37,20 +96,30 @@ export const api = {
   session: () => get<Session>('/session'),
   signIn: (name: string, password: string) => send<Session>('POST', '/session', { name, password }),
   signOut: () => send<null>('DELETE', '/session'),
-  firstStart: (given: { token: string, name: string, password: string, siteName: string, siteAddress: string }) => send<Session>('POST', '/first-start', given),
+  firstStart: (given: { token: string; name: string; password: string; siteName: string; siteAddress: string }) =>
+    send<Session>('POST', '/first-start', given),
 
   sites: () => get<Site[]>('/sites'),
-  addSite: (given: { name: string, address: string }) => send<Site>('POST', '/sites', given),
-  changeSite: (site: string, given: { name: string, address: string, origins: string[], timeZone: string | null }) => send<Site>('PUT', `/sites/${path(site)}`, given),
+  addSite: (given: { name: string; address: string }) => send<Site>('POST', '/sites', given),
+  changeSite: (site: string, given: { name: string; address: string; origins: string[]; timeZone: string | null }) =>
+    send<Site>('PUT', `/sites/${path(site)}`, given),
   refusedOrigins: (site: string) => get<RefusedOrigin[]>(`/sites/${path(site)}/refused-origins`),
   setUpFile: (site: string) => `${root}/sites/${path(site)}/set-up`,
   /** @param document the text of a set-up's file */
-  addSetUp: async (document: string) => (await fetchJson<SetUpMade>(`${root}/set-ups`, { ...change('POST', undefined), body: document })).body,
+  addSetUp: async (document: string) =>
+    (await fetchJson<SetUpMade>(`${root}/set-ups`, { ...change('POST', undefined), body: document })).body,
   designFile: (search: string) => `${root}/searches/${path(search)}/design-file`,
   /** @param document the text of a design's file */
-  addDesign: async (site: string, document: string) => (await fetchJson<SearchSummary>(`${root}/sites/${path(site)}/designs`, { ...change('POST', undefined), body: document })).body,
+  addDesign: async (site: string, document: string) =>
+    (
+      await fetchJson<SearchSummary>(`${root}/sites/${path(site)}/designs`, {
+        ...change('POST', undefined),
+        body: document,
+      })
+    ).body,
   accessKeys: () => get<AccessKey[]>('/access-keys'),
-  addAccessKey: (given: { name: string, site: string | null, rights: AccessKey['rights'] }) => send<NewKey>('POST', '/access-keys', given),
+  addAccessKey: (given: { name: string; site: string | null; rights: AccessKey['rights'] }) =>
+    send<NewKey>('POST', '/access-keys', given),
   removeAccessKey: (id: number) => send<null>('DELETE', `/access-keys/${id}`),
 
   changePassword: (old: string, password: string) => send<Session>('PUT', '/password', { old, password }),
@@ -58,47 +127,87 @@ export const api = {
   installationCopy: `${root}/installation/copy`,
   /** Puts a copy, a ZIP file, in place of the database. */
   restore: async (copy: File) => {
-    await fetchJson<null>(`${root}/installation/restore`, { method: 'POST', headers: { 'Content-Type': 'application/zip', 'X-XSRF-TOKEN': token() }, body: copy })
+    await fetchJson<null>(`${root}/installation/restore`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/zip', 'X-XSRF-TOKEN': token() },
+      body: copy,
+    })
   },
 
   collections: (site: string) => get<CollectionShape[]>(`/sites/${path(site)}/collections`),
-  putCollection: (site: string, key: string, given: { label: string, language: string }) =>
+  putCollection: (site: string, key: string, given: { label: string; language: string }) =>
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(key)}`, given),
-  correctField: (site: string, collection: string, field: string, given: { kind: FieldKind, label: string, unit: string | null }) =>
+  correctField: (
+    site: string,
+    collection: string,
+    field: string,
+    given: { kind: FieldKind; label: string; unit: string | null },
+  ) =>
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}`, given),
-  deleteCollection: (site: string, collection: string, name: string) => send<Deletion>('DELETE', `/sites/${path(site)}/collections/${path(collection)}?${new URLSearchParams({ name })}`),
-  deleteSearch: (search: string, name: string) => send<Deletion>('DELETE', `/searches/${path(search)}?${new URLSearchParams({ name })}`),
-  deleteSite: (site: string, name: string) => send<Deletion>('DELETE', `/sites/${path(site)}?${new URLSearchParams({ name })}`),
+  deleteCollection: (site: string, collection: string, name: string) =>
+    send<Deletion>('DELETE', `/sites/${path(site)}/collections/${path(collection)}?${new URLSearchParams({ name })}`),
+  deleteSearch: (search: string, name: string) =>
+    send<Deletion>('DELETE', `/searches/${path(search)}?${new URLSearchParams({ name })}`),
+  deleteSite: (site: string, name: string) =>
+    send<Deletion>('DELETE', `/sites/${path(site)}?${new URLSearchParams({ name })}`),
   deleted: (site: string) => get<Deletion[]>(`/sites/${path(site)}/deleted`),
   deletedSites: () => get<Deletion[]>('/deleted-sites'),
   bringBack: (site: string, id: number) => send('POST', `/sites/${path(site)}/deleted/${id}/bring-back`),
   bringSiteBack: (id: number) => send('POST', `/deleted-sites/${id}/bring-back`),
-  stopCorrection: (site: string, collection: string) => send<CollectionShape>('DELETE', `/sites/${path(site)}/collections/${path(collection)}/correction`),
+  stopCorrection: (site: string, collection: string) =>
+    send<CollectionShape>('DELETE', `/sites/${path(site)}/collections/${path(collection)}/correction`),
   merge: (site: string, collection: string, field: string, from: string[], into: string[]) =>
-    send<CollectionShape>('POST', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/merges`, { from, into }),
+    send<CollectionShape>('POST', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/merges`, {
+      from,
+      into,
+    }),
   part: (site: string, collection: string, field: string, from: string[]) =>
-    send<CollectionShape>('DELETE', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/merges`, { from }),
+    send<CollectionShape>(
+      'DELETE',
+      `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/merges`,
+      { from },
+    ),
   values: (site: string, collection: string, field: string, q: string) =>
-    get<CategoryValue[]>(`/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/values?${new URLSearchParams({ q })}`),
+    get<CategoryValue[]>(
+      `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}/values?${new URLSearchParams({ q })}`,
+    ),
   /** @param asked page, order and filters, as the address of the request has them */
-  items: (site: string, collection: string, asked: URLSearchParams) => get<ItemPage>(`/sites/${path(site)}/collections/${path(collection)}/items?${asked}`),
-  item: (site: string, collection: string, id: string) => get<ItemWhole>(`/sites/${path(site)}/collections/${path(collection)}/item?${new URLSearchParams({ id })}`),
+  items: (site: string, collection: string, asked: URLSearchParams) =>
+    get<ItemPage>(`/sites/${path(site)}/collections/${path(collection)}/items?${asked}`),
+  item: (site: string, collection: string, id: string) =>
+    get<ItemWhole>(`/sites/${path(site)}/collections/${path(collection)}/item?${new URLSearchParams({ id })}`),
   foundBy: (site: string, collection: string, id: string) =>
     get<FoundBy[]>(`/sites/${path(site)}/collections/${path(collection)}/item/searches?${new URLSearchParams({ id })}`),
   mark: (site: string, collection: string, id: string, mark: OwnerMark) =>
-    send<ItemWhole>('PUT', `/sites/${path(site)}/collections/${path(collection)}/item/mark?${new URLSearchParams({ id })}`, mark),
-  markSeveral: (site: string, collection: string, ids: string[], change: { keptOut?: boolean, addKeywords?: string }) =>
-    send<{ items: number }>('POST', `/sites/${path(site)}/collections/${path(collection)}/items/marks`, { ids, keptOut: change.keptOut ?? null, addKeywords: change.addKeywords ?? null }),
-  exported: (site: string, collection: string, format: 'csv' | 'jsonl') => `${root}/sites/${path(site)}/collections/${path(collection)}/export.${format}`,
+    send<ItemWhole>(
+      'PUT',
+      `/sites/${path(site)}/collections/${path(collection)}/item/mark?${new URLSearchParams({ id })}`,
+      mark,
+    ),
+  markSeveral: (site: string, collection: string, ids: string[], change: { keptOut?: boolean; addKeywords?: string }) =>
+    send<{ items: number }>('POST', `/sites/${path(site)}/collections/${path(collection)}/items/marks`, {
+      ids,
+      keptOut: change.keptOut ?? null,
+      addKeywords: change.addKeywords ?? null,
+    }),
+  exported: (site: string, collection: string, format: 'csv' | 'jsonl') =>
+    `${root}/sites/${path(site)}/collections/${path(collection)}/export.${format}`,
   health: (site: string) => get<Finding[]>(`/sites/${path(site)}/health`),
 
-  async upload(site: string, file: File): Promise<{ upload: string, bytes: number }> {
-    const request: RequestInit = { method: 'POST', headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() }, body: file }
-    return (await fetchJson<{ upload: string, bytes: number }>(`${root}/sites/${path(site)}/uploads`, request)).body
+  async upload(site: string, file: File): Promise<{ upload: string; bytes: number }> {
+    const request: RequestInit = {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() },
+      body: file,
+    }
+    return (await fetchJson<{ upload: string; bytes: number }>(`${root}/sites/${path(site)}/uploads`, request)).body
   },
-  preview: (site: string, given: { settings: SourceSettings, mapping: Mapping | null, collection: string | null, fresh: boolean }) =>
-    send<Preview>('POST', `/sites/${path(site)}/source-previews`, given),
-  outline: (site: string, settings: CrawlSettings, address: string) => send<Outline>('POST', `/sites/${path(site)}/page-outlines`, { settings, address }),
+  preview: (
+    site: string,
+    given: { settings: SourceSettings; mapping: Mapping | null; collection: string | null; fresh: boolean },
+  ) => send<Preview>('POST', `/sites/${path(site)}/source-previews`, given),
+  outline: (site: string, settings: CrawlSettings, address: string) =>
+    send<Outline>('POST', `/sites/${path(site)}/page-outlines`, { settings, address }),
   sources: (site: string) => get<SourceShape[]>(`/sites/${path(site)}/sources`),
   source: (id: number) => get<SourceShape>(`/sources/${id}`),
   addSource: (site: string, given: SourceGiven) => send<SourceShape>('POST', `/sites/${path(site)}/sources`, given),
@@ -111,41 +220,71 @@ export const api = {
   goOn: (id: number) => send<Sync>('POST', `/syncs/${id}/go-on`),
 
   /** @param ticked values by the filters' keys */
-  why: (search: string, which: 'draft' | 'live-version', q: string, item: { collection: string, id: string }, ticked: Readonly<Record<string, readonly string[]>>) => {
+  why: (
+    search: string,
+    which: 'draft' | 'live-version',
+    q: string,
+    item: { collection: string; id: string },
+    ticked: Readonly<Record<string, readonly string[]>>,
+  ) => {
     const filters = Object.entries(ticked).flatMap(([key, values]) => values.map(value => [key, value]))
-    return get<Explanation>(`/searches/${path(search)}/${which}/why?${new URLSearchParams([['q', q], ['collection', item.collection], ['id', item.id], ...filters])}`)
+    return get<Explanation>(
+      `/searches/${path(search)}/${which}/why?${new URLSearchParams([['q', q], ['collection', item.collection], ['id', item.id], ...filters])}`,
+    )
   },
-  anyItems: (search: string, q: string) => get<NamedItem[]>(`/searches/${path(search)}/draft/items?${new URLSearchParams({ q })}`),
-  draftResults: (search: string, q: string) => get<Results>(`/searches/${path(search)}/draft/results?${new URLSearchParams({ q })}`),
+  anyItems: (search: string, q: string) =>
+    get<NamedItem[]>(`/searches/${path(search)}/draft/items?${new URLSearchParams({ q })}`),
+  draftResults: (search: string, q: string) =>
+    get<Results>(`/searches/${path(search)}/draft/results?${new URLSearchParams({ q })}`),
   fieldCounts: (search: string) => get<FieldCount[]>(`/searches/${path(search)}/draft/fields`),
   stopWords: (language: string) => get<string[]>(`/stop-words?${new URLSearchParams({ language })}`),
   synonymsFile: (search: string) => `${root}/searches/${path(search)}/draft/synonyms.csv`,
   /** @param csv the text of a table of synonyms */
-  readSynonyms: async (csv: string) => (await fetchJson<SynonymsRead>(`${root}/synonym-tables`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
+  readSynonyms: async (csv: string) =>
+    (
+      await fetchJson<SynonymsRead>(`${root}/synonym-tables`, {
+        ...change('POST', undefined, { 'Content-Type': 'text/csv' }),
+        body: csv,
+      })
+    ).body,
   /** What each synonym does for the trials; those that no trial brings into play are missing. */
   synonymEffects: (search: string) => get<SynonymEffect[]>(`/searches/${path(search)}/draft/synonym-effects`),
   /** The trials, run on draft and live version. */
   trials: (search: string) => get<TrialsRun>(`/searches/${path(search)}/trials`),
   addTrial: (search: string, trial: Trial) => send<{ id: number }>('POST', `/searches/${path(search)}/trials`, trial),
-  changeTrial: (search: string, id: number, trial: Trial) => send<{ id: number }>('PUT', `/searches/${path(search)}/trials/${id}`, trial),
+  changeTrial: (search: string, id: number, trial: Trial) =>
+    send<{ id: number }>('PUT', `/searches/${path(search)}/trials/${id}`, trial),
   removeTrial: (search: string, id: number) => send<null>('DELETE', `/searches/${path(search)}/trials/${id}`),
   trialsFile: (search: string) => `${root}/searches/${path(search)}/trials.csv`,
   /** @param csv the text of a table of trials */
-  addTrials: async (search: string, csv: string) => (await fetchJson<{ added: number }>(`${root}/searches/${path(search)}/trials.csv`, { ...change('POST', undefined, { 'Content-Type': 'text/csv' }), body: csv })).body,
+  addTrials: async (search: string, csv: string) =>
+    (
+      await fetchJson<{ added: number }>(`${root}/searches/${path(search)}/trials.csv`, {
+        ...change('POST', undefined, { 'Content-Type': 'text/csv' }),
+        body: csv,
+      })
+    ).body,
   /** What the tiers and pins of the draft come to today. */
   featured: (search: string) => get<Featured>(`/searches/${path(search)}/draft/featured`),
   featuredShare: (search: string) => get<FeaturedShare[]>(`/searches/${path(search)}/draft/featured-share`),
   ownPlaces: (site: string) => get<OwnPlace[]>(`/sites/${path(site)}/places`),
   putOwnPlaces: (site: string, places: OwnPlace[]) => send<OwnPlace[]>('PUT', `/sites/${path(site)}/places`, places),
   placements: (site: string) => get<PlacementShape[]>(`/sites/${path(site)}/placements`),
-  place: (site: string, given: { items: ItemRef[], tier: string, place: number | null, from: string | null, until: string | null }) => send<PlacementShape[]>('PUT', `/sites/${path(site)}/placements`, given),
-  unplace: (site: string, items: ItemRef[], tier: string) => send<PlacementShape[]>('DELETE', `/sites/${path(site)}/placements`, { items, tier }),
+  place: (
+    site: string,
+    given: { items: ItemRef[]; tier: string; place: number | null; from: string | null; until: string | null },
+  ) => send<PlacementShape[]>('PUT', `/sites/${path(site)}/placements`, given),
+  unplace: (site: string, items: ItemRef[], tier: string) =>
+    send<PlacementShape[]>('DELETE', `/sites/${path(site)}/placements`, { items, tier }),
   filterProposals: (search: string) => get<FilterProposal[]>(`/searches/${path(search)}/draft/filter-proposals`),
   filterFigures: (search: string) => get<FilterFigures[]>(`/searches/${path(search)}/draft/filter-figures`),
-  filterValues: (search: string, field: string) => get<CountedValue[]>(`/searches/${path(search)}/draft/filter-values?${new URLSearchParams({ field })}`),
+  filterValues: (search: string, field: string) =>
+    get<CountedValue[]>(`/searches/${path(search)}/draft/filter-values?${new URLSearchParams({ field })}`),
   reach: (search: string) => get<ReachCounts>(`/searches/${path(search)}/draft/reach`),
-  reached: (search: string, collection: string, asked: { which: string, rule?: number, q?: string, page?: number }) =>
-    get<ReachedPage>(`/searches/${path(search)}/draft/reach/${path(collection)}/items?${new URLSearchParams({ which: asked.which, rule: String(asked.rule ?? 0), q: asked.q ?? '', page: String(asked.page ?? 1) })}`),
+  reached: (search: string, collection: string, asked: { which: string; rule?: number; q?: string; page?: number }) =>
+    get<ReachedPage>(
+      `/searches/${path(search)}/draft/reach/${path(collection)}/items?${new URLSearchParams({ which: asked.which, rule: String(asked.rule ?? 0), q: asked.q ?? '', page: String(asked.page ?? 1) })}`,
+    ),
 
   searches: (site: string) => get<SearchSummary[]>(`/sites/${path(site)}/searches`),
   addSearch: (site: string, name: string) => send<SearchSummary>('POST', `/sites/${path(site)}/searches`, { name }),
@@ -153,5 +292,6 @@ export const api = {
   draft: (key: string) => tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`)),
   changeDraft: (key: string, design: SearchDesign, tag: string) =>
     tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`, change('PUT', design, { 'If-Match': tag }))),
-  publish: (key: string, tag: string) => send<SearchSummary>('POST', `/searches/${path(key)}/publish`, undefined, { 'If-Match': tag }),
+  publish: (key: string, tag: string) =>
+    send<SearchSummary>('POST', `/searches/${path(key)}/publish`, undefined, { 'If-Match': tag }),
 }

@@ -9,23 +9,67 @@ export const router = createRouter({
   routes: [
     { path: '/', component: () => import('./pages/HomePage.vue') },
     { path: '/sign-in', component: () => import('./pages/SignInPage.vue'), meta: { open: true, title: 'Sign in' } },
-    { path: '/first-start', component: () => import('./pages/FirstStartPage.vue'), meta: { open: true, title: 'First start' } },
+    {
+      path: '/first-start',
+      component: () => import('./pages/FirstStartPage.vue'),
+      meta: { open: true, title: 'First start' },
+    },
     {
       path: '/:site',
       component: () => import('./pages/SitePages.vue'),
       props: true,
       children: [
         { path: '', redirect: to => `/${String(to.params.site)}/searches` },
-        { path: 'content', component: () => import('./pages/ContentPage.vue'), props: true, meta: { title: 'Content' } },
-        { path: 'content/:collection', component: () => import('./pages/CollectionPage.vue'), props: true, meta: { title: 'Content' } },
-        { path: 'content/:collection/item', component: () => import('./pages/ItemPage.vue'), props: to => ({ ...to.params, id: String(to.query.id ?? '') }), meta: { title: 'Content' } },
+        {
+          path: 'content',
+          component: () => import('./pages/ContentPage.vue'),
+          props: true,
+          meta: { title: 'Content' },
+        },
+        {
+          path: 'content/:collection',
+          component: () => import('./pages/CollectionPage.vue'),
+          props: true,
+          meta: { title: 'Content' },
+        },
+        {
+          path: 'content/:collection/item',
+          component: () => import('./pages/ItemPage.vue'),
+          props: to => ({ ...to.params, id: String(to.query.id ?? '') }),
+          meta: { title: 'Content' },
+        },
         { path: 'health', component: () => import('./pages/HealthPage.vue'), props: true, meta: { title: 'Health' } },
-        { path: 'sources/new', component: () => import('./pages/BringInPage.vue'), props: to => ({ site: to.params.site, wanted: to.query.kind, into: to.query.into }), meta: { title: 'Bring content in' } },
-        { path: 'sources/:source(\\d+)', component: () => import('./pages/SourcePage.vue'), props: to => ({ site: to.params.site, source: Number(to.params.source) }), meta: { title: 'Source' } },
-        { path: 'sources/:source(\\d+)/change', component: () => import('./pages/BringInPage.vue'), props: to => ({ site: to.params.site, source: Number(to.params.source) }), meta: { title: 'Source' } },
-        { path: 'searches', component: () => import('./pages/SearchesPage.vue'), props: true, meta: { title: 'Searches' } },
+        {
+          path: 'sources/new',
+          component: () => import('./pages/BringInPage.vue'),
+          props: to => ({ site: to.params.site, wanted: to.query.kind, into: to.query.into }),
+          meta: { title: 'Bring content in' },
+        },
+        {
+          path: 'sources/:source(\\d+)',
+          component: () => import('./pages/SourcePage.vue'),
+          props: to => ({ site: to.params.site, source: Number(to.params.source) }),
+          meta: { title: 'Source' },
+        },
+        {
+          path: 'sources/:source(\\d+)/change',
+          component: () => import('./pages/BringInPage.vue'),
+          props: to => ({ site: to.params.site, source: Number(to.params.source) }),
+          meta: { title: 'Source' },
+        },
+        {
+          path: 'searches',
+          component: () => import('./pages/SearchesPage.vue'),
+          props: true,
+          meta: { title: 'Searches' },
+        },
         { path: 'searches/:search', redirect: to => `${to.path.replace(/\/$/, '')}/${steps[0].key}` },
-        { path: `searches/:search/:step(${[...steps.map(step => step.key), TRIALS].join('|')})`, component: () => import('./pages/SearchPage.vue'), props: true, meta: { title: 'Searches' } },
+        {
+          path: `searches/:search/:step(${[...steps.map(step => step.key), TRIALS].join('|')})`,
+          component: () => import('./pages/SearchPage.vue'),
+          props: true,
+          meta: { title: 'Searches' },
+        },
         { path: 'settings', component: () => import('./pages/SettingsPage.vue'), props: true, meta: { title: 'Site' } },
       ],
     },
@@ -37,7 +81,10 @@ router.beforeEach(async to => {
   try {
     const now = await session.know()
     if (now.firstStart) return to.path === '/first-start' || '/first-start'
-    if (now.name === null) return to.meta.open && to.path !== '/first-start' ? true : { path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } }
+    if (now.name === null)
+      return to.meta.open && to.path !== '/first-start'
+        ? true
+        : { path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } }
     return to.meta.open ? '/' : true
   } catch (error) {
     if (error instanceof RequestFailure) return true // the page itself tells that the service cannot be reached

@@ -8,7 +8,11 @@ import { api } from './ownerApi'
 export function useTrials(search: () => string) {
   const queries = useQueryClient()
   // Under 'reach', as everything is that follows from the draft.
-  const { data: ran, error, refetch } = useQuery({ queryKey: ['reach', search, 'trials'], queryFn: () => api.trials(search()), staleTime: 0 })
+  const {
+    data: ran,
+    error,
+    refetch,
+  } = useQuery({ queryKey: ['reach', search, 'trials'], queryFn: () => api.trials(search()), staleTime: 0 })
   const failing = computed(() => (ran.value?.outcomes ?? []).filter(outcome => !outcome.draft.holds))
   const again = () => queries.invalidateQueries({ queryKey: ['reach', search(), 'trials'] })
   return { ran, error, refetch, failing, again }
@@ -22,9 +26,12 @@ export function expectation(trial: Trial, title: string | null): string {
       const name = title === null ? `${trial.item} (gone)` : `“${title}”`
       return number === 1 ? `${name} comes first` : `${name} within the first ${formatNumber(number)}`
     }
-    case 'at-least': return `at least ${counted(number, 'result')}`
-    case 'at-most': return number === 0 ? 'nothing is found' : `at most ${counted(number, 'result')}`
-    case 'suggests': return `“Did you mean ${trial.suggestion}?”`
+    case 'at-least':
+      return `at least ${counted(number, 'result')}`
+    case 'at-most':
+      return number === 0 ? 'nothing is found' : `at most ${counted(number, 'result')}`
+    case 'suggests':
+      return `“Did you mean ${trial.suggestion}?”`
   }
 }
 
@@ -33,11 +40,13 @@ export function became(trial: Trial, side: TrialSide): string {
   if (trial.expects === 'suggests') return side.didYouMean === null ? 'no question' : `asks “${side.didYouMean}”`
   if (side.total === 0) return 'nothing found'
   if (trial.expects !== 'within') return counted(side.total, 'result')
-  return side.place === null ? `not among ${counted(side.total, 'result')}` : `place ${formatNumber(side.place)} of ${formatNumber(side.total)}`
+  return side.place === null
+    ? `not among ${counted(side.total, 'result')}`
+    : `place ${formatNumber(side.place)} of ${formatNumber(side.total)}`
 }
 
 /** How a trial differs between live version and draft, by its item's place or the number of results; null where it does not. */
-export function shift(outcome: TrialOutcome): { arrow: string, by: string, said: string } | null {
+export function shift(outcome: TrialOutcome): { arrow: string; by: string; said: string } | null {
   const { draft, live, trial } = outcome
   if (!live) return null
   if (trial.expects === 'within') {
@@ -45,9 +54,17 @@ export function shift(outcome: TrialOutcome): { arrow: string, by: string, said:
     if (live.place === null) return { arrow: '▲', by: 'found', said: 'found by the draft only' }
     if (draft.place === null) return { arrow: '▼', by: 'lost', said: 'lost by the draft' }
     const up = live.place - draft.place
-    return { arrow: up > 0 ? '▲' : '▼', by: String(Math.abs(up)), said: `${counted(Math.abs(up), 'place')} ${up > 0 ? 'up' : 'down'} in the draft` }
+    return {
+      arrow: up > 0 ? '▲' : '▼',
+      by: String(Math.abs(up)),
+      said: `${counted(Math.abs(up), 'place')} ${up > 0 ? 'up' : 'down'} in the draft`,
+    }
   }
   const more = draft.total - live.total
   if (more === 0) return null
-  return { arrow: more > 0 ? '▲' : '▼', by: formatNumber(Math.abs(more)), said: `${counted(Math.abs(more), 'result')} ${more > 0 ? 'more' : 'fewer'} in the draft` }
+  return {
+    arrow: more > 0 ? '▲' : '▼',
+    by: formatNumber(Math.abs(more)),
+    said: `${counted(Math.abs(more), 'result')} ${more > 0 ? 'more' : 'fewer'} in the draft`,
+  }
 }

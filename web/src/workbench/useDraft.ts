@@ -45,7 +45,8 @@ export function useDraft(key: () => string, onKept: () => void) {
     if (!design.value) return
     const next = changed(design.value)
     if (JSON.stringify(next) === JSON.stringify(design.value)) return
-    if (part !== lastPart || past.value.length === 0 || timer === undefined) past.value = [...past.value, design.value].slice(-MOST_STEPS_BACK)
+    if (part !== lastPart || past.value.length === 0 || timer === undefined)
+      past.value = [...past.value, design.value].slice(-MOST_STEPS_BACK)
     lastPart = part
     future.value = []
     put(next)
@@ -55,7 +56,10 @@ export function useDraft(key: () => string, onKept: () => void) {
     design.value = next
     keeping.value = 'keeping'
     clearTimeout(timer)
-    timer = setTimeout(() => { timer = undefined; void send() }, PAUSE)
+    timer = setTimeout(() => {
+      timer = undefined
+      void send()
+    }, PAUSE)
   }
 
   async function send(): Promise<void> {
@@ -116,8 +120,17 @@ export function useDraft(key: () => string, onKept: () => void) {
   }
 
   return {
-    design, keeping, failure, load, change, settle, undo, redo, retry: send,
-    canUndo: computed(() => past.value.length > 0), canRedo: computed(() => future.value.length > 0),
+    design,
+    keeping,
+    failure,
+    load,
+    change,
+    settle,
+    undo,
+    redo,
+    retry: send,
+    canUndo: computed(() => past.value.length > 0),
+    canRedo: computed(() => future.value.length > 0),
   }
 }
 

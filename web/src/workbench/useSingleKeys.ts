@@ -11,7 +11,12 @@ export function switchSingleKeys(on: boolean): void {
 }
 
 function typing(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || /^(input|textarea|select)$/i.test(target.tagName) && !/^(checkbox|radio|range|button)$/i.test((target as HTMLInputElement).type))
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable ||
+      (/^(input|textarea|select)$/i.test(target.tagName) &&
+        !/^(checkbox|radio|range|button)$/i.test((target as HTMLInputElement).type)))
+  )
 }
 
 /**

@@ -10,7 +10,7 @@ import { session } from '../session'
 
 const router = useRouter()
 const given = reactive({ token: '', name: '', password: '', siteName: '', siteAddress: 'https://' })
-const wrong = ref<{ message: string, field: string | null } | null>(null)
+const wrong = ref<{ message: string; field: string | null } | null>(null)
 const busy = ref(false)
 
 async function begin() {
@@ -29,19 +29,54 @@ async function begin() {
 </script>
 
 <template>
-  <EntranceCard title="Light it for the first time" lead="Nobody owns this installation yet. Say who you are and which site it is for; everything else can wait.">
+  <EntranceCard
+    title="Light it for the first time"
+    lead="Nobody owns this installation yet. Say who you are and which site it is for; everything else can wait."
+  >
     <form @submit.prevent="begin">
       <div class="field">
         <label for="token">The token from its log</label>
-        <InputText id="token" v-model="given.token" autocomplete="off" required :invalid="wrong?.field === 'token'" aria-describedby="token-help" />
-        <small id="token-help">The service prints it where it was started, so that no stranger is quicker than you.</small>
+        <InputText
+          id="token"
+          v-model="given.token"
+          autocomplete="off"
+          required
+          :invalid="wrong?.field === 'token'"
+          aria-describedby="token-help"
+        />
+        <small id="token-help">
+          The service prints it where it was started, so that no stranger is quicker than you.
+        </small>
       </div>
-      <div class="field"><label for="site-name">Name of your site</label><InputText id="site-name" v-model="given.siteName" required maxlength="80" /></div>
-      <div class="field"><label for="site-address">Its address</label><InputText id="site-address" v-model="given.siteAddress" type="url" required :invalid="wrong?.field === 'address'" /></div>
-      <div class="field"><label for="name">Your name</label><InputText id="name" v-model="given.name" autocomplete="username" required maxlength="80" /></div>
+      <div class="field">
+        <label for="site-name">Name of your site</label>
+        <InputText id="site-name" v-model="given.siteName" required maxlength="80" />
+      </div>
+      <div class="field">
+        <label for="site-address">Its address</label>
+        <InputText
+          id="site-address"
+          v-model="given.siteAddress"
+          type="url"
+          required
+          :invalid="wrong?.field === 'address'"
+        />
+      </div>
+      <div class="field">
+        <label for="name">Your name</label>
+        <InputText id="name" v-model="given.name" autocomplete="username" required maxlength="80" />
+      </div>
       <div class="field">
         <label for="password">A password</label>
-        <InputText id="password" v-model="given.password" type="password" autocomplete="new-password" required :invalid="wrong?.field === 'password'" aria-describedby="password-help" />
+        <InputText
+          id="password"
+          v-model="given.password"
+          type="password"
+          autocomplete="new-password"
+          required
+          :invalid="wrong?.field === 'password'"
+          aria-describedby="password-help"
+        />
         <small id="password-help">10 characters or more.</small>
       </div>
       <p class="wrong" role="alert">{{ wrong?.message }}</p>
@@ -51,6 +86,12 @@ async function begin() {
 </template>
 
 <style scoped>
-form { display: grid; gap: 16px; margin-top: 24px; }
-.wrong:empty { display: none; }
+form {
+  display: grid;
+  gap: 16px;
+  margin-top: 24px;
+}
+.wrong:empty {
+  display: none;
+}
 </style>

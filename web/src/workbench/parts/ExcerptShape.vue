@@ -15,18 +15,42 @@ function setWords(words: number) {
 <template>
   <div class="row">
     <b id="excerpt-words">Words in it</b>
-    <Slider :model-value="shape.words" :min="FEWEST" :max="MOST" aria-labelledby="excerpt-words" @update:model-value="setWords($event as number)" />
+    <Slider
+      :model-value="shape.words"
+      :min="FEWEST"
+      :max="MOST"
+      aria-labelledby="excerpt-words"
+      @update:model-value="setWords($event as number)"
+    />
     <output class="number" aria-label="Words in an excerpt">{{ shape.words }}</output>
   </div>
   <div class="row">
     <b id="excerpt-before">Of them before the first match</b>
-    <Slider :model-value="shape.wordsBefore" :min="0" :max="Math.min(MOST_BEFORE, shape.words - 1)" aria-labelledby="excerpt-before" @update:model-value="shape = { ...shape, wordsBefore: $event as number }" />
+    <Slider
+      :model-value="shape.wordsBefore"
+      :min="0"
+      :max="Math.min(MOST_BEFORE, shape.words - 1)"
+      aria-labelledby="excerpt-before"
+      @update:model-value="shape = { ...shape, wordsBefore: $event as number }"
+    />
     <output class="number" aria-label="Words before the first match">{{ shape.wordsBefore }}</output>
   </div>
 </template>
 
 <style scoped>
-.row { display: grid; grid-template-columns: minmax(0, 1fr) 150px 28px; gap: 16px; align-items: center; padding: 12px 0; border-bottom: 1px solid var(--line); }
-b { font-weight: 600; }
-output { text-align: end; font-weight: 650; }
+.row {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 150px 28px;
+  gap: 16px;
+  align-items: center;
+  padding: 12px 0;
+  border-bottom: 1px solid var(--line);
+}
+b {
+  font-weight: 600;
+}
+output {
+  text-align: end;
+  font-weight: 650;
+}
 </style>

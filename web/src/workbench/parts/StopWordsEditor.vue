@@ -23,31 +23,94 @@ function add() {
   put(ready.value)
   typed.value = ''
 }
-const take = (language: string) => attempt(async () => {
-  const list = await api.stopWords(language)
-  if (list.length === 0) said.value = `There is no ready list for ${names.of(language)}.`
-  else put(list)
-})
+const take = (language: string) =>
+  attempt(async () => {
+    const list = await api.stopWords(language)
+    if (list.length === 0) said.value = `There is no ready list for ${names.of(language)}.`
+    else put(list)
+  })
 </script>
 
 <template>
-  <form class="line adding" @submit.prevent="add"><InputText v-model="typed" size="small" placeholder="the, of, and" aria-label="Words that do not count" /><Button type="submit" label="Add" size="small" :disabled="ready.length === 0" /></form>
-  <div class="lists"><Button v-for="language in languages" :key="language" :label="`Take the list for ${names.of(language)}`" size="small" severity="secondary" outlined :loading="busy" @click="take(language)" />
-    <Button v-if="stopWords.length > 0" label="Leave all" size="small" severity="secondary" text @click="stopWords = []" /></div>
+  <form class="line adding" @submit.prevent="add">
+    <InputText v-model="typed" size="small" placeholder="the, of, and" aria-label="Words that do not count" />
+    <Button type="submit" label="Add" size="small" :disabled="ready.length === 0" />
+  </form>
+  <div class="lists">
+    <Button
+      v-for="language in languages"
+      :key="language"
+      :label="`Take the list for ${names.of(language)}`"
+      size="small"
+      severity="secondary"
+      outlined
+      :loading="busy"
+      @click="take(language)"
+    />
+    <Button
+      v-if="stopWords.length > 0"
+      label="Leave all"
+      size="small"
+      severity="secondary"
+      text
+      @click="stopWords = []"
+    />
+  </div>
   <p v-if="said" class="quiet" role="status">{{ said }}</p>
   <p v-if="wrong" class="remark bad" role="alert">{{ wrong }}</p>
   <template v-if="stopWords.length > 0">
     <p class="quiet">{{ counted(stopWords.length, 'word') }}; choose one to leave it.</p>
-    <ul class="words" aria-label="Stop words"><li v-for="word in stopWords" :key="word"><button type="button" :aria-label="`Leave ${word}`" @click="stopWords = stopWords.filter(one => one !== word)">{{ word }} <i class="pi pi-times" aria-hidden="true" /></button></li></ul>
+    <ul class="words" aria-label="Stop words">
+      <li v-for="word in stopWords" :key="word">
+        <button type="button" :aria-label="`Leave ${word}`" @click="stopWords = stopWords.filter(one => one !== word)">
+          {{ word }}
+          <i class="pi pi-times" aria-hidden="true" />
+        </button>
+      </li>
+    </ul>
   </template>
 </template>
 
 <style scoped>
-.adding { width: 100%; }
-.lists { display: flex; flex-wrap: wrap; gap: 8px; margin-top: 8px; }
-.words { list-style: none; margin: 6px 0 0; padding: 0; display: flex; flex-wrap: wrap; gap: 4px; max-height: 180px; overflow-y: auto; }
-.words button { padding: 1px 8px; border: 1px solid var(--line); border-radius: 99px; background: var(--paper); font: inherit; font-size: 13px; color: inherit; cursor: pointer; }
-.words button:hover { border-color: var(--sea); background: var(--sea-wash); }
-.words .pi { font-size: 9px; color: var(--quiet); }
-p { font-size: 13px; margin-top: 6px; }
+.adding {
+  width: 100%;
+}
+.lists {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 8px;
+}
+.words {
+  list-style: none;
+  margin: 6px 0 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  max-height: 180px;
+  overflow-y: auto;
+}
+.words button {
+  padding: 1px 8px;
+  border: 1px solid var(--line);
+  border-radius: 99px;
+  background: var(--paper);
+  font: inherit;
+  font-size: 13px;
+  color: inherit;
+  cursor: pointer;
+}
+.words button:hover {
+  border-color: var(--sea);
+  background: var(--sea-wash);
+}
+.words .pi {
+  font-size: 9px;
+  color: var(--quiet);
+}
+p {
+  font-size: 13px;
+  margin-top: 6px;
+}
 </style>

@@ -7,7 +7,7 @@ export const steps = [
   { key: 'filters', name: 'Filters', remarks: 'filters' },
   { key: 'order', name: 'Order & featured', remarks: 'order' },
   { key: 'go-live', name: 'Go live', remarks: 'go-live' },
-] as const satisfies readonly { key: string, name: string, remarks: Remark['step'] }[]
+] as const satisfies readonly { key: string; name: string; remarks: Remark['step'] }[]
 
 /** What stands beside the path, and is no step of it: it is looked at from any of them. */
 export const TRIALS = 'trials'

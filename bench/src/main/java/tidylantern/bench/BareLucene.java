@@ -38,9 +38,9 @@ import org.apache.lucene.search.uhighlight.UnifiedHighlighter;
 import org.apache.lucene.store.FSDirectory;
 
 /**
- * The floor: the same work written straight on Lucene, as somebody would who needs it once. Two weighted fields, each word
- * as typed, by stem or as a start, all words needed, an exact count, counts of two categories, ten hits with their texts
- * and marked excerpts. No typos, no design, no groups.
+ * The floor: the same work written straight on Lucene, as somebody would who needs it once. Two weighted fields, each
+ * word as typed, by stem or as a start, all words needed, an exact count, counts of two categories, ten hits with their
+ * texts and marked excerpts. No typos, no design, no groups.
  */
 final class BareLucene implements AutoCloseable {
     private static final String[] FIELDS = {"title", "body"};
@@ -68,7 +68,8 @@ final class BareLucene implements AutoCloseable {
                 Document document = new Document();
                 addTexts(document, page.title(), page.body());
                 for (String category : CATEGORIES) {
-                    document.add(new SortedSetDocValuesFacetField(category, category.equals("part") ? page.part() : page.file()));
+                    document.add(new SortedSetDocValuesFacetField(
+                            category, category.equals("part") ? page.part() : page.file()));
                 }
                 writer.addDocument(facets.build(document));
             }
@@ -93,7 +94,8 @@ final class BareLucene implements AutoCloseable {
 
     int answer(String text) throws IOException {
         Query query = query(text);
-        FacetsCollectorManager.FacetsResult found = FacetsCollectorManager.search(searcher, query, 10, new FacetsCollectorManager());
+        FacetsCollectorManager.FacetsResult found =
+                FacetsCollectorManager.search(searcher, query, 10, new FacetsCollectorManager());
         // Over all dimensions in one go, as its documentation advises.
         Facets counts = new SortedSetDocValuesFacetCounts(state, found.facetsCollector());
         for (String category : CATEGORIES) {
@@ -124,7 +126,8 @@ final class BareLucene implements AutoCloseable {
         show(reader, highlighter, query, top);
     }
 
-    static void show(DirectoryReader reader, UnifiedHighlighter highlighter, Query query, TopDocs top) throws IOException {
+    static void show(DirectoryReader reader, UnifiedHighlighter highlighter, Query query, TopDocs top)
+            throws IOException {
         for (var hit : top.scoreDocs) {
             reader.storedFields().document(hit.doc).get("title");
         }

@@ -29,8 +29,8 @@ import org.apache.lucene.search.uhighlight.UnifiedHighlighter;
 import org.apache.lucene.store.FSDirectory;
 
 /**
- * The floor for filters: Lucene's own drill-sideways over sorted-set facets and ranges, with the query, the hits and the
- * excerpts of {@link BareLucene}.
+ * The floor for filters: Lucene's own drill-sideways over sorted-set facets and ranges, with the query, the hits and
+ * the excerpts of {@link BareLucene}.
  */
 final class BareSideways implements AutoCloseable {
     private static final int MOST_VALUES = 500;
@@ -53,7 +53,9 @@ final class BareSideways implements AutoCloseable {
             for (FilterBench.Word word : words) {
                 Document document = new Document();
                 BareLucene.addTexts(document, word.title(), word.body());
-                word.categories().forEach((field, values) -> values.forEach(value -> document.add(new SortedSetDocValuesFacetField(field, value.split("/")))));
+                word.categories()
+                        .forEach((field, values) -> values.forEach(
+                                value -> document.add(new SortedSetDocValuesFacetField(field, value.split("/")))));
                 word.numbers().forEach((field, number) -> {
                     document.add(new DoublePoint(field, number));
                     document.add(new DoubleDocValuesField(field, number));
@@ -67,10 +69,15 @@ final class BareSideways implements AutoCloseable {
         SortedSetDocValuesReaderState state = new DefaultSortedSetDocValuesReaderState(reader, config);
         sideways = new DrillSideways(searcher, config, state) {
             @Override
-            protected Facets buildFacetsResult(FacetsCollector drillDowns, FacetsCollector[] drillSideways, String[] dims) throws IOException {
+            protected Facets buildFacetsResult(
+                    FacetsCollector drillDowns, FacetsCollector[] drillSideways, String[] dims) throws IOException {
                 Map<String, Facets> each = new HashMap<>();
                 for (int i = 0; i < dims.length; i++) {
-                    each.put(dims[i], FilterBench.NUMBERS.contains(dims[i]) ? bars(dims[i], drillSideways[i]) : new SortedSetDocValuesFacetCounts(state, drillSideways[i]));
+                    each.put(
+                            dims[i],
+                            FilterBench.NUMBERS.contains(dims[i])
+                                    ? bars(dims[i], drillSideways[i])
+                                    : new SortedSetDocValuesFacetCounts(state, drillSideways[i]));
                 }
                 for (String field : FilterBench.NUMBERS) {
                     if (!each.containsKey(field)) {

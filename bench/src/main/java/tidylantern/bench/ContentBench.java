@@ -30,13 +30,13 @@ import org.apache.lucene.document.TextField;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.store.FSDirectory;
+import tidylantern.core.reference.WordNet;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import tidylantern.core.reference.WordNet;
 
 /**
- * 100,000 items of 1 kB: by push into a service with a heap of 512 MB, with visitors asking meanwhile, against plain JDBC
- * batches and a bare Lucene index; then the items table over them.
+ * 100,000 items of 1 kB: by push into a service with a heap of 512 MB, with visitors asking meanwhile, against plain
+ * JDBC batches and a bare Lucene index; then the items table over them.
  */
 final class ContentBench {
     private static final int ITEMS = 100_000;
@@ -45,7 +45,8 @@ final class ContentBench {
     private static final int ROUNDS = 12;
     private static final JsonMapper JSON = new JsonMapper();
     private static final String COLLECTION = "/api/owner/sites/big/collections/items";
-    private static final HttpClient CLIENT = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
+    private static final HttpClient CLIENT =
+            HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
 
     private ContentBench() {}
 
@@ -65,9 +66,16 @@ final class ContentBench {
         try (ServiceProcess process = new ServiceProcess(folder.resolve("service"), "-Xmx512m")) {
             String service = process.address();
             double pushed = push(service, lines);
-            System.out.printf(Locale.ROOT, "push over HTTP, heap of 512 MB:     %6.1f s   x %.2f%n", pushed, pushed / floor);
-            double again = seconds(() -> send(service, "PUT", COLLECTION + "/items", HttpRequest.BodyPublishers.ofFile(lines), "application/jsonl"));
-            System.out.printf(Locale.ROOT, "the same again, nothing changed:    %6.1f s   x %.2f%n", again, again / floor);
+            System.out.printf(
+                    Locale.ROOT, "push over HTTP, heap of 512 MB:     %6.1f s   x %.2f%n", pushed, pushed / floor);
+            double again = seconds(() -> send(
+                    service,
+                    "PUT",
+                    COLLECTION + "/items",
+                    HttpRequest.BodyPublishers.ofFile(lines),
+                    "application/jsonl"));
+            System.out.printf(
+                    Locale.ROOT, "the same again, nothing changed:    %6.1f s   x %.2f%n", again, again / floor);
             table(service);
         }
     }
@@ -76,7 +84,11 @@ final class ContentBench {
         WordNet.Entry entry = entries.get(n % entries.size());
         Map<String, Object> item = new LinkedHashMap<>();
         item.put("id", "item-%06d".formatted(n));
-        item.put("title", String.join(", ", entry.words()).substring(0, Math.min(60, String.join(", ", entry.words()).length())));
+        item.put(
+                "title",
+                String.join(", ", entry.words())
+                        .substring(
+                                0, Math.min(60, String.join(", ", entry.words()).length())));
         item.put("url", "/items/" + n);
         item.put("author", "Author " + n % 97);
         item.put("tags", List.of("Part %d/Group %d/Tag %d".formatted(n % 7, n % 49, n % 343), "Colour " + n % 11));
@@ -104,10 +116,14 @@ final class ContentBench {
     /** What nobody could leave out: each line parsed, kept in a table, and added to an index with words and stems. */
     private static double floor(Path folder, Path lines) throws Exception {
         return seconds(() -> {
-            Analyzer byField = new PerFieldAnalyzerWrapper(new StandardAnalyzer(), Map.of("title.stem", new EnglishAnalyzer(), "body.stem", new EnglishAnalyzer()));
-            try (Connection db = DriverManager.getConnection("jdbc:h2:" + folder.resolve("floor")); FSDirectory directory = FSDirectory.open(folder.resolve("floor-index"));
+            Analyzer byField = new PerFieldAnalyzerWrapper(
+                    new StandardAnalyzer(),
+                    Map.of("title.stem", new EnglishAnalyzer(), "body.stem", new EnglishAnalyzer()));
+            try (Connection db = DriverManager.getConnection("jdbc:h2:" + folder.resolve("floor"));
+                    FSDirectory directory = FSDirectory.open(folder.resolve("floor-index"));
                     IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(byField))) {
-                db.createStatement().execute("CREATE TABLE item (id VARCHAR(200) PRIMARY KEY, properties CHARACTER LARGE OBJECT)");
+                db.createStatement()
+                        .execute("CREATE TABLE item (id VARCHAR(200) PRIMARY KEY, properties CHARACTER LARGE OBJECT)");
                 db.setAutoCommit(false);
                 List<String> batch = new ArrayList<>();
                 for (String line : (Iterable<String>) Files.lines(lines)::iterator) {
@@ -145,24 +161,57 @@ final class ContentBench {
     }
 
     private static double push(String service, Path lines) throws Exception {
-        send(service, "POST", "/api/owner/sites", HttpRequest.BodyPublishers.ofString("{\"name\":\"Big\",\"address\":\"https://big.example\"}"), "application/json");
-        send(service, "PUT", COLLECTION, HttpRequest.BodyPublishers.ofString("{\"label\":\"Items\",\"language\":\"en\"}"), "application/json");
-        send(service, "PUT", COLLECTION + "/items", HttpRequest.BodyPublishers.ofString("{\"id\":\"first\",\"title\":\"The first\"}\n"), "application/jsonl");
-        send(service, "POST", "/api/owner/sites/big/searches", HttpRequest.BodyPublishers.ofString("{\"name\":\"Big\"}"), "application/json");
-        send(service, "POST", "/api/owner/searches/big/publish", HttpRequest.BodyPublishers.noBody(), "application/json");
+        send(
+                service,
+                "POST",
+                "/api/owner/sites",
+                HttpRequest.BodyPublishers.ofString("{\"name\":\"Big\",\"address\":\"https://big.example\"}"),
+                "application/json");
+        send(
+                service,
+                "PUT",
+                COLLECTION,
+                HttpRequest.BodyPublishers.ofString("{\"label\":\"Items\",\"language\":\"en\"}"),
+                "application/json");
+        send(
+                service,
+                "PUT",
+                COLLECTION + "/items",
+                HttpRequest.BodyPublishers.ofString("{\"id\":\"first\",\"title\":\"The first\"}\n"),
+                "application/jsonl");
+        send(
+                service,
+                "POST",
+                "/api/owner/sites/big/searches",
+                HttpRequest.BodyPublishers.ofString("{\"name\":\"Big\"}"),
+                "application/json");
+        send(
+                service,
+                "POST",
+                "/api/owner/searches/big/publish",
+                HttpRequest.BodyPublishers.noBody(),
+                "application/json");
         Timings meanwhile = new Timings();
         AtomicBoolean over = new AtomicBoolean();
         Thread visitor = Thread.ofPlatform().start(() -> {
             try {
                 while (!over.get()) {
-                    meanwhile.measure("a visitor's answer meanwhile", () -> send(service, "GET", "/api/public/searches/big/results?q=water", HttpRequest.BodyPublishers.noBody(), "application/json").path("total").asInt());
+                    meanwhile.measure("a visitor's answer meanwhile", () -> send(
+                                    service,
+                                    "GET",
+                                    "/api/public/searches/big/results?q=water",
+                                    HttpRequest.BodyPublishers.noBody(),
+                                    "application/json")
+                            .path("total")
+                            .asInt());
                     Thread.sleep(100);
                 }
             } catch (Exception failure) {
                 throw new IllegalStateException("a visitor was not answered during the push", failure);
             }
         });
-        double pushed = seconds(() -> send(service, "PUT", COLLECTION + "/items", HttpRequest.BodyPublishers.ofFile(lines), "application/jsonl"));
+        double pushed = seconds(() -> send(
+                service, "PUT", COLLECTION + "/items", HttpRequest.BodyPublishers.ofFile(lines), "application/jsonl"));
         over.set(true);
         visitor.join();
         meanwhile.print("a visitor's answer meanwhile");
@@ -187,20 +236,34 @@ final class ContentBench {
                 timings.forget();
             }
             for (Map.Entry<String, String> one : asked.entrySet()) {
-                timings.measure(one.getKey(), () -> send(service, "GET", COLLECTION + "/items?columns=author,tags,price&" + one.getValue(), HttpRequest.BodyPublishers.noBody(), "application/json").path("total").asInt());
+                timings.measure(one.getKey(), () -> send(
+                                service,
+                                "GET",
+                                COLLECTION + "/items?columns=author,tags,price&" + one.getValue(),
+                                HttpRequest.BodyPublishers.noBody(),
+                                "application/json")
+                        .path("total")
+                        .asInt());
             }
         }
         timings.print("first page by title");
     }
 
-    private static JsonNode send(String service, String method, String path, HttpRequest.BodyPublisher body, String type) throws IOException, InterruptedException {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path)).header("Authorization", "Bearer " + Service.KEY).header("Content-Type", type).method(method, body);
+    private static JsonNode send(
+            String service, String method, String path, HttpRequest.BodyPublisher body, String type)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path))
+                .header("Authorization", "Bearer " + Service.KEY)
+                .header("Content-Type", type)
+                .method(method, body);
         if (path.endsWith("/publish")) {
             request.header("If-Match", "\"1\"");
         }
-        HttpResponse<String> response = CLIENT.send(request.build(), HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+        HttpResponse<String> response =
+                CLIENT.send(request.build(), HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
         if (response.statusCode() >= 300) {
-            throw new IllegalStateException(method + " " + path + " gave " + response.statusCode() + ": " + response.body());
+            throw new IllegalStateException(
+                    method + " " + path + " gave " + response.statusCode() + ": " + response.body());
         }
         return JSON.readTree(response.body());
     }

@@ -4,12 +4,14 @@ import java.nio.file.Files;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import tidylantern.demo.DemoLoader;
 import tidylantern.demo.Quillhaven;
 import tools.jackson.databind.JsonNode;
 
-/** Live answers on the demo, letter by letter as visitors type: how long they are reckoned, and how long they take over HTTP. */
+/**
+ * Live answers on the demo, letter by letter as visitors type: how long they are reckoned, and how long they take over
+ * HTTP.
+ */
 final class DemoBench {
     private static final int ROUNDS = 6;
 
@@ -32,13 +34,20 @@ final class DemoBench {
                 for (String query : typed) {
                     timings.measure("live, over HTTP", () -> service.ask(DemoLoader.SEARCH, "live", query));
                     timings.measure("results, over HTTP", () -> service.ask(DemoLoader.SEARCH, "results", query));
-                    JsonNode live = service.send("GET", "/api/public/searches/" + DemoLoader.SEARCH + "/live?q=" + java.net.URLEncoder.encode(query, java.nio.charset.StandardCharsets.UTF_8), null, "application/json", "");
+                    JsonNode live = service.send(
+                            "GET",
+                            "/api/public/searches/" + DemoLoader.SEARCH + "/live?q="
+                                    + java.net.URLEncoder.encode(query, java.nio.charset.StandardCharsets.UTF_8),
+                            null,
+                            "application/json",
+                            "");
                     reckoned.add(live.path("tookMicros").asLong() / 1e3);
                 }
             }
             reckoned.sort(null);
-            System.out.printf("%d queries, letter by letter; a live answer is reckoned in %.2f ms at the median, %.2f ms at p95%n", typed.size(),
-                    reckoned.get(reckoned.size() / 2), reckoned.get(reckoned.size() * 95 / 100));
+            System.out.printf(
+                    "%d queries, letter by letter; a live answer is reckoned in %.2f ms at the median, %.2f ms at p95%n",
+                    typed.size(), reckoned.get(reckoned.size() / 2), reckoned.get(reckoned.size() * 95 / 100));
             timings.print("live, over HTTP");
         }
     }

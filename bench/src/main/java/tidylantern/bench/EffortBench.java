@@ -28,15 +28,19 @@ import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.reference.WordNet;
 
 /**
- * The dearest that somebody can ask: WordNet's nouns in their tree of 111,557 paths, the first answer after each push (as the
- * writer pays for it, before the new state is shown), and queries of mistyped words.
+ * The dearest that somebody can ask: WordNet's nouns in their tree of 111,557 paths, the first answer after each push
+ * (as the writer pays for it, before the new state is shown), and queries of mistyped words.
  */
 final class EffortBench {
     private static final int PUSHES = 5;
     private static final int ROUNDS_TO_WARM = 10;
     private static final int ROUNDS = 40;
     private static final String TREE = "tree";
-    private static final Collection NOUNS = new Collection(new CollectionKey("nouns"), "Nouns", "en", List.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT), field(TREE, FieldKind.CATEGORY)));
+    private static final Collection NOUNS = new Collection(
+            new CollectionKey("nouns"),
+            "Nouns",
+            "en",
+            List.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT), field(TREE, FieldKind.CATEGORY)));
     private static final SiteContent SITE = new SiteContent(List.of(NOUNS));
 
     private EffortBench() {}
@@ -46,7 +50,8 @@ final class EffortBench {
     }
 
     static void run() throws Exception {
-        List<WordNet.Entry> nouns = WordNet.entries().stream().filter(WordNet.Entry::noun).toList();
+        List<WordNet.Entry> nouns =
+                WordNet.entries().stream().filter(WordNet.Entry::noun).toList();
         SearchDesign plain = SearchDesign.firstFor("Nouns", SITE);
         SearchDesign withTree = plain.withFilters(List.of(Filter.of(TREE, "Tree", new FieldKey(TREE))));
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
@@ -54,9 +59,16 @@ final class EffortBench {
             SearchEngine engine = new SearchEngine(index);
             Timings timings = new Timings();
             for (int push = 0; push < PUSHES; push++) {
-                timings.measure("first answer after a push", () -> engine.answer(SITE, withTree, new VisitorQuery("", 1)).total());
-                timings.measure("the next", () -> engine.answer(SITE, withTree, new VisitorQuery("", 1)).total());
-                index.apply(List.of(item("new" + push, List.of("New " + push), "", List.of(List.of("entity", "thing " + push)))), List.of(), 2L + push);
+                timings.measure(
+                        "first answer after a push", () -> engine.answer(SITE, withTree, new VisitorQuery("", 1))
+                                .total());
+                timings.measure("the next", () -> engine.answer(SITE, withTree, new VisitorQuery("", 1))
+                        .total());
+                index.apply(
+                        List.of(item(
+                                "new" + push, List.of("New " + push), "", List.of(List.of("entity", "thing " + push)))),
+                        List.of(),
+                        2L + push);
             }
             timings.print("the next");
             mistyped(engine, plain, nouns);
@@ -65,7 +77,10 @@ final class EffortBench {
     }
 
     private static void mistyped(SearchEngine engine, SearchDesign design, List<WordNet.Entry> nouns) throws Exception {
-        List<String> words = nouns.stream().map(noun -> noun.words().getFirst()).filter(word -> word.matches("[a-z]{8,12}")).toList();
+        List<String> words = nouns.stream()
+                .map(noun -> noun.words().getFirst())
+                .filter(word -> word.matches("[a-z]{8,12}"))
+                .toList();
         Random random = new Random(3);
         Timings timings = new Timings();
         for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
@@ -73,18 +88,33 @@ final class EffortBench {
                 timings.forget();
             }
             for (int many : new int[] {1, 2, VisitorQuery.MOST_WORDS}) {
-                String query = IntStream.range(0, many).mapToObj(n -> bent(words.get(random.nextInt(words.size())), random)).collect(Collectors.joining(" "));
-                timings.measure(many + " mistyped", () -> engine.answer(SITE, design, new VisitorQuery(query, 1)).total());
+                String query = IntStream.range(0, many)
+                        .mapToObj(n -> bent(words.get(random.nextInt(words.size())), random))
+                        .collect(Collectors.joining(" "));
+                timings.measure(many + " mistyped", () -> engine.answer(SITE, design, new VisitorQuery(query, 1))
+                        .total());
             }
         }
         timings.print("1 mistyped");
     }
 
     /** Names of two words written as one, and words that are written as one written as two. */
-    private static void writtenOtherwise(SearchEngine engine, SearchDesign design, List<WordNet.Entry> nouns) throws Exception {
-        List<String> together = nouns.stream().flatMap(noun -> noun.words().stream()).filter(word -> word.matches("[a-z]{3,} [a-z]{3,}")).map(word -> word.replace(" ", "")).toList();
-        List<String> single = nouns.stream().flatMap(noun -> noun.words().stream()).filter(word -> word.matches("[a-z]{8,12}")).toList();
-        List<String> apart = nouns.stream().flatMap(noun -> noun.words().stream()).filter(word -> word.matches("[a-z]{8,12}")).map(word -> word.substring(0, 4) + " " + word.substring(4)).toList();
+    private static void writtenOtherwise(SearchEngine engine, SearchDesign design, List<WordNet.Entry> nouns)
+            throws Exception {
+        List<String> together = nouns.stream()
+                .flatMap(noun -> noun.words().stream())
+                .filter(word -> word.matches("[a-z]{3,} [a-z]{3,}"))
+                .map(word -> word.replace(" ", ""))
+                .toList();
+        List<String> single = nouns.stream()
+                .flatMap(noun -> noun.words().stream())
+                .filter(word -> word.matches("[a-z]{8,12}"))
+                .toList();
+        List<String> apart = nouns.stream()
+                .flatMap(noun -> noun.words().stream())
+                .filter(word -> word.matches("[a-z]{8,12}"))
+                .map(word -> word.substring(0, 4) + " " + word.substring(4))
+                .toList();
         Random random = new Random(5);
         Timings timings = new Timings();
         for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
@@ -100,12 +130,16 @@ final class EffortBench {
         timings.print("1 as they are");
     }
 
-    private static void measure(Timings timings, String name, SearchEngine engine, SearchDesign design, String query) throws Exception {
-        timings.measure(name, () -> engine.answer(SITE, design, new VisitorQuery(query, 1)).total());
+    private static void measure(Timings timings, String name, SearchEngine engine, SearchDesign design, String query)
+            throws Exception {
+        timings.measure(name, () -> engine.answer(SITE, design, new VisitorQuery(query, 1))
+                .total());
     }
 
     private static String some(List<String> words, int many, Random random) {
-        return IntStream.range(0, many).mapToObj(n -> words.get(random.nextInt(words.size()))).collect(Collectors.joining(" "));
+        return IntStream.range(0, many)
+                .mapToObj(n -> words.get(random.nextInt(words.size())))
+                .collect(Collectors.joining(" "));
     }
 
     private static String bent(String word, Random random) {
@@ -127,14 +161,18 @@ final class EffortBench {
         return index;
     }
 
-    private static SiteIndex.Changed item(String id, List<String> title, String body, List<List<String>> tree) throws ItemRefused {
-        return new SiteIndex.Changed(new ItemReader(NOUNS).read(new ItemId(id), Map.of("title", title, "body", body, TREE, tree)), "en");
+    private static SiteIndex.Changed item(String id, List<String> title, String body, List<List<String>> tree)
+            throws ItemRefused {
+        return new SiteIndex.Changed(
+                new ItemReader(NOUNS).read(new ItemId(id), Map.of("title", title, "body", body, TREE, tree)), "en");
     }
 
-    private static void paths(WordNet.Entry noun, List<String> below, Map<String, WordNet.Entry> byId, List<List<String>> found) {
+    private static void paths(
+            WordNet.Entry noun, List<String> below, Map<String, WordNet.Entry> byId, List<List<String>> found) {
         List<String> here = new ArrayList<>(below);
         here.addFirst(noun.words().getFirst());
-        List<WordNet.Entry> above = noun.above().stream().map(byId::get).filter(Objects::nonNull).toList();
+        List<WordNet.Entry> above =
+                noun.above().stream().map(byId::get).filter(Objects::nonNull).toList();
         if (above.isEmpty()) {
             found.add(here);
         }

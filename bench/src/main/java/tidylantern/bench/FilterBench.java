@@ -27,8 +27,8 @@ import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.reference.WordNet;
 
 /**
- * WordNet's entries under eight filters, three of them set: the noun tree of over 80,000 values, five flat ones, two ranges.
- * Whole answers of the core beside Lucene's own drill-sideways, interleaved in one run.
+ * WordNet's entries under eight filters, three of them set: the noun tree of over 80,000 values, five flat ones, two
+ * ranges. Whole answers of the core beside Lucene's own drill-sideways, interleaved in one run.
  */
 final class FilterBench {
     static final String TREE = "tree";
@@ -38,14 +38,23 @@ final class FilterBench {
     static final double BAR = 20;
     private static final int ROUNDS_TO_WARM = 1;
     private static final int ROUNDS = 3;
-    private static final Collection WORDS = new Collection(new CollectionKey("words"), "Words", "en", Stream.of(Stream.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT)),
-            CATEGORIES.stream().map(key -> field(key, FieldKind.CATEGORY)), NUMBERS.stream().map(key -> field(key, FieldKind.NUMBER))).flatMap(fields -> fields).toList());
+    private static final Collection WORDS = new Collection(
+            new CollectionKey("words"),
+            "Words",
+            "en",
+            Stream.of(
+                            Stream.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT)),
+                            CATEGORIES.stream().map(key -> field(key, FieldKind.CATEGORY)),
+                            NUMBERS.stream().map(key -> field(key, FieldKind.NUMBER)))
+                    .flatMap(fields -> fields)
+                    .toList());
     private static final SiteContent SITE = new SiteContent(List.of(WORDS));
 
     private FilterBench() {}
 
     /** An entry with what it is filtered by. */
-    record Word(String id, String title, String body, Map<String, List<String>> categories, Map<String, Double> numbers) {}
+    record Word(
+            String id, String title, String body, Map<String, List<String>> categories, Map<String, Double> numbers) {}
 
     /** What is set: values of two filters, any of which is enough, and one range. */
     record Set(Map<String, List<String>> values, String number, double from, double to) {}
@@ -59,15 +68,31 @@ final class FilterBench {
         Map<String, WordNet.Entry> byId = new HashMap<>();
         entries.forEach(entry -> byId.put(entry.id(), entry));
         List<Word> words = entries.stream().map(entry -> word(entry, byId)).toList();
-        Set set = new Set(Map.of("file", List.of("03", "05", "06", "15", "18"), "initial", Stream.iterate('a', c -> c <= 'p', c -> (char) (c + 1)).map(String::valueOf).toList()), "letters", 4, 14);
+        Set set = new Set(
+                Map.of(
+                        "file",
+                        List.of("03", "05", "06", "15", "18"),
+                        "initial",
+                        Stream.iterate('a', c -> c <= 'p', c -> (char) (c + 1))
+                                .map(String::valueOf)
+                                .toList()),
+                "letters",
+                4,
+                14);
         SearchDesign plain = SearchDesign.firstFor("Words", SITE);
-        SearchDesign design = plain.withWords(Words.standard().withWeights(List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1))).withTypos(new Words.Typos(false, true))
-                .withHelp(new Help(false, false, false, List.of()))).withFilters(Stream.concat(CATEGORIES.stream(), NUMBERS.stream()).map(key -> Filter.of(key, key, new FieldKey(key))).toList());
+        SearchDesign design = plain.withWords(Words.standard()
+                        .withWeights(List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1)))
+                        .withTypos(new Words.Typos(false, true))
+                        .withHelp(new Help(false, false, false, List.of())))
+                .withFilters(Stream.concat(CATEGORIES.stream(), NUMBERS.stream())
+                        .map(key -> Filter.of(key, key, new FieldKey(key)))
+                        .toList());
         Map<String, List<String>> asked = new HashMap<>(set.values());
         asked.put(set.number(), List.of((int) set.from() + ".." + (int) set.to()));
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
         List<String> queries = WordNetQueries.of(entries);
-        try (SiteIndex index = indexed(folder.resolve("core"), words); BareSideways lucene = new BareSideways(folder.resolve("bare"), words, set)) {
+        try (SiteIndex index = indexed(folder.resolve("core"), words);
+                BareSideways lucene = new BareSideways(folder.resolve("bare"), words, set)) {
             SearchEngine engine = new SearchEngine(index);
             System.out.printf("%,d entries, %d queries under 8 filters, 3 of them set%n", words.size(), queries.size());
             Timings timings = new Timings();
@@ -79,8 +104,12 @@ final class FilterBench {
                 }
                 for (String query : queries) {
                     theirs += timings.measure("bare Lucene drill-sideways", () -> lucene.answer(query));
-                    ours += timings.measure("core, 8 filters", () -> engine.answer(SITE, design, new VisitorQuery(query, 1, asked)).total());
-                    timings.measure("core, without filters", () -> engine.answer(SITE, design.withFilters(List.of()), new VisitorQuery(query, 1)).total());
+                    ours += timings.measure(
+                            "core, 8 filters", () -> engine.answer(SITE, design, new VisitorQuery(query, 1, asked))
+                                    .total());
+                    timings.measure("core, without filters", () -> engine.answer(
+                                    SITE, design.withFilters(List.of()), new VisitorQuery(query, 1))
+                            .total());
                 }
             }
             System.out.printf("found in all: bare %,d, core %,d (their words end in other places)%n", theirs, ours);
@@ -90,12 +119,27 @@ final class FilterBench {
 
     private static Word word(WordNet.Entry entry, Map<String, WordNet.Entry> byId) {
         String name = entry.words().getFirst().toLowerCase(java.util.Locale.ROOT);
-        Map<String, List<String>> categories = new HashMap<>(Map.of("part", List.of(entry.part()), "file", List.of(entry.file()), "initial", List.of(letter(name.charAt(0))),
-                "ending", List.of(letter(name.charAt(name.length() - 1))), "names", List.of(entry.words().size() + " names")));
+        Map<String, List<String>> categories = new HashMap<>(Map.of(
+                "part",
+                List.of(entry.part()),
+                "file",
+                List.of(entry.file()),
+                "initial",
+                List.of(letter(name.charAt(0))),
+                "ending",
+                List.of(letter(name.charAt(name.length() - 1))),
+                "names",
+                List.of(entry.words().size() + " names")));
         if (entry.noun()) {
             categories.put(TREE, paths(entry, byId));
         }
-        return new Word(entry.id(), String.join(", ", entry.words()), entry.gloss(), categories, Map.of("letters", (double) name.length(), "gloss", (double) entry.gloss().length()));
+        return new Word(
+                entry.id(),
+                String.join(", ", entry.words()),
+                entry.gloss(),
+                categories,
+                Map.of("letters", (double) name.length(), "gloss", (double)
+                        entry.gloss().length()));
     }
 
     private static String letter(char c) {
@@ -105,7 +149,12 @@ final class FilterBench {
     /** From the one most general noun down to the entry, in every way there is. */
     private static List<String> paths(WordNet.Entry entry, Map<String, WordNet.Entry> byId) {
         String name = entry.words().getFirst().replace('/', ' ') + " " + entry.id();
-        return entry.above().isEmpty() ? List.of(name) : entry.above().stream().flatMap(id -> paths(Objects.requireNonNull(byId.get(id)), byId).stream()).map(above -> above + "/" + name).toList();
+        return entry.above().isEmpty()
+                ? List.of(name)
+                : entry.above().stream()
+                        .flatMap(id -> paths(Objects.requireNonNull(byId.get(id)), byId).stream())
+                        .map(above -> above + "/" + name)
+                        .toList();
     }
 
     private static SiteIndex indexed(Path folder, List<Word> words) throws Exception {

@@ -21,30 +21,50 @@ final class Service implements AutoCloseable {
     private static final JsonMapper JSON = new JsonMapper();
 
     private final ConfigurableApplicationContext context;
-    private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
+    private final HttpClient client =
+            HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
 
     Service(Path data) {
-        context = new SpringApplicationBuilder(TidyLantern.class).run("--server.port=0", "--tidy-lantern.data=" + data, "--tidy-lantern.access-key=" + KEY, "--tidy-lantern.answers-per-second=0", "--logging.level.tidylantern=warn");
+        context = new SpringApplicationBuilder(TidyLantern.class)
+                .run(
+                        "--server.port=0",
+                        "--tidy-lantern.data=" + data,
+                        "--tidy-lantern.access-key=" + KEY,
+                        "--tidy-lantern.answers-per-second=0",
+                        "--logging.level.tidylantern=warn");
     }
 
     String address() {
         return "http://localhost:" + context.getEnvironment().getProperty("local.server.port");
     }
 
-    JsonNode send(String method, String path, @Nullable String body, String type, String ifMatch) throws IOException, InterruptedException {
-        HttpRequest request = HttpRequest.newBuilder(URI.create(address() + path)).header("Authorization", "Bearer " + KEY).header("Content-Type", type).header("If-Match", ifMatch)
-                .method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body)).build();
+    JsonNode send(String method, String path, @Nullable String body, String type, String ifMatch)
+            throws IOException, InterruptedException {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address() + path))
+                .header("Authorization", "Bearer " + KEY)
+                .header("Content-Type", type)
+                .header("If-Match", ifMatch)
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body))
+                .build();
         HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
         if (response.statusCode() >= 300) {
-            throw new IllegalStateException(method + " " + path + " gave " + response.statusCode() + ": " + response.body());
+            throw new IllegalStateException(
+                    method + " " + path + " gave " + response.statusCode() + ": " + response.body());
         }
         return JSON.readTree(response.body());
     }
 
     /** Asks as a visitor's browser does; the total of what was found. */
     int ask(String search, String what, String query) throws IOException, InterruptedException {
-        HttpRequest request = HttpRequest.newBuilder(URI.create(address() + "/api/public/searches/" + search + "/" + what + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8))).build();
-        return JSON.readTree(client.send(request, HttpResponse.BodyHandlers.ofString()).body()).path("total").asInt();
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address() + "/api/public/searches/" + search + "/"
+                        + what + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8)))
+                .build();
+        return JSON.readTree(client.send(request, HttpResponse.BodyHandlers.ofString())
+                        .body())
+                .path("total")
+                .asInt();
     }
 
     @Override

@@ -24,10 +24,17 @@ final class ServiceProcess implements AutoCloseable {
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
-        List<String> command = new ArrayList<>(List.of(ProcessHandle.current().info().command().orElseThrow(), "--enable-native-access=ALL-UNNAMED"));
+        List<String> command = new ArrayList<>(
+                List.of(ProcessHandle.current().info().command().orElseThrow(), "--enable-native-access=ALL-UNNAMED"));
         command.addAll(List.of(javaOptions));
         try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("server/target"), "server-*-exec.jar")) {
-            command.addAll(List.of("-jar", jars.iterator().next().toString(), "--server.port=" + port, "--tidy-lantern.data=" + data, "--tidy-lantern.access-key=" + Service.KEY, "--tidy-lantern.answers-per-second=0"));
+            command.addAll(List.of(
+                    "-jar",
+                    jars.iterator().next().toString(),
+                    "--server.port=" + port,
+                    "--tidy-lantern.data=" + data,
+                    "--tidy-lantern.access-key=" + Service.KEY,
+                    "--tidy-lantern.answers-per-second=0"));
         }
         process = new ProcessBuilder(command).redirectErrorStream(true).start();
         BufferedReader output = process.inputReader(StandardCharsets.UTF_8);

@@ -29,7 +29,8 @@ final class Timings {
 
     /** The value at p (N + 1), between its neighbours (NIST/SEMATECH e-Handbook, 7.2.6.2); milliseconds. */
     double percentile(String contestant, double p) {
-        List<Long> sorted = nanos.getOrDefault(contestant, List.of()).stream().sorted().toList();
+        List<Long> sorted =
+                nanos.getOrDefault(contestant, List.of()).stream().sorted().toList();
         double place = Math.clamp(p * (sorted.size() + 1), 1, sorted.size());
         int below = (int) place;
         long low = sorted.get(below - 1);
@@ -39,11 +40,27 @@ final class Timings {
 
     /** A line a contestant: median, p95, and how many times the floor's they are. */
     void print(String floor) {
-        System.out.printf(Locale.ROOT, "%-34s %10s %10s %9s %9s %8s%n", "", "median ms", "p95 ms", "x median", "x p95", "answers");
+        System.out.printf(
+                Locale.ROOT,
+                "%-34s %10s %10s %9s %9s %8s%n",
+                "",
+                "median ms",
+                "p95 ms",
+                "x median",
+                "x p95",
+                "answers");
         for (Map.Entry<String, List<Long>> one : nanos.entrySet()) {
             double median = percentile(one.getKey(), .5);
             double high = percentile(one.getKey(), .95);
-            System.out.printf(Locale.ROOT, "%-34s %10.3f %10.3f %9.2f %9.2f %8d%n", one.getKey(), median, high, median / percentile(floor, .5), high / percentile(floor, .95), one.getValue().size());
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-34s %10.3f %10.3f %9.2f %9.2f %8d%n",
+                    one.getKey(),
+                    median,
+                    high,
+                    median / percentile(floor, .5),
+                    high / percentile(floor, .95),
+                    one.getValue().size());
         }
     }
 }

@@ -9,7 +9,9 @@ import tidylantern.demo.DemoLoader;
 import tidylantern.demo.Quillhaven;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A hundred trials of the demo on draft and live version, run after every change of a weight, as the workbench does. */
+/**
+ * A hundred trials of the demo on draft and live version, run after every change of a weight, as the workbench does.
+ */
 final class TrialsBench {
     private static final int TRIALS = 100;
     private static final int CHANGES = 24;
@@ -26,19 +28,43 @@ final class TrialsBench {
     private static void measure(Service service) throws Exception {
         String search = "/api/owner/searches/" + DemoLoader.SEARCH;
         List<Quillhaven.Expected> expected = Quillhaven.expected();
-        for (int i = service.send("GET", search + "/trials", null, "application/json", "").path("outcomes").size(); i < TRIALS; i++) {
+        for (int i = service.send("GET", search + "/trials", null, "application/json", "")
+                        .path("outcomes")
+                        .size();
+                i < TRIALS;
+                i++) {
             Quillhaven.Expected one = expected.get(i % expected.size());
-            String query = i < expected.size() ? one.query() : one.query().split(" ")[0] + " " + expected.get((i * 7) % expected.size()).query();
-            service.send("POST", search + "/trials", "{\"query\":\"%s\",\"expects\":\"at-least\",\"number\":1}".formatted(query), "application/json", "");
+            String query = i < expected.size()
+                    ? one.query()
+                    : one.query().split(" ")[0] + " "
+                            + expected.get((i * 7) % expected.size()).query();
+            service.send(
+                    "POST",
+                    search + "/trials",
+                    "{\"query\":\"%s\",\"expects\":\"at-least\",\"number\":1}".formatted(query),
+                    "application/json",
+                    "");
         }
         List<Double> took = new ArrayList<>();
         ObjectNode design = (ObjectNode) service.send("GET", search + "/draft", null, "application/json", "");
         for (int change = 0; change < CHANGES; change++) {
             ((ObjectNode) design.path("words").path("weights").path(0)).put("weight", 1 + change % 9);
             service.send("PUT", search + "/draft", design.toString(), "application/json", "\"" + (2 + change) + "\"");
-            took.add(service.send("GET", search + "/trials", null, "application/json", "").path("tookMicros").asLong() / 1e3);
+            took.add(service.send("GET", search + "/trials", null, "application/json", "")
+                            .path("tookMicros")
+                            .asLong()
+                    / 1e3);
         }
-        System.out.printf(Locale.ROOT, "%d trials after a change: the first time %.0f ms; of the last %d, %.0f ms at the median, %.0f ms at most%n", TRIALS, took.getFirst(), CHANGES / 2,
-                took.subList(CHANGES / 2, CHANGES).stream().sorted().toList().get(CHANGES / 4), took.subList(CHANGES / 2, CHANGES).stream().mapToDouble(one -> one).max().orElse(0));
+        System.out.printf(
+                Locale.ROOT,
+                "%d trials after a change: the first time %.0f ms; of the last %d, %.0f ms at the median, %.0f ms at most%n",
+                TRIALS,
+                took.getFirst(),
+                CHANGES / 2,
+                took.subList(CHANGES / 2, CHANGES).stream().sorted().toList().get(CHANGES / 4),
+                took.subList(CHANGES / 2, CHANGES).stream()
+                        .mapToDouble(one -> one)
+                        .max()
+                        .orElse(0));
     }
 }

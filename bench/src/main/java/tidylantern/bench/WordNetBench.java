@@ -25,44 +25,65 @@ import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
-import tools.jackson.databind.json.JsonMapper;
 import tidylantern.core.reference.WordNet;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
- * A fixed list of queries over WordNet's 117,659 entries: through the core with typos off and on, as live results, through
- * HTTP, and through bare Lucene doing the same work without typos, interleaved in one run.
+ * A fixed list of queries over WordNet's 117,659 entries: through the core with typos off and on, as live results,
+ * through HTTP, and through bare Lucene doing the same work without typos, interleaved in one run.
  */
 final class WordNetBench {
     private static final int ROUNDS_TO_WARM = 1;
     private static final int ROUNDS = 3;
     private static final int WORDS_OF_A_PAGE = 400;
     private static final List<FieldKey> CATEGORIES = List.of(new FieldKey("part"), new FieldKey("file"));
-    private static final Collection WORDS = new Collection(new CollectionKey("words"), "Words", "en", List.of(new Field(FieldKey.TITLE, FieldKind.TEXT, "title", "Title"),
-            new Field(FieldKey.BODY, FieldKind.TEXT, "body", "Body"), new Field(CATEGORIES.get(0), FieldKind.CATEGORY, "part", "Part"), new Field(CATEGORIES.get(1), FieldKind.CATEGORY, "file", "File")));
+    private static final Collection WORDS = new Collection(
+            new CollectionKey("words"),
+            "Words",
+            "en",
+            List.of(
+                    new Field(FieldKey.TITLE, FieldKind.TEXT, "title", "Title"),
+                    new Field(FieldKey.BODY, FieldKind.TEXT, "body", "Body"),
+                    new Field(CATEGORIES.get(0), FieldKind.CATEGORY, "part", "Part"),
+                    new Field(CATEGORIES.get(1), FieldKind.CATEGORY, "file", "File")));
     private static final SiteContent SITE = new SiteContent(List.of(WORDS));
-    private static final List<FieldWeight> WEIGHTS = List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1));
+    private static final List<FieldWeight> WEIGHTS =
+            List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1));
     /** As the product begins, with completions, 'did you mean' and see also. */
-    private static final SearchDesign HELPING = SearchDesign.firstFor("Words", SITE).withWords(Words.standard().withWeights(WEIGHTS));
+    private static final SearchDesign HELPING =
+            SearchDesign.firstFor("Words", SITE).withWords(Words.standard().withWeights(WEIGHTS));
     /** The floor offers no help, so beside it none is made. */
-    private static final SearchDesign FORGIVING = HELPING.withWords(HELPING.words().withHelp(new Help(false, false, false, List.of())));
-    private static final SearchDesign EXACT = FORGIVING.withWords(FORGIVING.words().withTypos(new Words.Typos(false, true)));
+    private static final SearchDesign FORGIVING =
+            HELPING.withWords(HELPING.words().withHelp(new Help(false, false, false, List.of())));
+
+    private static final SearchDesign EXACT =
+            FORGIVING.withWords(FORGIVING.words().withTypos(new Words.Typos(false, true)));
 
     private WordNetBench() {}
 
     /** With filters over the two categories, so that they are counted. */
     private static SearchDesign counting(SearchDesign design) {
-        return design.withFilters(CATEGORIES.stream().map(field -> Filter.of(field.value(), field.value(), field)).toList());
+        return design.withFilters(CATEGORIES.stream()
+                .map(field -> Filter.of(field.value(), field.value(), field))
+                .toList());
     }
 
     static void run() throws Exception {
         List<WordNet.Entry> entries = WordNet.entries();
         List<String> queries = WordNetQueries.of(entries);
-        List<BareLucene.Page> pages = entries.stream().map(entry -> new BareLucene.Page(entry.id(), String.join(", ", entry.words()), entry.gloss(), entry.part(), entry.file())).toList();
+        List<BareLucene.Page> pages = entries.stream()
+                .map(entry -> new BareLucene.Page(
+                        entry.id(), String.join(", ", entry.words()), entry.gloss(), entry.part(), entry.file()))
+                .toList();
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
         long begun = System.nanoTime();
-        try (SiteIndex index = indexed(folder.resolve("core"), pages); BareLucene lucene = new BareLucene(folder.resolve("bare"), pages); Service service = new Service(folder.resolve("service"))) {
+        try (SiteIndex index = indexed(folder.resolve("core"), pages);
+                BareLucene lucene = new BareLucene(folder.resolve("bare"), pages);
+                Service service = new Service(folder.resolve("service"))) {
             String search = pushed(service, pages);
-            System.out.printf("%,d entries, %d queries, a tenth mistyped; prepared in %d s%n", entries.size(), queries.size(), (System.nanoTime() - begun) / 1_000_000_000);
+            System.out.printf(
+                    "%,d entries, %d queries, a tenth mistyped; prepared in %d s%n",
+                    entries.size(), queries.size(), (System.nanoTime() - begun) / 1_000_000_000);
             SearchEngine engine = new SearchEngine(index);
             Timings timings = new Timings();
             for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
@@ -72,10 +93,14 @@ final class WordNetBench {
                 for (String query : queries) {
                     VisitorQuery asked = new VisitorQuery(query, 1);
                     timings.measure("bare Lucene, no typos", () -> lucene.answer(query));
-                    timings.measure("core, no typos", () -> engine.answer(SITE, counting(EXACT), asked).total());
-                    timings.measure("core, typos forgiven", () -> engine.answer(SITE, counting(FORGIVING), asked).total());
-                    timings.measure("core, with all help", () -> engine.answer(SITE, counting(HELPING), asked).total());
-                    timings.measure("core, live results", () -> engine.live(SITE, HELPING, asked).total());
+                    timings.measure("core, no typos", () -> engine.answer(SITE, counting(EXACT), asked)
+                            .total());
+                    timings.measure("core, typos forgiven", () -> engine.answer(SITE, counting(FORGIVING), asked)
+                            .total());
+                    timings.measure("core, with all help", () -> engine.answer(SITE, counting(HELPING), asked)
+                            .total());
+                    timings.measure("core, live results", () -> engine.live(SITE, HELPING, asked)
+                            .total());
                     timings.measure("HTTP, results, all help", () -> service.ask(search, "results", query));
                 }
             }
@@ -84,7 +109,10 @@ final class WordNetBench {
         excerpts(entries, folder);
     }
 
-    /** Excerpts over texts as long as a page: what showing ten hits adds to finding them, here and with the unified highlighter. */
+    /**
+     * Excerpts over texts as long as a page: what showing ten hits adds to finding them, here and with the unified
+     * highlighter.
+     */
     private static void excerpts(List<WordNet.Entry> entries, Path folder) throws Exception {
         List<BareLucene.Page> pages = new ArrayList<>();
         StringBuilder text = new StringBuilder();
@@ -93,13 +121,15 @@ final class WordNetBench {
             text.append(entry.gloss()).append(". ");
             words += entry.gloss().split("\\s+").length;
             if (words >= WORDS_OF_A_PAGE) {
-                pages.add(new BareLucene.Page(entry.id(), String.join(", ", entry.words()), text.toString(), entry.part(), entry.file()));
+                pages.add(new BareLucene.Page(
+                        entry.id(), String.join(", ", entry.words()), text.toString(), entry.part(), entry.file()));
                 text.setLength(0);
                 words = 0;
             }
         }
         List<String> queries = WordNetQueries.of(entries);
-        try (SiteIndex index = indexed(folder.resolve("pages"), pages); BareLucene lucene = new BareLucene(folder.resolve("bare-pages"), pages)) {
+        try (SiteIndex index = indexed(folder.resolve("pages"), pages);
+                BareLucene lucene = new BareLucene(folder.resolve("bare-pages"), pages)) {
             SearchEngine engine = new SearchEngine(index);
             Timings timings = new Timings();
             for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
@@ -109,16 +139,26 @@ final class WordNetBench {
                 for (String query : queries) {
                     timings.measure("bare Lucene, found", () -> lucene.find(query));
                     timings.measure("bare Lucene, found and shown", () -> lucene.findAndShow(query));
-                    timings.measure("core, found", () -> engine.ranking(SITE, EXACT, query, 10, Set.of(), false).total());
-                    timings.measure("core, found and shown", () -> engine.answer(SITE, EXACT, new VisitorQuery(query, 1)).total());
+                    timings.measure("core, found", () -> engine.ranking(SITE, EXACT, query, 10, Set.of(), false)
+                            .total());
+                    timings.measure(
+                            "core, found and shown", () -> engine.answer(SITE, EXACT, new VisitorQuery(query, 1))
+                                    .total());
                 }
             }
             System.out.printf("%,d pages of %d words%n", pages.size(), WORDS_OF_A_PAGE);
             timings.print("bare Lucene, found and shown");
             for (double p : new double[] {.5, .95}) {
-                double theirs = timings.percentile("bare Lucene, found and shown", p) - timings.percentile("bare Lucene, found", p);
+                double theirs = timings.percentile("bare Lucene, found and shown", p)
+                        - timings.percentile("bare Lucene, found", p);
                 double ours = timings.percentile("core, found and shown", p) - timings.percentile("core, found", p);
-                System.out.printf(Locale.ROOT, "excerpts of ten hits at the %.0fth percentile: unified highlighter %.3f ms, core %.3f ms, %.2f times%n", p * 100, theirs, ours, ours / theirs);
+                System.out.printf(
+                        Locale.ROOT,
+                        "excerpts of ten hits at the %.0fth percentile: unified highlighter %.3f ms, core %.3f ms, %.2f times%n",
+                        p * 100,
+                        theirs,
+                        ours,
+                        ours / theirs);
             }
         }
     }
@@ -128,7 +168,9 @@ final class WordNetBench {
         ItemReader reader = new ItemReader(WORDS);
         List<SiteIndex.Changed> batch = new ArrayList<>();
         for (BareLucene.Page page : pages) {
-            Item item = reader.read(new ItemId(page.id()), Map.of("title", page.title(), "body", page.body(), "part", page.part(), "file", page.file()));
+            Item item = reader.read(
+                    new ItemId(page.id()),
+                    Map.of("title", page.title(), "body", page.body(), "part", page.part(), "file", page.file()));
             batch.add(new SiteIndex.Changed(item, "en"));
             if (batch.size() == 1_000) {
                 index.add(batch);
@@ -141,7 +183,12 @@ final class WordNetBench {
 
     private static String pushed(Service service, List<BareLucene.Page> pages) throws Exception {
         JsonMapper json = new JsonMapper();
-        service.send("POST", "/api/owner/sites", "{\"name\":\"WordNet\",\"address\":\"https://wordnet.example\"}", "application/json", "");
+        service.send(
+                "POST",
+                "/api/owner/sites",
+                "{\"name\":\"WordNet\",\"address\":\"https://wordnet.example\"}",
+                "application/json",
+                "");
         String collection = "/api/owner/sites/wordnet/collections/words";
         service.send("PUT", collection, "{\"label\":\"Words\",\"language\":\"en\"}", "application/json", "");
         StringBuilder lines = new StringBuilder();
@@ -155,7 +202,8 @@ final class WordNetBench {
         long begun = System.nanoTime();
         service.send("PUT", collection + "/items", lines.toString(), "application/jsonl", "");
         System.out.printf("pushed over HTTP in %.1f s%n", (System.nanoTime() - begun) / 1e9);
-        var made = service.send("POST", "/api/owner/sites/wordnet/searches", "{\"name\":\"Words\"}", "application/json", "");
+        var made = service.send(
+                "POST", "/api/owner/sites/wordnet/searches", "{\"name\":\"Words\"}", "application/json", "");
         String key = made.path("key").asString();
         service.send("POST", "/api/owner/searches/" + key + "/publish", "", "application/json", "\"1\"");
         return key;

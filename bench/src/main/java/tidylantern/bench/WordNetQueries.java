@@ -18,7 +18,10 @@ final class WordNetQueries {
         for (int i = 0, n = 0; i < entries.size(); i += 1_200, n++) {
             String word = entries.get(i).words().getFirst();
             queries.add(word);
-            List<String> gloss = Arrays.stream(entries.get(i).gloss().split("[^\\p{L}]+")).filter(w -> w.length() >= 5).limit(2).toList();
+            List<String> gloss = Arrays.stream(entries.get(i).gloss().split("[^\\p{L}]+"))
+                    .filter(w -> w.length() >= 5)
+                    .limit(2)
+                    .toList();
             queries.add(String.join(" ", gloss.isEmpty() ? List.of(word) : gloss));
             queries.add(word.substring(0, Math.max(2, word.length() * 2 / 3)));
             if (n % 3 == 0 && word.length() > 5) {

@@ -10,32 +10,60 @@ import org.junit.jupiter.api.Test;
 
 /** The dependency rules of docs/architecture.md, as far as they are the core's. */
 class ArchitectureTest {
-    private static final JavaClasses CORE = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tidylantern.core");
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("tidylantern.core");
 
     @Test
     void coreKnowsNothingOutsideTheJdkAndLucene() {
-        classes().should().onlyDependOnClassesThat()
-                .resideInAnyPackage("tidylantern.core..", "java..", "org.apache.lucene..", "org.tartarus.snowball..", "org.jspecify..").check(CORE);
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                        "tidylantern.core..",
+                        "java..",
+                        "org.apache.lucene..",
+                        "org.tartarus.snowball..",
+                        "org.jspecify..")
+                .check(CORE);
     }
 
     @Test
     void packagesPointOneWay() {
-        layeredArchitecture().consideringOnlyDependenciesInLayers()
-                .layer("content").definedBy("tidylantern.core.content..")
-                .layer("design").definedBy("tidylantern.core.design..")
-                .layer("index").definedBy("tidylantern.core.index..")
-                .layer("place").definedBy("tidylantern.core.place..")
-                .layer("query").definedBy("tidylantern.core.query..")
-                .layer("trial").definedBy("tidylantern.core.trial..")
-                .layer("mapping").definedBy("tidylantern.core.mapping..")
-                .layer("health").definedBy("tidylantern.core.health..")
-                .whereLayer("mapping").mayNotBeAccessedByAnyLayer()
-                .whereLayer("health").mayNotBeAccessedByAnyLayer()
-                .whereLayer("trial").mayNotBeAccessedByAnyLayer()
-                .whereLayer("query").mayOnlyBeAccessedByLayers("trial")
-                .whereLayer("design").mayOnlyBeAccessedByLayers("query", "trial")
-                .whereLayer("index").mayOnlyBeAccessedByLayers("place", "query")
-                .whereLayer("place").mayOnlyBeAccessedByLayers("query")
-                .whereLayer("content").mayOnlyBeAccessedByLayers("design", "index", "query", "trial", "mapping", "health").check(CORE);
+        layeredArchitecture()
+                .consideringOnlyDependenciesInLayers()
+                .layer("content")
+                .definedBy("tidylantern.core.content..")
+                .layer("design")
+                .definedBy("tidylantern.core.design..")
+                .layer("index")
+                .definedBy("tidylantern.core.index..")
+                .layer("place")
+                .definedBy("tidylantern.core.place..")
+                .layer("query")
+                .definedBy("tidylantern.core.query..")
+                .layer("trial")
+                .definedBy("tidylantern.core.trial..")
+                .layer("mapping")
+                .definedBy("tidylantern.core.mapping..")
+                .layer("health")
+                .definedBy("tidylantern.core.health..")
+                .whereLayer("mapping")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("health")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("trial")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("query")
+                .mayOnlyBeAccessedByLayers("trial")
+                .whereLayer("design")
+                .mayOnlyBeAccessedByLayers("query", "trial")
+                .whereLayer("index")
+                .mayOnlyBeAccessedByLayers("place", "query")
+                .whereLayer("place")
+                .mayOnlyBeAccessedByLayers("query")
+                .whereLayer("content")
+                .mayOnlyBeAccessedByLayers("design", "index", "query", "trial", "mapping", "health")
+                .check(CORE);
     }
 }

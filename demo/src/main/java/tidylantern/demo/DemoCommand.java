@@ -43,7 +43,8 @@ public final class DemoCommand {
             System.out.println("content: " + items + " items");
             System.out.println("workbench: " + service + "/workbench/");
             System.out.println("demo site: " + site.address() + "/");
-            System.out.println("sign in: " + System.getenv("TIDY_LANTERN_OWNER") + " / " + System.getenv("TIDY_LANTERN_PASSWORD"));
+            System.out.println(
+                    "sign in: " + System.getenv("TIDY_LANTERN_OWNER") + " / " + System.getenv("TIDY_LANTERN_PASSWORD"));
             System.out.println("access key: " + key);
             System.out.println("ready");
             new CountDownLatch(1).await();
@@ -52,16 +53,22 @@ public final class DemoCommand {
 
     private static void waitFor(String service) throws InterruptedException {
         HttpClient client = HttpClient.newHttpClient();
-        HttpRequest question = HttpRequest.newBuilder(URI.create(service + "/api/owner/session")).timeout(Duration.ofSeconds(5)).build();
+        HttpRequest question = HttpRequest.newBuilder(URI.create(service + "/api/owner/session"))
+                .timeout(Duration.ofSeconds(5))
+                .build();
         Instant latest = Instant.now().plus(LONGEST_START);
         while (true) {
             try {
-                if (client.send(question, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
+                if (client.send(question, HttpResponse.BodyHandlers.discarding())
+                                .statusCode()
+                        == 200) {
                     return;
                 }
             } catch (IOException notYet) {
                 if (Instant.now().isAfter(latest)) {
-                    throw new IllegalStateException("The service did not answer within " + LONGEST_START.toSeconds() + " s; see its log", notYet);
+                    throw new IllegalStateException(
+                            "The service did not answer within " + LONGEST_START.toSeconds() + " s; see its log",
+                            notYet);
                 }
             }
             Thread.sleep(150);

@@ -23,7 +23,10 @@ public final class DemoLoader {
     public static final String SEARCH = "island-search";
     private static final JsonMapper JSON = new JsonMapper();
 
-    private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).connectTimeout(Duration.ofSeconds(5)).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .version(HttpClient.Version.HTTP_1_1)
+            .connectTimeout(Duration.ofSeconds(5))
+            .build();
     private final String service;
     private final String accessKey;
 
@@ -46,23 +49,49 @@ public final class DemoLoader {
         if (get("/sites/" + SITE) == null) {
             send("POST", "/sites", JSON.writeValueAsString(site), "application/json", null);
         }
-        send("PUT", "/sites/" + SITE, JSON.writeValueAsString(Map.of("name", "Quillhaven Isles", "address", siteAddress,
-                "origins", List.of(siteAddress, siteAddress.replace("localhost", "127.0.0.1")))), "application/json", null);
+        send(
+                "PUT",
+                "/sites/" + SITE,
+                JSON.writeValueAsString(Map.of(
+                        "name",
+                        "Quillhaven Isles",
+                        "address",
+                        siteAddress,
+                        "origins",
+                        List.of(siteAddress, siteAddress.replace("localhost", "127.0.0.1")))),
+                "application/json",
+                null);
         Quillhaven content = new Quillhaven(today);
         int items = 0;
         for (Quillhaven.Part part : Quillhaven.PARTS) {
             String collection = "/sites/" + SITE + "/collections/" + part.key();
-            send("PUT", collection, JSON.writeValueAsString(Map.of("label", part.label(), "language", "en")), "application/json", null);
-            JsonNode report = JSON.readTree(send("PUT", collection + "/items", content.jsonLines(part.key()), "application/jsonl", null).body());
+            send(
+                    "PUT",
+                    collection,
+                    JSON.writeValueAsString(Map.of("label", part.label(), "language", "en")),
+                    "application/json",
+                    null);
+            JsonNode report = JSON.readTree(
+                    send("PUT", collection + "/items", content.jsonLines(part.key()), "application/jsonl", null)
+                            .body());
             if (report.path("refused").asInt() > 0) {
-                throw new IllegalStateException("The service refused items of " + part.key() + ": " + report.path("refusals"));
+                throw new IllegalStateException(
+                        "The service refused items of " + part.key() + ": " + report.path("refusals"));
             }
-            items += report.path("added").asInt() + report.path("changed").asInt() + report.path("unchanged").asInt();
+            items += report.path("added").asInt()
+                    + report.path("changed").asInt()
+                    + report.path("unchanged").asInt();
         }
         for (JsonNode search : JSON.readTree(Quillhaven.searches())) {
             String key = search.path("key").asString();
             if (get("/searches/" + key) == null) {
-                send("POST", "/sites/" + SITE + "/searches", JSON.writeValueAsString(Map.of("name", search.path("name").asString())), "application/json", null);
+                send(
+                        "POST",
+                        "/sites/" + SITE + "/searches",
+                        JSON.writeValueAsString(
+                                Map.of("name", search.path("name").asString())),
+                        "application/json",
+                        null);
                 publish("/searches/" + key, search);
                 if (key.equals(SEARCH)) {
                     send("POST", "/searches/" + SEARCH + "/trials.csv", Quillhaven.trials(), "text/csv", null);
@@ -77,18 +106,45 @@ public final class DemoLoader {
     /** Places that are held by hand, for some days from today on. */
     private void placements(LocalDate today) {
         for (JsonNode one : JSON.readTree(Quillhaven.placements())) {
-            Map<String, Object> item = Map.of("collection", one.path("collection").asString(), "id", one.path("id").asString());
-            send("PUT", "/sites/" + SITE + "/placements", JSON.writeValueAsString(Map.of("items", List.of(item), "tier", one.path("tier").asString(), "place", one.path("place").asInt(),
-                    "from", today.toString(), "until", today.plusDays(one.path("days").asInt()).toString())), "application/json", null);
+            Map<String, Object> item = Map.of(
+                    "collection",
+                    one.path("collection").asString(),
+                    "id",
+                    one.path("id").asString());
+            send(
+                    "PUT",
+                    "/sites/" + SITE + "/placements",
+                    JSON.writeValueAsString(Map.of(
+                            "items",
+                            List.of(item),
+                            "tier",
+                            one.path("tier").asString(),
+                            "place",
+                            one.path("place").asInt(),
+                            "from",
+                            today.toString(),
+                            "until",
+                            today.plusDays(one.path("days").asInt()).toString())),
+                    "application/json",
+                    null);
         }
     }
 
-    /** Sets up where each collection can be read from on the stand-in website; what is set up already follows the site's address. */
+    /**
+     * Sets up where each collection can be read from on the stand-in website; what is set up already follows the site's
+     * address.
+     */
     private void sources(String siteAddress) {
-        JsonNode known = JSON.readTree(send("GET", "/sites/" + SITE + "/sources", null, null, null).body());
+        JsonNode known = JSON.readTree(
+                send("GET", "/sites/" + SITE + "/sources", null, null, null).body());
         for (JsonNode source : JSON.readTree(Quillhaven.sources(siteAddress))) {
-            JsonNode before = known.valueStream().filter(one -> one.path("name").equals(source.path("name"))).findFirst().orElse(null);
-            String address = before == null ? "/sites/" + SITE + "/sources" : "/sources/" + before.path("id").asLong();
+            JsonNode before = known.valueStream()
+                    .filter(one -> one.path("name").equals(source.path("name")))
+                    .findFirst()
+                    .orElse(null);
+            String address = before == null
+                    ? "/sites/" + SITE + "/sources"
+                    : "/sources/" + before.path("id").asLong();
             send(before == null ? "POST" : "PUT", address, JSON.writeValueAsString(source), "application/json", null);
         }
     }
@@ -98,15 +154,26 @@ public final class DemoLoader {
         HttpResponse<String> draft = send("GET", search + "/draft", null, null, null);
         ObjectNode design = (ObjectNode) JSON.readTree(draft.body());
         if (wanted.has("address")) {
-            ((ObjectNode) design.path("page")).put("address", wanted.path("address").asString());
+            ((ObjectNode) design.path("page"))
+                    .put("address", wanted.path("address").asString());
         }
         if (wanted.has("collections")) {
-            List<String> searched = wanted.path("collections").valueStream().map(JsonNode::asString).toList();
-            ((ArrayNode) design.path("reach").path("collections")).removeIf(one -> !searched.contains(one.path("collection").asString()));
+            List<String> searched = wanted.path("collections")
+                    .valueStream()
+                    .map(JsonNode::asString)
+                    .toList();
+            ((ArrayNode) design.path("reach").path("collections"))
+                    .removeIf(one -> !searched.contains(one.path("collection").asString()));
             // A weight for a field that none of these has would be remarked on.
-            Set<String> fields = JSON.readTree(send("GET", "/sites/" + SITE + "/collections", null, null, null).body()).valueStream().filter(one -> searched.contains(one.path("key").asString()))
-                    .flatMap(one -> one.path("fields").valueStream()).map(field -> field.path("key").asString()).collect(Collectors.toSet());
-            ((ArrayNode) design.path("words").path("weights")).removeIf(weight -> !fields.contains(weight.path("field").asString()));
+            Set<String> fields = JSON.readTree(send("GET", "/sites/" + SITE + "/collections", null, null, null)
+                            .body())
+                    .valueStream()
+                    .filter(one -> searched.contains(one.path("key").asString()))
+                    .flatMap(one -> one.path("fields").valueStream())
+                    .map(field -> field.path("key").asString())
+                    .collect(Collectors.toSet());
+            ((ArrayNode) design.path("words").path("weights"))
+                    .removeIf(weight -> !fields.contains(weight.path("field").asString()));
         }
         design.set("filters", wanted.path("filters"));
         for (String part : List.of("order", "tiers", "pins")) {
@@ -114,17 +181,33 @@ public final class DemoLoader {
                 design.set(part, wanted.path(part));
             }
         }
-        HttpResponse<String> changed = send("PUT", search + "/draft", JSON.writeValueAsString(design), "application/json", draft.headers().firstValue("ETag").orElse(""));
-        send("POST", search + "/publish", "", "application/json", changed.headers().firstValue("ETag").orElse(""));
+        HttpResponse<String> changed = send(
+                "PUT",
+                search + "/draft",
+                JSON.writeValueAsString(design),
+                "application/json",
+                draft.headers().firstValue("ETag").orElse(""));
+        send(
+                "POST",
+                search + "/publish",
+                "",
+                "application/json",
+                changed.headers().firstValue("ETag").orElse(""));
     }
 
     private @Nullable String get(String path) {
         HttpResponse<String> response = exchange(request(path).GET().build());
-        return response.statusCode() == 404 ? null : checked("GET", path, response).body();
+        return response.statusCode() == 404
+                ? null
+                : checked("GET", path, response).body();
     }
 
-    private HttpResponse<String> send(String method, String path, @Nullable String body, @Nullable String type, @Nullable String ifMatch) {
-        HttpRequest.Builder request = request(path).method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+    private HttpResponse<String> send(
+            String method, String path, @Nullable String body, @Nullable String type, @Nullable String ifMatch) {
+        HttpRequest.Builder request = request(path)
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         if (type != null) {
             request.header("Content-Type", type);
         }
@@ -135,7 +218,9 @@ public final class DemoLoader {
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(service + "/api/owner" + path)).timeout(Duration.ofMinutes(2)).header("Authorization", "Bearer " + accessKey);
+        return HttpRequest.newBuilder(URI.create(service + "/api/owner" + path))
+                .timeout(Duration.ofMinutes(2))
+                .header("Authorization", "Bearer " + accessKey);
     }
 
     private HttpResponse<String> exchange(HttpRequest request) {
@@ -151,7 +236,8 @@ public final class DemoLoader {
 
     private static HttpResponse<String> checked(String method, String path, HttpResponse<String> response) {
         if (response.statusCode() >= 300) {
-            throw new IllegalStateException("%s %s was refused with %d: %s".formatted(method, path, response.statusCode(), response.body()));
+            throw new IllegalStateException(
+                    "%s %s was refused with %d: %s".formatted(method, path, response.statusCode(), response.body()));
         }
         return response;
     }

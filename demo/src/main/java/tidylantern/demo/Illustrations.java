@@ -17,9 +17,12 @@ public final class Illustrations {
     private record Light(String sky, String horizon, String sea, String far, String near, String lit) {}
 
     private static final List<Light> LIGHTS = List.of(
-            new Light("#f4d9b2", "#e79a6c", "#2b6070", "#6d7d80", "#3f5b52", "#fff1c9"), new Light("#cfe3ea", "#f3efe0", "#5f97a3", "#8fae9b", "#58754e", "#fffbe8"),
-            new Light("#b9d2dd", "#e9e2cf", "#3f7583", "#7f9a94", "#47664d", "#fff3d0"), new Light("#e8cfc8", "#f6e3c5", "#4b7281", "#a58f92", "#6b5a5c", "#ffe9b8"),
-            new Light("#90a9b8", "#d9d3c2", "#33596a", "#6b8288", "#3c5350", "#f7e3ad"), new Light("#dfe7df", "#f7f1dd", "#7aa79f", "#a9bfa2", "#6f8a5a", "#fff8dc"),
+            new Light("#f4d9b2", "#e79a6c", "#2b6070", "#6d7d80", "#3f5b52", "#fff1c9"),
+            new Light("#cfe3ea", "#f3efe0", "#5f97a3", "#8fae9b", "#58754e", "#fffbe8"),
+            new Light("#b9d2dd", "#e9e2cf", "#3f7583", "#7f9a94", "#47664d", "#fff3d0"),
+            new Light("#e8cfc8", "#f6e3c5", "#4b7281", "#a58f92", "#6b5a5c", "#ffe9b8"),
+            new Light("#90a9b8", "#d9d3c2", "#33596a", "#6b8288", "#3c5350", "#f7e3ad"),
+            new Light("#dfe7df", "#f7f1dd", "#7aa79f", "#a9bfa2", "#6f8a5a", "#fff8dc"),
             new Light("#34495e", "#c9826b", "#1f3c4d", "#4a5a68", "#25333c", "#f6c667"));
 
     private final StringBuilder svg = new StringBuilder();
@@ -28,7 +31,9 @@ public final class Illustrations {
 
     private Illustrations(String name) {
         // The whole name stirs the seed well: numbers that follow one another must not give pictures that look alike.
-        random = new Random(name.chars().asLongStream().reduce(1125899906842597L, (seed, c) -> (seed ^ c) * 6364136223846793005L + 1442695040888963407L));
+        random = new Random(name.chars()
+                .asLongStream()
+                .reduce(1125899906842597L, (seed, c) -> (seed ^ c) * 6364136223846793005L + 1442695040888963407L));
         random.nextInt();
         light = LIGHTS.get(random.nextInt(LIGHTS.size()));
     }
@@ -60,7 +65,8 @@ public final class Illustrations {
             case "workshop" -> drawing.workshop();
             default -> drawing.sea();
         }
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" width=\"%d\" height=\"%d\">%s</svg>".formatted(WIDTH, HEIGHT, WIDTH, HEIGHT, drawing.svg);
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" width=\"%d\" height=\"%d\">%s</svg>"
+                .formatted(WIDTH, HEIGHT, WIDTH, HEIGHT, drawing.svg);
     }
 
     private double between(double low, double high) {
@@ -81,7 +87,9 @@ public final class Illustrations {
     }
 
     private void round(double x, double y, double width, double height, double corner, String fill) {
-        put("<rect x='%.1f' y='%.1f' width='%.1f' height='%.1f' rx='%.1f' fill='%s'/>", x, y, width, height, corner, fill);
+        put(
+                "<rect x='%.1f' y='%.1f' width='%.1f' height='%.1f' rx='%.1f' fill='%s'/>",
+                x, y, width, height, corner, fill);
     }
 
     private void disc(double x, double y, double radius, String fill, double opacity) {
@@ -93,7 +101,9 @@ public final class Illustrations {
     }
 
     private void line(String path, String stroke, double width) {
-        put("<path d='%s' fill='none' stroke='%s' stroke-width='%.1f' stroke-linecap='round' stroke-linejoin='round'/>", path, stroke, width);
+        put(
+                "<path d='%s' fill='none' stroke='%s' stroke-width='%.1f' stroke-linecap='round' stroke-linejoin='round'/>",
+                path, stroke, width);
     }
 
     private static String f(String pattern, Object... values) {
@@ -101,7 +111,9 @@ public final class Illustrations {
     }
 
     private void sky(double horizon) {
-        put("<defs><linearGradient id='s' x2='0' y2='1'><stop stop-color='%s'/><stop offset='1' stop-color='%s'/></linearGradient></defs>", light.sky(), light.horizon());
+        put(
+                "<defs><linearGradient id='s' x2='0' y2='1'><stop stop-color='%s'/><stop offset='1' stop-color='%s'/></linearGradient></defs>",
+                light.sky(), light.horizon());
         put("<rect width='%d' height='%.0f' fill='url(#s)'/>", WIDTH, horizon + 2);
         disc(between(60, 420), horizon - between(20, 110), between(18, 36), light.lit(), .9);
         for (int i = 0; i < 3; i++) {
@@ -125,7 +137,9 @@ public final class Illustrations {
         double x = 0;
         while (x < WIDTH) {
             double next = x + between(70, 150);
-            path.append(f("Q%.0f %.0f %.0f %.0f", (x + next) / 2, base - between(high * .3, high), next, base - between(0, high * .35)));
+            path.append(f(
+                    "Q%.0f %.0f %.0f %.0f",
+                    (x + next) / 2, base - between(high * .3, high), next, base - between(0, high * .35)));
             x = next;
         }
         shape(path.append(f("V%d H0Z", HEIGHT)).toString(), fill);
@@ -143,11 +157,43 @@ public final class Illustrations {
         String hull = one("#8a3b2e", "#f3ecdc", "#20536b", "#b8741a", "#4b3f36");
         if (sail) {
             line(f("M%.1f %.1fV%.1f", x, y, x, y - size * 1.5), "#4b3f36", size * .04);
-            shape(f("M%.1f %.1fL%.1f %.1fL%.1f %.1fZ", x + size * .04, y - size * 1.45, x + size * .04, y - size * .12, x + size * .66, y - size * .12), one("#b5482f", "#f7efdd", "#d8a04a", "#9c3d2c"));
-            shape(f("M%.1f %.1fL%.1f %.1fL%.1f %.1fZ", x - size * .05, y - size * 1.2, x - size * .05, y - size * .12, x - size * .42, y - size * .12), one("#f7efdd", "#e9dcc0", "#b5482f"));
+            shape(
+                    f(
+                            "M%.1f %.1fL%.1f %.1fL%.1f %.1fZ",
+                            x + size * .04,
+                            y - size * 1.45,
+                            x + size * .04,
+                            y - size * .12,
+                            x + size * .66,
+                            y - size * .12),
+                    one("#b5482f", "#f7efdd", "#d8a04a", "#9c3d2c"));
+            shape(
+                    f(
+                            "M%.1f %.1fL%.1f %.1fL%.1f %.1fZ",
+                            x - size * .05,
+                            y - size * 1.2,
+                            x - size * .05,
+                            y - size * .12,
+                            x - size * .42,
+                            y - size * .12),
+                    one("#f7efdd", "#e9dcc0", "#b5482f"));
         }
-        shape(f("M%.1f %.1fQ%.1f %.1f %.1f %.1fL%.1f %.1fQ%.1f %.1f %.1f %.1fZ", x - size * .62, y, x, y + size * .12, x + size * .72, y - size * .04,
-                x + size * .5, y + size * .26, x, y + size * .34, x - size * .48, y + size * .24), hull);
+        shape(
+                f(
+                        "M%.1f %.1fQ%.1f %.1f %.1f %.1fL%.1f %.1fQ%.1f %.1f %.1f %.1fZ",
+                        x - size * .62,
+                        y,
+                        x,
+                        y + size * .12,
+                        x + size * .72,
+                        y - size * .04,
+                        x + size * .5,
+                        y + size * .26,
+                        x,
+                        y + size * .34,
+                        x - size * .48,
+                        y + size * .24),
+                hull);
         round(x - size * .5, y + size * .34, size, 3, 1.5, "#ffffff44");
     }
 
@@ -156,7 +202,11 @@ public final class Illustrations {
         int many = 1 + random.nextInt(3);
         for (int i = 0; i < many; i++) {
             double size = between(46, 78) + i * 14;
-            boat(90 + i * (310.0 / many) + between(0, 60), horizon + 46 + i * 38 + between(0, 18), size, random.nextInt(4) > 0);
+            boat(
+                    90 + i * (310.0 / many) + between(0, 60),
+                    horizon + 46 + i * 38 + between(0, 18),
+                    size,
+                    random.nextInt(4) > 0);
         }
     }
 
@@ -164,13 +214,27 @@ public final class Illustrations {
         String wall = one("#f7f1e3", "#efe3cb", "#e6d3bd", "#dfe6e3", "#f3dfd0");
         String roof = one("#5b6b75", "#8a4a3a", "#6f5b4a", "#47606b");
         rect(x, base - height, width, height, wall);
-        shape(f("M%.1f %.1fL%.1f %.1fL%.1f %.1fZ", x - 5, base - height, x + width / 2, base - height - width * .42, x + width + 5, base - height), roof);
+        shape(
+                f(
+                        "M%.1f %.1fL%.1f %.1fL%.1f %.1fZ",
+                        x - 5, base - height, x + width / 2, base - height - width * .42, x + width + 5, base - height),
+                roof);
         rect(x + width * .72, base - height - width * .36, width * .1, width * .24, "#7b6a5e");
         boolean lamp = random.nextInt(3) == 0;
         for (int i = 0; i < 2; i++) {
-            rect(x + width * (.16 + .42 * i), base - height * .74, width * .2, height * .26, lamp ? "#f6c667" : "#4f6d79");
+            rect(
+                    x + width * (.16 + .42 * i),
+                    base - height * .74,
+                    width * .2,
+                    height * .26,
+                    lamp ? "#f6c667" : "#4f6d79");
         }
-        rect(x + width * .42, base - height * .36, width * .17, height * .36, one("#0e5f63", "#8a3b2e", "#b8741a", "#33444d"));
+        rect(
+                x + width * .42,
+                base - height * .36,
+                width * .17,
+                height * .36,
+                one("#0e5f63", "#8a3b2e", "#b8741a", "#33444d"));
     }
 
     private void harbour() {
@@ -202,7 +266,12 @@ public final class Illustrations {
     private void tree(double x, double base, double high) {
         line(f("M%.1f %.1fV%.1f", x, base, base - high * .6), "#5d4a3c", high * .09);
         for (int i = 0; i < 4; i++) {
-            disc(x + between(-high * .3, high * .3), base - high * between(.55, .95), high * between(.2, .32), one("#5f7f50", "#4d6b48", "#7a9460", "#8a9a55"), 1);
+            disc(
+                    x + between(-high * .3, high * .3),
+                    base - high * between(.55, .95),
+                    high * between(.2, .32),
+                    one("#5f7f50", "#4d6b48", "#7a9460", "#8a9a55"),
+                    1);
         }
     }
 
@@ -210,9 +279,17 @@ public final class Illustrations {
         double horizon = shore();
         double x = between(150, 330);
         double base = horizon + 70;
-        shape(f("M0 %.0fQ%.0f %.0f %.0f %.0fT%d %.0fV%dH0Z", base + 60, x - 90, base - 24, x + 30, base, WIDTH, base + between(30, 80), HEIGHT), light.near());
+        shape(
+                f(
+                        "M0 %.0fQ%.0f %.0f %.0f %.0fT%d %.0fV%dH0Z",
+                        base + 60, x - 90, base - 24, x + 30, base, WIDTH, base + between(30, 80), HEIGHT),
+                light.near());
         double high = between(150, 190);
-        shape(f("M%.1f %.1fL%.1f %.1fH%.1fL%.1f %.1fZ", x - 26, base + 6, x - 16, base - high, x + 16, x + 26, base + 6), "#f7f1e3");
+        shape(
+                f(
+                        "M%.1f %.1fL%.1f %.1fH%.1fL%.1f %.1fZ",
+                        x - 26, base + 6, x - 16, base - high, x + 16, x + 26, base + 6),
+                "#f7f1e3");
         String band = one("#b3372b", "#20536b", "#33444d");
         for (int i = 0; i < 3; i++) {
             double y = base - high * (.22 + .27 * i);
@@ -220,8 +297,14 @@ public final class Illustrations {
         }
         rect(x - 20, base - high - 8, 40, 8, "#33444d");
         rect(x - 12, base - high - 30, 24, 22, "#ffe08a");
-        shape(f("M%.1f %.1fL%.1f %.1fL%.1f %.1fZ", x - 16, base - high - 30, x, base - high - 48, x + 16, base - high - 30), "#33444d");
-        put("<path d='M%.1f %.1fL%s %.1f V%.1fZ' fill='#ffe9a8' opacity='.38'/>", x, base - high - 19, x < 240 ? "480" : "0", base - high - 70, base - high + 20);
+        shape(
+                f(
+                        "M%.1f %.1fL%.1f %.1fL%.1f %.1fZ",
+                        x - 16, base - high - 30, x, base - high - 48, x + 16, base - high - 30),
+                "#33444d");
+        put(
+                "<path d='M%.1f %.1fL%s %.1f V%.1fZ' fill='#ffe9a8' opacity='.38'/>",
+                x, base - high - 19, x < 240 ? "480" : "0", base - high - 70, base - high + 20);
     }
 
     private void hill() {
@@ -232,7 +315,13 @@ public final class Illustrations {
         double x = between(60, 200);
         for (int i = 0; i < 46; i++) {
             double t = i / 45.0;
-            round(x + t * 200 + Math.sin(t * 5) * 26, HEIGHT - 6 - t * 170, 17 - t * 11, 11 - t * 7, 3, one("#b9b1a2", "#a39a8a", "#cbc4b6", "#8f8779"));
+            round(
+                    x + t * 200 + Math.sin(t * 5) * 26,
+                    HEIGHT - 6 - t * 170,
+                    17 - t * 11,
+                    11 - t * 7,
+                    3,
+                    one("#b9b1a2", "#a39a8a", "#cbc4b6", "#8f8779"));
         }
         for (int i = 0; i < 7; i++) {
             sheep(between(20, 460), between(horizon + 70, 344));
@@ -253,8 +342,25 @@ public final class Illustrations {
         ridge(horizon + 110, 40, one("#6f8a5a", "#5c7a52", "#857a50"));
         double x = between(180, 300);
         double bend = between(-110, 110);
-        shape(f("M%.0f %.0fC%.0f %.0f %.0f %.0f %.0f %dH%.0fC%.0f %.0f %.0f %.0f %.0f %.0fZ", x, horizon + 34, x + bend, horizon + 90, x - bend, horizon + 110, x - 60, HEIGHT,
-                x + 70, x - bend + 50, horizon + 110, x + bend + 14, horizon + 90, x + 8, horizon + 34), "#e6d3a6");
+        shape(
+                f(
+                        "M%.0f %.0fC%.0f %.0f %.0f %.0f %.0f %dH%.0fC%.0f %.0f %.0f %.0f %.0f %.0fZ",
+                        x,
+                        horizon + 34,
+                        x + bend,
+                        horizon + 90,
+                        x - bend,
+                        horizon + 110,
+                        x - 60,
+                        HEIGHT,
+                        x + 70,
+                        x - bend + 50,
+                        horizon + 110,
+                        x + bend + 14,
+                        horizon + 90,
+                        x + 8,
+                        horizon + 34),
+                "#e6d3a6");
         for (int i = 0; i < 3; i++) {
             tree(between(20, 460), between(horizon + 110, 320), between(40, 90));
         }
@@ -268,7 +374,11 @@ public final class Illustrations {
             double width = between(50, 90);
             double high = between(40, 66);
             rect(x, 262 - high, width, high, one("#8d7f74", "#9b8877", "#7d8a8f", "#a58f80"));
-            shape(f("M%.1f %.1fL%.1f %.1fL%.1f %.1fZ", x - 6, 264 - high, x + width / 2, 264 - high - width * .45, x + width + 6, 264 - high), "#fbfdfe");
+            shape(
+                    f(
+                            "M%.1f %.1fL%.1f %.1fL%.1f %.1fZ",
+                            x - 6, 264 - high, x + width / 2, 264 - high - width * .45, x + width + 6, 264 - high),
+                    "#fbfdfe");
             rect(x + width * .3, 262 - high * .7, width * .24, high * .3, "#f6c667");
             x += width + between(16, 40);
         }
@@ -279,7 +389,9 @@ public final class Illustrations {
     }
 
     private void night() {
-        put("<defs><linearGradient id='n' x2='0' y2='1'><stop stop-color='#132231'/><stop offset='1' stop-color='%s'/></linearGradient></defs><rect width='480' height='360' fill='url(#n)'/>", one("#3c5a6b", "#4a4f6b", "#2e5560", "#58506a"));
+        put(
+                "<defs><linearGradient id='n' x2='0' y2='1'><stop stop-color='#132231'/><stop offset='1' stop-color='%s'/></linearGradient></defs><rect width='480' height='360' fill='url(#n)'/>",
+                one("#3c5a6b", "#4a4f6b", "#2e5560", "#58506a"));
         for (int i = 0; i < 90; i++) {
             disc(between(0, WIDTH), between(0, 230), between(.6, 2), "#fff7dc", between(.4, 1));
         }
@@ -337,7 +449,12 @@ public final class Illustrations {
             double size = 6 + row * 2.2;
             for (double x = between(0, 14); x < WIDTH; x += size * 2.3) {
                 disc(x, y, size, leaf, 1);
-                disc(x + size * .5, y - size * .5, size * .55, random.nextInt(6) == 0 ? one("#d64f3f", "#e9c46a", "#c96f9b") : leaf, .9);
+                disc(
+                        x + size * .5,
+                        y - size * .5,
+                        size * .55,
+                        random.nextInt(6) == 0 ? one("#d64f3f", "#e9c46a", "#c96f9b") : leaf,
+                        .9);
             }
         }
     }
@@ -348,9 +465,27 @@ public final class Illustrations {
             double x = 30 + i * 62 + between(-10, 20);
             double y = horizon + 70 + (i % 3) * 42 + between(-6, 10);
             double size = between(44, 74);
-            shape(f("M%.0f %.0fq%.0f -26 %.0f 0z", x - 24, y + 16, size * .9, size + 56), one("#6b665e", "#7d766a", "#59564f"));
-            shape(f("M%.1f %.1fq%.1f %.1f %.1f %.1fq%.1f %.1f %.1f %.1fq%.1f %.1f %.1f %.1fz", x, y + 4, size * .2, -size * .36, size * .8, -size * .22, size * .2, -size * .26, size * .34, -size * .02,
-                    -size * .1, size * .36, -size * 1.14, size * .24), one("#a79f92", "#8d8a86", "#c2b8a6", "#736f6b"));
+            shape(
+                    f("M%.0f %.0fq%.0f -26 %.0f 0z", x - 24, y + 16, size * .9, size + 56),
+                    one("#6b665e", "#7d766a", "#59564f"));
+            shape(
+                    f(
+                            "M%.1f %.1fq%.1f %.1f %.1f %.1fq%.1f %.1f %.1f %.1fq%.1f %.1f %.1f %.1fz",
+                            x,
+                            y + 4,
+                            size * .2,
+                            -size * .36,
+                            size * .8,
+                            -size * .22,
+                            size * .2,
+                            -size * .26,
+                            size * .34,
+                            -size * .02,
+                            -size * .1,
+                            size * .36,
+                            -size * 1.14,
+                            size * .24),
+                    one("#a79f92", "#8d8a86", "#c2b8a6", "#736f6b"));
             disc(x + size * .98, y - size * .26, 2, "#222", 1);
         }
     }
@@ -359,13 +494,25 @@ public final class Illustrations {
         double horizon = shore();
         boolean left = random.nextBoolean();
         double foot = horizon + between(60, 120);
-        shape(left ? f("M0 60L%.0f 84L%.0f %.0fL%.0f %.0fH0Z", between(90, 140), between(120, 170), foot - 60, between(160, 210), foot)
-                : f("M480 60L%.0f 84L%.0f %.0fL%.0f %.0fH480Z", between(340, 390), between(310, 360), foot - 60, between(270, 320), foot), light.near());
+        shape(
+                left
+                        ? f(
+                                "M0 60L%.0f 84L%.0f %.0fL%.0f %.0fH0Z",
+                                between(90, 140), between(120, 170), foot - 60, between(160, 210), foot)
+                        : f(
+                                "M480 60L%.0f 84L%.0f %.0fL%.0f %.0fH480Z",
+                                between(340, 390), between(310, 360), foot - 60, between(270, 320), foot),
+                light.near());
         for (int i = 0; i < 9 + random.nextInt(8); i++) {
             double x = between(30, 450);
             double y = between(30, foot + 30);
             double size = between(9, 22);
-            line(f("M%.1f %.1fq%.1f %.1f %.1f 0q%.1f %.1f %.1f 0", x - size, y, size / 2, -size * .7, size, size / 2, -size * .7, size), "#fbfaf4", 3);
+            line(
+                    f(
+                            "M%.1f %.1fq%.1f %.1f %.1f 0q%.1f %.1f %.1f 0",
+                            x - size, y, size / 2, -size * .7, size, size / 2, -size * .7, size),
+                    "#fbfaf4",
+                    3);
         }
         double x = between(150, 330);
         double y = foot + 40;
@@ -393,11 +540,18 @@ public final class Illustrations {
             for (double radius = between(70, 96); radius > 14; radius -= 15) {
                 disc(x, y, radius, "#7a5f3e", 1);
                 disc(x, y, radius - 1.5, hemp, 1);
-                put("<circle cx='%.1f' cy='%.1f' r='%.1f' fill='none' stroke='#9c7f52' stroke-width='10' stroke-dasharray='2 7' opacity='.55'/>", x, y, radius - 7);
+                put(
+                        "<circle cx='%.1f' cy='%.1f' r='%.1f' fill='none' stroke='#9c7f52' stroke-width='10' stroke-dasharray='2 7' opacity='.55'/>",
+                        x, y, radius - 7);
             }
             disc(x, y, 9, "#7a5f3e", 1);
         }
-        line(f("M-10 %.0fC120 %.0f 300 %.0f 490 %.0f", between(280, 330), between(240, 360), between(240, 360), between(280, 340)), "#e6cf9c", 15);
+        line(
+                f(
+                        "M-10 %.0fC120 %.0f 300 %.0f 490 %.0f",
+                        between(280, 330), between(240, 360), between(240, 360), between(280, 340)),
+                "#e6cf9c",
+                15);
     }
 
     private void cloth() {
@@ -411,7 +565,18 @@ public final class Illustrations {
             String stripe = one("#f7efdd", "#33444d", "#e9c46a", "#a9bfa2", "#8a3b2e");
             double high = between(130, 190);
             double sway = between(-10, 12);
-            shape(f("M%.0f 88L%.0f 90L%.0f %.0fQ%.0f %.0f %.0f %.0fZ", x, x + width, x + width + sway, 90 + high, x + width / 2 + sway, 100 + high, x + sway, 88 + high), ground);
+            shape(
+                    f(
+                            "M%.0f 88L%.0f 90L%.0f %.0fQ%.0f %.0f %.0f %.0fZ",
+                            x,
+                            x + width,
+                            x + width + sway,
+                            90 + high,
+                            x + width / 2 + sway,
+                            100 + high,
+                            x + sway,
+                            88 + high),
+                    ground);
             for (int i = 1; i < 7; i++) {
                 if (random.nextBoolean()) {
                     line(f("M%.0f %.0fl%.0f 3", x + sway * i / 7, 88 + high * i / 7, width), stripe, between(3, 11));
@@ -429,7 +594,8 @@ public final class Illustrations {
             while (x < 450) {
                 double width = between(16, 40);
                 double high = between(84, 134);
-                String cover = one("#8a3b2e", "#20536b", "#5d7a52", "#b8741a", "#4a3f55", "#33444d", "#c7a15a", "#6d2f3a");
+                String cover =
+                        one("#8a3b2e", "#20536b", "#5d7a52", "#b8741a", "#4a3f55", "#33444d", "#c7a15a", "#6d2f3a");
                 round(x, base - high, width - 2, high, 2, cover);
                 rect(x, base - high * .82, width - 2, 4, "#f3e6c0");
                 rect(x, base - high * .2, width - 2, 4, "#f3e6c0");
@@ -475,7 +641,11 @@ public final class Illustrations {
             double x = 30 + i * 118 + between(-8, 14);
             double width = between(110, 150);
             String crust = one("#b8793d", "#a5672f", "#c98d4e", "#8f5a2c");
-            shape(f("M%.0f 282q-6 -%.0f %.0f -%.0fq%.0f 4 %.0f %.0fz", x, between(70, 110), width * .5, between(84, 112), width * .56, width * .5, 96.0), crust);
+            shape(
+                    f(
+                            "M%.0f 282q-6 -%.0f %.0f -%.0fq%.0f 4 %.0f %.0fz",
+                            x, between(70, 110), width * .5, between(84, 112), width * .56, width * .5, 96.0),
+                    crust);
             for (int cut = 0; cut < 3; cut++) {
                 line(f("M%.0f %.0fq16 -14 34 -16", x + 24 + cut * 28, 236 - cut * 5.0), "#f1d8a8", 6);
             }
@@ -494,17 +664,40 @@ public final class Illustrations {
             double high = between(80, 160);
             String glaze = one("#7a5a3c", "#8fa6ad", "#b5642f", "#d8c39a", "#4f6d79", "#6b7f3f", "#94534a");
             double base = 286 + between(-10, 22);
-            shape(f("M%.1f %.1fC%.1f %.1f %.1f %.1f %.1f %.1fH%.1fC%.1f %.1f %.1f %.1f %.1f %.1fZ", x + width * .2, base, x - width * .16, base - high * .4, x + width * .1, base - high * .8, x + width * .26, base - high,
-                    x + width * .74, x + width * .9, base - high * .8, x + width * 1.16, base - high * .4, x + width * .8, base), glaze);
+            shape(
+                    f(
+                            "M%.1f %.1fC%.1f %.1f %.1f %.1f %.1f %.1fH%.1fC%.1f %.1f %.1f %.1f %.1f %.1fZ",
+                            x + width * .2,
+                            base,
+                            x - width * .16,
+                            base - high * .4,
+                            x + width * .1,
+                            base - high * .8,
+                            x + width * .26,
+                            base - high,
+                            x + width * .74,
+                            x + width * .9,
+                            base - high * .8,
+                            x + width * 1.16,
+                            base - high * .4,
+                            x + width * .8,
+                            base),
+                    glaze);
             round(x + width * .22, base - high - 8, width * .56, 11, 5, glaze);
-            rect(x + width * .08, base - high * .52, width * .84, high * .09, one("#f3e6c055", "#ffffff55", "#00000022"));
+            rect(
+                    x + width * .08,
+                    base - high * .52,
+                    width * .84,
+                    high * .09,
+                    one("#f3e6c055", "#ffffff55", "#00000022"));
             x += width + between(14, 34);
         }
     }
 
     private void fish() {
         table(one("#dfe6e3", "#cfdde0", "#efe3cb"));
-        put("<ellipse cx='240' cy='264' rx='212' ry='74' fill='%s'/><ellipse cx='240' cy='258' rx='196' ry='64' fill='%s'/><ellipse cx='240' cy='260' rx='150' ry='44' fill='none' stroke='#ffffff88' stroke-width='3'/>",
+        put(
+                "<ellipse cx='240' cy='264' rx='212' ry='74' fill='%s'/><ellipse cx='240' cy='258' rx='196' ry='64' fill='%s'/><ellipse cx='240' cy='260' rx='150' ry='44' fill='none' stroke='#ffffff88' stroke-width='3'/>",
                 one("#20536b", "#3f7583", "#4b7281"), one("#2f6b86", "#5f97a3", "#6d93a0"));
         int many = 2 + random.nextInt(3);
         for (int i = 0; i < many; i++) {
@@ -529,7 +722,9 @@ public final class Illustrations {
         while (x < 440) {
             double high = between(60, 120);
             line(f("M%.0f 70v12", x), "#5b4a3a", 4);
-            BiConsumer<Double, Double> tool = List.<BiConsumer<Double, Double>>of(this::hammer, this::saw, this::chisel, this::wheel).get(random.nextInt(4));
+            BiConsumer<Double, Double> tool = List.<BiConsumer<Double, Double>>of(
+                            this::hammer, this::saw, this::chisel, this::wheel)
+                    .get(random.nextInt(4));
             tool.accept(x, high);
             x += between(58, 84);
         }
@@ -558,7 +753,9 @@ public final class Illustrations {
 
     private void wheel(double x, double high) {
         double radius = Math.min(28, high * .3);
-        put("<circle cx='%.1f' cy='%.1f' r='%.1f' fill='none' stroke='#b8863b' stroke-width='6'/>", x, 84 + radius, radius);
+        put(
+                "<circle cx='%.1f' cy='%.1f' r='%.1f' fill='none' stroke='#b8863b' stroke-width='6'/>",
+                x, 84 + radius, radius);
         disc(x, 84 + radius, 5, "#b8863b", 1);
         line(f("M%.1f %.1fv%.1fm%.1f -%.1fh-%.1f", x, 84.0, radius * 2, radius, radius, radius * 2), "#b8863b", 3);
     }

@@ -19,8 +19,13 @@ import tools.jackson.databind.json.JsonMapper;
 /** The content of the made-up archipelago, with its dates set from one day. */
 public final class Quillhaven {
     /** The collections in the order of the site's menu, with what visitors read. */
-    public static final List<Part> PARTS = List.of(new Part("journal", "Journal"), new Part("makers", "Makers"), new Part("kitchen", "Kitchen"),
-            new Part("outings", "Outings"), new Part("homes", "Homes"), new Part("pictures", "Pictures"));
+    public static final List<Part> PARTS = List.of(
+            new Part("journal", "Journal"),
+            new Part("makers", "Makers"),
+            new Part("kitchen", "Kitchen"),
+            new Part("outings", "Outings"),
+            new Part("homes", "Homes"),
+            new Part("pictures", "Pictures"));
 
     private static final String PUBLISHED = "publishedDaysAgo";
     private static final String DEPARTURES = "departuresInDays";
@@ -41,7 +46,11 @@ public final class Quillhaven {
     /** @param today the day from which all dates of the content are counted */
     public Quillhaven(LocalDate today) {
         for (Part part : PARTS) {
-            items.put(part.key(), lines(part.key() + ".jsonl").stream().map(line -> dated(JSON.readValue(line, OBJECT), today)).toList());
+            items.put(
+                    part.key(),
+                    lines(part.key() + ".jsonl").stream()
+                            .map(line -> dated(JSON.readValue(line, OBJECT), today))
+                            .toList());
         }
     }
 
@@ -49,8 +58,18 @@ public final class Quillhaven {
         Map<String, Object> dated = new LinkedHashMap<>();
         item.forEach((property, value) -> {
             switch (property) {
-                case PUBLISHED -> dated.put("published", today.minusDays(((Number) value).longValue()).toString());
-                case DEPARTURES -> dated.put("departures", ((List<?>) value).stream().map(days -> today.plusDays(((Number) days).longValue()).toString()).toList());
+                case PUBLISHED ->
+                    dated.put(
+                            "published",
+                            today.minusDays(((Number) value).longValue()).toString());
+                case DEPARTURES ->
+                    dated.put(
+                            "departures",
+                            ((List<?>) value)
+                                    .stream()
+                                            .map(days -> today.plusDays(((Number) days).longValue())
+                                                    .toString())
+                                            .toList());
                 default -> dated.put(property, value);
             }
         });
@@ -64,19 +83,26 @@ public final class Quillhaven {
 
     /** The item at an address of the site, or null. */
     public @Nullable Map<String, Object> at(String collection, String address) {
-        return items(collection).stream().filter(item -> address.equals(item.get("url"))).findFirst().orElse(null);
+        return items(collection).stream()
+                .filter(item -> address.equals(item.get("url")))
+                .findFirst()
+                .orElse(null);
     }
 
     /** A collection as the push endpoint takes it. */
     public String jsonLines(String collection) {
         StringBuilder lines = new StringBuilder();
-        items(collection).forEach(item -> lines.append(JSON.writeValueAsString(item)).append('\n'));
+        items(collection)
+                .forEach(item -> lines.append(JSON.writeValueAsString(item)).append('\n'));
         return lines.toString();
     }
 
     public static List<Expected> expected() {
-        return lines("queries.tsv").stream().filter(line -> !line.startsWith("#")).map(line -> line.split("\t"))
-                .map(parts -> new Expected(parts[0], Integer.parseInt(parts[1]), parts[2])).toList();
+        return lines("queries.tsv").stream()
+                .filter(line -> !line.startsWith("#"))
+                .map(line -> line.split("\t"))
+                .map(parts -> new Expected(parts[0], Integer.parseInt(parts[1]), parts[2]))
+                .toList();
     }
 
     /**
@@ -104,7 +130,9 @@ public final class Quillhaven {
     }
 
     private static List<String> lines(String file) {
-        try (InputStream in = Objects.requireNonNull(Quillhaven.class.getResourceAsStream("/quillhaven/" + file), file + " is not on the class path");
+        try (InputStream in = Objects.requireNonNull(
+                        Quillhaven.class.getResourceAsStream("/quillhaven/" + file),
+                        file + " is not on the class path");
                 BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
             List<String> lines = new ArrayList<>();
             for (String line = reader.readLine(); line != null; line = reader.readLine()) {

@@ -38,12 +38,28 @@ import tools.jackson.databind.json.JsonMapper;
 public final class StandInSite implements AutoCloseable {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
     private static final String HTML = "text/html; charset=utf-8";
-    private static final Map<String, String> FILES = Map.of("site.css", "text/css; charset=utf-8", "newsreader-latin-wght-normal.woff2", "font/woff2",
-            "newsreader-latin-ext-wght-normal.woff2", "font/woff2", "figtree-latin-wght-normal.woff2", "font/woff2");
+    private static final Map<String, String> FILES = Map.of(
+            "site.css",
+            "text/css; charset=utf-8",
+            "newsreader-latin-wght-normal.woff2",
+            "font/woff2",
+            "newsreader-latin-ext-wght-normal.woff2",
+            "font/woff2",
+            "figtree-latin-wght-normal.woff2",
+            "font/woff2");
     private static final Map<String, String> LEADS = Map.of(
-            "journal", "What happens here, told by those it happened to.", "makers", "Workshops, shops and services of the seven islands.",
-            "kitchen", "What we eat, and how it is done.", "outings", "On the water, on foot, after dark: book a day with somebody who knows.",
-            "homes", "To let by the week, or to keep.", "pictures", "The islands through a few patient lenses.");
+            "journal",
+            "What happens here, told by those it happened to.",
+            "makers",
+            "Workshops, shops and services of the seven islands.",
+            "kitchen",
+            "What we eat, and how it is done.",
+            "outings",
+            "On the water, on foot, after dark: book a day with somebody who knows.",
+            "homes",
+            "To let by the week, or to keep.",
+            "pictures",
+            "The islands through a few patient lenses.");
 
     private final HttpServer server;
     private final Quillhaven content;
@@ -81,7 +97,12 @@ public final class StandInSite implements AutoCloseable {
             try {
                 route(exchange, uri.getPath());
             } catch (RuntimeException failure) {
-                send(exchange, 500, HTML, "<!doctype html><title>Error</title><p>The demo site failed: " + failure.getClass().getSimpleName());
+                send(
+                        exchange,
+                        500,
+                        HTML,
+                        "<!doctype html><title>Error</title><p>The demo site failed: "
+                                + failure.getClass().getSimpleName());
                 throw failure;
             }
         }
@@ -95,11 +116,40 @@ public final class StandInSite implements AutoCloseable {
         }
         switch (path) {
             case "/" -> send(exchange, 200, HTML, home());
-            case "/search" -> send(exchange, 200, HTML, page("search", "Search", "Search the Quillhaven Isles.", "/search", "", Map.of()));
-            case "/robots.txt" -> send(exchange, 200, "text/plain; charset=utf-8", "User-agent: *\nDisallow: /search\nSitemap: " + address() + "/sitemap.xml\n");
-            case "/sitemap.xml" -> send(exchange, 200, "application/xml; charset=utf-8", plain("sitemap.xml", Map.of("addresses", addresses())));
-            case "/journal.atom" -> send(exchange, 200, "application/atom+xml; charset=utf-8", plain("journal.atom", Map.of("site", address(), "entries", entries(), "updated", entries().getFirst().get("published") + "T08:00:00Z")));
-            case "/outings.jsonl" -> send(exchange, 200, "application/jsonl; charset=utf-8", content.jsonLines("outings"));
+            case "/search" ->
+                send(
+                        exchange,
+                        200,
+                        HTML,
+                        page("search", "Search", "Search the Quillhaven Isles.", "/search", "", Map.of()));
+            case "/robots.txt" ->
+                send(
+                        exchange,
+                        200,
+                        "text/plain; charset=utf-8",
+                        "User-agent: *\nDisallow: /search\nSitemap: " + address() + "/sitemap.xml\n");
+            case "/sitemap.xml" ->
+                send(
+                        exchange,
+                        200,
+                        "application/xml; charset=utf-8",
+                        plain("sitemap.xml", Map.of("addresses", addresses())));
+            case "/journal.atom" ->
+                send(
+                        exchange,
+                        200,
+                        "application/atom+xml; charset=utf-8",
+                        plain(
+                                "journal.atom",
+                                Map.of(
+                                        "site",
+                                        address(),
+                                        "entries",
+                                        entries(),
+                                        "updated",
+                                        entries().getFirst().get("published") + "T08:00:00Z")));
+            case "/outings.jsonl" ->
+                send(exchange, 200, "application/jsonl; charset=utf-8", content.jsonLines("outings"));
             case "/makers.csv" -> send(exchange, 200, "text/csv; charset=utf-8", csv());
             case "/homes.geojson" -> send(exchange, 200, "application/geo+json; charset=utf-8", geoJson());
             default -> other(exchange, path);
@@ -113,12 +163,35 @@ public final class StandInSite implements AutoCloseable {
             return;
         }
         if (parts[0].equals("images") && parts.length == 2 && parts[1].endsWith(".svg")) {
-            send(exchange, 200, "image/svg+xml; charset=utf-8", Illustrations.svg(parts[1].substring(0, parts[1].length() - 4)));
+            send(
+                    exchange,
+                    200,
+                    "image/svg+xml; charset=utf-8",
+                    Illustrations.svg(parts[1].substring(0, parts[1].length() - 4)));
             return;
         }
-        Quillhaven.Part part = Quillhaven.PARTS.stream().filter(one -> one.key().equals(parts[0])).findFirst().orElse(null);
+        Quillhaven.Part part = Quillhaven.PARTS.stream()
+                .filter(one -> one.key().equals(parts[0]))
+                .findFirst()
+                .orElse(null);
         if (part != null && parts.length == 1) {
-            send(exchange, 200, HTML, page("collection", part.label(), lead(part.key()), path, "", Map.of("part", part, "lead", lead(part.key()), "cards", cards(part.key(), content.items(part.key())))));
+            send(
+                    exchange,
+                    200,
+                    HTML,
+                    page(
+                            "collection",
+                            part.label(),
+                            lead(part.key()),
+                            path,
+                            "",
+                            Map.of(
+                                    "part",
+                                    part,
+                                    "lead",
+                                    lead(part.key()),
+                                    "cards",
+                                    cards(part.key(), content.items(part.key())))));
             return;
         }
         Map<String, Object> item = part == null ? null : content.at(part.key(), path);
@@ -130,11 +203,27 @@ public final class StandInSite implements AutoCloseable {
     }
 
     private String home() {
-        return page("home", "Quillhaven Isles", "Seven islands, one ferry, and a kettle always on: journal, makers, kitchen, outings and homes of the Quillhaven Isles.", "/", "",
-                Map.of("journal", cards("journal", content.items("journal").stream().limit(3).toList()),
-                        "outings", cards("outings", content.items("outings").stream().limit(4).toList()),
-                        "homes", cards("homes", content.items("homes").stream().limit(3).toList()),
-                        "kitchen", cards("kitchen", content.items("kitchen").stream().limit(4).toList())));
+        return page(
+                "home",
+                "Quillhaven Isles",
+                "Seven islands, one ferry, and a kettle always on: journal, makers, kitchen, outings and homes of the Quillhaven Isles.",
+                "/",
+                "",
+                Map.of(
+                        "journal",
+                        cards(
+                                "journal",
+                                content.items("journal").stream().limit(3).toList()),
+                        "outings",
+                        cards(
+                                "outings",
+                                content.items("outings").stream().limit(4).toList()),
+                        "homes",
+                        cards("homes", content.items("homes").stream().limit(3).toList()),
+                        "kitchen",
+                        cards(
+                                "kitchen",
+                                content.items("kitchen").stream().limit(4).toList())));
     }
 
     private String item(Quillhaven.Part part, Map<String, Object> item, String path) {
@@ -180,7 +269,8 @@ public final class StandInSite implements AutoCloseable {
         names.put("bookingCode", "Booking code");
         names.forEach((property, name) -> {
             if (item.get(property) != null) {
-                facts.add(new Fact(name, item.get(property).toString().replace("/", " › ").replaceAll("^(Q[OH]-\\d+) › ", "$1/")));
+                facts.add(new Fact(
+                        name, item.get(property).toString().replace("/", " › ").replaceAll("^(Q[OH]-\\d+) › ", "$1/")));
             }
         });
         if (item.containsKey("price")) {
@@ -190,7 +280,13 @@ public final class StandInSite implements AutoCloseable {
             facts.add(new Fact("Takes", item.get("minutes") + " minutes"));
         }
         if (item.get("departures") instanceof List<?> days) {
-            facts.add(new Fact("Departs", String.join(", ", days.stream().map(day -> LocalDate.parse(day.toString()).format(DAY)).toList())));
+            facts.add(new Fact(
+                    "Departs",
+                    String.join(
+                            ", ",
+                            days.stream()
+                                    .map(day -> LocalDate.parse(day.toString()).format(DAY))
+                                    .toList())));
         }
         Map<String, String> features = new LinkedHashMap<>();
         features.put("stepFree", "step-free");
@@ -204,7 +300,10 @@ public final class StandInSite implements AutoCloseable {
         features.put("lunchIncluded", "lunch included");
         features.put("visitorsWelcome", "visitors welcome");
         features.put("takesCards", "takes cards");
-        List<String> has = features.entrySet().stream().filter(feature -> Boolean.TRUE.equals(item.get(feature.getKey()))).map(Map.Entry::getValue).toList();
+        List<String> has = features.entrySet().stream()
+                .filter(feature -> Boolean.TRUE.equals(item.get(feature.getKey())))
+                .map(Map.Entry::getValue)
+                .toList();
         if (!has.isEmpty()) {
             facts.add(new Fact("With", String.join(", ", has)));
         }
@@ -231,16 +330,20 @@ public final class StandInSite implements AutoCloseable {
         card.put("url", item.get("url"));
         card.put("summary", text(item, "summary"));
         card.put("image", item.get("image") instanceof Map<?, ?> image ? image.get("url") : null);
-        card.put("alt", item.get("image") instanceof Map<?, ?> image && image.get("alt") != null ? image.get("alt") : "");
+        card.put(
+                "alt",
+                item.get("image") instanceof Map<?, ?> image && image.get("alt") != null ? image.get("alt") : "");
         card.put("day", LocalDate.parse(text(item, "published")).format(DAY));
-        card.put("line", switch (part) {
-            case "journal" -> item.get("author") + " · " + item.get("minutes") + " min";
-            case "makers" -> text(item, "trade").replace("/", " › ");
-            case "kitchen" -> item.get("minutes") + " min · serves " + item.get("serves");
-            case "outings" -> place(item) + " · " + price(part, item);
-            case "homes" -> place(item) + " · " + price(part, item);
-            default -> place(item);
-        });
+        card.put(
+                "line",
+                switch (part) {
+                    case "journal" -> item.get("author") + " · " + item.get("minutes") + " min";
+                    case "makers" -> text(item, "trade").replace("/", " › ");
+                    case "kitchen" -> item.get("minutes") + " min · serves " + item.get("serves");
+                    case "outings" -> place(item) + " · " + price(part, item);
+                    case "homes" -> place(item) + " · " + price(part, item);
+                    default -> place(item);
+                });
         return card;
     }
 
@@ -259,26 +362,56 @@ public final class StandInSite implements AutoCloseable {
     }
 
     private List<Map<String, Object>> entries() {
-        return content.items("journal").stream().map(item -> {
-            Map<String, Object> entry = new HashMap<>(item);
-            if (item.get("image") instanceof Map<?, ?> image) {
-                entry.put("picture", image.get("url"));
-                if (image.get("alt") != null) {
-                    entry.put("alt", image.get("alt"));
-                }
-            }
-            return entry;
-        }).sorted((a, b) -> text(b, "published").compareTo(text(a, "published"))).toList();
+        return content.items("journal").stream()
+                .map(item -> {
+                    Map<String, Object> entry = new HashMap<>(item);
+                    if (item.get("image") instanceof Map<?, ?> image) {
+                        entry.put("picture", image.get("url"));
+                        if (image.get("alt") != null) {
+                            entry.put("alt", image.get("alt"));
+                        }
+                    }
+                    return entry;
+                })
+                .sorted((a, b) -> text(b, "published").compareTo(text(a, "published")))
+                .toList();
     }
 
     /** As a spreadsheet would have them: a column a field, lists with bars between their parts. */
     private String csv() {
-        List<String> columns = List.of("id", "title", "summary", "body", "url", "trade", "island", "lat", "lon", "town", "image", "image alt", "plan", "rating", "since", "code",
-                "keywords", "visitorsWelcome", "takesCards", "stepFree", "reviews", "published");
+        List<String> columns = List.of(
+                "id",
+                "title",
+                "summary",
+                "body",
+                "url",
+                "trade",
+                "island",
+                "lat",
+                "lon",
+                "town",
+                "image",
+                "image alt",
+                "plan",
+                "rating",
+                "since",
+                "code",
+                "keywords",
+                "visitorsWelcome",
+                "takesCards",
+                "stepFree",
+                "reviews",
+                "published");
         StringWriter out = new StringWriter();
-        try (CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(columns.toArray(String[]::new)).get())) {
+        try (CSVPrinter printer = new CSVPrinter(
+                out,
+                CSVFormat.RFC4180
+                        .builder()
+                        .setHeader(columns.toArray(String[]::new))
+                        .get())) {
             for (Map<String, Object> item : content.items("makers")) {
-                printer.printRecord(columns.stream().map(column -> cell(item, column)).toList());
+                printer.printRecord(
+                        columns.stream().map(column -> cell(item, column)).toList());
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException("writing to memory", impossible);
@@ -294,22 +427,34 @@ public final class StandInSite implements AutoCloseable {
             case "town" -> place.get("name");
             case "image" -> image.get("url");
             case "image alt" -> image.get("alt");
-            default -> item.get(column) instanceof List<?> list ? String.join(" | ", list.stream().map(Object::toString).toList()) : item.get(column);
+            default ->
+                item.get(column) instanceof List<?> list
+                        ? String.join(" | ", list.stream().map(Object::toString).toList())
+                        : item.get(column);
         };
     }
 
     private String geoJson() {
-        List<Map<String, Object>> features = content.items("homes").stream().map(item -> {
-            Map<?, ?> place = (Map<?, ?>) Objects.requireNonNull(item.get("place"));
-            Map<String, Object> properties = new LinkedHashMap<>(item);
-            properties.remove("place");
-            properties.put("town", place.get("name"));
-            return Map.<String, Object>of("type", "Feature", "geometry", Map.of("type", "Point", "coordinates", List.of(place.get("lon"), place.get("lat"))), "properties", properties);
-        }).toList();
+        List<Map<String, Object>> features = content.items("homes").stream()
+                .map(item -> {
+                    Map<?, ?> place = (Map<?, ?>) Objects.requireNonNull(item.get("place"));
+                    Map<String, Object> properties = new LinkedHashMap<>(item);
+                    properties.remove("place");
+                    properties.put("town", place.get("name"));
+                    return Map.<String, Object>of(
+                            "type",
+                            "Feature",
+                            "geometry",
+                            Map.of("type", "Point", "coordinates", List.of(place.get("lon"), place.get("lat"))),
+                            "properties",
+                            properties);
+                })
+                .toList();
         return new JsonMapper().writeValueAsString(Map.of("type", "FeatureCollection", "features", features));
     }
 
-    private String page(String template, String title, String description, String path, String jsonLd, Map<String, Object> values) {
+    private String page(
+            String template, String title, String description, String path, String jsonLd, Map<String, Object> values) {
         Map<String, Object> all = new HashMap<>(values);
         all.put("content", plain(template + ".html", withService(values)));
         all.put("pageTitle", title.equals("Quillhaven Isles") ? title : title + " – Quillhaven Isles");
@@ -318,7 +463,17 @@ public final class StandInSite implements AutoCloseable {
         all.put("jsonLd", jsonLd);
         all.put("hasJsonLd", !jsonLd.isEmpty());
         all.put("withBox", !template.equals("search"));
-        all.put("menu", Quillhaven.PARTS.stream().map(part -> Map.of("key", part.key(), "label", part.label(), "here", path.equals("/" + part.key()) || path.startsWith("/" + part.key() + "/"))).toList());
+        all.put(
+                "menu",
+                Quillhaven.PARTS.stream()
+                        .map(part -> Map.of(
+                                "key",
+                                part.key(),
+                                "label",
+                                part.label(),
+                                "here",
+                                path.equals("/" + part.key()) || path.startsWith("/" + part.key() + "/")))
+                        .toList());
         return plain("layout.html", withService(all));
     }
 
@@ -330,11 +485,16 @@ public final class StandInSite implements AutoCloseable {
     }
 
     private String plain(String name, Map<String, Object> values) {
-        return templates.computeIfAbsent(name, file -> Mustache.compiler().defaultValue("").compile(new String(bytes(file), StandardCharsets.UTF_8))).execute(values);
+        return templates
+                .computeIfAbsent(name, file -> Mustache.compiler()
+                        .defaultValue("")
+                        .compile(new String(bytes(file), StandardCharsets.UTF_8)))
+                .execute(values);
     }
 
     private static byte[] bytes(String file) {
-        try (InputStream in = Objects.requireNonNull(StandInSite.class.getResourceAsStream("/site/" + file), file + " is not on the class path")) {
+        try (InputStream in = Objects.requireNonNull(
+                StandInSite.class.getResourceAsStream("/site/" + file), file + " is not on the class path")) {
             return in.readAllBytes();
         } catch (IOException failure) {
             throw new UncheckedIOException("reading " + file, failure);
@@ -354,8 +514,11 @@ public final class StandInSite implements AutoCloseable {
         exchange.getResponseHeaders().set("Content-Type", type);
         exchange.getResponseHeaders().set("Cache-Control", "no-cache");
         // As strict as a careful site's would be: the search must work under it.
-        exchange.getResponseHeaders().set("Content-Security-Policy",
-                "default-src 'none'; script-src %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s".formatted(service, service, service));
+        exchange.getResponseHeaders()
+                .set(
+                        "Content-Security-Policy",
+                        "default-src 'none'; script-src %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s"
+                                .formatted(service, service, service));
         exchange.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
         String tag = "\"%s\"".formatted(HexFormat.of().formatHex(sha256(body), 0, 12));
         exchange.getResponseHeaders().set("ETag", tag);

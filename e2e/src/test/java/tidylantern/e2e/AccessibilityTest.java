@@ -35,7 +35,8 @@ class AccessibilityTest {
             browser.press(Keys.ESCAPE);
             browser.see("button[aria-label='Delete Island search']").click();
             browser.see("#delete-name").sendKeys("Island");
-            browser.until("half a name deletes nothing", () -> !browser.seeText("[role=dialog] button", "Delete it").isEnabled());
+            browser.until("half a name deletes nothing", () -> !browser.seeText("[role=dialog] button", "Delete it")
+                    .isEnabled());
             browser.mustBeAccessible("delete a search");
             browser.press(Keys.ESCAPE);
             browser.open(world.workbench("/content"));
@@ -73,7 +74,9 @@ class AccessibilityTest {
             browser.seeText("[role=dialog]", "nothing to publish");
             browser.mustBeAccessible("look over and publish");
             browser.press(Keys.ESCAPE);
-            browser.until("the dialog is gone", () -> browser.driver().findElements(org.openqa.selenium.By.cssSelector("[role=dialog]")).isEmpty());
+            browser.until("the dialog is gone", () -> browser.driver()
+                    .findElements(org.openqa.selenium.By.cssSelector("[role=dialog]"))
+                    .isEmpty());
             browser.chord(Keys.CONTROL, "k");
             browser.see("[role=dialog] [role=option]");
             browser.mustBeAccessible("go to");

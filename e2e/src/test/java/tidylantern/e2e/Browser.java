@@ -32,19 +32,33 @@ import tidylantern.server.RunningService;
 final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(20);
     private static final Duration GLANCE = Duration.ofMillis(50);
-    private static final List<String> WCAG_A_AND_AA = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22a", "wcag22aa");
+    private static final List<String> WCAG_A_AND_AA =
+            List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22a", "wcag22aa");
 
     private final ChromeDriver driver;
 
     private Browser(boolean withScript, int width, int height) {
         ChromeOptions options = new ChromeOptions();
         options.setBinary("/usr/bin/chromium");
-        options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-                "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--lang=en-GB", "--window-size=" + width + "," + height);
+        options.addArguments(
+                "--headless",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--disable-dev-shm-usage",
+                "--lang=en-GB",
+                "--window-size=" + width + "," + height);
         if (!withScript) {
             options.setExperimentalOption("prefs", Map.of("profile.managed_default_content_settings.javascript", 2));
         }
-        ChromeDriverService service = new ChromeDriverService.Builder().usingDriverExecutable(new java.io.File("/usr/bin/chromedriver")).usingAnyFreePort().build();
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                .usingAnyFreePort()
+                .build();
         driver = new ChromeDriver(service, options);
         driver.manage().window().setSize(new Dimension(width, height));
     }
@@ -56,7 +70,9 @@ final class Browser implements AutoCloseable {
     /** 390 points wide, which a window cannot be; the page is told so. */
     static Browser phone() {
         Browser browser = new Browser(true, 500, 900);
-        browser.driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 390, "height", 844, "deviceScaleFactor", 1, "mobile", true));
+        browser.driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", 390, "height", 844, "deviceScaleFactor", 1, "mobile", true));
         return browser;
     }
 
@@ -82,25 +98,34 @@ final class Browser implements AutoCloseable {
 
     /** Waits until an element is there and can be seen. */
     WebElement see(SearchContext within, String css) {
-        return until(css, () -> within.findElements(By.cssSelector(css)).stream().filter(WebElement::isDisplayed).findFirst().orElse(null));
+        return until(css, () -> within.findElements(By.cssSelector(css)).stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst()
+                .orElse(null));
     }
 
     /** Waits for a button, link or tab with this text. */
     WebElement seeText(String css, String text) {
         return until(css + " with \"" + text + "\"", () -> driver.findElements(By.cssSelector(css)).stream()
-                .filter(element -> element.isDisplayed() && element.getText().contains(text)).findFirst().orElse(null));
+                .filter(element -> element.isDisplayed() && element.getText().contains(text))
+                .findFirst()
+                .orElse(null));
     }
 
     /** Inside the shadow of an element of ours. */
     SearchContext inside(String css) {
-        return until("the shadow of " + css, () -> driver.findElement(By.cssSelector(css)).getShadowRoot());
+        return until("the shadow of " + css, () -> driver.findElement(By.cssSelector(css))
+                .getShadowRoot());
     }
 
     /** Waits until the supplier gives something that is neither null nor false. */
     <T> T until(String what, Supplier<T> supplier) {
         Function<WebDriver, T> condition = any -> supplier.get();
-        return new WebDriverWait(driver, PATIENCE, GLANCE).ignoring(NoSuchElementException.class, StaleElementReferenceException.class)
-                .ignoring(org.openqa.selenium.NoSuchShadowRootException.class).withMessage(what).until(condition);
+        return new WebDriverWait(driver, PATIENCE, GLANCE)
+                .ignoring(NoSuchElementException.class, StaleElementReferenceException.class)
+                .ignoring(org.openqa.selenium.NoSuchShadowRootException.class)
+                .withMessage(what)
+                .until(condition);
     }
 
     /** Waits until the texts of these elements are such. */
@@ -109,7 +134,9 @@ final class Browser implements AutoCloseable {
     }
 
     List<String> texts(SearchContext within, String css) {
-        return within.findElements(By.cssSelector(css)).stream().map(WebElement::getText).toList();
+        return within.findElements(By.cssSelector(css)).stream()
+                .map(WebElement::getText)
+                .toList();
     }
 
     void type(WebElement field, String text) {
@@ -175,18 +202,27 @@ final class Browser implements AutoCloseable {
 
     /** Whatever script wrote to the console as an error since the last call. */
     List<String> consoleErrors() {
-        return driver.manage().logs().get(LogType.BROWSER).getAll().stream().filter(entry -> entry.getLevel().intValue() >= java.util.logging.Level.SEVERE.intValue())
-                .map(LogEntry::getMessage).toList();
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .filter(entry -> entry.getLevel().intValue() >= java.util.logging.Level.SEVERE.intValue())
+                .map(LogEntry::getMessage)
+                .toList();
     }
 
     /** No violation of WCAG 2.2 A or AA that axe-core finds in what is on screen. */
     void mustBeAccessible(String what) {
         Results results = new AxeBuilder().withTags(WCAG_A_AND_AA).analyze(driver);
-        assertThat(results.getViolations()).as("violations on %s", what).extracting(Browser::told).isEmpty();
+        assertThat(results.getViolations())
+                .as("violations on %s", what)
+                .extracting(Browser::told)
+                .isEmpty();
     }
 
     private static String told(Rule rule) {
-        return rule.getId() + ": " + rule.getHelp() + " at " + rule.getNodes().stream().map(node -> node.getTarget() + " " + node.getHtml()).limit(3).toList();
+        return rule.getId() + ": " + rule.getHelp() + " at "
+                + rule.getNodes().stream()
+                        .map(node -> node.getTarget() + " " + node.getHtml())
+                        .limit(3)
+                        .toList();
     }
 
     @Override

@@ -31,7 +31,11 @@ class DemoQueriesTest {
     void findsTheItemAmongTheFirst(Quillhaven.Expected expected) {
         Api.Answer answer = world.api().results("island-search", expected.query());
         List<String> first = answer.hits().stream().limit(expected.within()).toList();
-        assertThat(first).as("\"%s\" of %d", expected.query(), answer.json().path("total").asInt()).contains(expected.item());
+        assertThat(first)
+                .as(
+                        "\"%s\" of %d",
+                        expected.query(), answer.json().path("total").asInt())
+                .contains(expected.item());
     }
 
     @Test
@@ -43,18 +47,30 @@ class DemoQueriesTest {
     void theImperfectItemsAreFoundAndCalledSomething() {
         List<String> called = new ArrayList<>();
         for (String query : List.of("grey of a pigeon", "complete as the parish records", "deja vu naive")) {
-            called.add(world.api().results("island-search", query).json().path("hits").get(0).path("title").asString());
+            called.add(world.api()
+                    .results("island-search", query)
+                    .json()
+                    .path("hits")
+                    .get(0)
+                    .path("title")
+                    .asString());
         }
         assertThat(called.get(0)).isEqualTo("Cold water, sixty strokes out and sixty back,…");
         assertThat(called.get(1)).startsWith("An account, as complete");
         assertThat(called.get(2)).startsWith("Fête at L'Anse");
-        assertThat(world.api().results("island-search", "snorer").hits()).as("reviews are not searched until somebody says so").isEmpty();
+        assertThat(world.api().results("island-search", "snorer").hits())
+                .as("reviews are not searched until somebody says so")
+                .isEmpty();
     }
 
     @Test
     void loadingTheDemoTwiceChangesNothing() {
         Api.Answer before = world.api().get("/api/owner/sites/quillhaven-isles/collections");
-        new tidylantern.demo.DemoLoader(world.service(), tidylantern.server.RunningService.ACCESS_KEY).load(world.site(), java.time.LocalDate.now());
-        assertThat(world.api().get("/api/owner/sites/quillhaven-isles/collections").json()).isEqualTo(before.json());
+        new tidylantern.demo.DemoLoader(world.service(), tidylantern.server.RunningService.ACCESS_KEY)
+                .load(world.site(), java.time.LocalDate.now());
+        assertThat(world.api()
+                        .get("/api/owner/sites/quillhaven-isles/collections")
+                        .json())
+                .isEqualTo(before.json());
     }
 }

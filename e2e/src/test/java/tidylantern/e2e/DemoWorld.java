@@ -40,18 +40,28 @@ final class DemoWorld implements AutoCloseable {
     /** Makes the demo's search what it was at first, for visitors too, with the trials it had. */
     void restoreSearch() {
         String tag = api().get(SEARCH + "/draft").header("ETag");
-        Api.Answer changed = api().send("PUT", SEARCH + "/draft", draft, Map.of("Content-Type", "application/json", "If-Match", tag));
+        Api.Answer changed = api().send(
+                        "PUT", SEARCH + "/draft", draft, Map.of("Content-Type", "application/json", "If-Match", tag));
         api().send("POST", SEARCH + "/publish", "", Map.of("If-Match", changed.header("ETag")));
-        api().get(SEARCH + "/trials").json().path("outcomes").forEach(outcome -> api().send("DELETE", SEARCH + "/trials/" + outcome.path("id").asLong(), null, Map.of()));
+        api().get(SEARCH + "/trials").json().path("outcomes").forEach(outcome -> api().send(
+                        "DELETE", SEARCH + "/trials/" + outcome.path("id").asLong(), null, Map.of()));
         api().send("POST", SEARCH + "/trials.csv", trials, Map.of("Content-Type", "text/csv"));
     }
 
     /** A new search over some collections; its key. */
     String newSearch(String name, List<String> collections) {
-        String key = api().send("POST", "/api/owner/sites/" + DemoLoader.SITE + "/searches", "{\"name\":\"" + name + "\"}", JSON).json().path("key").asString();
+        String key = api().send(
+                        "POST",
+                        "/api/owner/sites/" + DemoLoader.SITE + "/searches",
+                        "{\"name\":\"" + name + "\"}",
+                        JSON)
+                .json()
+                .path("key")
+                .asString();
         Api.Answer first = api().get("/api/owner/searches/" + key + "/draft");
         ObjectNode design = (ObjectNode) first.json();
-        ((ArrayNode) design.path("reach").path("collections")).removeIf(one -> !collections.contains(one.path("collection").asString()));
+        ((ArrayNode) design.path("reach").path("collections"))
+                .removeIf(one -> !collections.contains(one.path("collection").asString()));
         Map<String, String> headers = new HashMap<>(JSON);
         headers.put("If-Match", first.header("ETag"));
         api().send("PUT", "/api/owner/searches/" + key + "/draft", design.toString(), headers);

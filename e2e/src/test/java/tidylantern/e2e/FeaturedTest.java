@@ -40,7 +40,10 @@ class FeaturedTest {
     }
 
     private static Set<String> withPlan(String plan) {
-        return ISLES.items("makers").stream().filter(item -> plan.equals(item.get("plan"))).map(item -> item.get("title").toString()).collect(Collectors.toSet());
+        return ISLES.items("makers").stream()
+                .filter(item -> plan.equals(item.get("plan")))
+                .map(item -> item.get("title").toString())
+                .collect(Collectors.toSet());
     }
 
     private static List<String> stageTitles(java.util.function.Predicate<List<String>> such) {
@@ -55,7 +58,11 @@ class FeaturedTest {
     }
 
     private static void part(String tier, String part) {
-        browser.until(part, () -> tier(tier).findElements(By.cssSelector("[role=group] button")).stream().filter(one -> one.getText().equals(part)).findFirst().orElse(null)).click();
+        browser.until(part, () -> tier(tier).findElements(By.cssSelector("[role=group] button")).stream()
+                        .filter(one -> one.getText().equals(part))
+                        .findFirst()
+                        .orElse(null))
+                .click();
     }
 
     /** Adds the next tier, held by makers of a plan. */
@@ -69,13 +76,29 @@ class FeaturedTest {
         browser.seeText("[role=option]", "Plan").click();
         browser.see(form, "[aria-label='Value']").click();
         browser.seeText("[role=option]", plan).click();
-        browser.until("add", () -> form.findElements(By.cssSelector("button[type=submit]")).stream().filter(WebElement::isEnabled).findFirst().orElse(null)).click();
-        browser.untilTexts(tier(name), "li > span", texts -> texts.stream().anyMatch(text -> text.startsWith("Makers · Plan: ")));
+        browser.until("add", () -> form.findElements(By.cssSelector("button[type=submit]")).stream()
+                        .filter(WebElement::isEnabled)
+                        .findFirst()
+                        .orElse(null))
+                .click();
+        browser.untilTexts(
+                tier(name), "li > span", texts -> texts.stream().anyMatch(text -> text.startsWith("Makers · Plan: ")));
     }
 
     private static void publish(String key) {
         browser.until("kept", () -> browser.texts(browser.driver(), ".keeping").contains("Kept"));
-        assertThat(world.api().send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", world.api().get("/api/owner/searches/" + key + "/draft").header("ETag"))).status()).isEqualTo(200);
+        assertThat(world.api()
+                        .send(
+                                "POST",
+                                "/api/owner/searches/" + key + "/publish",
+                                "",
+                                Map.of(
+                                        "If-Match",
+                                        world.api()
+                                                .get("/api/owner/searches/" + key + "/draft")
+                                                .header("ETag")))
+                        .status())
+                .isEqualTo(200);
     }
 
     private static JsonNode draft(String key) {
@@ -91,18 +114,43 @@ class FeaturedTest {
         browser.seeText("[role=group] button", "Tiers").click();
         addTier("Beacon", "Beacon");
         addTier("Harbour light", "Lantern");
-        browser.untilTexts(tier("Beacon"), ".name small", texts -> texts.equals(List.of("lifts 3 · " + beacons.size() + " items")));
-        List<String> lifted = stageTitles(titles -> titles.size() == 10 && beacons.containsAll(titles.subList(0, 3)) && lanterns.containsAll(titles.subList(3, 6)));
-        assertThat(browser.onStage("tidy-results", results -> browser.texts(results, ".standing")).subList(0, 4)).as("the stage says why each stands there").containsExactly("Lifted: Beacon, its turn today", "Lifted: Beacon, its turn today", "Lifted: Beacon, its turn today", "Lifted: Harbour light, its turn today");
+        browser.untilTexts(
+                tier("Beacon"),
+                ".name small",
+                texts -> texts.equals(List.of("lifts 3 · " + beacons.size() + " items")));
+        List<String> lifted = stageTitles(titles -> titles.size() == 10
+                && beacons.containsAll(titles.subList(0, 3))
+                && lanterns.containsAll(titles.subList(3, 6)));
+        assertThat(browser.onStage("tidy-results", results -> browser.texts(results, ".standing"))
+                        .subList(0, 4))
+                .as("the stage says why each stands there")
+                .containsExactly(
+                        "Lifted: Beacon, its turn today",
+                        "Lifted: Beacon, its turn today",
+                        "Lifted: Beacon, its turn today",
+                        "Lifted: Harbour light, its turn today");
 
         // Paid for, and the owner words what visitors read.
         part("Harbour light", "What it does");
-        tier("Harbour light").findElement(By.xpath(".//label[contains(., 'It is paid for')]")).click();
-        WebElement says = browser.until("what they read", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='They read']/following-sibling::input")).stream().findFirst().orElse(null));
+        tier("Harbour light")
+                .findElement(By.xpath(".//label[contains(., 'It is paid for')]"))
+                .click();
+        WebElement says =
+                browser.until("what they read", () -> tier("Harbour light")
+                        .findElements(By.xpath(".//label[text()='They read']/following-sibling::input"))
+                        .stream()
+                        .findFirst()
+                        .orElse(null));
         browser.type(says, "Supports the Isles");
         says.sendKeys(Keys.TAB);
         browser.onStage("tidy-results", results -> {
-            browser.untilTexts(results, ".card .kind", texts -> texts.stream().filter(text -> text.contains("Supports the Isles")).count() >= 3);
+            browser.untilTexts(
+                    results,
+                    ".card .kind",
+                    texts -> texts.stream()
+                                    .filter(text -> text.contains("Supports the Isles"))
+                                    .count()
+                            >= 3);
             return null;
         });
 
@@ -110,34 +158,87 @@ class FeaturedTest {
         part("Harbour light", "How it looks");
         Set<List<String>> drawn = new HashSet<>();
         for (String look : List.of("Lamp", "Sea", "Quiet", "Night")) {
-            browser.see(tier("Harbour light"), "[aria-label='Take the look " + look + "']").click();
-            drawn.add(browser.onStage("tidy-results", results -> browser.until("the look " + look, () -> {
-                List<String> styles = results.findElements(By.cssSelector(".card[part~='tier-harbour-light']")).stream().findFirst().map(card -> List.of(card.getCssValue("border-top-color"), card.getCssValue("border-top-width"), card.getCssValue("background-color"),
-                        card.findElement(By.cssSelector(".ribbon")).getCssValue("background-color"), card.findElement(By.cssSelector(".ribbon")).getCssValue("font-size"))).orElse(null);
-                return styles == null || drawn.contains(styles) ? null : styles;
-            })));
-            browser.until("contrasts of " + look, () -> tier("Harbour light").findElements(By.cssSelector(".contrast")).isEmpty() || !tier("Harbour light").findElements(By.cssSelector(".contrast.low")).isEmpty() ? null : true);
+            browser.see(tier("Harbour light"), "[aria-label='Take the look " + look + "']")
+                    .click();
+            drawn.add(browser.onStage(
+                    "tidy-results",
+                    results -> browser.until("the look " + look, () -> {
+                        List<String> styles =
+                                results.findElements(By.cssSelector(".card[part~='tier-harbour-light']")).stream()
+                                        .findFirst()
+                                        .map(card -> List.of(
+                                                card.getCssValue("border-top-color"),
+                                                card.getCssValue("border-top-width"),
+                                                card.getCssValue("background-color"),
+                                                card.findElement(By.cssSelector(".ribbon"))
+                                                        .getCssValue("background-color"),
+                                                card.findElement(By.cssSelector(".ribbon"))
+                                                        .getCssValue("font-size")))
+                                        .orElse(null);
+                        return styles == null || drawn.contains(styles) ? null : styles;
+                    })));
+            browser.until(
+                    "contrasts of " + look,
+                    () -> tier("Harbour light")
+                                            .findElements(By.cssSelector(".contrast"))
+                                            .isEmpty()
+                                    || !tier("Harbour light")
+                                            .findElements(By.cssSelector(".contrast.low"))
+                                            .isEmpty()
+                            ? null
+                            : true);
         }
         assertThat(drawn).hasSize(4);
 
         // Looks: another ready look, a colour that cannot be read and the one offered in its place.
         part("Harbour light", "How it looks");
         browser.see(tier("Harbour light"), "[aria-label='Take the look Night']").click();
-        browser.onStage("tidy-results", results -> browser.until("a strong edge", () -> results.findElements(By.cssSelector(".card.edge-strong")).isEmpty() ? null : true));
-        WebElement letters = browser.until("letters", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='Its letters']/following-sibling::input[not(@type='color')]")).stream().findFirst().orElse(null));
+        browser.onStage(
+                "tidy-results",
+                results -> browser.until(
+                        "a strong edge",
+                        () -> results.findElements(By.cssSelector(".card.edge-strong"))
+                                        .isEmpty()
+                                ? null
+                                : true));
+        WebElement letters = browser.until("letters", () -> tier("Harbour light")
+                .findElements(By.xpath(".//label[text()='Its letters']/following-sibling::input[not(@type='color')]"))
+                .stream()
+                .findFirst()
+                .orElse(null));
         browser.type(letters, "#334455");
         letters.sendKeys(Keys.TAB);
-        browser.untilTexts(tier("Harbour light"), ".contrast", texts -> texts.stream().anyMatch(text -> text.contains("4.5 is needed")));
-        browser.until("the nearest", () -> tier("Harbour light").findElements(By.cssSelector(".contrast.low button")).stream().findFirst().orElse(null)).click();
-        browser.until("it passes", () -> tier("Harbour light").findElements(By.cssSelector(".contrast.low")).isEmpty() ? true : null);
-        WebElement text = browser.until("ribbon", () -> tier("Harbour light").findElements(By.xpath(".//label[text()='What it says']/following-sibling::input")).stream().findFirst().orElse(null));
+        browser.untilTexts(tier("Harbour light"), ".contrast", texts -> texts.stream()
+                .anyMatch(text -> text.contains("4.5 is needed")));
+        browser.until(
+                        "the nearest",
+                        () -> tier("Harbour light").findElements(By.cssSelector(".contrast.low button")).stream()
+                                .findFirst()
+                                .orElse(null))
+                .click();
+        browser.until(
+                "it passes",
+                () -> tier("Harbour light")
+                                .findElements(By.cssSelector(".contrast.low"))
+                                .isEmpty()
+                        ? true
+                        : null);
+        WebElement text =
+                browser.until("ribbon", () -> tier("Harbour light")
+                        .findElements(By.xpath(".//label[text()='What it says']/following-sibling::input"))
+                        .stream()
+                        .findFirst()
+                        .orElse(null));
         browser.type(text, "A maker who has kept the harbour lights burning for 20 years");
         text.sendKeys(Keys.TAB);
         browser.onStage("tidy-results", results -> {
-            browser.untilTexts(results, ".ribbon", texts -> texts.stream().anyMatch(one -> one.startsWith("A maker who has kept")));
+            browser.untilTexts(results, ".ribbon", texts -> texts.stream()
+                    .anyMatch(one -> one.startsWith("A maker who has kept")));
             return null;
         });
-        assertThat(stageTitles(titles -> titles.size() == 10)).as("looks move nothing").isEqualTo(lifted);
+        assertThat(stageTitles(titles -> titles.size() == 10))
+                .as("looks move nothing")
+                .isEqualTo(lifted);
         browser.mustBeAccessible("looks of a tier");
         part("Harbour light", "Who holds it");
         browser.mustBeAccessible("who holds a tier");
@@ -148,12 +249,22 @@ class FeaturedTest {
         browser.open(page);
         SearchContext results = browser.inside("tidy-results");
         browser.untilTexts(results, ".card h3", titles -> titles.equals(lifted));
-        assertThat(results.findElements(By.cssSelector(".standing"))).as("reasons are for owners").isEmpty();
-        assertThat(results.findElements(By.cssSelector("[part~='tier-harbour-light']"))).as("a site's own CSS reaches the tier").isNotEmpty();
+        assertThat(results.findElements(By.cssSelector(".standing")))
+                .as("reasons are for owners")
+                .isEmpty();
+        assertThat(results.findElements(By.cssSelector("[part~='tier-harbour-light']")))
+                .as("a site's own CSS reaches the tier")
+                .isNotEmpty();
         browser.mustBeAccessible("featured results");
         SearchContext box = browser.inside("tidy-search");
         browser.see(box, "input").sendKeys("the");
-        browser.untilTexts(box, ".row .name", names -> names.size() == 3 && beacons.contains(names.getFirst()) && lanterns.contains(names.get(1)) && !names.get(2).isEmpty());
+        browser.untilTexts(
+                box,
+                ".row .name",
+                names -> names.size() == 3
+                        && beacons.contains(names.getFirst())
+                        && lanterns.contains(names.get(1))
+                        && !names.get(2).isEmpty());
         assertThat(browser.texts(box, ".row .about").get(1)).startsWith("Supports the Isles · ");
         browser.mustBeAccessible("featured live results");
 
@@ -165,14 +276,20 @@ class FeaturedTest {
 
         browser.open(world.workbench("/searches/" + key + "/go-live"));
         browser.seeText("[role=group] button", "Side by side").click();
-        browser.onStage("tidy-results", found -> browser.until("a grid", () -> found.findElements(By.cssSelector(".cards.grid")).isEmpty() ? null : true));
+        browser.onStage(
+                "tidy-results",
+                found -> browser.until(
+                        "a grid",
+                        () -> found.findElements(By.cssSelector(".cards.grid")).isEmpty() ? null : true));
         assertThat(stageTitles(titles -> titles.size() == 10)).isEqualTo(lifted);
         publish(key);
         browser.open(page);
         SearchContext grid = browser.inside("tidy-results");
         browser.untilTexts(grid, ".cards.grid .card h3", titles -> titles.equals(lifted));
         List<WebElement> cards = grid.findElements(By.cssSelector(".card"));
-        assertThat(cards.get(0).getRect().getY()).as("side by side").isEqualTo(cards.get(1).getRect().getY());
+        assertThat(cards.get(0).getRect().getY())
+                .as("side by side")
+                .isEqualTo(cards.get(1).getRect().getY());
         browser.mustBeAccessible("featured results side by side");
 
         try (Browser phone = Browser.phone()) {
@@ -212,25 +329,57 @@ class FeaturedTest {
             WebElement picker = browser.see(tier("Beacon"), "[aria-label='Items to place in the tier']");
             picker.sendKeys(third);
             browser.seeText("[role=option]", third).click();
-            browser.until("place it", () -> tier("Beacon").findElements(By.cssSelector(".add button[type=submit]")).stream().findFirst().orElse(null)).click();
+            browser.until(
+                            "place it",
+                            () -> tier("Beacon").findElements(By.cssSelector(".add button[type=submit]")).stream()
+                                    .findFirst()
+                                    .orElse(null))
+                    .click();
             browser.untilTexts(tier("Beacon"), ".placements .head b", titles -> titles.equals(List.of(third)));
             browser.untilTexts(tier("Beacon"), ".name small", texts -> texts.equals(List.of("lifts 3 · 1 item")));
             visitor.driver().navigate().refresh();
-            visitor.untilTexts(visitor.inside("tidy-results"), ".card h3", titles -> titles.size() == 10 && titles.getFirst().equals(third));
+            visitor.untilTexts(
+                    visitor.inside("tidy-results"),
+                    ".card h3",
+                    titles -> titles.size() == 10 && titles.getFirst().equals(third));
             // Until yesterday: it is over at once.
-            browser.script("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('change'))", browser.see(tier("Beacon"), "[aria-label='Last day of " + third + "']"), LocalDate.now().minusDays(2).toString());
-            browser.untilTexts(tier("Beacon"), ".state", texts -> texts.size() == 1 && texts.getFirst().startsWith("ended"));
+            browser.script(
+                    "arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('change'))",
+                    browser.see(tier("Beacon"), "[aria-label='Last day of " + third + "']"),
+                    LocalDate.now().minusDays(2).toString());
+            browser.untilTexts(
+                    tier("Beacon"),
+                    ".state",
+                    texts -> texts.size() == 1 && texts.getFirst().startsWith("ended"));
             visitor.driver().navigate().refresh();
-            visitor.untilTexts(visitor.inside("tidy-results"), ".card h3", titles -> titles.size() == 10 && titles.get(2).equals(third));
+            visitor.untilTexts(
+                    visitor.inside("tidy-results"),
+                    ".card h3",
+                    titles -> titles.size() == 10 && titles.get(2).equals(third));
         }
         // The item's own page knows of it too.
-        String id = ISLES.items("homes").stream().filter(item -> third.equals(item.get("title"))).findFirst().orElseThrow().get("id").toString();
+        String id = ISLES.items("homes").stream()
+                .filter(item -> third.equals(item.get("title")))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .toString();
         browser.open(world.workbench("/content/homes/item?id=" + id));
         browser.seeText("section[aria-labelledby=placed] small", "ended");
         browser.mustBeAccessible("an item that is featured by hand");
         browser.see("[aria-label='Take out of the tier beacon']").click();
-        browser.until("taken out", () -> browser.driver().findElements(By.cssSelector("section[aria-labelledby=placed]")).isEmpty() ? true : null);
-        assertThat(world.api().get("/api/owner/sites/quillhaven-isles/placements").json().findValuesAsString("tier")).doesNotContain("beacon");
+        browser.until(
+                "taken out",
+                () -> browser.driver()
+                                .findElements(By.cssSelector("section[aria-labelledby=placed]"))
+                                .isEmpty()
+                        ? true
+                        : null);
+        assertThat(world.api()
+                        .get("/api/owner/sites/quillhaven-isles/placements")
+                        .json()
+                        .findValuesAsString("tier"))
+                .doesNotContain("beacon");
     }
 
     @Test
@@ -244,8 +393,11 @@ class FeaturedTest {
         browser.seeText("[role=option]", pinned).click();
         browser.mustBeAccessible("a pin being made");
         browser.see("form.add button[type=submit]").click();
-        List<String> first = stageTitles(titles -> !titles.isEmpty() && titles.getFirst().equals(pinned));
-        assertThat(browser.onStage("tidy-results", results -> browser.texts(results, ".standing")).getFirst()).isEqualTo("Pinned at 1");
+        List<String> first =
+                stageTitles(titles -> !titles.isEmpty() && titles.getFirst().equals(pinned));
+        assertThat(browser.onStage("tidy-results", results -> browser.texts(results, ".standing"))
+                        .getFirst())
+                .isEqualTo("Pinned at 1");
         // Another one is taken out of the same query.
         String out = first.get(1);
         browser.seeText("form.add [role=group] button", "Take out").click();
@@ -254,7 +406,8 @@ class FeaturedTest {
         browser.seeText("[role=option]", out).click();
         browser.see("form.add button[type=submit]").click();
         stageTitles(titles -> !titles.isEmpty() && titles.getFirst().equals(pinned) && !titles.contains(out));
-        browser.until("kept", () -> draft(key).path("pins").path(0).path("takeOut").size() == 1 ? true : null);
+        browser.until(
+                "kept", () -> draft(key).path("pins").path(0).path("takeOut").size() == 1 ? true : null);
         browser.seeText("button", "Why?").click();
         browser.see("#why-item").sendKeys(out);
         browser.seeText("[role=option]", out).click();
@@ -273,7 +426,13 @@ class FeaturedTest {
         browser.seeText("nav a", "Site").click();
         browser.see("[placeholder='Old harbour']").sendKeys("Smugglers' steps");
         browser.see("[placeholder='47.2078, -32.7351']").sendKeys("47.2078, -32.7351");
-        browser.until("add", () -> browser.driver().findElements(By.cssSelector("form.new button[type=submit]")).stream().filter(WebElement::isEnabled).findFirst().orElse(null)).click();
+        browser.until(
+                        "add",
+                        () -> browser.driver().findElements(By.cssSelector("form.new button[type=submit]")).stream()
+                                .filter(WebElement::isEnabled)
+                                .findFirst()
+                                .orElse(null))
+                .click();
         browser.untilTexts(browser.driver(), ".two li b", names -> names.contains("Smugglers' steps"));
         browser.mustBeAccessible("names of places");
         browser.open(world.service() + "/s/makers?order=closest");
@@ -282,8 +441,15 @@ class FeaturedTest {
         browser.type(place, "smuglers' steps");
         place.sendKeys(Keys.ENTER);
         // The ropewalk is a few hundred metres away; the letter that is missing is forgiven.
-        browser.untilTexts(results, ".card .kind", texts -> !texts.isEmpty() && texts.getFirst().contains("km away"));
-        String nearest = ISLES.items("makers").stream().min(java.util.Comparator.comparingDouble(item -> far((Map<?, ?>) item.get("place")))).orElseThrow().get("title").toString();
+        browser.untilTexts(
+                results,
+                ".card .kind",
+                texts -> !texts.isEmpty() && texts.getFirst().contains("km away"));
+        String nearest = ISLES.items("makers").stream()
+                .min(java.util.Comparator.comparingDouble(item -> far((Map<?, ?>) item.get("place"))))
+                .orElseThrow()
+                .get("title")
+                .toString();
         assertThat(browser.texts(results, ".card h3").getFirst()).isEqualTo(nearest);
     }
 

@@ -35,10 +35,11 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Every kind of filter with every control that fits it, with any or all of several, of one field or joined of two, in every
- * place: each is set through the visitors' own elements, and the total and every number on screen are held against a plain loop
- * over the items. All of them in all places take minutes, so they wait for {@code bin/test --long}; else some are run in one place.
- * What is no cell here is named in the guide, under 'What does not go together'.
+ * Every kind of filter with every control that fits it, with any or all of several, of one field or joined of two, in
+ * every place: each is set through the visitors' own elements, and the total and every number on screen are held
+ * against a plain loop over the items. All of them in all places take minutes, so they wait for {@code bin/test
+ * --long}; else some are run in one place. What is no cell here is named in the guide, under 'What does not go
+ * together'.
  */
 class FilterCellsTest {
     private static final boolean LONG = System.getProperty("long") != null;
@@ -55,7 +56,10 @@ class FilterCellsTest {
 
     /** Where visitors meet the filters. */
     enum Place {
-        SIDE("{\"page\":\"side\"}", "tidy-results"), TOP("{\"page\":\"top\"}", "tidy-results"), BOX("{\"page\":\"nowhere\",\"box\":true}", "tidy-search"), ALONE("{\"page\":\"nowhere\",\"home\":true}", "tidy-filters");
+        SIDE("{\"page\":\"side\"}", "tidy-results"),
+        TOP("{\"page\":\"top\"}", "tidy-results"),
+        BOX("{\"page\":\"nowhere\",\"box\":true}", "tidy-search"),
+        ALONE("{\"page\":\"nowhere\",\"home\":true}", "tidy-filters");
 
         final String shown;
         final String element;
@@ -73,73 +77,161 @@ class FilterCellsTest {
      * @param steps labels to choose one after the other, or what is typed
      * @param has whether an item has what a label or a typed text stands for
      */
-    private record Cell(String key, String control, boolean all, Map<String, Object> filter, List<String> steps, BiPredicate<Map<String, Object>, String> has) {
+    private record Cell(
+            String key,
+            String control,
+            boolean all,
+            Map<String, Object> filter,
+            List<String> steps,
+            BiPredicate<Map<String, Object>, String> has) {
         boolean onlyOne() {
             return control.equals("one-of") || control.equals("menu") || control.equals("distance");
         }
 
         long passing(List<String> set) {
-            return ITEMS.stream().filter(item -> set.isEmpty() || (all ? set.stream().allMatch(one -> has.test(item, one)) : set.stream().anyMatch(one -> has.test(item, one)))).count();
+            return ITEMS.stream()
+                    .filter(item -> set.isEmpty()
+                            || (all
+                                    ? set.stream().allMatch(one -> has.test(item, one))
+                                    : set.stream().anyMatch(one -> has.test(item, one))))
+                    .count();
         }
 
         /** What must stand beside a value: with all of several, what one more tick leaves. */
         long beside(String label, List<String> set) {
-            return ITEMS.stream().filter(item -> has.test(item, label) && (!all || set.stream().allMatch(one -> has.test(item, one)))).count();
+            return ITEMS.stream()
+                    .filter(item ->
+                            has.test(item, label) && (!all || set.stream().allMatch(one -> has.test(item, one))))
+                    .count();
         }
     }
 
     private static List<Map<String, Object>> items() {
         Random random = new Random(7);
-        return IntStream.range(0, 40).mapToObj(i -> {
-            Map<String, Object> item = new HashMap<>(Map.of("id", "i" + i, "title", "Thing " + i));
-            // Every seventh has no value at all.
-            if (i % 7 > 0) {
-                item.put("tags", IntStream.rangeClosed(0, random.nextInt(2)).mapToObj(n -> TAGS.get(random.nextInt(3))).distinct().toList());
-                item.put("kind", KINDS.get(random.nextInt(2)));
-                item.put("size", random.nextInt(30));
-                item.put("price", random.nextInt(40));
-                item.put("open", random.nextBoolean());
-                item.put("days", IntStream.range(0, 2).mapToObj(n -> TODAY.plusDays(random.nextInt(60) - 30).toString()).distinct().toList());
-                item.put("summary", List.of("red oar", "blue sail", "red rope").get(random.nextInt(3)));
-                item.put("code", "QH" + random.nextInt(4));
-                item.put("place", Map.of("lat", 50 + random.nextInt(20) / 100.0, "lon", -5, "name", "Quay"));
-            }
-            return item;
-        }).toList();
+        return IntStream.range(0, 40)
+                .mapToObj(i -> {
+                    Map<String, Object> item = new HashMap<>(Map.of("id", "i" + i, "title", "Thing " + i));
+                    // Every seventh has no value at all.
+                    if (i % 7 > 0) {
+                        item.put(
+                                "tags",
+                                IntStream.rangeClosed(0, random.nextInt(2))
+                                        .mapToObj(n -> TAGS.get(random.nextInt(3)))
+                                        .distinct()
+                                        .toList());
+                        item.put("kind", KINDS.get(random.nextInt(2)));
+                        item.put("size", random.nextInt(30));
+                        item.put("price", random.nextInt(40));
+                        item.put("open", random.nextBoolean());
+                        item.put(
+                                "days",
+                                IntStream.range(0, 2)
+                                        .mapToObj(n -> TODAY.plusDays(random.nextInt(60) - 30)
+                                                .toString())
+                                        .distinct()
+                                        .toList());
+                        item.put(
+                                "summary",
+                                List.of("red oar", "blue sail", "red rope").get(random.nextInt(3)));
+                        item.put("code", "QH" + random.nextInt(4));
+                        item.put("place", Map.of("lat", 50 + random.nextInt(20) / 100.0, "lon", -5, "name", "Quay"));
+                    }
+                    return item;
+                })
+                .toList();
     }
 
     private static List<Cell> cells() {
         List<Cell> cells = new ArrayList<>();
-        BiPredicate<Map<String, Object>, String> tags = (item, label) -> item.get("tags") instanceof List<?> some && some.contains(label);
-        BiPredicate<Map<String, Object>, String> tagsOrKind = (item, label) -> tags.test(item, label) || label.equals(item.get("kind"));
+        BiPredicate<Map<String, Object>, String> tags =
+                (item, label) -> item.get("tags") instanceof List<?> some && some.contains(label);
+        BiPredicate<Map<String, Object>, String> tagsOrKind =
+                (item, label) -> tags.test(item, label) || label.equals(item.get("kind"));
         for (String control : List.of("list", "chips", "pictures", "one-of", "menu")) {
-            for (boolean all : control.equals("one-of") || control.equals("menu") ? List.of(false) : List.of(false, true)) {
+            for (boolean all :
+                    control.equals("one-of") || control.equals("menu") ? List.of(false) : List.of(false, true)) {
                 String key = control + (all ? "-all" : "-any");
                 String several = all ? "all" : "any";
-                cells.add(new Cell(key, control, all, Map.of("several", several, "field", "tags"), List.of("Oak", "Elm"), tags));
-                List<Map<String, Object>> parts = List.of(Map.of("key", "t" + cells.size(), "label", "Tags", "field", "tags"), Map.of("key", "k" + cells.size(), "label", "Kind", "field", "kind"));
+                cells.add(new Cell(
+                        key, control, all, Map.of("several", several, "field", "tags"), List.of("Oak", "Elm"), tags));
+                List<Map<String, Object>> parts = List.of(
+                        Map.of("key", "t" + cells.size(), "label", "Tags", "field", "tags"),
+                        Map.of("key", "k" + cells.size(), "label", "Kind", "field", "kind"));
                 // Under a heading each, or in one list.
-                cells.add(new Cell(key + "-joined", control, all, Map.of("several", several, "joined", Map.of("headings", !all, "parts", parts)), List.of("Gig", "Ash"), tagsOrKind));
+                cells.add(new Cell(
+                        key + "-joined",
+                        control,
+                        all,
+                        Map.of("several", several, "joined", Map.of("headings", !all, "parts", parts)),
+                        List.of("Gig", "Ash"),
+                        tagsOrKind));
             }
         }
         for (String field : List.of("size", "price")) {
-            BiPredicate<Map<String, Object>, String> between = (item, said) -> item.get(field) instanceof Integer number && isBetween(number, said);
+            BiPredicate<Map<String, Object>, String> between =
+                    (item, said) -> item.get(field) instanceof Integer number && isBetween(number, said);
             cells.add(new Cell(field + "-range", "range", false, Map.of("field", field), List.of("5..20"), between));
-            cells.add(new Cell(field + "-bands", "bands", false, Map.of("field", field, "bands", List.of(10, 20)), List.of("up to 10", "20 and more"), between));
+            cells.add(new Cell(
+                    field + "-bands",
+                    "bands",
+                    false,
+                    Map.of("field", field, "bands", List.of(10, 20)),
+                    List.of("up to 10", "20 and more"),
+                    between));
             cells.add(new Cell(field + "-least", "at-least", false, Map.of("field", field), List.of("12.."), between));
             cells.add(new Cell(field + "-most", "at-most", false, Map.of("field", field), List.of("..12"), between));
         }
-        cells.add(new Cell("span", "span", false, Map.of("field", "days"), List.of(TODAY.minusDays(9) + ".." + TODAY.plusDays(9)), (item, span) -> hasDay(item, day -> day.compareTo(span.substring(0, 10)) >= 0 && day.compareTo(span.substring(12)) <= 0)));
-        cells.add(new Cell("months", "months", false, Map.of("field", "days"), List.of(month(TODAY.toString())), (item, said) -> hasDay(item, day -> month(day).equals(said))));
-        cells.add(new Cell("today", "from-today", false, Map.of("field", "days"), List.of("From today"), (item, said) -> hasDay(item, day -> day.compareTo(TODAY.toString()) >= 0)));
-        BiPredicate<Map<String, Object>, String> open = (item, said) -> Boolean.valueOf(said.equals("Yes")).equals(item.get("open"));
+        cells.add(new Cell(
+                "span",
+                "span",
+                false,
+                Map.of("field", "days"),
+                List.of(TODAY.minusDays(9) + ".." + TODAY.plusDays(9)),
+                (item, span) -> hasDay(
+                        item,
+                        day -> day.compareTo(span.substring(0, 10)) >= 0 && day.compareTo(span.substring(12)) <= 0)));
+        cells.add(new Cell(
+                "months",
+                "months",
+                false,
+                Map.of("field", "days"),
+                List.of(month(TODAY.toString())),
+                (item, said) -> hasDay(item, day -> month(day).equals(said))));
+        cells.add(new Cell(
+                "today",
+                "from-today",
+                false,
+                Map.of("field", "days"),
+                List.of("From today"),
+                (item, said) -> hasDay(item, day -> day.compareTo(TODAY.toString()) >= 0)));
+        BiPredicate<Map<String, Object>, String> open =
+                (item, said) -> Boolean.valueOf(said.equals("Yes")).equals(item.get("open"));
         cells.add(new Cell("switch", "switch", false, Map.of("field", "open"), List.of("Yes"), open));
         cells.add(new Cell("ticks", "ticks", false, Map.of("field", "open"), List.of("No", "Yes"), open));
-        cells.add(new Cell("words", "box", false, Map.of("field", "summary"), List.of("red"), (item, word) -> item.get("summary") instanceof String text && text.startsWith(word)));
-        cells.add(new Cell("code", "box", false, Map.of("field", "code"), List.of("QH2"), (item, code) -> code.equals(item.get("code"))));
+        cells.add(new Cell(
+                "words",
+                "box",
+                false,
+                Map.of("field", "summary"),
+                List.of("red"),
+                (item, word) -> item.get("summary") instanceof String text && text.startsWith(word)));
+        cells.add(new Cell(
+                "code",
+                "box",
+                false,
+                Map.of("field", "code"),
+                List.of("QH2"),
+                (item, code) -> code.equals(item.get("code"))));
         // All places lie on one meridian; R = 6371.0088 km makes a degree of it 111.195 km.
-        cells.add(new Cell("far", "distance", false, Map.of("field", "place", "radii", List.of(3, 8)), List.of("3 km", "8 km"),
-                (item, said) -> item.get("place") instanceof Map<?, ?> place && Math.abs((Double) place.get("lat") - middle()) * 111.195 <= Double.parseDouble(said.split(" ")[0])));
+        cells.add(new Cell(
+                "far",
+                "distance",
+                false,
+                Map.of("field", "place", "radii", List.of(3, 8)),
+                List.of("3 km", "8 km"),
+                (item, said) -> item.get("place") instanceof Map<?, ?> place
+                        && Math.abs((Double) place.get("lat") - middle()) * 111.195
+                                <= Double.parseDouble(said.split(" ")[0])));
         return cells;
     }
 
@@ -148,24 +240,32 @@ class FilterCellsTest {
     }
 
     private static String month(String day) {
-        return LocalDate.parse(day).getMonth().getDisplayName(TextStyle.FULL, Locale.ENGLISH) + " " + day.substring(0, 4);
+        return LocalDate.parse(day).getMonth().getDisplayName(TextStyle.FULL, Locale.ENGLISH) + " "
+                + day.substring(0, 4);
     }
 
     /** As it is typed, or as a step reads. */
     private static boolean isBetween(int number, String said) {
         String[] ends = said.replace("up to ", "..").replace(" and more", "..").split("\\.\\.| to ", -1);
-        return (ends[0].isEmpty() || number >= Integer.parseInt(ends[0])) && (ends[1].isEmpty() || number <= Integer.parseInt(ends[1]));
+        return (ends[0].isEmpty() || number >= Integer.parseInt(ends[0]))
+                && (ends[1].isEmpty() || number <= Integer.parseInt(ends[1]));
     }
 
     private static double middle() {
-        return ITEMS.stream().filter(item -> item.containsKey("place")).mapToDouble(item -> (Double) ((Map<?, ?>) item.get("place")).get("lat")).average().orElseThrow();
+        return ITEMS.stream()
+                .filter(item -> item.containsKey("place"))
+                .mapToDouble(item -> (Double) ((Map<?, ?>) item.get("place")).get("lat"))
+                .average()
+                .orElseThrow();
     }
 
     @BeforeAll
     static void start(@TempDir Path data) {
         service = RunningService.on(data);
         api = service.api().withSite();
-        api.push("posts", String.join("\n", ITEMS.stream().map(JSON::writeValueAsString).toList()));
+        api.push(
+                "posts",
+                String.join("\n", ITEMS.stream().map(JSON::writeValueAsString).toList()));
         browser = Browser.wide();
         browser.signIn(service.address());
     }
@@ -180,14 +280,36 @@ class FilterCellsTest {
         String key = api.publishedSearch("Cells " + place);
         Api.Answer draft = api.get("/api/owner/searches/" + key + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
-        design.set("filters", JSON.valueToTree(CELLS.stream().map(cell -> {
-            Map<String, Object> filter = new HashMap<>(cell.filter());
-            filter.putAll(Map.of("key", cell.key(), "label", cell.key(), "control", cell.control(), "shown", JSON.readTree(place.shown)));
-            return filter;
-        }).toList()));
-        Api.Answer kept = api.send("PUT", "/api/owner/searches/" + key + "/draft", design.toString(), Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
+        design.set(
+                "filters",
+                JSON.valueToTree(CELLS.stream()
+                        .map(cell -> {
+                            Map<String, Object> filter = new HashMap<>(cell.filter());
+                            filter.putAll(Map.of(
+                                    "key",
+                                    cell.key(),
+                                    "label",
+                                    cell.key(),
+                                    "control",
+                                    cell.control(),
+                                    "shown",
+                                    JSON.readTree(place.shown)));
+                            return filter;
+                        })
+                        .toList()));
+        Api.Answer kept = api.send(
+                "PUT",
+                "/api/owner/searches/" + key + "/draft",
+                design.toString(),
+                Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
-        assertThat(api.send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", kept.header("ETag"))).status()).isEqualTo(200);
+        assertThat(api.send(
+                                "POST",
+                                "/api/owner/searches/" + key + "/publish",
+                                "",
+                                Map.of("If-Match", kept.header("ETag")))
+                        .status())
+                .isEqualTo(200);
         return key;
     }
 
@@ -196,9 +318,12 @@ class FilterCellsTest {
     void everyCellFindsAndCountsWhatAPlainLoopDoes(Place place) {
         assumeTrue(LONG || place == Place.SIDE, "the other places wait for bin/test --long");
         String key = search(place);
-        browser.open(service.address() + (place == Place.ALONE ? "/workbench/stage.html#search=" + key + "&place=home" : "/s/" + key));
+        browser.open(service.address()
+                + (place == Place.ALONE ? "/workbench/stage.html#search=" + key + "&place=home" : "/s/" + key));
         SearchContext here = browser.inside(place.element);
-        browser.until("all filters", () -> here.findElements(By.cssSelector(".filter")).size() == CELLS.size());
+        browser.until(
+                "all filters",
+                () -> here.findElements(By.cssSelector(".filter")).size() == CELLS.size());
         for (Cell cell : CELLS) {
             if (!LONG && CELLS.indexOf(cell) % 4 != 0) {
                 continue;
@@ -213,8 +338,11 @@ class FilterCellsTest {
                 set.add(step);
                 mustShow(place, here, cell, set);
             }
-            assertThat(cell.passing(set)).as("%s: a check that could not fail", cell.key()).isBetween(1L, ITEMS.size() - 1L);
-            browser.see(place == Place.BOX ? browser.inside("tidy-results") : here, ".again").click();
+            assertThat(cell.passing(set))
+                    .as("%s: a check that could not fail", cell.key())
+                    .isBetween(1L, ITEMS.size() - 1L);
+            browser.see(place == Place.BOX ? browser.inside("tidy-results") : here, ".again")
+                    .click();
         }
         browser.mustBeAccessible("every kind of filter, " + place);
         assertThat(browser.consoleErrors()).isEmpty();
@@ -222,8 +350,14 @@ class FilterCellsTest {
             choose(here, CELLS.getFirst(), "Oak");
             mustShow(place, here, CELLS.getFirst(), List.of("Oak"));
             browser.see(here, ".done").click();
-            browser.until("the results page with what was set", () -> browser.address().contains("/s/" + key + "?") && browser.address().contains(CELLS.getFirst().key() + "=oak"));
-            browser.untilTexts(browser.inside("tidy-results"), ".count", texts -> texts.equals(List.of(CELLS.getFirst().passing(List.of("Oak")) + " results")));
+            browser.until(
+                    "the results page with what was set",
+                    () -> browser.address().contains("/s/" + key + "?")
+                            && browser.address().contains(CELLS.getFirst().key() + "=oak"));
+            browser.untilTexts(
+                    browser.inside("tidy-results"),
+                    ".count",
+                    texts -> texts.equals(List.of(CELLS.getFirst().passing(List.of("Oak")) + " results")));
         }
     }
 
@@ -235,23 +369,39 @@ class FilterCellsTest {
         WebElement filter = filter(here, cell);
         if (TYPED.contains(cell.control())) {
             List<WebElement> inputs = filter.findElements(By.cssSelector("input.typed"));
-            String[] ends = cell.control().equals("box") ? new String[] {step} : Stream.of(step.split("\\.\\.", -1)).filter(end -> !end.isEmpty()).toArray(String[]::new);
+            String[] ends = cell.control().equals("box")
+                    ? new String[] {step}
+                    : Stream.of(step.split("\\.\\.", -1))
+                            .filter(end -> !end.isEmpty())
+                            .toArray(String[]::new);
             for (int i = 0; i < ends.length; i++) {
                 if (cell.control().equals("span")) {
                     // What a date field takes from the keyboard hangs on the browser's language.
-                    browser.script("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input')); arguments[0].dispatchEvent(new Event('change'))", inputs.get(i), ends[i]);
+                    browser.script(
+                            "arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input')); arguments[0].dispatchEvent(new Event('change'))",
+                            inputs.get(i),
+                            ends[i]);
                 } else {
                     inputs.get(i).sendKeys(Keys.chord(Keys.CONTROL, "a"), ends[i], Keys.ENTER);
                 }
             }
         } else if (cell.control().equals("menu") || cell.control().equals("distance")) {
-            if (cell.control().equals("distance") && filter.findElements(By.cssSelector("select")).isEmpty()) {
+            if (cell.control().equals("distance")
+                    && filter.findElements(By.cssSelector("select")).isEmpty()) {
                 filter.findElement(By.cssSelector("input")).sendKeys("quay", Keys.ENTER);
             }
-            Select menu = browser.until("distances", () -> new Select(filter(here, cell).findElement(By.cssSelector("select"))));
-            menu.selectByVisibleText(menu.getOptions().stream().map(WebElement::getText).filter(text -> text.startsWith(step)).findFirst().orElseThrow());
+            Select menu = browser.until(
+                    "distances", () -> new Select(filter(here, cell).findElement(By.cssSelector("select"))));
+            menu.selectByVisibleText(menu.getOptions().stream()
+                    .map(WebElement::getText)
+                    .filter(text -> text.startsWith(step))
+                    .findFirst()
+                    .orElseThrow());
         } else {
-            WebElement value = filter.findElements(By.cssSelector(".value, .tag")).stream().filter(one -> one.getText().startsWith(step)).findFirst().orElseThrow();
+            WebElement value = filter.findElements(By.cssSelector(".value, .tag")).stream()
+                    .filter(one -> one.getText().startsWith(step))
+                    .findFirst()
+                    .orElseThrow();
             (value.getTagName().equals("button") ? value : value.findElement(By.cssSelector("input"))).click();
         }
     }
@@ -259,13 +409,22 @@ class FilterCellsTest {
     /** The total, and every number beside a value of the filter. */
     private static void mustShow(Place place, SearchContext here, Cell cell, List<String> set) {
         long total = cell.passing(set);
-        String said = place == Place.ALONE ? total == 1 ? "Show 1 result" : "Show " + total + " results" : total == 1 ? "1 result" : total + " results";
-        browser.until(place + " " + cell.key() + " with " + set + " finds " + total, () -> browser.texts(place == Place.ALONE ? here : browser.inside("tidy-results"), place == Place.ALONE ? ".done" : ".count").equals(List.of(said)));
+        String said = place == Place.ALONE
+                ? total == 1 ? "Show 1 result" : "Show " + total + " results"
+                : total == 1 ? "1 result" : total + " results";
+        browser.until(place + " " + cell.key() + " with " + set + " finds " + total, () -> browser.texts(
+                        place == Place.ALONE ? here : browser.inside("tidy-results"),
+                        place == Place.ALONE ? ".done" : ".count")
+                .equals(List.of(said)));
         browser.until(place + " " + cell.key() + " with " + set + " counts", () -> {
             List<String> shown = numbers(filter(here, cell));
             // Nothing to count stands beside what is typed, and beside distances before there is a place.
-            boolean mayBeNone = TYPED.contains(cell.control()) || (cell.control().equals("distance") && set.isEmpty());
-            return (mayBeNone || !shown.isEmpty()) && shown.stream().allMatch(text -> text.endsWith(" " + cell.beside(text.substring(0, text.lastIndexOf(' ')), set)));
+            boolean mayBeNone =
+                    TYPED.contains(cell.control()) || (cell.control().equals("distance") && set.isEmpty());
+            return (mayBeNone || !shown.isEmpty())
+                    && shown.stream()
+                            .allMatch(text ->
+                                    text.endsWith(" " + cell.beside(text.substring(0, text.lastIndexOf(' ')), set)));
         });
     }
 
@@ -276,6 +435,7 @@ class FilterCellsTest {
                 return [...arguments[0].querySelectorAll('.value:has(.number), .tag, select option:not([value=""])')].map(one => {
                   const number = one.querySelector('.number')
                   return number ? one.textContent.trim().slice(0, -number.textContent.length).trim() + ' ' + number.textContent : one.textContent.trim().replace(/\\((\\d+)\\)$/, '$1')
-                })""", filter))).stream().map(Object::toString).toList();
+                })""", filter)))
+                .stream().map(Object::toString).toList();
     }
 }

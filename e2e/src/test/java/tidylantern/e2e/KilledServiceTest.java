@@ -29,10 +29,18 @@ class KilledServiceTest {
     private static Process start(Path data, int port) throws IOException {
         try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("../server/target"), "server-*-exec.jar")) {
             Path jar = jars.iterator().next();
-            return new ProcessBuilder(ProcessHandle.current().info().command().orElseThrow(), "--enable-native-access=ALL-UNNAMED", "-jar", jar.toString(),
-                    "--server.port=" + port, "--tidy-lantern.data=" + data, "--tidy-lantern.owner=" + RunningService.OWNER,
-                    "--tidy-lantern.password=" + RunningService.PASSWORD, "--tidy-lantern.access-key=" + RunningService.ACCESS_KEY)
-                    .redirectErrorStream(true).start();
+            return new ProcessBuilder(
+                            ProcessHandle.current().info().command().orElseThrow(),
+                            "--enable-native-access=ALL-UNNAMED",
+                            "-jar",
+                            jar.toString(),
+                            "--server.port=" + port,
+                            "--tidy-lantern.data=" + data,
+                            "--tidy-lantern.owner=" + RunningService.OWNER,
+                            "--tidy-lantern.password=" + RunningService.PASSWORD,
+                            "--tidy-lantern.access-key=" + RunningService.ACCESS_KEY)
+                    .redirectErrorStream(true)
+                    .start();
         }
     }
 
@@ -80,7 +88,9 @@ class KilledServiceTest {
                 for (int push = 0; ; push++) {
                     if (push == pushesBefore) {
                         // While the next pushes are on their way, at a moment that nobody chose.
-                        killed = CompletableFuture.runAsync(running::destroyForcibly, CompletableFuture.delayedExecutor(random.nextInt(60), TimeUnit.MILLISECONDS));
+                        killed = CompletableFuture.runAsync(
+                                running::destroyForcibly,
+                                CompletableFuture.delayedExecutor(random.nextInt(60), TimeUnit.MILLISECONDS));
                     }
                     int batch = next++;
                     try {
@@ -97,13 +107,20 @@ class KilledServiceTest {
                 api = ready(process, port);
                 Set<Integer> there = new HashSet<>();
                 for (int b = 0; b < next; b++) {
-                    int total = api.results(search, "batch" + b + "x").json().path("total").asInt();
-                    assertThat(total).as("batch %d is there whole or not at all", b).isIn(0, 20);
+                    int total = api.results(search, "batch" + b + "x")
+                            .json()
+                            .path("total")
+                            .asInt();
+                    assertThat(total)
+                            .as("batch %d is there whole or not at all", b)
+                            .isIn(0, 20);
                     if (total == 20) {
                         there.add(b);
                     }
                 }
-                assertThat(there).as("everything acknowledged before kill %d", kill + 1).containsAll(acknowledged);
+                assertThat(there)
+                        .as("everything acknowledged before kill %d", kill + 1)
+                        .containsAll(acknowledged);
                 acknowledged = there;
                 assertThat(api.results(search, "lantern").hits()).containsExactly("first");
             }

@@ -14,7 +14,9 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
 
-/** From a decision to a visitor: an owner changes a weight, sees it on the stage, publishes, and finds it on the site. */
+/**
+ * From a decision to a visitor: an owner changes a weight, sees it on the stage, publishes, and finds it on the site.
+ */
 class OwnerStoryTest {
     private static final String QUERY = "lighthouse";
     private static DemoWorld world;
@@ -65,7 +67,8 @@ class OwnerStoryTest {
             // Title down to 0 with the keyboard: its words no longer lift an item.
             WebElement title = browser.see("[role=slider][aria-labelledby=weight-title]");
             title.sendKeys(Keys.HOME);
-            browser.untilTexts(browser.driver(), "output[aria-label='Weight of Title']", texts -> texts.equals(List.of("0")));
+            browser.untilTexts(
+                    browser.driver(), "output[aria-label='Weight of Title']", texts -> texts.equals(List.of("0")));
             browser.enterStage();
             SearchContext changed = browser.inside("tidy-results");
             browser.untilTexts(changed, ".card h3", texts -> !texts.isEmpty() && !texts.equals(before));
@@ -73,10 +76,21 @@ class OwnerStoryTest {
             browser.leaveFrame();
             browser.seeText(".chip", "1 change not live");
 
-            assertThat(world.api().results("island-search", QUERY).json().path("hits").get(0).path("title").asString()).as("visitors, before publishing").isEqualTo(before.getFirst());
+            assertThat(world.api()
+                            .results("island-search", QUERY)
+                            .json()
+                            .path("hits")
+                            .get(0)
+                            .path("title")
+                            .asString())
+                    .as("visitors, before publishing")
+                    .isEqualTo(before.getFirst());
 
             browser.seeText("button", "Look over and publish").click();
-            browser.untilTexts(browser.driver(), "[role=dialog] tbody td", texts -> texts.equals(List.of("Weight of title", "5", "not there")));
+            browser.untilTexts(
+                    browser.driver(),
+                    "[role=dialog] tbody td",
+                    texts -> texts.equals(List.of("Weight of title", "5", "not there")));
             browser.seeText("[role=dialog] button", "Publish").click();
             browser.seeText("[role=dialog]", "It is live");
             browser.seeText("[role=dialog] button", "Close").click();
@@ -84,7 +98,8 @@ class OwnerStoryTest {
 
             browser.open(world.site() + "/");
             ask(browser, QUERY);
-            browser.until("the site's own results page", () -> browser.address().startsWith(world.site() + "/search?q=" + QUERY));
+            browser.until("the site's own results page", () -> browser.address()
+                    .startsWith(world.site() + "/search?q=" + QUERY));
             SearchContext published = browser.inside("tidy-results");
             browser.untilTexts(published, ".card h3", texts -> texts.equals(after));
             assertThat(browser.consoleErrors()).isEmpty();
@@ -99,15 +114,24 @@ class OwnerStoryTest {
             browser.seeText(".sum", "275 of 275");
             browser.driver().findElement(By.id("reach-homes")).sendKeys(Keys.SPACE);
             browser.seeText(".sum", "214 of 275");
-            browser.until("kept by the service", () -> !world.api().get("/api/owner/searches/island-search/draft").text().contains("\"homes\""));
+            browser.until("kept by the service", () -> !world.api()
+                    .get("/api/owner/searches/island-search/draft")
+                    .text()
+                    .contains("\"homes\""));
             browser.see(".stage");
             browser.see("h2").click();
             browser.chord(Keys.CONTROL, "z");
             browser.seeText(".sum", "275 of 275");
-            browser.until("undone at the service", () -> world.api().get("/api/owner/searches/island-search/draft").text().contains("\"homes\""));
+            browser.until("undone at the service", () -> world.api()
+                    .get("/api/owner/searches/island-search/draft")
+                    .text()
+                    .contains("\"homes\""));
             browser.see("[aria-label=Redo]").click();
             browser.seeText(".sum", "214 of 275");
-            browser.until("redone at the service", () -> !world.api().get("/api/owner/searches/island-search/draft").text().contains("\"homes\""));
+            browser.until("redone at the service", () -> !world.api()
+                    .get("/api/owner/searches/island-search/draft")
+                    .text()
+                    .contains("\"homes\""));
         }
     }
 
@@ -121,7 +145,9 @@ class OwnerStoryTest {
             browser.untilTexts(browser.inside("tidy-results"), ".again", texts -> !texts.isEmpty());
             browser.leaveFrame();
             browser.seeText("button", "Why?").click();
-            assertThat(browser.see("#why-words").getDomProperty("value")).as("what stands on the stage").isEqualTo("hammock");
+            assertThat(browser.see("#why-words").getDomProperty("value"))
+                    .as("what stands on the stage")
+                    .isEqualTo("hammock");
             browser.see("#why-item").sendKeys("ropewalk");
             browser.seeText("[role=option]", "Orrel Ropewalk").click();
             browser.seeText(".reason", "“hammock” stands in Reviews, which is not searched.");
@@ -132,9 +158,12 @@ class OwnerStoryTest {
             browser.seeText(".word", "the word itself: hammock");
             browser.mustBeAccessible("why an item is found");
             browser.enterStage();
-            browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> texts.equals(List.of("Orrel Ropewalk")));
+            browser.untilTexts(
+                    browser.inside("tidy-results"), ".card h3", texts -> texts.equals(List.of("Orrel Ropewalk")));
             browser.leaveFrame();
-            assertThat(world.api().results("island-search", "hammock").hits()).as("visitors, before publishing").isEmpty();
+            assertThat(world.api().results("island-search", "hammock").hits())
+                    .as("visitors, before publishing")
+                    .isEmpty();
 
             // What was won is kept as a trial, so that a later change that would lose it is caught before publishing.
             browser.seeText("button", "Keep as a trial").click();
@@ -150,13 +179,17 @@ class OwnerStoryTest {
             browser.mustBeAccessible("publishing with a failing trial");
             browser.seeText("[role=dialog] button", "Publish all the same");
             browser.seeText("[role=dialog] button", "Not yet").click();
-            browser.until("the dialog is gone", () -> browser.driver().findElements(By.cssSelector("[role=dialog]")).isEmpty());
+            browser.until("the dialog is gone", () -> browser.driver()
+                    .findElements(By.cssSelector("[role=dialog]"))
+                    .isEmpty());
             browser.see("[role=slider][aria-labelledby=weight-reviews]").sendKeys(Keys.ARROW_RIGHT);
             browser.seeText(".strip .sum", "13 of 13 hold");
             browser.seeText("button", "Look over and publish").click();
             browser.seeText("[role=dialog] button", "Publish").click();
             browser.seeText("[role=dialog]", "It is live");
-            assertThat(world.api().results("island-search", "hammock").hits()).as("visitors, after publishing").containsExactly("makers-001");
+            assertThat(world.api().results("island-search", "hammock").hits())
+                    .as("visitors, after publishing")
+                    .containsExactly("makers-001");
         }
     }
 
@@ -197,14 +230,18 @@ class OwnerStoryTest {
             browser.see("#trial-query").sendKeys("lamp cottage");
             browser.see("#trial-item").sendKeys("Lamp Cott");
             browser.seeText("[role=option]", "Lamp Cottage").click();
-            browser.until("the list is closed", () -> browser.driver().findElements(By.cssSelector("[role=option]")).isEmpty());
+            browser.until("the list is closed", () -> browser.driver()
+                    .findElements(By.cssSelector("[role=option]"))
+                    .isEmpty());
             browser.mustBeAccessible("a new trial");
             browser.seeText("form button", "Keep").click();
             browser.seeText(".outcomes", "“Lamp Cottage” within the first 3");
             browser.see("[aria-label='Take away the trial regatta']").click();
-            browser.until("it is gone", () -> !browser.see(".outcomes").getText().contains("regatta"));
+            browser.until(
+                    "it is gone", () -> !browser.see(".outcomes").getText().contains("regatta"));
 
-            Path table = java.nio.file.Files.writeString(data.resolve("trials.csv"), "query,item,rank\nviolin,makers-019,3\nbees,nowhere,1\n");
+            Path table = java.nio.file.Files.writeString(
+                    data.resolve("trials.csv"), "query,item,rank\nviolin,makers-019,3\nbees,nowhere,1\n");
             browser.driver().findElement(By.cssSelector("input[type=file]")).sendKeys(table.toString());
             browser.seeText("[role=alert]", "Row 3: There is no item \"nowhere\"");
             java.nio.file.Files.writeString(table, "query,item,rank\nviolin,makers-019,3\nbees,outings-020,5\n");
@@ -213,7 +250,8 @@ class OwnerStoryTest {
             browser.seeText(".strip .sum", "15 of 15 hold");
             browser.seeText(".outcomes .query", "violin").click();
             browser.enterStage();
-            browser.untilTexts(browser.inside("tidy-results"), ".heading", texts -> texts.equals(List.of("Results for “violin”")));
+            browser.untilTexts(
+                    browser.inside("tidy-results"), ".heading", texts -> texts.equals(List.of("Results for “violin”")));
             browser.leaveFrame();
         }
     }
@@ -229,9 +267,14 @@ class OwnerStoryTest {
             browser.mustBeAccessible("a filter being set up");
             browser.see("[aria-label='Move Course up']").click();
             browser.seeText(".filters li:nth-child(3)", "Course");
-            browser.seeText(".values li", "Main").findElement(By.cssSelector("input")).click();
+            browser.seeText(".values li", "Main")
+                    .findElement(By.cssSelector("input"))
+                    .click();
             browser.seeText(".filters .name", "left out, in 13 items");
-            browser.until("kept by the service", () -> world.api().get("/api/owner/searches/island-search/draft").text().contains("\"except\":[\"main"));
+            browser.until("kept by the service", () -> world.api()
+                    .get("/api/owner/searches/island-search/draft")
+                    .text()
+                    .contains("\"except\":[\"main"));
             browser.seeText("button", "Look over and publish").click();
             browser.seeText("[role=dialog] tbody", "Filter Course");
             browser.seeText("[role=dialog] button", "Publish").click();
@@ -240,7 +283,9 @@ class OwnerStoryTest {
             browser.open(world.site() + "/search?q=soup");
             SearchContext results = browser.inside("tidy-results");
             browser.untilTexts(results, ".filter legend", texts -> texts.containsAll(List.of("Island", "Course")));
-            assertThat(browser.texts(results, ".filter label")).as("taken off the list").doesNotContain("Main");
+            assertThat(browser.texts(results, ".filter label"))
+                    .as("taken off the list")
+                    .doesNotContain("Main");
             assertThat(browser.consoleErrors()).isEmpty();
         }
     }
@@ -258,13 +303,21 @@ class OwnerStoryTest {
             words.sendKeys("zzqxw, lighthouse", Keys.ENTER);
             browser.seeText("[aria-label=Synonyms]", "zzqxw = lighthouse");
             browser.enterStage();
-            browser.untilTexts(browser.inside("tidy-results"), ".card mark", texts -> texts.stream().anyMatch(text -> text.toLowerCase(java.util.Locale.ROOT).startsWith("lighthouse")));
+            browser.untilTexts(browser.inside("tidy-results"), ".card mark", texts -> texts.stream()
+                    .anyMatch(text -> text.toLowerCase(java.util.Locale.ROOT).startsWith("lighthouse")));
             browser.leaveFrame();
             browser.seeText("button", "Take the list for English").click();
             browser.seeText("[aria-label='Stop words']", "the");
             browser.mustBeAccessible("synonyms and stop words");
-            browser.until("kept by the service", () -> world.api().get("/api/owner/searches/island-search/draft").text().contains("\"the\""));
-            assertThat(world.api().get("/api/owner/searches/island-search/draft/synonyms.csv").text().strip()).isEqualTo("=,zzqxw,lighthouse");
+            browser.until("kept by the service", () -> world.api()
+                    .get("/api/owner/searches/island-search/draft")
+                    .text()
+                    .contains("\"the\""));
+            assertThat(world.api()
+                            .get("/api/owner/searches/island-search/draft/synonyms.csv")
+                            .text()
+                            .strip())
+                    .isEqualTo("=,zzqxw,lighthouse");
         }
     }
 
@@ -275,13 +328,21 @@ class OwnerStoryTest {
             browser.open(world.workbench("/searches/island-search/what-is-searched"));
             browser.seeText(".sum", "275 of 275");
             var draft = world.api().get("/api/owner/searches/island-search/draft");
-            world.api().send("PUT", "/api/owner/searches/island-search/draft", draft.text().replace("\"perPage\":10", "\"perPage\":20"),
-                    java.util.Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
+            world.api()
+                    .send(
+                            "PUT",
+                            "/api/owner/searches/island-search/draft",
+                            draft.text().replace("\"perPage\":10", "\"perPage\":20"),
+                            java.util.Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
             browser.driver().findElement(By.id("reach-homes")).sendKeys(Keys.SPACE);
             browser.seeText("[role=alert]", "changed elsewhere");
             browser.seeText("button", "Read the draft again").click();
             browser.seeText(".sum", "275 of 275");
-            assertThat(world.api().get("/api/owner/searches/island-search/draft").text()).contains("\"perPage\":20").contains("\"homes\"");
+            assertThat(world.api()
+                            .get("/api/owner/searches/island-search/draft")
+                            .text())
+                    .contains("\"perPage\":20")
+                    .contains("\"homes\"");
         }
     }
 
@@ -298,15 +359,19 @@ class OwnerStoryTest {
             browser.press("?");
             browser.seeText("[role=dialog]", "Keys");
             browser.press(Keys.ESCAPE);
-            browser.until("the list of keys is gone", () -> browser.driver().findElements(By.cssSelector("[role=dialog]")).isEmpty());
+            browser.until("the list of keys is gone", () -> browser.driver()
+                    .findElements(By.cssSelector("[role=dialog]"))
+                    .isEmpty());
             browser.press("/");
             browser.press("puffin");
             browser.enterStage();
-            browser.untilTexts(browser.inside("tidy-search"), ".row .name", texts -> texts.stream().anyMatch(text -> text.contains("Puffin")));
+            browser.untilTexts(browser.inside("tidy-search"), ".row .name", texts -> texts.stream()
+                    .anyMatch(text -> text.contains("Puffin")));
             browser.leaveFrame();
             browser.see(".decisions h2").click();
             browser.chord(Keys.CONTROL, "k");
-            browser.until("the focus is in the field", () -> "combobox".equals(browser.driver().switchTo().activeElement().getDomAttribute("role")));
+            browser.until("the focus is in the field", () -> "combobox"
+                    .equals(browser.driver().switchTo().activeElement().getDomAttribute("role")));
             browser.press("content homes");
             browser.seeText("[role=option]", "Content: Homes");
             browser.press(Keys.ENTER);
@@ -318,9 +383,12 @@ class OwnerStoryTest {
 
     @Test
     void anEmptyInstallationIsSetUpInTheBrowser(@TempDir Path data) {
-        try (var service = tidylantern.server.RunningService.empty(data); Browser browser = Browser.wide()) {
+        try (var service = tidylantern.server.RunningService.empty(data);
+                Browser browser = Browser.wide()) {
             browser.open(service.address());
-            browser.see("#token").sendKeys(service.part(tidylantern.server.account.Accounts.class).firstStartToken());
+            browser.see("#token")
+                    .sendKeys(service.part(tidylantern.server.account.Accounts.class)
+                            .firstStartToken());
             browser.see("#site-name").sendKeys("Cove");
             browser.type(browser.see("#site-address"), "https://cove.example");
             browser.see("#name").sendKeys("Perpetua");

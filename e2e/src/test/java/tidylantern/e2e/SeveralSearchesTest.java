@@ -23,8 +23,7 @@ class SeveralSearchesTest {
                 <style>mark, h3, input, button, ol { display: none !important } * { color: red; font-size: 40px }</style>
                 <script type="module" src="%1$s/elements/tidy-lantern.js"></script><script type="module" src="%1$s/elements/tidy-lantern.js?again"></script></head><body>
                 <tidy-search id="a" search="%2$s"></tidy-search><tidy-results id="ra" search="%2$s"></tidy-results>
-                <tidy-search id="b" search="%3$s"></tidy-search><tidy-results id="rb" search="%3$s"></tidy-results></body></html>"""
-                .formatted(service, first, second);
+                <tidy-search id="b" search="%3$s"></tidy-search><tidy-results id="rb" search="%3$s"></tidy-results></body></html>""".formatted(service, first, second);
         HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
         server.createContext("/", exchange -> {
             byte[] body = html.getBytes(StandardCharsets.UTF_8);
@@ -39,7 +38,8 @@ class SeveralSearchesTest {
 
     @Test
     void eachHasItsOwnParametersAndNeitherLeaks(@TempDir Path data) throws Exception {
-        try (RunningService service = RunningService.on(data); Browser browser = Browser.wide()) {
+        try (RunningService service = RunningService.on(data);
+                Browser browser = Browser.wide()) {
             Api api = service.api().withSite();
             api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster pots\"}\n{\"id\":\"2\",\"title\":\"Crab pots\"}");
             String first = api.publishedSearch("First");
@@ -47,11 +47,15 @@ class SeveralSearchesTest {
             HttpServer site = page(service.address(), first, second);
             try {
                 String address = "http://localhost:" + site.getAddress().getPort();
-                api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"" + address + "\"]}");
+                api.put(
+                        "/api/owner/sites/isles",
+                        "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"" + address + "\"]}");
                 browser.open(address + "/?q=lobster&" + second + ".q=crab");
                 browser.untilTexts(browser.inside("#ra"), ".card h3", texts -> texts.equals(List.of("Lobster pots")));
                 browser.untilTexts(browser.inside("#rb"), ".card h3", texts -> texts.equals(List.of("Crab pots")));
-                assertThat(browser.see(browser.inside("#ra"), "mark").getCssValue("color")).as("the page's rules stay outside").isNotEqualTo("rgba(255, 0, 0, 1)");
+                assertThat(browser.see(browser.inside("#ra"), "mark").getCssValue("color"))
+                        .as("the page's rules stay outside")
+                        .isNotEqualTo("rgba(255, 0, 0, 1)");
                 browser.type(browser.see(browser.inside("#b"), "input"), "pots");
                 browser.see(browser.inside("#b"), "input").sendKeys(Keys.ENTER);
                 browser.untilTexts(browser.inside("#rb"), ".card h3", texts -> texts.size() == 2);
@@ -67,14 +71,16 @@ class SeveralSearchesTest {
 
     @Test
     void aPageThatIsNotListedIsTurnedAwayWithWords(@TempDir Path data) throws Exception {
-        try (RunningService service = RunningService.on(data); Browser browser = Browser.wide()) {
+        try (RunningService service = RunningService.on(data);
+                Browser browser = Browser.wide()) {
             Api api = service.api().withSite();
             api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster pots\"}");
             String search = api.publishedSearch("First");
             HttpServer site = page(service.address(), search, search);
             try {
                 browser.open("http://localhost:" + site.getAddress().getPort() + "/?q=lobster");
-                browser.untilTexts(browser.inside("#ra"), ".note", texts -> texts.stream().anyMatch(text -> text.contains("cannot be reached")));
+                browser.untilTexts(browser.inside("#ra"), ".note", texts -> texts.stream()
+                        .anyMatch(text -> text.contains("cannot be reached")));
             } finally {
                 site.stop(0);
             }

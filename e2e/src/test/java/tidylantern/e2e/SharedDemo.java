@@ -9,8 +9,8 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.util.FileSystemUtils;
 
 /**
- * One demo for all classes that only look at it, or make searches of their own in it: starting a service and filling it takes
- * longer than most tests.
+ * One demo for all classes that only look at it, or make searches of their own in it: starting a service and filling it
+ * takes longer than most tests.
  */
 final class SharedDemo implements ParameterResolver {
     private static final class Held implements AutoCloseable {
@@ -37,12 +37,18 @@ final class SharedDemo implements ParameterResolver {
     @Override
     public DemoWorld resolveParameter(ParameterContext parameter, ExtensionContext context) {
         // In the store of the whole run, which closes it at the end.
-        return context.getRoot().getStore(ExtensionContext.Namespace.create(SharedDemo.class)).getOrComputeIfAbsent(Held.class, any -> {
-            try {
-                return new Held();
-            } catch (IOException failure) {
-                throw new java.io.UncheckedIOException(failure);
-            }
-        }, Held.class).world;
+        return context.getRoot()
+                .getStore(ExtensionContext.Namespace.create(SharedDemo.class))
+                .getOrComputeIfAbsent(
+                        Held.class,
+                        any -> {
+                            try {
+                                return new Held();
+                            } catch (IOException failure) {
+                                throw new java.io.UncheckedIOException(failure);
+                            }
+                        },
+                        Held.class)
+                .world;
     }
 }

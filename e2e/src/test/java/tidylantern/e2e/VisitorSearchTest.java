@@ -67,7 +67,9 @@ class VisitorSearchTest {
         WebElement input = typed("harb");
         assertThat(input.getDomAttribute("role")).isEqualTo("combobox");
         assertThat(input.getDomAttribute("aria-expanded")).isEqualTo("true");
-        assertThat(box().findElement(By.id(input.getDomAttribute("aria-controls"))).getDomAttribute("role")).isEqualTo("listbox");
+        assertThat(box().findElement(By.id(input.getDomAttribute("aria-controls")))
+                        .getDomAttribute("role"))
+                .isEqualTo("listbox");
         assertThat(active()).isEmpty();
         List<String> rows = browser.texts(box(), ".row .name");
         input.sendKeys(Keys.ARROW_DOWN);
@@ -83,12 +85,16 @@ class VisitorSearchTest {
         input.sendKeys("o");
         browser.until("typing drops the active row", () -> active().isEmpty());
         input.sendKeys(Keys.HOME, "x", Keys.END, "y");
-        assertThat(input.getDomProperty("value")).as("Home and End are the caret's").isEqualTo("xharboy");
+        assertThat(input.getDomProperty("value"))
+                .as("Home and End are the caret's")
+                .isEqualTo("xharboy");
         browser.type(input, "harb");
         browser.untilTexts(box(), ".row .name", texts -> texts.equals(rows));
         input.sendKeys(Keys.ESCAPE);
         assertThat(input.getDomAttribute("aria-expanded")).isEqualTo("false");
-        assertThat(input.getDomProperty("value")).as("the first Escape keeps the text").isEqualTo("harb");
+        assertThat(input.getDomProperty("value"))
+                .as("the first Escape keeps the text")
+                .isEqualTo("harb");
         input.sendKeys(Keys.ESCAPE);
         browser.until("the second clears it", () -> "".equals(input().getDomProperty("value")));
     }
@@ -97,9 +103,13 @@ class VisitorSearchTest {
     void countsAreAnnouncedAndEnterOpensTheActiveRow() {
         browser.open(world.site() + "/");
         WebElement input = typed("honey cake");
-        String announced = (String) ((org.openqa.selenium.JavascriptExecutor) browser.driver()).executeScript("return arguments[0].shadowRoot.querySelector('[role=status]').textContent", browser.see("tidy-search"));
+        String announced = (String) ((org.openqa.selenium.JavascriptExecutor) browser.driver())
+                .executeScript(
+                        "return arguments[0].shadowRoot.querySelector('[role=status]').textContent",
+                        browser.see("tidy-search"));
         assertThat(announced).matches("\\d+ results?");
-        browser.until("no completion of a whole word", () -> box().findElements(By.cssSelector(".query")).isEmpty());
+        browser.until("no completion of a whole word", () -> box().findElements(By.cssSelector(".query"))
+                .isEmpty());
         input.sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
         browser.until("the item's page", () -> browser.address().equals(world.site() + "/kitchen/farrow-honey-cake"));
     }
@@ -121,7 +131,9 @@ class VisitorSearchTest {
         browser.untilTexts(box(), ".query", texts -> texts.contains("lighthouse"));
         input.sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
         browser.until("the word is completed", () -> "lighthouse".equals(input().getDomProperty("value")));
-        assertThat(input.getDomAttribute("aria-expanded")).as("one can go on typing").isEqualTo("true");
+        assertThat(input.getDomAttribute("aria-expanded"))
+                .as("one can go on typing")
+                .isEqualTo("true");
 
         browser.type(input(), "lighthuose zzqxw");
         browser.untilTexts(box(), ".query", texts -> texts.equals(List.of("lighthouse")));
@@ -150,16 +162,25 @@ class VisitorSearchTest {
         SearchContext results = browser.inside("tidy-results");
         browser.untilTexts(results, ".filter legend", texts -> texts.contains("Island"));
         for (String name : List.of("Great Quill", "North Isle")) {
-            WebElement value = results.findElements(By.cssSelector(".value")).stream().filter(one -> one.getText().startsWith(name)).findFirst().orElseThrow();
+            WebElement value = results.findElements(By.cssSelector(".value")).stream()
+                    .filter(one -> one.getText().startsWith(name))
+                    .findFirst()
+                    .orElseThrow();
             int expected = number(value.findElement(By.cssSelector(".number")).getText());
             value.findElement(By.cssSelector("input")).click();
             browser.untilTexts(results, ".chip", texts -> texts.equals(List.of(name)));
             browser.untilTexts(results, ".count", texts -> texts.size() == 1 && number(texts.getFirst()) == expected);
             browser.see(results, ".chip").click();
-            browser.until("nothing is ticked", () -> results.findElements(By.cssSelector(".chip")).isEmpty());
+            browser.until("nothing is ticked", () -> results.findElements(By.cssSelector(".chip"))
+                    .isEmpty());
         }
         assertThat(browser.address()).contains("utm=x").doesNotContain("island=");
-        results.findElements(By.cssSelector(".value")).stream().filter(one -> one.getText().startsWith("North Isle")).findFirst().orElseThrow().findElement(By.cssSelector("input")).click();
+        results.findElements(By.cssSelector(".value")).stream()
+                .filter(one -> one.getText().startsWith("North Isle"))
+                .findFirst()
+                .orElseThrow()
+                .findElement(By.cssSelector("input"))
+                .click();
         browser.untilTexts(results, ".chip", texts -> texts.equals(List.of("North Isle")));
         assertThat(browser.address()).contains("island=north-isle").contains("utm=x");
         browser.mustBeAccessible("results with a filter set");
@@ -167,7 +188,9 @@ class VisitorSearchTest {
         SearchContext again = browser.inside("tidy-results");
         browser.untilTexts(again, ".chip", texts -> texts.equals(List.of("North Isle")));
         browser.driver().navigate().back();
-        browser.until("Back takes the tick off", () -> browser.inside("tidy-results").findElements(By.cssSelector(".chip")).isEmpty());
+        browser.until("Back takes the tick off", () -> browser.inside("tidy-results")
+                .findElements(By.cssSelector(".chip"))
+                .isEmpty());
     }
 
     @Test
@@ -176,14 +199,18 @@ class VisitorSearchTest {
             phone.open(world.site() + "/search?q=harbour");
             SearchContext results = phone.inside("tidy-results");
             phone.see(results, ".chip.open").click();
-            WebElement value = results.findElements(By.cssSelector(".sheet .value")).stream().filter(one -> one.getText().startsWith("North Isle")).findFirst().orElseThrow();
+            WebElement value = results.findElements(By.cssSelector(".sheet .value")).stream()
+                    .filter(one -> one.getText().startsWith("North Isle"))
+                    .findFirst()
+                    .orElseThrow();
             int expected = number(value.findElement(By.cssSelector(".number")).getText());
             value.findElement(By.cssSelector("input")).click();
             phone.untilTexts(results, ".done", texts -> texts.equals(List.of("Show " + expected + " results")));
             phone.mustBeAccessible("filters as a sheet");
             phone.see(results, ".done").click();
             phone.untilTexts(results, ".count", texts -> texts.size() == 1 && number(texts.getFirst()) == expected);
-            phone.until("the sheet is closed", () -> results.findElements(By.cssSelector(".sheet[open]")).isEmpty());
+            phone.until("the sheet is closed", () -> results.findElements(By.cssSelector(".sheet[open]"))
+                    .isEmpty());
         }
     }
 
@@ -194,7 +221,9 @@ class VisitorSearchTest {
         browser.untilTexts(results, ".heading", texts -> texts.equals(List.of("Everything, newest first")));
         input().sendKeys("rowing", Keys.ENTER);
         browser.untilTexts(results, ".heading", texts -> texts.equals(List.of("Results for “rowing”")));
-        assertThat(browser.address()).as("what is not ours is left alone").isEqualTo(world.site() + "/search?utm=x&q=rowing");
+        assertThat(browser.address())
+                .as("what is not ours is left alone")
+                .isEqualTo(world.site() + "/search?utm=x&q=rowing");
         assertThat(browser.texts(results, ".card mark")).isNotEmpty();
         browser.type(input(), "harbour");
         input().sendKeys(Keys.ENTER);
@@ -236,12 +265,18 @@ class VisitorSearchTest {
 
     @Test
     void nothingOfAnItemIsRunOrInsertedAsHtml() {
-        world.api().send("PUT", "/api/owner/sites/quillhaven-isles/collections/journal/items",
-                "{\"id\":\"evil\",\"title\":\"<img src=x onerror=\\\"document.title='owned'\\\">marrowfat\",\"body\":\"<script>document.title='owned'</script> marrowfat\",\"url\":\"/evil\"}",
-                java.util.Map.of("Content-Type", "application/jsonl"));
+        world.api()
+                .send(
+                        "PUT",
+                        "/api/owner/sites/quillhaven-isles/collections/journal/items",
+                        "{\"id\":\"evil\",\"title\":\"<img src=x onerror=\\\"document.title='owned'\\\">marrowfat\",\"body\":\"<script>document.title='owned'</script> marrowfat\",\"url\":\"/evil\"}",
+                        java.util.Map.of("Content-Type", "application/jsonl"));
         browser.open(world.site() + "/search?q=onerror");
         SearchContext results = browser.inside("tidy-results");
-        browser.untilTexts(results, ".card h3", texts -> texts.size() == 1 && texts.getFirst().startsWith("<img src=x onerror"));
+        browser.untilTexts(
+                results,
+                ".card h3",
+                texts -> texts.size() == 1 && texts.getFirst().startsWith("<img src=x onerror"));
         browser.type(input(), "onerror");
         browser.untilTexts(box(), ".row .name", texts -> texts.size() == 1);
         browser.open(world.service() + "/s/island-search?q=onerror");
@@ -256,7 +291,10 @@ class VisitorSearchTest {
         SearchContext results = browser.inside("tidy-results");
         browser.untilTexts(results, ".pages .here", texts -> texts.equals(List.of("4")));
         browser.open(world.site() + "/search?q=" + "x".repeat(7_000));
-        browser.untilTexts(browser.inside("tidy-results"), ".heading", texts -> texts.size() == 1 && texts.getFirst().startsWith("Nothing found"));
+        browser.untilTexts(
+                browser.inside("tidy-results"),
+                ".heading",
+                texts -> texts.size() == 1 && texts.getFirst().startsWith("Nothing found"));
     }
 
     @Test
@@ -264,13 +302,19 @@ class VisitorSearchTest {
         browser.open(world.site() + "/search?q=harbour");
         SearchContext results = browser.inside("tidy-results");
         browser.untilTexts(results, ".card h3", texts -> !texts.isEmpty());
-        ((org.openqa.selenium.chromium.HasCdp) browser.driver()).executeCdpCommand("Network.enable", java.util.Map.of());
-        ((org.openqa.selenium.chromium.HasCdp) browser.driver()).executeCdpCommand("Network.setBlockedURLs", java.util.Map.of("urls", List.of("*/api/public/*")));
+        ((org.openqa.selenium.chromium.HasCdp) browser.driver())
+                .executeCdpCommand("Network.enable", java.util.Map.of());
+        ((org.openqa.selenium.chromium.HasCdp) browser.driver())
+                .executeCdpCommand("Network.setBlockedURLs", java.util.Map.of("urls", List.of("*/api/public/*")));
         browser.type(input(), "rowing");
         input().sendKeys(Keys.ENTER);
-        browser.untilTexts(results, ".note", texts -> texts.stream().anyMatch(text -> text.contains("cannot be reached")));
-        assertThat(browser.texts(results, ".card h3")).as("what was there stays").isNotEmpty();
-        ((org.openqa.selenium.chromium.HasCdp) browser.driver()).executeCdpCommand("Network.setBlockedURLs", java.util.Map.of("urls", List.of()));
+        browser.untilTexts(
+                results, ".note", texts -> texts.stream().anyMatch(text -> text.contains("cannot be reached")));
+        assertThat(browser.texts(results, ".card h3"))
+                .as("what was there stays")
+                .isNotEmpty();
+        ((org.openqa.selenium.chromium.HasCdp) browser.driver())
+                .executeCdpCommand("Network.setBlockedURLs", java.util.Map.of("urls", List.of()));
         browser.see(results, ".again").click();
         browser.untilTexts(results, ".heading", texts -> texts.equals(List.of("Results for “rowing”")));
     }
@@ -307,10 +351,14 @@ class VisitorSearchTest {
             phone.open(world.site() + "/search?q=harbour");
             SearchContext results = phone.inside("tidy-results");
             phone.untilTexts(results, ".card h3", texts -> !texts.isEmpty());
-            Object overflow = ((org.openqa.selenium.JavascriptExecutor) phone.driver()).executeScript("return document.documentElement.scrollWidth - document.documentElement.clientWidth");
+            Object overflow = ((org.openqa.selenium.JavascriptExecutor) phone.driver())
+                    .executeScript(
+                            "return document.documentElement.scrollWidth - document.documentElement.clientWidth");
             assertThat(((Number) overflow).intValue()).isZero();
             for (WebElement target : results.findElements(By.cssSelector(".pages a"))) {
-                assertThat(Math.min(target.getSize().getHeight(), target.getSize().getWidth())).isGreaterThanOrEqualTo(44);
+                assertThat(Math.min(
+                                target.getSize().getHeight(), target.getSize().getWidth()))
+                        .isGreaterThanOrEqualTo(44);
             }
             WebElement input = phone.see(phone.inside("tidy-search"), "input");
             phone.type(input, "ferry");

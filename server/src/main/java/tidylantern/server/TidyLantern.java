@@ -2,8 +2,8 @@ package tidylantern.server;
 
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
-import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
 
 /** The service: the owner's workbench, the API behind it, and the public face that visitors' searches ask. */
 // Owners are our own to look up; without this Spring would make up a user.

@@ -24,7 +24,10 @@ public final class Api {
     private static final JsonMapper JSON = new JsonMapper();
 
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(cookies).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .version(HttpClient.Version.HTTP_1_1)
+            .cookieHandler(cookies)
+            .build();
     private final String service;
     private final @Nullable String accessKey;
 
@@ -41,12 +44,18 @@ public final class Api {
         }
 
         public String header(String name) {
-            return headers.entrySet().stream().filter(header -> header.getKey().equalsIgnoreCase(name)).flatMap(header -> header.getValue().stream()).findFirst().orElse("");
+            return headers.entrySet().stream()
+                    .filter(header -> header.getKey().equalsIgnoreCase(name))
+                    .flatMap(header -> header.getValue().stream())
+                    .findFirst()
+                    .orElse("");
         }
 
         /** The ids of the hits, in their order. */
         public List<String> hits() {
-            return StreamSupport.stream(json().path("hits").spliterator(), false).map(hit -> hit.path("id").asString()).toList();
+            return StreamSupport.stream(json().path("hits").spliterator(), false)
+                    .map(hit -> hit.path("id").asString())
+                    .toList();
         }
     }
 
@@ -56,12 +65,14 @@ public final class Api {
 
     /** An answer that is no text. */
     public byte[] bytes(String path) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path)).timeout(Duration.ofSeconds(60));
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(service + path)).timeout(Duration.ofSeconds(60));
         if (accessKey != null) {
             request.header("Authorization", "Bearer " + accessKey);
         }
         try {
-            return client.send(request.build(), HttpResponse.BodyHandlers.ofByteArray()).body();
+            return client.send(request.build(), HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
         } catch (IOException failure) {
             throw new java.io.UncheckedIOException(failure);
         } catch (InterruptedException stopped) {
@@ -80,7 +91,11 @@ public final class Api {
 
     /** Pushes JSON Lines into a collection of the site "isles". */
     public Answer push(String collection, String lines) {
-        return send("PUT", "/api/owner/sites/isles/collections/" + collection + "/items", lines, Map.of("Content-Type", "application/jsonl"));
+        return send(
+                "PUT",
+                "/api/owner/sites/isles/collections/" + collection + "/items",
+                lines,
+                Map.of("Content-Type", "application/jsonl"));
     }
 
     public Answer send(String method, String path, @Nullable String body, Map<String, String> headers) {
@@ -88,16 +103,27 @@ public final class Api {
     }
 
     public Answer sendBytes(String method, String path, byte @Nullable [] body, Map<String, String> headers) {
-        return publish(method, path, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofByteArray(body), headers);
+        return publish(
+                method,
+                path,
+                body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofByteArray(body),
+                headers);
     }
 
     /** Sends a body without saying how long it is. */
     public Answer sendChunked(String method, String path, String body, Map<String, String> headers) {
-        return publish(method, path, HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(body.getBytes(StandardCharsets.UTF_8))), headers);
+        return publish(
+                method,
+                path,
+                HttpRequest.BodyPublishers.ofInputStream(
+                        () -> new ByteArrayInputStream(body.getBytes(StandardCharsets.UTF_8))),
+                headers);
     }
 
     private Answer publish(String method, String path, HttpRequest.BodyPublisher body, Map<String, String> headers) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path)).timeout(Duration.ofSeconds(60)).method(method, body);
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(service + path))
+                .timeout(Duration.ofSeconds(60))
+                .method(method, body);
         Map<String, String> all = new LinkedHashMap<>(headers);
         if (accessKey != null) {
             all.putIfAbsent("Authorization", "Bearer " + accessKey);
@@ -116,7 +142,11 @@ public final class Api {
 
     /** The value of a cookie that the service set, or an empty text. */
     public String cookie(String name) {
-        return cookies.getCookieStore().getCookies().stream().filter(cookie -> cookie.getName().equals(name)).map(HttpCookie::getValue).findFirst().orElse("");
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
     }
 
     /** Makes the site "isles" with a collection of posts. */
@@ -128,9 +158,14 @@ public final class Api {
 
     /** Makes a search of the site as it is now and publishes it. */
     public String publishedSearch(String name) {
-        JsonNode made = post("/api/owner/sites/isles/searches", "{\"name\":\"" + name + "\"}").json();
+        JsonNode made = post("/api/owner/sites/isles/searches", "{\"name\":\"" + name + "\"}")
+                .json();
         String key = made.path("key").asString();
-        send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", "\"" + made.path("revision").asLong() + "\""));
+        send(
+                "POST",
+                "/api/owner/searches/" + key + "/publish",
+                "",
+                Map.of("If-Match", "\"" + made.path("revision").asLong() + "\""));
         return key;
     }
 

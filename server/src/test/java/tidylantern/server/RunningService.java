@@ -22,18 +22,34 @@ public final class RunningService implements AutoCloseable {
 
     /** @param data folder for database and index; kept when the service is closed */
     public static RunningService on(Path data) {
-        return start(data, "--tidy-lantern.owner=" + OWNER, "--tidy-lantern.password=" + PASSWORD, "--tidy-lantern.access-key=" + ACCESS_KEY);
+        return start(
+                data,
+                "--tidy-lantern.owner=" + OWNER,
+                "--tidy-lantern.password=" + PASSWORD,
+                "--tidy-lantern.access-key=" + ACCESS_KEY);
     }
 
     /** Like {@link #on}, allowed to read from private hosts, each with its port. */
     public static RunningService on(Path data, List<String> allowedHosts) {
-        return start(data, "--tidy-lantern.owner=" + OWNER, "--tidy-lantern.password=" + PASSWORD, "--tidy-lantern.access-key=" + ACCESS_KEY, "--tidy-lantern.allowed-hosts=" + String.join(",", allowedHosts));
+        return start(
+                data,
+                "--tidy-lantern.owner=" + OWNER,
+                "--tidy-lantern.password=" + PASSWORD,
+                "--tidy-lantern.access-key=" + ACCESS_KEY,
+                "--tidy-lantern.allowed-hosts=" + String.join(",", allowedHosts));
     }
 
     /** Like {@link #on}, with more settings of the operator's. */
     public static RunningService with(Path data, String... settings) {
-        return start(data, Stream.concat(Stream.of("--tidy-lantern.owner=" + OWNER, "--tidy-lantern.password=" + PASSWORD, "--tidy-lantern.access-key=" + ACCESS_KEY),
-                Stream.of(settings)).toArray(String[]::new));
+        return start(
+                data,
+                Stream.concat(
+                                Stream.of(
+                                        "--tidy-lantern.owner=" + OWNER,
+                                        "--tidy-lantern.password=" + PASSWORD,
+                                        "--tidy-lantern.access-key=" + ACCESS_KEY),
+                                Stream.of(settings))
+                        .toArray(String[]::new));
     }
 
     /** An installation that nobody owns yet. */
@@ -41,12 +57,23 @@ public final class RunningService implements AutoCloseable {
         return start(data);
     }
 
-    /** One after the other, as test classes run side by side: what starts a service also sets what belongs to the whole process. */
+    /**
+     * One after the other, as test classes run side by side: what starts a service also sets what belongs to the whole
+     * process.
+     */
     private static synchronized RunningService start(Path data, String... settings) {
         Map<String, String> all = new LinkedHashMap<>();
-        Stream.concat(Stream.of("--server.port=0", "--tidy-lantern.data=" + data, "--logging.level.tidylantern=warn", "--tidy-lantern.answers-per-second=0"), Stream.of(settings))
+        Stream.concat(
+                        Stream.of(
+                                "--server.port=0",
+                                "--tidy-lantern.data=" + data,
+                                "--logging.level.tidylantern=warn",
+                                "--tidy-lantern.answers-per-second=0"),
+                        Stream.of(settings))
                 .forEach(setting -> all.put(setting.substring(0, setting.indexOf('=')), setting));
-        return new RunningService(new SpringApplicationBuilder(TidyLantern.class).registerShutdownHook(false).run(all.values().toArray(String[]::new)));
+        return new RunningService(new SpringApplicationBuilder(TidyLantern.class)
+                .registerShutdownHook(false)
+                .run(all.values().toArray(String[]::new)));
     }
 
     /** Without a slash at its end. */

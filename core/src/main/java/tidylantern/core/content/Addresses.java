@@ -12,7 +12,10 @@ public final class Addresses {
 
     /** @throws IllegalArgumentException if the address is not one that a visitor may be sent to */
     static void require(String address) {
-        Require.require(safe(address), "\"%s\" is no web address; write one that starts with https://, http:// or /", shortened(address));
+        Require.require(
+                safe(address),
+                "\"%s\" is no web address; write one that starts with https://, http:// or /",
+                shortened(address));
     }
 
     public static boolean safe(String address) {
@@ -26,7 +29,9 @@ public final class Addresses {
                 // https://http://… is an address that somebody put behind the beginning of another.
                 return false;
             }
-            return scheme == null || ((scheme.equalsIgnoreCase("http") || scheme.equalsIgnoreCase("https")) && uri.getRawAuthority() != null);
+            return scheme == null
+                    || ((scheme.equalsIgnoreCase("http") || scheme.equalsIgnoreCase("https"))
+                            && uri.getRawAuthority() != null);
         } catch (URISyntaxException notAnAddress) {
             return false;
         }

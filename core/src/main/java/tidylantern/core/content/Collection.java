@@ -16,12 +16,21 @@ import org.jspecify.annotations.Nullable;
 public record Collection(CollectionKey key, String label, String language, List<Field> fields) {
     public Collection {
         fields = List.copyOf(fields);
-        require(fields.stream().map(Field::key).distinct().count() == fields.size(), "the collection \"%s\" has a field twice", key);
-        require(fields.stream().map(Field::property).distinct().count() == fields.size(), "the collection \"%s\" maps a property twice", key);
+        require(
+                fields.stream().map(Field::key).distinct().count() == fields.size(),
+                "the collection \"%s\" has a field twice",
+                key);
+        require(
+                fields.stream().map(Field::property).distinct().count() == fields.size(),
+                "the collection \"%s\" maps a property twice",
+                key);
     }
 
     public @Nullable Field field(FieldKey key) {
-        return fields.stream().filter(field -> field.key().equals(key)).findFirst().orElse(null);
+        return fields.stream()
+                .filter(field -> field.key().equals(key))
+                .findFirst()
+                .orElse(null);
     }
 
     /** The fields by the property that brings them. */

@@ -9,8 +9,10 @@ public record CollectionKey(String value) implements Comparable<CollectionKey> {
     private static final Pattern FORM = Pattern.compile("[a-z][a-z0-9-]{0,39}");
 
     public CollectionKey {
-        require(FORM.matcher(value).matches(),
-                "\"%s\" cannot name a collection: start with a small letter, then up to 39 small letters, digits or -", value);
+        require(
+                FORM.matcher(value).matches(),
+                "\"%s\" cannot name a collection: start with a small letter, then up to 39 small letters, digits or -",
+                value);
     }
 
     @Override

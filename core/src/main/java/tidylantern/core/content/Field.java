@@ -16,7 +16,14 @@ import org.jspecify.annotations.Nullable;
  * @param merged category values that the owner merged into others, each with all below it; empty for other kinds
  * @param guessed whether its kind was told from values alone: then it gives way to values that do not fit it
  */
-public record Field(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, Map<CategoryPath, CategoryPath> merged, boolean guessed) {
+public record Field(
+        FieldKey key,
+        FieldKind kind,
+        String property,
+        String label,
+        @Nullable String unit,
+        Map<CategoryPath, CategoryPath> merged,
+        boolean guessed) {
     public Field {
         require(!label.isBlank(), "the field \"%s\" has no label", key);
         unit = unit == null || unit.isBlank() ? null : unit.strip();
@@ -25,7 +32,13 @@ public record Field(FieldKey key, FieldKind kind, String property, String label,
     }
 
     /** Of a kind that somebody said. */
-    public Field(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, Map<CategoryPath, CategoryPath> merged) {
+    public Field(
+            FieldKey key,
+            FieldKind kind,
+            String property,
+            String label,
+            @Nullable String unit,
+            Map<CategoryPath, CategoryPath> merged) {
         this(key, kind, property, label, unit, merged, false);
     }
 
@@ -48,7 +61,10 @@ public record Field(FieldKey key, FieldKind kind, String property, String label,
         if (property.equals(FieldKey.ADDRESS.value())) {
             return "Address";
         }
-        String spaced = property.replaceAll("([a-z0-9])([A-Z])", "$1 $2").replaceAll("[-_]+", " ").strip().toLowerCase(Locale.ROOT);
+        String spaced = property.replaceAll("([a-z0-9])([A-Z])", "$1 $2")
+                .replaceAll("[-_]+", " ")
+                .strip()
+                .toLowerCase(Locale.ROOT);
         return spaced.isEmpty() ? property : Character.toUpperCase(spaced.charAt(0)) + spaced.substring(1);
     }
 

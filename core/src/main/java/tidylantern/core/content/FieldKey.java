@@ -8,8 +8,11 @@ import java.util.regex.Pattern;
 public record FieldKey(String value) implements Comparable<FieldKey> {
     private static final Pattern FORM = Pattern.compile("[A-Za-z][A-Za-z0-9_-]{0,63}");
 
-    /** By these keys every collection says what an item is called, tells in short, tells in full, shows and links to. */
+    /**
+     * By these keys every collection says what an item is called, tells in short, tells in full, shows and links to.
+     */
     public static final FieldKey TITLE = new FieldKey("title");
+
     public static final FieldKey SUMMARY = new FieldKey("summary");
     public static final FieldKey BODY = new FieldKey("body");
     public static final FieldKey IMAGE = new FieldKey("image");
@@ -17,11 +20,14 @@ public record FieldKey(String value) implements Comparable<FieldKey> {
     public static final FieldKey HEADINGS = new FieldKey("headings");
     /** Who wrote it, and the day on which it came out. */
     public static final FieldKey AUTHOR = new FieldKey("author");
+
     public static final FieldKey PUBLISHED = new FieldKey("published");
 
     public FieldKey {
-        require(FORM.matcher(value).matches(),
-                "\"%s\" cannot name a field: start with a letter, then up to 63 letters, digits, - or _", value);
+        require(
+                FORM.matcher(value).matches(),
+                "\"%s\" cannot name a field: start with a letter, then up to 63 letters, digits, - or _",
+                value);
     }
 
     /** Whether {@code name} may stand as a field's key. */

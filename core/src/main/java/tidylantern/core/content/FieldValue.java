@@ -47,7 +47,10 @@ public sealed interface FieldValue {
     record Money(BigDecimal amount, @Nullable String currency) implements FieldValue {
         public Money {
             Numbers.checked(amount);
-            require(currency == null || currency.matches("[A-Z]{3}"), "\"%s\" is no currency code; write three capitals such as EUR", currency);
+            require(
+                    currency == null || currency.matches("[A-Z]{3}"),
+                    "\"%s\" is no currency code; write three capitals such as EUR",
+                    currency);
         }
 
         @Override
@@ -62,7 +65,11 @@ public sealed interface FieldValue {
 
         public Dates {
             days = days.stream().distinct().sorted().toList();
-            days.forEach(day -> require(day.getYear() >= 1 && day.getYear() <= LAST_YEAR, "the year %d is outside 1 to %d", day.getYear(), LAST_YEAR));
+            days.forEach(day -> require(
+                    day.getYear() >= 1 && day.getYear() <= LAST_YEAR,
+                    "the year %d is outside 1 to %d",
+                    day.getYear(),
+                    LAST_YEAR));
             require(!days.isEmpty(), "a date field without a day is left out, not kept empty");
         }
 
@@ -73,9 +80,13 @@ public sealed interface FieldValue {
     }
 
     /** Degrees, WGS 84: latitude -90 to 90, longitude -180 to 180. */
-    record Place(double latitude, double longitude, @Nullable String name) implements FieldValue {
+    record Place(
+            double latitude, double longitude, @Nullable String name) implements FieldValue {
         public Place {
-            require(latitude >= -90 && latitude <= 90, "latitude %s is outside -90 to 90; perhaps the two numbers are swapped", latitude);
+            require(
+                    latitude >= -90 && latitude <= 90,
+                    "latitude %s is outside -90 to 90; perhaps the two numbers are swapped",
+                    latitude);
             require(longitude >= -180 && longitude <= 180, "longitude %s is outside -180 to 180", longitude);
         }
 
@@ -121,7 +132,11 @@ public sealed interface FieldValue {
         public static final int MOST_BYTES = 500;
 
         public Codes {
-            codes = codes.stream().map(String::strip).filter(code -> !code.isEmpty()).distinct().toList();
+            codes = codes.stream()
+                    .map(String::strip)
+                    .filter(code -> !code.isEmpty())
+                    .distinct()
+                    .toList();
             codes.forEach(code -> Require.shortEnough(code, MOST_BYTES, "a code"));
             require(!codes.isEmpty(), "a code field without a code is left out, not kept empty");
         }

@@ -17,7 +17,12 @@ public record Item(ItemRef ref, Map<FieldKey, FieldValue> values) {
      */
     public String title() {
         for (FieldKey key : new FieldKey[] {FieldKey.TITLE, FieldKey.HEADINGS}) {
-            String first = text(key).lines().map(String::strip).filter(line -> !line.isEmpty()).findFirst().orElse("");
+            String first = text(key)
+                    .lines()
+                    .map(String::strip)
+                    .filter(line -> !line.isEmpty())
+                    .findFirst()
+                    .orElse("");
             if (!first.isEmpty()) {
                 return first;
             }

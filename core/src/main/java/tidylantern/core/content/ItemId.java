@@ -8,8 +8,15 @@ public record ItemId(String value) implements Comparable<ItemId> {
 
     public ItemId {
         require(!value.isBlank(), "an item's id is empty; give each item one of its own");
-        require(value.length() <= MOST_LETTERS, "an item's id has %d characters; %d are the most", value.length(), MOST_LETTERS);
-        require(value.chars().noneMatch(Character::isISOControl), "the id \"%s\" holds control characters; take them out", value);
+        require(
+                value.length() <= MOST_LETTERS,
+                "an item's id has %d characters; %d are the most",
+                value.length(),
+                MOST_LETTERS);
+        require(
+                value.chars().noneMatch(Character::isISOControl),
+                "the id \"%s\" holds control characters; take them out",
+                value);
     }
 
     @Override

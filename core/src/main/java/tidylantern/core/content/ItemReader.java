@@ -51,7 +51,8 @@ public final class ItemReader {
         Map<FieldKey, FieldValue> values = new LinkedHashMap<>();
         properties.forEach((property, loose) -> {
             try {
-                values.putAll(read(id, Collections.singletonMap(property, loose)).values());
+                values.putAll(
+                        read(id, Collections.singletonMap(property, loose)).values());
             } catch (ItemRefused refused) {
                 unfit.accept(property, String.valueOf(refused.getMessage()));
             }
@@ -60,13 +61,17 @@ public final class ItemReader {
     }
 
     private @Nullable FieldValue value(Field field, @Nullable Object loose) throws ItemRefused {
-        if (loose == null || (loose instanceof String text && text.isBlank()) || (loose instanceof List<?> list && list.isEmpty())) {
+        if (loose == null
+                || (loose instanceof String text && text.isBlank())
+                || (loose instanceof List<?> list && list.isEmpty())) {
             return null;
         }
         try {
             return switch (field.kind()) {
                 case TEXT -> text(field, loose);
-                case CATEGORY -> new FieldValue.Categories(paths(loose).stream().map(field::counted).toList());
+                case CATEGORY ->
+                    new FieldValue.Categories(
+                            paths(loose).stream().map(field::counted).toList());
                 case NUMBER -> new FieldValue.Numeric(number(loose));
                 case MONEY -> money(loose);
                 case DATE -> dates(loose);
@@ -77,7 +82,9 @@ public final class ItemReader {
                 case CODE -> new FieldValue.Codes(strings(loose));
             };
         } catch (IllegalArgumentException | DateTimeException wrong) {
-            throw new ItemRefused(field.property(), "\"%s\" is a field of kind %s: %s".formatted(field.property(), field.kind(), wrong.getMessage()));
+            throw new ItemRefused(
+                    field.property(),
+                    "\"%s\" is a field of kind %s: %s".formatted(field.property(), field.kind(), wrong.getMessage()));
         }
     }
 
@@ -85,12 +92,17 @@ public final class ItemReader {
         FieldValue.Text text = new FieldValue.Text(clean(String.join("\n", strings(loose))));
         if (field.key().equals(FieldKey.AUTHOR)) {
             // Names of authors are values that rules and filters choose by, whatever the field's kind.
-            text.text().lines().forEach(name -> Require.shortEnough(name, CategoryPath.MOST_BYTES, "the name of an author"));
+            text.text()
+                    .lines()
+                    .forEach(name -> Require.shortEnough(name, CategoryPath.MOST_BYTES, "the name of an author"));
         }
         return text;
     }
 
-    /** A path is a text with slashes between its names, or, where names hold slashes of their own, a list of its names in a list of paths. */
+    /**
+     * A path is a text with slashes between its names, or, where names hold slashes of their own, a list of its names
+     * in a list of paths.
+     */
     private static List<CategoryPath> paths(Object loose) {
         List<CategoryPath> paths = new ArrayList<>();
         for (Object part : loose instanceof List<?> list ? list : List.of(loose)) {
@@ -106,7 +118,10 @@ public final class ItemReader {
     /** Control characters say nothing to a reader and upset terminals, feeds and markers; line breaks and tabs stay. */
     static String clean(String text) {
         return text.codePoints().anyMatch(ItemReader::unwanted)
-                ? text.codePoints().filter(c -> !unwanted(c)).collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString()
+                ? text.codePoints()
+                        .filter(c -> !unwanted(c))
+                        .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                        .toString()
                 : text;
     }
 
@@ -146,7 +161,9 @@ public final class ItemReader {
             Object amount = map.get("amount");
             Require.require(amount != null, "an object needs \"amount\", not %s", Require.shown(loose));
             Object currency = map.get("currency");
-            return new FieldValue.Money(number(Objects.requireNonNull(amount)), currency == null ? null : string(currency).toUpperCase(Locale.ROOT));
+            return new FieldValue.Money(
+                    number(Objects.requireNonNull(amount)),
+                    currency == null ? null : string(currency).toUpperCase(Locale.ROOT));
         }
         if (loose instanceof String text && text.strip().matches("-?[0-9.]+\\s+[A-Za-z]{3}")) {
             String[] parts = text.strip().split("\\s+");
@@ -167,19 +184,24 @@ public final class ItemReader {
         try {
             return text.length() > 10 ? OffsetDateTime.parse(text).toLocalDate() : LocalDate.parse(text);
         } catch (DateTimeException notADay) {
-            throw new IllegalArgumentException("write a day such as 2026-05-31 (or 2026-05-31T18:00:00Z), not " + Require.shown(text));
+            throw new IllegalArgumentException(
+                    "write a day such as 2026-05-31 (or 2026-05-31T18:00:00Z), not " + Require.shown(text));
         }
     }
 
     private static FieldValue place(Object loose) {
         if (loose instanceof Map<?, ?> map && map.get("lat") != null && map.get("lon") != null) {
             Object name = map.get("name");
-            return new FieldValue.Place(number(Objects.requireNonNull(map.get("lat"))).doubleValue(),
-                    number(Objects.requireNonNull(map.get("lon"))).doubleValue(), name == null ? null : string(name));
+            return new FieldValue.Place(
+                    number(Objects.requireNonNull(map.get("lat"))).doubleValue(),
+                    number(Objects.requireNonNull(map.get("lon"))).doubleValue(),
+                    name == null ? null : string(name));
         }
         String[] parts = loose instanceof String text ? text.split(",") : new String[0];
-        Require.require(parts.length == 2, "write {\"lat\": …, \"lon\": …} or \"lat, lon\", not %s", Require.shown(loose));
-        return new FieldValue.Place(number(parts[0]).doubleValue(), number(parts[1]).doubleValue(), null);
+        Require.require(
+                parts.length == 2, "write {\"lat\": …, \"lon\": …} or \"lat, lon\", not %s", Require.shown(loose));
+        return new FieldValue.Place(
+                number(parts[0]).doubleValue(), number(parts[1]).doubleValue(), null);
     }
 
     private static boolean yesNo(Object loose) {
@@ -198,7 +220,8 @@ public final class ItemReader {
             Object address = map.get("url");
             Require.require(address != null, "an object needs \"url\", not %s", Require.shown(loose));
             Object alternative = map.get("alt");
-            return new FieldValue.Image(string(Objects.requireNonNull(address)), alternative == null ? null : string(alternative));
+            return new FieldValue.Image(
+                    string(Objects.requireNonNull(address)), alternative == null ? null : string(alternative));
         }
         return new FieldValue.Image(string(loose), null);
     }

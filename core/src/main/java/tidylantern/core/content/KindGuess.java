@@ -17,12 +17,16 @@ import org.jspecify.annotations.Nullable;
  */
 public final class KindGuess {
     private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}([T ].*)?");
-    private static final Pattern CODE = Pattern.compile("[A-Za-z]{1,6}[-/.]?[0-9][A-Za-z0-9/.-]*|[A-Z0-9]+(-[A-Z0-9]+)+");
+    private static final Pattern CODE =
+            Pattern.compile("[A-Za-z]{1,6}[-/.]?[0-9][A-Za-z0-9/.-]*|[A-Z0-9]+(-[A-Z0-9]+)+");
     private static final Pattern IMAGE_FILE = Pattern.compile("(?i).+\\.(png|jpe?g|gif|webp|avif|svg)([?#].*)?");
     /** With a scheme, or beginning as people write the addresses of websites and of people. */
-    private static final Pattern WEB_ADDRESS = Pattern.compile("(?i)([a-z][a-z0-9+.-]*:)?//\\S+|www\\.\\S+|mailto:\\S+|[a-z0-9-]+(\\.[a-z0-9-]+)*\\.[a-z]{2,10}/\\S*|\\S+@[a-z0-9-]+(\\.[a-z0-9-]+)+");
+    private static final Pattern WEB_ADDRESS = Pattern.compile(
+            "(?i)([a-z][a-z0-9+.-]*:)?//\\S+|www\\.\\S+|mailto:\\S+|[a-z0-9-]+(\\.[a-z0-9-]+)*\\.[a-z]{2,10}/\\S*|\\S+@[a-z0-9-]+(\\.[a-z0-9-]+)+");
+
     private static final int LONGEST_ADDRESS = 2_000;
-    private static final Set<String> PROSE_NAMES = Set.of("title", "summary", "body", "headings", "name", "description", "text", "reviews");
+    private static final Set<String> PROSE_NAMES =
+            Set.of("title", "summary", "body", "headings", "name", "description", "text", "reviews");
     private static final Set<String> IMAGE_NAMES = Set.of("image", "picture", "photo", "thumbnail");
     private static final Set<String> MONEY_NAMES = Set.of("price", "cost", "rent", "fee", "deposit", "fare");
 
@@ -55,7 +59,12 @@ public final class KindGuess {
         }
         if (singles.stream().anyMatch(List.class::isInstance)) {
             // A list of names in a list of values is how a path of a tree is written out.
-            return all(singles, single -> single instanceof String || single instanceof List<?> names && all(names, String.class::isInstance)) ? FieldKind.CATEGORY : FieldKind.TEXT;
+            return all(
+                            singles,
+                            single -> single instanceof String
+                                    || single instanceof List<?> names && all(names, String.class::isInstance))
+                    ? FieldKind.CATEGORY
+                    : FieldKind.TEXT;
         }
         if (all(singles, Boolean.class::isInstance)) {
             return FieldKind.YES_NO;
@@ -70,13 +79,20 @@ public final class KindGuess {
             return FieldKind.MONEY;
         }
         return all(singles, String.class::isInstance)
-                ? ofStrings(name, singles.stream().map(s -> ((String) s).strip()).filter(s -> !s.isEmpty()).toList(), lists)
+                ? ofStrings(
+                        name,
+                        singles.stream()
+                                .map(s -> ((String) s).strip())
+                                .filter(s -> !s.isEmpty())
+                                .toList(),
+                        lists)
                 : FieldKind.TEXT;
     }
 
     /** Whether a text is an address of the web, a slash in which parts no levels of a tree. */
     public static boolean isWebAddress(String text) {
-        return text.length() <= LONGEST_ADDRESS && WEB_ADDRESS.matcher(text.strip()).matches();
+        return text.length() <= LONGEST_ADDRESS
+                && WEB_ADDRESS.matcher(text.strip()).matches();
     }
 
     private static FieldKind ofObjects(List<Object> objects) {
@@ -97,7 +113,8 @@ public final class KindGuess {
             return FieldKind.DATE;
         }
         if (all(texts, text -> text.startsWith("/") || text.startsWith("http://") || text.startsWith("https://"))) {
-            boolean pictures = IMAGE_NAMES.contains(name) || all(texts, text -> IMAGE_FILE.matcher(text).matches());
+            boolean pictures = IMAGE_NAMES.contains(name)
+                    || all(texts, text -> IMAGE_FILE.matcher(text).matches());
             return pictures ? FieldKind.IMAGE : FieldKind.LINK;
         }
         if (all(texts, text -> CODE.matcher(text).matches() && text.chars().anyMatch(Character::isDigit))) {
@@ -108,7 +125,9 @@ public final class KindGuess {
         }
         boolean paths = all(texts, text -> text.indexOf('/') > 0 || text.contains(CategoryPath.LEVELS));
         // A path may be long; it is its names that are brief.
-        boolean brief = all(texts, text -> Stream.of(text.split(text.contains(CategoryPath.LEVELS) ? CategoryPath.LEVELS : "/")).allMatch(KindGuess::isBrief));
+        boolean brief =
+                all(texts, text -> Stream.of(text.split(text.contains(CategoryPath.LEVELS) ? CategoryPath.LEVELS : "/"))
+                        .allMatch(KindGuess::isBrief));
         Set<String> distinct = new HashSet<>(texts);
         boolean recurring = texts.size() >= 4 && distinct.size() * 2 <= texts.size();
         return brief && (lists || recurring || paths) ? FieldKind.CATEGORY : FieldKind.TEXT;

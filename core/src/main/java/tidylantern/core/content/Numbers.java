@@ -15,6 +15,7 @@ public final class Numbers {
     public static final int MOST_DECIMALS = 40;
     /** Up to here every whole number is exact in the index, which holds doubles. */
     private static final BigDecimal LARGEST = new BigDecimal("1e15");
+
     private static final int LONGEST_TEXT = 100;
 
     private Numbers() {}
@@ -26,7 +27,12 @@ public final class Numbers {
      */
     public static BigDecimal read(String text) {
         String digits = text.strip();
-        require(digits.length() <= LONGEST_TEXT, "%s has %,d characters; a number has at most %d", Require.shown(digits), digits.length(), LONGEST_TEXT);
+        require(
+                digits.length() <= LONGEST_TEXT,
+                "%s has %,d characters; a number has at most %d",
+                Require.shown(digits),
+                digits.length(),
+                LONGEST_TEXT);
         return checked(new BigDecimal(digits));
     }
 
@@ -37,10 +43,19 @@ public final class Numbers {
 
     /** @throws IllegalArgumentException if the number has too many digits or is too large */
     public static BigDecimal checked(BigDecimal number) {
-        require(number.precision() <= MOST_DIGITS, "a number has at most %d digits, not %,d", MOST_DIGITS, number.precision());
-        require(number.scale() <= MOST_DECIMALS, "a number has at most %d digits behind the point, not %,d", MOST_DECIMALS, number.scale());
+        require(
+                number.precision() <= MOST_DIGITS,
+                "a number has at most %d digits, not %,d",
+                MOST_DIGITS,
+                number.precision());
+        require(
+                number.scale() <= MOST_DECIMALS,
+                "a number has at most %d digits behind the point, not %,d",
+                MOST_DECIMALS,
+                number.scale());
         // By the exponent first: to compare a number with a large one it is written out.
-        boolean large = (long) number.precision() - number.scale() > LARGEST.precision() - LARGEST.scale() || number.abs().compareTo(LARGEST) > 0;
+        boolean large = (long) number.precision() - number.scale() > LARGEST.precision() - LARGEST.scale()
+                || number.abs().compareTo(LARGEST) > 0;
         require(!large, "%s is too large; 10^15 is the most", Require.shown(number));
         return number;
     }

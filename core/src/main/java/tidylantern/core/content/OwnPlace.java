@@ -13,6 +13,11 @@ public record OwnPlace(String name, double latitude, double longitude) {
     public OwnPlace {
         name = name == null ? "" : ItemReader.clean(name.strip());
         require(!name.isEmpty() && name.length() <= 100, "a place needs a name of 1 to 100 characters");
-        require(Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180, "%s, %s of \"%s\" is no place on the Earth; latitudes go from -90 to 90, longitudes from -180 to 180", latitude, longitude, name);
+        require(
+                Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180,
+                "%s, %s of \"%s\" is no place on the Earth; latitudes go from -90 to 90, longitudes from -180 to 180",
+                latitude,
+                longitude,
+                name);
     }
 }

@@ -7,8 +7,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What an owner adds to one item by hand. It belongs to the item's id, not to what a source says, so it stays through every
- * sync.
+ * What an owner adds to one item by hand. It belongs to the item's id, not to what a source says, so it stays through
+ * every sync.
  *
  * @param keptOut whether no search of the site finds the item
  * @param keywords words by which it is found too, as if they stood in its title; shown nowhere; may be empty
@@ -17,7 +17,13 @@ import org.jspecify.annotations.Nullable;
  * @param image address of a picture in place of the source's; null for that one
  * @param imageAlternative what that picture shows; null where nobody says
  */
-public record OwnerMark(boolean keptOut, String keywords, @Nullable String title, @Nullable String summary, @Nullable String image, @Nullable String imageAlternative) {
+public record OwnerMark(
+        boolean keptOut,
+        String keywords,
+        @Nullable String title,
+        @Nullable String summary,
+        @Nullable String image,
+        @Nullable String imageAlternative) {
     public static final OwnerMark NONE = new OwnerMark(false, "", null, null, null, null);
     private static final int LONGEST = 2_000;
 
@@ -27,7 +33,11 @@ public record OwnerMark(boolean keptOut, String keywords, @Nullable String title
         summary = tidy(summary);
         image = tidy(image);
         imageAlternative = image == null ? null : tidy(imageAlternative);
-        require(keywords.length() <= LONGEST, "the keywords have %d characters; %d are the most", keywords.length(), LONGEST);
+        require(
+                keywords.length() <= LONGEST,
+                "the keywords have %d characters; %d are the most",
+                keywords.length(),
+                LONGEST);
         require(title == null || title.length() <= LONGEST, "the title is longer than %d characters", LONGEST);
         require(summary == null || summary.length() <= LONGEST, "the summary is longer than %d characters", LONGEST);
         if (image != null) {

@@ -19,7 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param zone by which the site's days begin and end
  * @param ownPlaces names of places that the owner added
  */
-public record SiteContent(List<Collection> collections, List<Placement> placements, ZoneId zone, List<OwnPlace> ownPlaces) {
+public record SiteContent(
+        List<Collection> collections, List<Placement> placements, ZoneId zone, List<OwnPlace> ownPlaces) {
     /** Without placements, by Greenwich time. */
     public SiteContent(List<Collection> collections) {
         this(collections, List.of(), ZoneOffset.UTC, List.of());
@@ -33,15 +34,22 @@ public record SiteContent(List<Collection> collections, List<Placement> placemen
         for (Collection collection : collections) {
             for (Field field : collection.fields()) {
                 FieldKind first = kinds.putIfAbsent(field.key(), field.kind());
-                require(first == null || first == field.kind(),
+                require(
+                        first == null || first == field.kind(),
                         "the field \"%s\" is %s in \"%s\" and %s elsewhere; give one of them a key of its own",
-                        field.key(), field.kind(), collection.key(), first);
+                        field.key(),
+                        field.kind(),
+                        collection.key(),
+                        first);
             }
         }
     }
 
     public @Nullable Collection collection(CollectionKey key) {
-        return collections.stream().filter(collection -> collection.key().equals(key)).findFirst().orElse(null);
+        return collections.stream()
+                .filter(collection -> collection.key().equals(key))
+                .findFirst()
+                .orElse(null);
     }
 
     /** The kind of a field, or null where no collection has it. */
@@ -57,6 +65,9 @@ public record SiteContent(List<Collection> collections, List<Placement> placemen
 
     /** The languages of the named collections; those that are not there are passed over. */
     public Set<String> languages(Set<CollectionKey> of) {
-        return collections.stream().filter(c -> of.contains(c.key())).map(Collection::language).collect(Collectors.toSet());
+        return collections.stream()
+                .filter(c -> of.contains(c.key()))
+                .map(Collection::language)
+                .collect(Collectors.toSet());
     }
 }

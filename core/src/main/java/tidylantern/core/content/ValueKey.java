@@ -6,12 +6,13 @@ import java.util.regex.Pattern;
 
 /**
  * How the name of a category value stands in addresses and documents. Case, accents, width and blanks at either end or
- * repeated do not count; a blank is written {@code -}. Every other sign counts, so that {@code C}, {@code C++} and {@code C#} are
- * three values: a hyphen is {@code ~}, any other sign {@code ~}, its code point in hexadecimal digits, and a point. A point
- * stands nowhere else, so no two different names have one key: {@code c}, {@code c~2b.~2b.} and {@code c~23.}.
+ * repeated do not count; a blank is written {@code -}. Every other sign counts, so that {@code C}, {@code C++} and
+ * {@code C#} are three values: a hyphen is {@code ~}, any other sign {@code ~}, its code point in hexadecimal digits,
+ * and a point. A point stands nowhere else, so no two different names have one key: {@code c}, {@code c~2b.~2b.} and
+ * {@code c~23.}.
  *
- * <p>Before, all signs were written {@code -}, and values were one that are not. What was written so in addresses and designs
- * goes on working: {@link #former}.
+ * <p>Before, all signs were written {@code -}, and values were one that are not. What was written so in addresses and
+ * designs goes on working: {@link #former}.
  */
 public final class ValueKey {
     private static final Pattern FORM = Pattern.compile("[\\p{L}\\p{M}\\p{N}~.-]+(/[\\p{L}\\p{M}\\p{N}~.-]+)*");
@@ -39,8 +40,15 @@ public final class ValueKey {
     }
 
     private static String plain(String name) {
-        String folded = name.codePoints().allMatch(c -> c < 0x80) ? name.toLowerCase(Locale.ROOT)
-                : Normalizer.normalize(ACCENTS.matcher(Normalizer.normalize(Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT), Normalizer.Form.NFD)).replaceAll(""), Normalizer.Form.NFC);
+        String folded = name.codePoints().allMatch(c -> c < 0x80)
+                ? name.toLowerCase(Locale.ROOT)
+                : Normalizer.normalize(
+                        ACCENTS.matcher(Normalizer.normalize(
+                                        Normalizer.normalize(name, Normalizer.Form.NFKC)
+                                                .toLowerCase(Locale.ROOT),
+                                        Normalizer.Form.NFD))
+                                .replaceAll(""),
+                        Normalizer.Form.NFC);
         StringBuilder plain = new StringBuilder(folded.length());
         folded.codePoints().forEach(c -> {
             if (Character.isWhitespace(c) || Character.isSpaceChar(c)) {
@@ -59,11 +67,16 @@ public final class ValueKey {
     }
 
     private static boolean isLetterOrDigit(int c) {
-        return Character.isLetter(c) || switch (Character.getType(c)) {
-            case Character.NON_SPACING_MARK, Character.ENCLOSING_MARK, Character.COMBINING_SPACING_MARK,
-                    Character.DECIMAL_DIGIT_NUMBER, Character.LETTER_NUMBER, Character.OTHER_NUMBER -> true;
-            default -> false;
-        };
+        return Character.isLetter(c)
+                || switch (Character.getType(c)) {
+                    case Character.NON_SPACING_MARK,
+                            Character.ENCLOSING_MARK,
+                            Character.COMBINING_SPACING_MARK,
+                            Character.DECIMAL_DIGIT_NUMBER,
+                            Character.LETTER_NUMBER,
+                            Character.OTHER_NUMBER -> true;
+                    default -> false;
+                };
     }
 
     /** Whether a text may be a key of a value, with those above it, or a former one; if not, it is a name. */
@@ -74,7 +87,9 @@ public final class ValueKey {
     /** The key that a name had before signs counted. */
     public static String former(String name) {
         String folded = Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
-        String slug = folded.replaceAll("['’]", "").replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-").replaceAll("^-+|-+$", "");
+        String slug = folded.replaceAll("['’]", "")
+                .replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-")
+                .replaceAll("^-+|-+$", "");
         return slug.isEmpty() ? folded.replaceAll("\\s+", "-").replace('/', '-') : slug;
     }
 

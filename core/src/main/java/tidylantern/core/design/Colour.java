@@ -26,7 +26,11 @@ public record Colour(int red, int green, int blue) {
             return null;
         }
         String tidy = written.strip();
-        DesignFault.unless(HEX.matcher(tidy).matches(), key, "\"%s\" is no colour; write one such as #8a5200", tidy.substring(0, Math.min(tidy.length(), 40)));
+        DesignFault.unless(
+                HEX.matcher(tidy).matches(),
+                key,
+                "\"%s\" is no colour; write one such as #8a5200",
+                tidy.substring(0, Math.min(tidy.length(), 40)));
         String digits = tidy.startsWith("#") ? tidy.substring(1) : tidy;
         if (digits.length() == 3) {
             digits = digits.replaceAll(".", "$0$0");
@@ -53,8 +57,9 @@ public record Colour(int red, int green, int blue) {
     }
 
     /**
-     * The colour nearest to this one, on the straight ways from it to black and to white, that has a contrast to another. Mixed
-     * so, a colour keeps its hue. Black or white always has 4.5 to any colour, so for what WCAG asks there is one.
+     * The colour nearest to this one, on the straight ways from it to black and to white, that has a contrast to
+     * another. Mixed so, a colour keeps its hue. Black or white always has 4.5 to any colour, so for what WCAG asks
+     * there is one.
      *
      * @return itself where it passes; null where not even black and white do
      */
@@ -74,12 +79,15 @@ public record Colour(int red, int green, int blue) {
     }
 
     private Colour mixed(int end, double share) {
-        return new Colour((int) Math.round(red + (end - red) * share), (int) Math.round(green + (end - green) * share), (int) Math.round(blue + (end - blue) * share));
+        return new Colour(
+                (int) Math.round(red + (end - red) * share), (int) Math.round(green + (end - green) * share), (int)
+                        Math.round(blue + (end - blue) * share));
     }
 
     /** How far apart two colours are, in steps of sRGB; at most 441. */
     double distance(Colour other) {
-        return Math.sqrt(Math.pow(red - other.red, 2) + Math.pow(green - other.green, 2) + Math.pow(blue - other.blue, 2));
+        return Math.sqrt(
+                Math.pow(red - other.red, 2) + Math.pow(green - other.green, 2) + Math.pow(blue - other.blue, 2));
     }
 
     /** {@code #8a5200}. */

@@ -26,16 +26,35 @@ public final class DesignDifferences {
      * @param before what it was; null where there was none
      * @param after what it is; null where there is none
      */
-    public record Difference(Step step, String what, @Nullable String before, @Nullable String after) {}
+    public record Difference(
+            Step step,
+            String what,
+            @Nullable String before,
+            @Nullable String after) {}
 
     public static List<Difference> between(SearchDesign before, SearchDesign after) {
         List<Difference> found = new ArrayList<>();
         compare(found, Step.REACH, collections(before), collections(after));
         compare(found, Step.WORDS, weights(before), weights(after));
         compare(found, Step.WORDS, strictness(before), strictness(after));
-        lists(found, Step.WORDS, "Synonyms", before.words().synonyms(), after.words().synonyms());
-        lists(found, Step.WORDS, "Stop words", before.words().stopWords(), after.words().stopWords());
-        lists(found, Step.WORDS, "See also", before.words().help().owners(), after.words().help().owners());
+        lists(
+                found,
+                Step.WORDS,
+                "Synonyms",
+                before.words().synonyms(),
+                after.words().synonyms());
+        lists(
+                found,
+                Step.WORDS,
+                "Stop words",
+                before.words().stopWords(),
+                after.words().stopWords());
+        lists(
+                found,
+                Step.WORDS,
+                "See also",
+                before.words().help().owners(),
+                after.words().help().owners());
         compare(found, Step.FILTERS, filters(before), filters(after));
         compare(found, Step.FILTERS, places(before), places(after));
         compare(found, Step.ORDER, order(before), order(after));
@@ -58,10 +77,15 @@ public final class DesignDifferences {
 
     private static @Nullable String listed(Set<Object> entries) {
         String first = entries.stream().limit(MOST_LISTED).map(String::valueOf).collect(Collectors.joining("; "));
-        return entries.isEmpty() ? null : entries.size() <= MOST_LISTED ? first : "%s; and %d more".formatted(first, entries.size() - MOST_LISTED);
+        return entries.isEmpty()
+                ? null
+                : entries.size() <= MOST_LISTED
+                        ? first
+                        : "%s; and %d more".formatted(first, entries.size() - MOST_LISTED);
     }
 
-    private static void compare(List<Difference> found, Step step, Map<String, String> before, Map<String, String> after) {
+    private static void compare(
+            List<Difference> found, Step step, Map<String, String> before, Map<String, String> after) {
         Map<String, String> all = new LinkedHashMap<>(before);
         all.putAll(after);
         for (String what : all.keySet()) {
@@ -72,27 +96,32 @@ public final class DesignDifferences {
     }
 
     private static Map<String, String> collections(SearchDesign design) {
-        Map<String, String> said = byName(design.searched(), (CollectionKey key) -> "Collection " + key, key -> "searched");
+        Map<String, String> said =
+                byName(design.searched(), (CollectionKey key) -> "Collection " + key, key -> "searched");
         for (Reach.Searched searched : design.reach().collections()) {
             searched.only().forEach(rule -> said.put("Only " + rule + " in " + searched.collection(), "searched"));
-            searched.leaveOut().forEach(rule -> said.put("Items of " + searched.collection() + " with " + rule, "left out"));
+            searched.leaveOut()
+                    .forEach(rule -> said.put("Items of " + searched.collection() + " with " + rule, "left out"));
         }
         return said;
     }
 
     private static Map<String, String> weights(SearchDesign design) {
-        return byName(design.words().searched(), weight -> "Weight of " + weight.field(), weight -> number(weight.weight()));
+        return byName(
+                design.words().searched(), weight -> "Weight of " + weight.field(), weight -> number(weight.weight()));
     }
 
     private static Map<String, String> strictness(SearchDesign design) {
         Words words = design.words();
         Map<String, String> said = new LinkedHashMap<>();
         said.put("Words needed", words.needed().toString());
-        said.put("A word may be", switch (words.partOfWord()) {
-            case WHOLE -> "a whole word only";
-            case START -> "the start of a word";
-            case INSIDE -> "any part of a word";
-        });
+        said.put(
+                "A word may be",
+                switch (words.partOfWord()) {
+                    case WHOLE -> "a whole word only";
+                    case START -> "the start of a word";
+                    case INSIDE -> "any part of a word";
+                });
         said.put("Typos", words.typos().allowed() ? "forgiven" : "not forgiven");
         said.put("First letter", words.typos().firstLetterFixed() ? "must be right" : "may be wrong");
         said.put("Other forms of a word", words.stemming() ? "found" : "not found");
@@ -107,9 +136,14 @@ public final class DesignDifferences {
     }
 
     private static Map<String, String> filters(SearchDesign design) {
-        Map<String, String> said = byName(design.filtersInUse(), filter -> "Filter " + filter.label(), DesignDifferences::said);
+        Map<String, String> said =
+                byName(design.filtersInUse(), filter -> "Filter " + filter.label(), DesignDifferences::said);
         if (design.filtersInUse().size() > 1) {
-            said.put("Order of the filters", String.join(", ", design.filtersInUse().stream().map(Filter::label).toList()));
+            said.put(
+                    "Order of the filters",
+                    String.join(
+                            ", ",
+                            design.filtersInUse().stream().map(Filter::label).toList()));
         }
         return said;
     }
@@ -118,7 +152,9 @@ public final class DesignDifferences {
         Map<String, String> said = new LinkedHashMap<>();
         said.put("Filters on the results page", said(design.filterPlaces().page()));
         said.put("Filters beside the box", said(design.filterPlaces().box()));
-        said.put("Filters in the form that stands alone", said(design.filterPlaces().home()));
+        said.put(
+                "Filters in the form that stands alone",
+                said(design.filterPlaces().home()));
         return said;
     }
 
@@ -129,7 +165,9 @@ public final class DesignDifferences {
         if (!design.order().choices().isEmpty()) {
             said.put("What visitors read for that order", design.order().label());
         }
-        design.order().choices().forEach(choice -> said.put("Visitors may choose \"" + choice.label() + "\"", said(choice.by())));
+        design.order()
+                .choices()
+                .forEach(choice -> said.put("Visitors may choose \"" + choice.label() + "\"", said(choice.by())));
         return said;
     }
 
@@ -137,12 +175,31 @@ public final class DesignDifferences {
         Map<String, String> said = new LinkedHashMap<>();
         for (Tier tier : design.tiersByRank()) {
             Tier.Lift lift = tier.lift();
-            said.put("Tier " + tier.name(), (lift == null ? "only marks" : "lifts %s, in live results %s%s".formatted(lift.most() == null ? "all" : lift.most(), lift.mostLive() == null ? "as many" : lift.mostLive(), lift.turns() == Tier.Turns.BY_DAY ? ", in turns by day" : ""))
-                    + (tier.disclosure() == null ? "" : ", paid for: \"" + tier.disclosure() + "\"") + (tier.holders().isEmpty() ? "" : ", held by " + String.join("; ", tier.holders().stream().map(Tier.Holders::toString).toList())));
+            said.put(
+                    "Tier " + tier.name(),
+                    (lift == null
+                                    ? "only marks"
+                                    : "lifts %s, in live results %s%s"
+                                            .formatted(
+                                                    lift.most() == null ? "all" : lift.most(),
+                                                    lift.mostLive() == null ? "as many" : lift.mostLive(),
+                                                    lift.turns() == Tier.Turns.BY_DAY ? ", in turns by day" : ""))
+                            + (tier.disclosure() == null ? "" : ", paid for: \"" + tier.disclosure() + "\"")
+                            + (tier.holders().isEmpty()
+                                    ? ""
+                                    : ", held by "
+                                            + String.join(
+                                                    "; ",
+                                                    tier.holders().stream()
+                                                            .map(Tier.Holders::toString)
+                                                            .toList())));
             said.put("Looks of " + tier.name(), said(tier.looks()));
         }
         if (design.tiers().size() > 1) {
-            said.put("Ranks of tiers", String.join(", ", design.tiersByRank().stream().map(Tier::name).toList()));
+            said.put(
+                    "Ranks of tiers",
+                    String.join(
+                            ", ", design.tiersByRank().stream().map(Tier::name).toList()));
         }
         return said;
     }
@@ -159,7 +216,13 @@ public final class DesignDifferences {
             parts.add(looks.edge() + " edge " + looks.edgeColor());
         }
         if (looks.ribbon() != null) {
-            parts.add("ribbon \"%s\" %s on %s, %s, at the %s".formatted(looks.ribbon().text(), looks.ribbon().color(), looks.ribbon().ground(), looks.ribbon().size(), looks.ribbon().side()));
+            parts.add("ribbon \"%s\" %s on %s, %s, at the %s"
+                    .formatted(
+                            looks.ribbon().text(),
+                            looks.ribbon().color(),
+                            looks.ribbon().ground(),
+                            looks.ribbon().size(),
+                            looks.ribbon().side()));
         }
         return parts.isEmpty() ? "as all cards" : String.join(", ", parts);
     }
@@ -169,35 +232,48 @@ public final class DesignDifferences {
     }
 
     private static String said(FilterPlaces.Place place) {
-        return !place.shown() ? "none" : (place.atOnce() ? "hold at once, " : "hold by a button, ") + switch (place.opened()) {
-            case IN_VIEW -> "in view";
-            case UNFOLDING -> "behind a button";
-            case OVER -> "behind a button, over the page";
-        };
+        return !place.shown()
+                ? "none"
+                : (place.atOnce() ? "hold at once, " : "hold by a button, ")
+                        + switch (place.opened()) {
+                            case IN_VIEW -> "in view";
+                            case UNFOLDING -> "behind a button";
+                            case OVER -> "behind a button, over the page";
+                        };
     }
 
     private static String said(Filter filter) {
         if (filter.joined() != null) {
-            return said(filter.withJoined(null)) + ", joined of " + String.join("; ", filter.joined().parts().stream().map(part -> part.label() + " (" + said(part) + ")").toList())
+            return said(filter.withJoined(null)) + ", joined of "
+                    + String.join(
+                            "; ",
+                            filter.joined().parts().stream()
+                                    .map(part -> part.label() + " (" + said(part) + ")")
+                                    .toList())
                     + (filter.joined().headings() ? " under a heading each" : " in one list");
         }
         List<String> said = new ArrayList<>();
         said.add((filter.several() == Filter.Several.ANY ? "any of " : "all of ") + filter.field());
         said.add("in addresses as " + filter.key());
-        said.add(filter.control() == null ? "the usual control" : filter.control().toString());
-        said.add(switch (filter.order()) {
-            case NAME -> "by name";
-            case NAME_DOWN -> "by name, last first";
-            case NUMBER -> "by the number in the name";
-            case COUNT -> "by number of items";
-        });
+        said.add(
+                filter.control() == null
+                        ? "the usual control"
+                        : filter.control().toString());
+        said.add(
+                switch (filter.order()) {
+                    case NAME -> "by name";
+                    case NAME_DOWN -> "by name, last first";
+                    case NUMBER -> "by the number in the name";
+                    case COUNT -> "by number of items";
+                });
         said.add(filter.tree() ? "as a tree" : "in one list");
         said.add((filter.counts() ? "with" : "without") + " counts, " + filter.cutAfter() + " at first");
-        said.add("without results " + switch (filter.withoutResults()) {
-            case DIM -> "greyed";
-            case HIDE -> "not shown";
-            case FOUND -> "not shown, and only those of the items found";
-        });
+        said.add("without results "
+                + switch (filter.withoutResults()) {
+                    case DIM -> "greyed";
+                    case HIDE -> "not shown";
+                    case FOUND -> "not shown, and only those of the items found";
+                });
         if (filter.folded()) {
             said.add("folded");
         }
@@ -217,10 +293,16 @@ public final class DesignDifferences {
             said.add("“" + filter.neutral() + "” for none");
         }
         if (!filter.bands().isEmpty()) {
-            said.add("steps at " + String.join(", ", filter.bands().stream().map(DesignDifferences::number).toList()));
+            said.add("steps at "
+                    + String.join(
+                            ", ",
+                            filter.bands().stream()
+                                    .map(DesignDifferences::number)
+                                    .toList()));
         }
         if (filter.picked() != null) {
-            said.add("hand-picked: " + (filter.picked().isEmpty() ? "none" : listed(new LinkedHashSet<>(filter.picked()))));
+            said.add("hand-picked: "
+                    + (filter.picked().isEmpty() ? "none" : listed(new LinkedHashSet<>(filter.picked()))));
         } else if (!filter.except().isEmpty()) {
             said.add("without " + listed(new LinkedHashSet<>(filter.except())));
         }
@@ -230,19 +312,35 @@ public final class DesignDifferences {
         if (filter.values().depth() > 0) {
             said.add(filter.values().depth() + " levels deep");
         }
-        filter.values().merged().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(one -> said.add(one.getKey() + " counts as " + one.getValue()));
+        filter.values().merged().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(one -> said.add(one.getKey() + " counts as " + one.getValue()));
         if (!filter.values().pictures().isEmpty()) {
-            said.add("with " + filter.values().pictures().entrySet().stream().sorted(Map.Entry.comparingByKey()).map(one -> one.getValue() + " for " + one.getKey()).collect(Collectors.joining(", ")));
+            said.add("with "
+                    + filter.values().pictures().entrySet().stream()
+                            .sorted(Map.Entry.comparingByKey())
+                            .map(one -> one.getValue() + " for " + one.getKey())
+                            .collect(Collectors.joining(", ")));
         }
         said.add("searched by name from " + filter.values().searchFrom());
         if (!filter.start().setsNothing()) {
-            said.add("starts with " + (filter.start().all() ? "all" : listed(new LinkedHashSet<>(filter.start().chosen()))));
+            said.add("starts with "
+                    + (filter.start().all()
+                            ? "all"
+                            : listed(new LinkedHashSet<>(filter.start().chosen()))));
         }
         if (filter.control() == Control.DISTANCE) {
-            said.add("up to " + String.join(", ", filter.radii().stream().map(DesignDifferences::number).toList()));
+            said.add("up to "
+                    + String.join(
+                            ", ",
+                            filter.radii().stream()
+                                    .map(DesignDifferences::number)
+                                    .toList()));
         }
         said.add(shown(filter.shown()));
-        filter.labels().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(label -> said.add(label.getKey() + " reads “" + label.getValue() + "”"));
+        filter.labels().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(label -> said.add(label.getKey() + " reads “" + label.getValue() + "”"));
         return String.join(", ", said);
     }
 
@@ -257,8 +355,16 @@ public final class DesignDifferences {
         if (shown.home()) {
             places.add("in the form alone");
         }
-        return (places.isEmpty() ? "shown nowhere" : String.join(" and ", places)) + (shown.narrowing() ? ", while it narrows" : "")
-                + (shown.collections().isEmpty() ? "" : ", with results of " + String.join(", ", shown.collections().stream().map(CollectionKey::value).toList()));
+        return (places.isEmpty() ? "shown nowhere" : String.join(" and ", places))
+                + (shown.narrowing() ? ", while it narrows" : "")
+                + (shown.collections().isEmpty()
+                        ? ""
+                        : ", with results of "
+                                + String.join(
+                                        ", ",
+                                        shown.collections().stream()
+                                                .map(CollectionKey::value)
+                                                .toList()));
     }
 
     private static Map<String, String> page(SearchDesign design) {
@@ -266,11 +372,14 @@ public final class DesignDifferences {
         said.put("Name", design.name());
         said.put("Results page", Objects.requireNonNullElse(design.page().address(), "the hosted one"));
         said.put("Results a page", String.valueOf(design.page().perPage()));
-        said.put("Results stand", design.page().arranged() == SearchDesign.Arranged.GRID ? "side by side" : "one below the other");
+        said.put(
+                "Results stand",
+                design.page().arranged() == SearchDesign.Arranged.GRID ? "side by side" : "one below the other");
         return said;
     }
 
-    private static <T> Map<String, String> byName(Iterable<T> parts, Function<T, String> name, Function<T, String> value) {
+    private static <T> Map<String, String> byName(
+            Iterable<T> parts, Function<T, String> name, Function<T, String> value) {
         Map<String, String> said = new LinkedHashMap<>();
         parts.forEach(part -> said.put(name.apply(part), value.apply(part)));
         return said;

@@ -31,7 +31,12 @@ public final class DesignFault extends IllegalArgumentException {
     static void ifTwice(List<?> values, String list, String what) {
         Set<Object> seen = new HashSet<>();
         for (int i = 0; i < values.size(); i++) {
-            unless(seen.add(values.get(i)), "%s[%d]".formatted(list, i), "%s \"%s\" stands twice; take one away", what, values.get(i));
+            unless(
+                    seen.add(values.get(i)),
+                    "%s[%d]".formatted(list, i),
+                    "%s \"%s\" stands twice; take one away",
+                    what,
+                    values.get(i));
         }
     }
 }

@@ -22,8 +22,8 @@ import tidylantern.core.content.FieldKind;
  * @param field whose values are on offer
  * @param control what it is handled with; null for the usual one of the field's kind
  * @param except keys of category values taken off the list, each with all below it; their items are still found
- * @param picked keys of the category values on offer, in this order and no others, each for itself and all below it; null
- *     where all are, minus the exceptions
+ * @param picked keys of the category values on offer, in this order and no others, each for itself and all below it;
+ *     null where all are, minus the exceptions
  * @param labels what visitors read instead of a category value's own name, by its key
  * @param several what several ticks mean together
  * @param order of the values on each level
@@ -34,7 +34,8 @@ import tidylantern.core.content.FieldKind;
  * @param folded whether only the label shows at first
  * @param unit what stands behind numbers, at most 12 characters; may be empty
  * @param bands between which numbers the steps of a number lie, ascending; none for steps that fit what there is
- * @param neutral what visitors read for none of a list or menu of which one holds, at most 40 characters; empty for "Any"
+ * @param neutral what visitors read for none of a list or menu of which one holds, at most 40 characters; empty for
+ *     "Any"
  * @param devices where there is room beside the results, where there is none, or both
  * @param after key of another filter, without which set this one is not shown; null to show it always
  * @param values which of the values below others are on offer, which count as others, and what stands beside them
@@ -43,11 +44,35 @@ import tidylantern.core.content.FieldKind;
  * @param joined other filters whose values stand in this one; null for a filter of one field
  * @param radii how far from a place visitors may look, in the unit: ascending, 1 to 20 of them
  */
-public record Filter(String key, String label, String help, FieldKey field, @Nullable Control control, List<String> except, @Nullable List<String> picked, Map<String, String> labels,
-        Several several, Order order, Boolean tree, Boolean counts, WithoutResults withoutResults, Integer cutAfter, Boolean folded, String unit, List<Double> bands, String neutral, Devices devices, @Nullable String after,
-        ValueRules values, Start start, Shown shown, @Nullable Joined joined, List<Double> radii) {
+public record Filter(
+        String key,
+        String label,
+        String help,
+        FieldKey field,
+        @Nullable Control control,
+        List<String> except,
+        @Nullable List<String> picked,
+        Map<String, String> labels,
+        Several several,
+        Order order,
+        Boolean tree,
+        Boolean counts,
+        WithoutResults withoutResults,
+        Integer cutAfter,
+        Boolean folded,
+        String unit,
+        List<Double> bands,
+        String neutral,
+        Devices devices,
+        @Nullable String after,
+        ValueRules values,
+        Start start,
+        Shown shown,
+        @Nullable Joined joined,
+        List<Double> radii) {
     /** Parameters of the public contract, which no filter may be called by. */
     public static final Set<String> TAKEN = Set.of("q", "page", "order", "near", "place", "within", "below", "named");
+
     public static final int MOST_EXCEPT = 5_000;
     public static final int MOST_BANDS = 50;
     public static final int MOST_RADII = 20;
@@ -56,37 +81,89 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
 
     public Filter {
         key = Objects.requireNonNullElse(key, "");
-        DesignFault.unless(key.matches("[a-z0-9][a-z0-9-]{0,39}"), "key", "\"%s\" cannot stand in an address as a filter's name; use small letters, digits and hyphens, 1 to 40", key);
-        DesignFault.unless(!TAKEN.contains(key), "key", "\"%s\" is a parameter of the search itself; call the filter something else", key);
+        DesignFault.unless(
+                key.matches("[a-z0-9][a-z0-9-]{0,39}"),
+                "key",
+                "\"%s\" cannot stand in an address as a filter's name; use small letters, digits and hyphens, 1 to 40",
+                key);
+        DesignFault.unless(
+                !TAKEN.contains(key),
+                "key",
+                "\"%s\" is a parameter of the search itself; call the filter something else",
+                key);
         label = Objects.requireNonNullElse(label, "").strip();
-        DesignFault.unless(!label.isEmpty() && label.length() <= 80, "label", "the filter \"%s\" needs a label of 1 to 80 characters", key);
+        DesignFault.unless(
+                !label.isEmpty() && label.length() <= 80,
+                "label",
+                "the filter \"%s\" needs a label of 1 to 80 characters",
+                key);
         field = field == null && joined != null ? joined.parts().getFirst().field() : field;
         DesignFault.unless(field != null, "field", "say which field the filter \"%s\" draws on", key);
-        except = Objects.requireNonNullElse(except, List.<String>of()).stream().distinct().toList();
-        DesignFault.unless(except.size() <= MOST_EXCEPT, "except", "%d exceptions are too many; %d are the most", except.size(), MOST_EXCEPT);
+        except = Objects.requireNonNullElse(except, List.<String>of()).stream()
+                .distinct()
+                .toList();
+        DesignFault.unless(
+                except.size() <= MOST_EXCEPT,
+                "except",
+                "%d exceptions are too many; %d are the most",
+                except.size(),
+                MOST_EXCEPT);
         help = Objects.requireNonNullElse(help, "").strip();
-        DesignFault.unless(help.length() <= 200, "help", "the help of the filter \"%s\" has %d characters; 200 are the most", key, help.length());
+        DesignFault.unless(
+                help.length() <= 200,
+                "help",
+                "the help of the filter \"%s\" has %d characters; 200 are the most",
+                key,
+                help.length());
         if (picked != null) {
             picked = picked.stream().distinct().toList();
-            DesignFault.unless(picked.size() <= MOST_EXCEPT, "picked", "%d values are too many to be picked; %d are the most", picked.size(), MOST_EXCEPT);
+            DesignFault.unless(
+                    picked.size() <= MOST_EXCEPT,
+                    "picked",
+                    "%d values are too many to be picked; %d are the most",
+                    picked.size(),
+                    MOST_EXCEPT);
         }
         labels = Map.copyOf(Objects.requireNonNullElse(labels, Map.<String, String>of()));
-        DesignFault.unless(labels.size() <= MOST_EXCEPT, "labels", "%d labels are too many; %d are the most", labels.size(), MOST_EXCEPT);
-        labels.forEach((value, said) -> DesignFault.unless(!said.isBlank() && said.length() <= 80, "labels", "what visitors read for \"%s\" needs 1 to 80 characters", value));
+        DesignFault.unless(
+                labels.size() <= MOST_EXCEPT,
+                "labels",
+                "%d labels are too many; %d are the most",
+                labels.size(),
+                MOST_EXCEPT);
+        labels.forEach((value, said) -> DesignFault.unless(
+                !said.isBlank() && said.length() <= 80,
+                "labels",
+                "what visitors read for \"%s\" needs 1 to 80 characters",
+                value));
         several = Objects.requireNonNullElse(several, Several.ANY);
         order = Objects.requireNonNullElse(order, Order.NAME);
         tree = Objects.requireNonNullElse(tree, true);
         counts = Objects.requireNonNullElse(counts, true);
         withoutResults = Objects.requireNonNullElse(withoutResults, WithoutResults.DIM);
         cutAfter = Objects.requireNonNullElse(cutAfter, USUAL_CUT);
-        DesignFault.unless(cutAfter >= 1 && cutAfter <= 1_000, "cutAfter", "a list cannot be cut after %d values; choose 1 to 1000", cutAfter);
+        DesignFault.unless(
+                cutAfter >= 1 && cutAfter <= 1_000,
+                "cutAfter",
+                "a list cannot be cut after %d values; choose 1 to 1000",
+                cutAfter);
         folded = Objects.requireNonNullElse(folded, false);
         unit = Objects.requireNonNullElse(unit, "").strip();
-        DesignFault.unless(unit.length() <= 12, "unit", "\"%s\" is too long for a unit; 12 characters are the most", unit);
+        DesignFault.unless(
+                unit.length() <= 12, "unit", "\"%s\" is too long for a unit; 12 characters are the most", unit);
         bands = List.copyOf(Objects.requireNonNullElse(bands, List.<Double>of()));
-        DesignFault.unless(bands.size() <= MOST_BANDS, "bands", "%d steps are too many; %d are the most", bands.size(), MOST_BANDS);
+        DesignFault.unless(
+                bands.size() <= MOST_BANDS,
+                "bands",
+                "%d steps are too many; %d are the most",
+                bands.size(),
+                MOST_BANDS);
         neutral = Objects.requireNonNullElse(neutral, "").strip();
-        DesignFault.unless(neutral.length() <= 40, "neutral", "\"%s\" is too long for a choice; 40 characters are the most", neutral);
+        DesignFault.unless(
+                neutral.length() <= 40,
+                "neutral",
+                "\"%s\" is too long for a choice; 40 characters are the most",
+                neutral);
         devices = Objects.requireNonNullElse(devices, Devices.ALL);
         DesignFault.unless(!key.equals(after), "after", "the filter \"%s\" cannot wait for itself", key);
         goUp(bands, "bands", key);
@@ -94,30 +171,50 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
         start = Objects.requireNonNullElseGet(start, () -> new Start(null, null));
         shown = Objects.requireNonNullElseGet(shown, () -> new Shown(null, null, null, null, null));
         radii = List.copyOf(Objects.requireNonNullElse(radii, USUAL_RADII));
-        DesignFault.unless(!radii.isEmpty() && radii.size() <= MOST_RADII, "radii", "the filter \"%s\" needs 1 to %d distances", key, MOST_RADII);
-        DesignFault.unless(radii.getFirst() > 0, "radii[0]", "a distance of %s is none; the least must be more than 0", radii.getFirst());
+        DesignFault.unless(
+                !radii.isEmpty() && radii.size() <= MOST_RADII,
+                "radii",
+                "the filter \"%s\" needs 1 to %d distances",
+                key,
+                MOST_RADII);
+        DesignFault.unless(
+                radii.getFirst() > 0,
+                "radii[0]",
+                "a distance of %s is none; the least must be more than 0",
+                radii.getFirst());
         goUp(radii, "radii", key);
     }
 
     private static void goUp(List<Double> steps, String part, String key) {
         for (int i = 0; i < steps.size(); i++) {
-            DesignFault.unless(Double.isFinite(steps.get(i)) && (i == 0 || steps.get(i) > steps.get(i - 1)), part + "[" + i + "]", "the steps of the filter \"%s\" must go up; %s does not", key, steps.get(i));
+            DesignFault.unless(
+                    Double.isFinite(steps.get(i)) && (i == 0 || steps.get(i) > steps.get(i - 1)),
+                    part + "[" + i + "]",
+                    "the steps of the filter \"%s\" must go up; %s does not",
+                    key,
+                    steps.get(i));
         }
     }
 
     /** With everything as usual. */
     public static Filter of(String key, String label, FieldKey field) {
-        return new Filter(key, label, null, field, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        return new Filter(
+                key, label, null, field, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                null, null, null, null, null, null, null, null);
     }
 
-    /** Those that are in use for this one: itself, or, where it is joined of others that stand apart just now, these. */
+    /**
+     * Those that are in use for this one: itself, or, where it is joined of others that stand apart just now, these.
+     */
     Stream<Filter> inUse() {
         return joined != null && joined.apart() ? joined.parts().stream() : Stream.of(this);
     }
 
     /** The fields it draws on. */
     public List<FieldKey> fields() {
-        return joined == null ? List.of(field) : joined.parts().stream().map(Filter::field).distinct().toList();
+        return joined == null
+                ? List.of(field)
+                : joined.parts().stream().map(Filter::field).distinct().toList();
     }
 
     /** Itself and all that are joined in it. */
@@ -125,7 +222,10 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
         return joined == null ? Stream.of(this) : Stream.concat(Stream.of(this), joined.parts().stream());
     }
 
-    /** Its control for a field of this kind, which may have changed since one was chosen; null where nobody narrows by the kind. */
+    /**
+     * Its control for a field of this kind, which may have changed since one was chosen; null where nobody narrows by
+     * the kind.
+     */
     public @Nullable Control controlFor(@Nullable FieldKind kind) {
         List<Control> fitting = Control.fitting(kind);
         return fitting.isEmpty() ? null : control != null && fitting.contains(control) ? control : fitting.getFirst();
@@ -133,7 +233,12 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
 
     /** Whether a category value may be ticked. */
     public boolean offers(String value) {
-        return values.standsFor(value).equals(value) && (picked != null ? picked.contains(value) : !excepts(value) && (values.depth() == 0 || value.chars().filter(c -> c == '/').count() < values.depth()));
+        return values.standsFor(value).equals(value)
+                && (picked != null
+                        ? picked.contains(value)
+                        : !excepts(value)
+                                && (values.depth() == 0
+                                        || value.chars().filter(c -> c == '/').count() < values.depth()));
     }
 
     /** Whether a value is taken off the list, by itself or with one above it. */
@@ -142,68 +247,376 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
     }
 
     public Filter withControl(Control changed) {
-        return new Filter(key, label, help, field, changed, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                changed,
+                except,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                shown,
+                joined,
+                radii);
     }
 
     public Filter withSeveral(Several changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, changed, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                labels,
+                changed,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                shown,
+                joined,
+                radii);
     }
 
     public Filter withExcept(List<String> changed) {
-        return new Filter(key, label, help, field, control, changed, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                changed,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                shown,
+                joined,
+                radii);
     }
 
     public Filter withPicked(@Nullable List<String> changed) {
-        return new Filter(key, label, help, field, control, except, changed, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                changed,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                shown,
+                joined,
+                radii);
     }
 
     public Filter withLabels(Map<String, String> changed) {
-        return new Filter(key, label, help, field, control, except, picked, changed, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                changed,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                shown,
+                joined,
+                radii);
     }
 
     /** @param tree whether the values stand as a tree */
     public Filter ordered(Order changed, boolean tree, WithoutResults without) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, changed, tree, counts, without, cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, radii);
+        return new Filter(
+                key, label, help, field, control, except, picked, labels, several, changed, tree, counts, without,
+                cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, radii);
     }
 
     public Filter withBands(List<Double> changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, changed, neutral, devices, after, values, start, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                changed,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                shown,
+                joined,
+                radii);
     }
 
     public Filter withAfter(@Nullable String changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, changed, values, start, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                changed,
+                values,
+                start,
+                shown,
+                joined,
+                radii);
     }
 
     public Filter withValues(ValueRules changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, changed, start, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                changed,
+                start,
+                shown,
+                joined,
+                radii);
     }
 
     public Filter withStart(Start changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, changed, shown, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                changed,
+                shown,
+                joined,
+                radii);
     }
 
     public Filter withShown(Shown changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, start, changed, joined, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                changed,
+                joined,
+                radii);
     }
 
     public Filter withJoined(@Nullable Joined changed) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, changed, radii);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                shown,
+                changed,
+                radii);
     }
 
     public Filter withRadii(List<Double> changed, String unit) {
-        return new Filter(key, label, help, field, control, except, picked, labels, several, order, tree, counts, withoutResults, cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, changed);
+        return new Filter(
+                key,
+                label,
+                help,
+                field,
+                control,
+                except,
+                picked,
+                labels,
+                several,
+                order,
+                tree,
+                counts,
+                withoutResults,
+                cutAfter,
+                folded,
+                unit,
+                bands,
+                neutral,
+                devices,
+                after,
+                values,
+                start,
+                shown,
+                joined,
+                changed);
     }
 
     /**
      * Finer rules for category values.
      *
-     * @param withBelow whether a hand-picked value stands for all below it too; if not, for the items that name it itself
+     * @param withBelow whether a hand-picked value stands for all below it too; if not, for the items that name it
+     *     itself
      * @param merged values that count as another one and leave the list, by their keys: the key of that other one
      * @param depth how many levels of a tree are on offer, 1 to 20; 0 for all
      * @param searchFrom from how many values on a list is searched by name, 1 to 10000
      * @param pictures what stands beside a value, by its key: a colour ({@code #0e5f63}) or the address of a picture
      */
-    public record ValueRules(Boolean withBelow, Map<String, String> merged, Integer depth, Integer searchFrom, Map<String, String> pictures) {
+    public record ValueRules(
+            Boolean withBelow,
+            Map<String, String> merged,
+            Integer depth,
+            Integer searchFrom,
+            Map<String, String> pictures) {
         private static final int USUAL_SEARCH_FROM = 20;
         private static final Pattern ADDRESS = Pattern.compile("/|https?://");
         private static final Pattern COLOUR = Pattern.compile("#[0-9a-fA-F]{6}");
@@ -211,19 +624,51 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
         public ValueRules {
             withBelow = Objects.requireNonNullElse(withBelow, true);
             merged = Map.copyOf(Objects.requireNonNullElse(merged, Map.<String, String>of()));
-            DesignFault.unless(merged.size() <= MOST_EXCEPT, "merged", "%d merged values are too many; %d are the most", merged.size(), MOST_EXCEPT);
+            DesignFault.unless(
+                    merged.size() <= MOST_EXCEPT,
+                    "merged",
+                    "%d merged values are too many; %d are the most",
+                    merged.size(),
+                    MOST_EXCEPT);
             for (Map.Entry<String, String> one : merged.entrySet()) {
-                DesignFault.unless(!isAt(one.getValue(), one.getKey()), "merged", "\"%s\" cannot count as \"%s\", which is itself or lies below it", one.getKey(), one.getValue());
-                DesignFault.unless(merged.keySet().stream().noneMatch(gone -> isAt(one.getValue(), gone)), "merged", "\"%s\" counts as \"%s\", which counts as another one", one.getKey(), one.getValue());
+                DesignFault.unless(
+                        !isAt(one.getValue(), one.getKey()),
+                        "merged",
+                        "\"%s\" cannot count as \"%s\", which is itself or lies below it",
+                        one.getKey(),
+                        one.getValue());
+                DesignFault.unless(
+                        merged.keySet().stream().noneMatch(gone -> isAt(one.getValue(), gone)),
+                        "merged",
+                        "\"%s\" counts as \"%s\", which counts as another one",
+                        one.getKey(),
+                        one.getValue());
             }
             depth = Objects.requireNonNullElse(depth, 0);
-            DesignFault.unless(depth >= 0 && depth <= 20, "depth", "%d levels are not possible; choose 1 to 20, or 0 for all", depth);
+            DesignFault.unless(
+                    depth >= 0 && depth <= 20,
+                    "depth",
+                    "%d levels are not possible; choose 1 to 20, or 0 for all",
+                    depth);
             searchFrom = Objects.requireNonNullElse(searchFrom, USUAL_SEARCH_FROM);
-            DesignFault.unless(searchFrom >= 1 && searchFrom <= 10_000, "searchFrom", "a list cannot be searched from %d values on; choose 1 to 10000", searchFrom);
+            DesignFault.unless(
+                    searchFrom >= 1 && searchFrom <= 10_000,
+                    "searchFrom",
+                    "a list cannot be searched from %d values on; choose 1 to 10000",
+                    searchFrom);
             pictures = Map.copyOf(Objects.requireNonNullElse(pictures, Map.<String, String>of()));
-            DesignFault.unless(pictures.size() <= MOST_EXCEPT, "pictures", "%d pictures are too many; %d are the most", pictures.size(), MOST_EXCEPT);
-            pictures.forEach((value, picture) -> DesignFault.unless(COLOUR.matcher(picture).matches() || (ADDRESS.matcher(picture).lookingAt() && Addresses.safe(picture)), "pictures",
-                    "\"%s\" is no colour such as #0e5f63 and no address that starts with /, https:// or http://", picture));
+            DesignFault.unless(
+                    pictures.size() <= MOST_EXCEPT,
+                    "pictures",
+                    "%d pictures are too many; %d are the most",
+                    pictures.size(),
+                    MOST_EXCEPT);
+            pictures.forEach((value, picture) -> DesignFault.unless(
+                    COLOUR.matcher(picture).matches()
+                            || (ADDRESS.matcher(picture).lookingAt() && Addresses.safe(picture)),
+                    "pictures",
+                    "\"%s\" is no colour such as #0e5f63 and no address that starts with /, https:// or http://",
+                    picture));
         }
 
         /** The value that another one counts as; the same for most. */
@@ -254,7 +699,11 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
         public Start {
             all = Objects.requireNonNullElse(all, false);
             chosen = List.copyOf(Objects.requireNonNullElse(chosen, List.<String>of()));
-            DesignFault.unless(chosen.size() <= 1_000, "chosen", "%d values to start with are too many; 1000 are the most", chosen.size());
+            DesignFault.unless(
+                    chosen.size() <= 1_000,
+                    "chosen",
+                    "%d values to start with are too many; 1000 are the most",
+                    chosen.size());
         }
 
         public boolean setsNothing() {
@@ -277,13 +726,17 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
             box = Objects.requireNonNullElse(box, false);
             home = Objects.requireNonNullElse(home, false);
             narrowing = Objects.requireNonNullElse(narrowing, false);
-            collections = Objects.requireNonNullElse(collections, List.<CollectionKey>of()).stream().distinct().toList();
+            collections = Objects.requireNonNullElse(collections, List.<CollectionKey>of()).stream()
+                    .distinct()
+                    .toList();
         }
     }
 
     /** Where on the results page. */
     public enum OnPage {
-        SIDE, TOP, NOWHERE;
+        SIDE,
+        TOP,
+        NOWHERE;
 
         @Override
         public String toString() {
@@ -292,8 +745,8 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
     }
 
     /**
-     * Filters of one field each, whose values stand together under the label and with the control of another. Each keeps all it
-     * has for when it stands alone.
+     * Filters of one field each, whose values stand together under the label and with the control of another. Each
+     * keeps all it has for when it stands alone.
      *
      * @param parts 2 to 12, of category or yes/no fields; none joined itself
      * @param headings whether the values of each stand under its label, or all in one list
@@ -302,9 +755,17 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
     public record Joined(List<Filter> parts, Boolean headings, Boolean apart) {
         public Joined {
             parts = List.copyOf(Objects.requireNonNullElse(parts, List.<Filter>of()));
-            DesignFault.unless(parts.size() >= 2 && parts.size() <= 12, "parts", "%d filters cannot be joined; 2 to 12 can", parts.size());
+            DesignFault.unless(
+                    parts.size() >= 2 && parts.size() <= 12,
+                    "parts",
+                    "%d filters cannot be joined; 2 to 12 can",
+                    parts.size());
             for (int i = 0; i < parts.size(); i++) {
-                DesignFault.unless(parts.get(i).joined() == null, "parts[" + i + "]", "the filter \"%s\" is joined of others itself", parts.get(i).key());
+                DesignFault.unless(
+                        parts.get(i).joined() == null,
+                        "parts[" + i + "]",
+                        "the filter \"%s\" is joined of others itself",
+                        parts.get(i).key());
             }
             headings = Objects.requireNonNullElse(headings, true);
             apart = Objects.requireNonNullElse(apart, false);
@@ -355,7 +816,8 @@ public record Filter(String key, String label, String help, FieldKey field, @Nul
     }
 
     public enum WithoutResults {
-        DIM, HIDE,
+        DIM,
+        HIDE,
         /** Not shown, and neither is one that none of the items found has. */
         FOUND;
 

@@ -19,8 +19,18 @@ public record Help(Boolean completions, Boolean didYouMean, Boolean seeAlso, Lis
         didYouMean = Objects.requireNonNullElse(didYouMean, true);
         seeAlso = Objects.requireNonNullElse(seeAlso, true);
         owners = List.copyOf(Objects.requireNonNullElse(owners, List.of()));
-        DesignFault.unless(owners.size() <= MOST_SEE_ALSO, "owners", "%d entries are too many; %d are the most", owners.size(), MOST_SEE_ALSO);
-        DesignFault.ifTwice(owners.stream().map(entry -> entry.query().toLowerCase(java.util.Locale.ROOT)).toList(), "owners", "the query");
+        DesignFault.unless(
+                owners.size() <= MOST_SEE_ALSO,
+                "owners",
+                "%d entries are too many; %d are the most",
+                owners.size(),
+                MOST_SEE_ALSO);
+        DesignFault.ifTwice(
+                owners.stream()
+                        .map(entry -> entry.query().toLowerCase(java.util.Locale.ROOT))
+                        .toList(),
+                "owners",
+                "the query");
     }
 
     public static Help usual() {
@@ -39,8 +49,16 @@ public record Help(Boolean completions, Boolean didYouMean, Boolean seeAlso, Lis
         public SeeAlso {
             query = Synonym.tidy(query, "query");
             List<String> given = Objects.requireNonNullElse(offered, List.of());
-            offered = given.stream().map(one -> Synonym.tidy(one, "offered")).distinct().toList();
-            DesignFault.unless(!offered.isEmpty() && offered.size() <= MOST_OFFERED, "offered", "offer 1 to %d queries beside \"%s\"", MOST_OFFERED, query);
+            offered = given.stream()
+                    .map(one -> Synonym.tidy(one, "offered"))
+                    .distinct()
+                    .toList();
+            DesignFault.unless(
+                    !offered.isEmpty() && offered.size() <= MOST_OFFERED,
+                    "offered",
+                    "offer 1 to %d queries beside \"%s\"",
+                    MOST_OFFERED,
+                    query);
         }
 
         /** As an owner would say it. */

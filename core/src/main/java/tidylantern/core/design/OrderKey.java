@@ -7,24 +7,39 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 
 /**
- * One thing that results are ordered by; equals go on to the next. An item that says nothing in the field comes after all that do,
- * whichever way the order runs.
+ * One thing that results are ordered by; equals go on to the next. An item that says nothing in the field comes after
+ * all that do, whichever way the order runs.
  *
  * @param by what decides
- * @param field whose days or numbers count; null for tiers, relevance and title, for the place that items have, and for the day of
- *     publication where the newest come first
+ * @param field whose days or numbers count; null for tiers, relevance and title, for the place that items have, and for
+ *     the day of publication where the newest come first
  * @param down whether the greatest number, or the last title, comes first; the others have one direction
  * @param without what decides instead where nobody knows a place of the visitor's; for distance alone, null for nothing
  */
-public record OrderKey(By by, @Nullable FieldKey field, Boolean down, @Nullable OrderKey without) {
+public record OrderKey(
+        By by,
+        @Nullable FieldKey field,
+        Boolean down,
+        @Nullable OrderKey without) {
     public OrderKey {
         DesignFault.unless(by != null, "by", "say what results are ordered by");
         down = Objects.requireNonNullElse(down, false);
-        DesignFault.unless(field != null || (by != By.NUMBER && by != By.NEXT_DAY), "field", "say whose %s the results are ordered by", by == By.NUMBER ? "numbers" : "days");
+        DesignFault.unless(
+                field != null || (by != By.NUMBER && by != By.NEXT_DAY),
+                "field",
+                "say whose %s the results are ordered by",
+                by == By.NUMBER ? "numbers" : "days");
         DesignFault.unless(!down || by == By.NUMBER || by == By.TITLE, "down", "an order by %s has one direction", by);
-        DesignFault.unless(without == null || by == By.DISTANCE, "without", "only a distance may be unknown, not %s", by);
-        DesignFault.unless(without == null || (without.by() != By.TIER && without.by() != By.PLACE_IN_TIER), "without", "a tier stands in the order by itself, not in place of a distance");
-        DesignFault.unless(without == null || without.by() != By.DISTANCE, "without", "where there is no place, another distance is unknown too");
+        DesignFault.unless(
+                without == null || by == By.DISTANCE, "without", "only a distance may be unknown, not %s", by);
+        DesignFault.unless(
+                without == null || (without.by() != By.TIER && without.by() != By.PLACE_IN_TIER),
+                "without",
+                "a tier stands in the order by itself, not in place of a distance");
+        DesignFault.unless(
+                without == null || without.by() != By.DISTANCE,
+                "without",
+                "where there is no place, another distance is unknown too");
     }
 
     public static OrderKey of(By by) {
@@ -47,16 +62,17 @@ public record OrderKey(By by, @Nullable FieldKey field, Boolean down, @Nullable 
 
     @Override
     public String toString() {
-        String said = switch (by) {
-            case TIER -> "tier";
-            case PLACE_IN_TIER -> "place in the tier";
-            case RELEVANCE -> "relevance";
-            case DISTANCE -> "distance";
-            case NEWEST -> field == null ? "newest" : "newest by " + field;
-            case NEXT_DAY -> "next day of " + field;
-            case NUMBER -> field + (down ? ", greatest first" : ", least first");
-            case TITLE -> down ? "title, last first" : "title";
-        };
+        String said =
+                switch (by) {
+                    case TIER -> "tier";
+                    case PLACE_IN_TIER -> "place in the tier";
+                    case RELEVANCE -> "relevance";
+                    case DISTANCE -> "distance";
+                    case NEWEST -> field == null ? "newest" : "newest by " + field;
+                    case NEXT_DAY -> "next day of " + field;
+                    case NUMBER -> field + (down ? ", greatest first" : ", least first");
+                    case TITLE -> down ? "title, last first" : "title";
+                };
         return without == null ? said : said + " (without a place: " + without + ")";
     }
 
@@ -64,7 +80,10 @@ public record OrderKey(By by, @Nullable FieldKey field, Boolean down, @Nullable 
     public enum By {
         /** Items of the tiers that lift come first, by the tiers' ranks. */
         TIER,
-        /** Among lifted items of one tier, the place given by hand, then whose turn it is; nothing where it stands before the tier. */
+        /**
+         * Among lifted items of one tier, the place given by hand, then whose turn it is; nothing where it stands
+         * before the tier.
+         */
         PLACE_IN_TIER,
         /** How well an item meets the words; without words all are equal. */
         RELEVANCE,

@@ -7,8 +7,8 @@ import java.util.Set;
 import tidylantern.core.content.CollectionKey;
 
 /**
- * Which items a search can find ('What is searched'). An item is in reach if its collection is searched, it is not kept out
- * of search, it passes the collection's 'only' rules, and no leave-out rule hits it.
+ * Which items a search can find ('What is searched'). An item is in reach if its collection is searched, it is not kept
+ * out of search, it passes the collection's 'only' rules, and no leave-out rule hits it.
  */
 public record Reach(List<Searched> collections) {
     public Reach {
@@ -19,8 +19,8 @@ public record Reach(List<Searched> collections) {
     /**
      * One collection that is searched.
      *
-     * @param only where there are some, an item passes if one of those on each field holds; rules by author, by item and by
-     *     address count as a field each
+     * @param only where there are some, an item passes if one of those on each field holds; rules by author, by item
+     *     and by address count as a field each
      * @param leaveOut an item that one of these hits is left out, whatever else holds
      */
     public record Searched(CollectionKey collection, List<ReachRule> only, List<ReachRule> leaveOut) {
@@ -31,8 +31,18 @@ public record Reach(List<Searched> collections) {
             DesignFault.unless(collection != null, "collection", "name the collection that is searched");
             only = List.copyOf(Objects.requireNonNullElse(only, List.of()));
             leaveOut = List.copyOf(Objects.requireNonNullElse(leaveOut, List.of()));
-            DesignFault.unless(only.size() <= MOST_RULES, "only", "%d rules are too many; %d are the most", only.size(), MOST_RULES);
-            DesignFault.unless(leaveOut.size() <= MOST_RULES, "leaveOut", "%d rules are too many; %d are the most", leaveOut.size(), MOST_RULES);
+            DesignFault.unless(
+                    only.size() <= MOST_RULES,
+                    "only",
+                    "%d rules are too many; %d are the most",
+                    only.size(),
+                    MOST_RULES);
+            DesignFault.unless(
+                    leaveOut.size() <= MOST_RULES,
+                    "leaveOut",
+                    "%d rules are too many; %d are the most",
+                    leaveOut.size(),
+                    MOST_RULES);
             DesignFault.ifTwice(only, "only", "the rule");
             DesignFault.ifTwice(leaveOut, "leaveOut", "the rule");
         }

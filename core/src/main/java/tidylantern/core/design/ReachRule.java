@@ -9,27 +9,43 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ValueKey;
 
 /**
- * Picks items of one collection: by a category value with all below it ({@code field} and {@code value}), by an author, by
- * one item, or by a pattern of addresses. Just one of these is given. Items that arrive later fall under it by themselves.
+ * Picks items of one collection: by a category value with all below it ({@code field} and {@code value}), by an author,
+ * by one item, or by a pattern of addresses. Just one of these is given. Items that arrive later fall under it by
+ * themselves.
  *
  * @param field of kind category
  * @param value the key of a {@link CategoryPath}: {@code north-isle/pell-harbour}
  * @param author the key of a name in the field {@code author}: {@code ferry-office}
  * @param item an item's id
- * @param address an address or one from the site's root, with {@code *} for any run of characters: {@code /journal/drafts/*}
+ * @param address an address or one from the site's root, with {@code *} for any run of characters:
+ *     {@code /journal/drafts/*}
  */
-public record ReachRule(@Nullable FieldKey field, @Nullable String value, @Nullable String author, @Nullable ItemId item, @Nullable String address) {
+public record ReachRule(
+        @Nullable FieldKey field,
+        @Nullable String value,
+        @Nullable String author,
+        @Nullable ItemId item,
+        @Nullable String address) {
     private static final int LONGEST = 500;
 
     public ReachRule {
-        long given = Stream.of(field, author, item, address).filter(Objects::nonNull).count();
-        DesignFault.unless(given == 1, "field", "a rule names one of: a field with its value, an author, an item, an address");
-        DesignFault.unless((field == null) == (value == null), "value", "a rule by category names the field and the value");
+        long given =
+                Stream.of(field, author, item, address).filter(Objects::nonNull).count();
+        DesignFault.unless(
+                given == 1, "field", "a rule names one of: a field with its value, an author, an item, an address");
+        DesignFault.unless(
+                (field == null) == (value == null), "value", "a rule by category names the field and the value");
         value = field == null ? null : key(Objects.requireNonNull(value), "value");
         author = author == null ? null : key(author, "author");
         address = address == null ? null : address.strip();
-        DesignFault.unless(address == null || ((address.startsWith("/") || address.startsWith("*") || address.startsWith("http")) && address.length() <= LONGEST && !address.contains(" ")),
-                "address", "\"%s\" is no pattern of addresses; write one such as /journal/drafts/* or https://your-site.example/drafts/*", address);
+        DesignFault.unless(
+                address == null
+                        || ((address.startsWith("/") || address.startsWith("*") || address.startsWith("http"))
+                                && address.length() <= LONGEST
+                                && !address.contains(" ")),
+                "address",
+                "\"%s\" is no pattern of addresses; write one such as /journal/drafts/* or https://your-site.example/drafts/*",
+                address);
     }
 
     public static ReachRule category(FieldKey field, String value) {
@@ -49,7 +65,12 @@ public record ReachRule(@Nullable FieldKey field, @Nullable String value, @Nulla
     }
 
     private static String key(String text, String name) {
-        DesignFault.unless(!text.isBlank() && text.length() <= LONGEST && text.chars().noneMatch(Character::isISOControl), name, "\"%s\" is no value; give 1 to %d characters", text, LONGEST);
+        DesignFault.unless(
+                !text.isBlank() && text.length() <= LONGEST && text.chars().noneMatch(Character::isISOControl),
+                name,
+                "\"%s\" is no value; give 1 to %d characters",
+                text,
+                LONGEST);
         try {
             // Written as the site writes it, it means the same.
             return ValueKey.fits(text) ? text : CategoryPath.parse(text).key();
@@ -66,6 +87,8 @@ public record ReachRule(@Nullable FieldKey field, @Nullable String value, @Nulla
     /** As an owner would say it. */
     @Override
     public String toString() {
-        return field != null ? field + " " + value : author != null ? "author " + author : item != null ? "item " + item : "address " + address;
+        return field != null
+                ? field + " " + value
+                : author != null ? "author " + author : item != null ? "item " + item : "address " + address;
     }
 }

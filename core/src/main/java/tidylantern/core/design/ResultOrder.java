@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.FieldKey;
 
 /**
- * In which order results stand. Ties go to the next key, the last tie to the item's id, so that pages never repeat or lose one.
+ * In which order results stand. Ties go to the next key, the last tie to the item's id, so that pages never repeat or
+ * lose one.
  *
  * @param withWords where something is asked for; relevance where none is named
  * @param withoutWords in the starting list; the newest first where none is named
@@ -15,7 +15,12 @@ import tidylantern.core.content.FieldKey;
  * @param label what visitors read for the order that holds by itself, 1 to 40 characters; only where there are choices
  * @param mostFeatured how much of a first page may be featured before the owner is warned, in per cent, 0 to 100
  */
-public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords, List<Choice> choices, String label, Integer mostFeatured) {
+public record ResultOrder(
+        List<OrderKey> withWords,
+        List<OrderKey> withoutWords,
+        List<Choice> choices,
+        String label,
+        Integer mostFeatured) {
     public static final int USUAL_MOST_FEATURED = 40;
 
     public static final int MOST_KEYS = 8;
@@ -25,23 +30,38 @@ public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords,
         withWords = keys(withWords, "withWords", OrderKey.of(OrderKey.By.RELEVANCE));
         withoutWords = keys(withoutWords, "withoutWords", OrderKey.of(OrderKey.By.NEWEST));
         choices = List.copyOf(Objects.requireNonNullElse(choices, List.<Choice>of()));
-        DesignFault.unless(choices.size() <= MOST_CHOICES, "choices", "%d orders to choose from are too many; %d are the most", choices.size(), MOST_CHOICES);
+        DesignFault.unless(
+                choices.size() <= MOST_CHOICES,
+                "choices",
+                "%d orders to choose from are too many; %d are the most",
+                choices.size(),
+                MOST_CHOICES);
         DesignFault.ifTwice(choices.stream().map(Choice::key).toList(), "choices", "the key");
         label = Objects.requireNonNullElse(label, "").strip();
         label = label.isEmpty() ? "Best first" : label;
-        DesignFault.unless(label.length() <= 40, "label", "\"%s\" is too long for a choice; 40 characters are the most", label);
+        DesignFault.unless(
+                label.length() <= 40, "label", "\"%s\" is too long for a choice; 40 characters are the most", label);
         mostFeatured = Objects.requireNonNullElse(mostFeatured, USUAL_MOST_FEATURED);
-        DesignFault.unless(mostFeatured >= 0 && mostFeatured <= 100, "mostFeatured", "%s per cent of a page are not possible; choose 0 to 100", mostFeatured);
+        DesignFault.unless(
+                mostFeatured >= 0 && mostFeatured <= 100,
+                "mostFeatured",
+                "%s per cent of a page are not possible; choose 0 to 100",
+                mostFeatured);
     }
 
     /** With the usual warning of too much that is featured. */
-    public ResultOrder(@Nullable List<OrderKey> withWords, @Nullable List<OrderKey> withoutWords, @Nullable List<Choice> choices, @Nullable String label) {
+    public ResultOrder(
+            @Nullable List<OrderKey> withWords,
+            @Nullable List<OrderKey> withoutWords,
+            @Nullable List<Choice> choices,
+            @Nullable String label) {
         this(withWords, withoutWords, choices, label, null);
     }
 
     private static List<OrderKey> keys(@Nullable List<OrderKey> keys, String part, OrderKey usual) {
         List<OrderKey> named = keys == null || keys.isEmpty() ? List.of(usual) : List.copyOf(keys);
-        DesignFault.unless(named.size() <= MOST_KEYS, part, "%d keys are too many; %d are the most", named.size(), MOST_KEYS);
+        DesignFault.unless(
+                named.size() <= MOST_KEYS, part, "%d keys are too many; %d are the most", named.size(), MOST_KEYS);
         return named;
     }
 
@@ -51,7 +71,11 @@ public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords,
 
     /** The keys that hold for a query. */
     public List<OrderKey> keys(boolean withoutAnyWords, String chosen) {
-        return choices.stream().filter(choice -> choice.key().equals(chosen)).findFirst().map(Choice::by).orElse(withoutAnyWords ? withoutWords : withWords);
+        return choices.stream()
+                .filter(choice -> choice.key().equals(chosen))
+                .findFirst()
+                .map(Choice::by)
+                .orElse(withoutAnyWords ? withoutWords : withWords);
     }
 
     /** Whether a visitor's choice is one of those offered. */
@@ -61,7 +85,11 @@ public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords,
 
     /** All keys anywhere in it, those for a visitor without a place too. */
     Stream<OrderKey> all() {
-        return Stream.of(withWords.stream(), withoutWords.stream(), choices.stream().flatMap(choice -> choice.by().stream())).flatMap(one -> one)
+        return Stream.of(
+                        withWords.stream(),
+                        withoutWords.stream(),
+                        choices.stream().flatMap(choice -> choice.by().stream()))
+                .flatMap(one -> one)
                 .flatMap(key -> key.without() == null ? Stream.of(key) : Stream.of(key, key.without()));
     }
 
@@ -74,12 +102,24 @@ public record ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords,
     public record Choice(String key, String label, List<OrderKey> by) {
         public Choice {
             key = Objects.requireNonNullElse(key, "");
-            DesignFault.unless(key.matches("[a-z0-9][a-z0-9-]{0,39}"), "key", "\"%s\" cannot stand in an address as the name of an order; use small letters, digits and hyphens, 1 to 40", key);
+            DesignFault.unless(
+                    key.matches("[a-z0-9][a-z0-9-]{0,39}"),
+                    "key",
+                    "\"%s\" cannot stand in an address as the name of an order; use small letters, digits and hyphens, 1 to 40",
+                    key);
             label = Objects.requireNonNullElse(label, "").strip();
-            DesignFault.unless(!label.isEmpty() && label.length() <= 40, "label", "the order \"%s\" needs a label of 1 to 40 characters", key);
+            DesignFault.unless(
+                    !label.isEmpty() && label.length() <= 40,
+                    "label",
+                    "the order \"%s\" needs a label of 1 to 40 characters",
+                    key);
             by = List.copyOf(Objects.requireNonNullElse(by, List.<OrderKey>of()));
-            DesignFault.unless(!by.isEmpty() && by.size() <= MOST_KEYS, "by", "the order \"%s\" needs 1 to %d keys", key, MOST_KEYS);
+            DesignFault.unless(
+                    !by.isEmpty() && by.size() <= MOST_KEYS,
+                    "by",
+                    "the order \"%s\" needs 1 to %d keys",
+                    key,
+                    MOST_KEYS);
         }
-
     }
 }

@@ -18,37 +18,71 @@ import tidylantern.core.content.SiteContent;
  *
  * @param version of the document's shape; this product writes {@link #CURRENT_VERSION}
  * @param name what the owner calls the search, 1 to 80 characters
- * @param filters in the order in which visitors see them; of those that are joined, what is in use: {@link #filtersInUse}
+ * @param filters in the order in which visitors see them; of those that are joined, what is in use:
+ *     {@link #filtersInUse}
  * @param tiers of featured listings, at most {@value #MOST_TIERS}; by rank: {@link #tiersByRank}
  * @param pins at most {@value #MOST_PINS}; where several concern one item or one place of a query, the first holds
  */
-public record SearchDesign(int version, String name, Reach reach, Words words, List<Filter> filters, FilterPlaces filterPlaces, ResultOrder order, List<Tier> tiers, List<Pin> pins, ResultsPage page) {
+public record SearchDesign(
+        int version,
+        String name,
+        Reach reach,
+        Words words,
+        List<Filter> filters,
+        FilterPlaces filterPlaces,
+        ResultOrder order,
+        List<Tier> tiers,
+        List<Pin> pins,
+        ResultsPage page) {
     public static final int CURRENT_VERSION = 1;
     public static final int MOST_FILTERS = 50;
     public static final int MOST_TIERS = 12;
     public static final int MOST_PINS = 500;
 
     public SearchDesign {
-        DesignFault.unless(version == CURRENT_VERSION, "version", "version %d is not one this product reads; %d is", version, CURRENT_VERSION);
+        DesignFault.unless(
+                version == CURRENT_VERSION,
+                "version",
+                "version %d is not one this product reads; %d is",
+                version,
+                CURRENT_VERSION);
         name = Objects.requireNonNullElse(name, "").strip();
-        DesignFault.unless(!name.isEmpty() && name.length() <= 80, "name", "a search needs a name of 1 to 80 characters");
+        DesignFault.unless(
+                !name.isEmpty() && name.length() <= 80, "name", "a search needs a name of 1 to 80 characters");
         reach = Objects.requireNonNullElseGet(reach, () -> new Reach(List.of()));
         words = Objects.requireNonNullElseGet(words, Words::standard);
         filters = List.copyOf(Objects.requireNonNullElse(filters, List.of()));
         filterPlaces = Objects.requireNonNullElseGet(filterPlaces, FilterPlaces::usual);
-        List<String> keys = filters.stream().flatMap(Filter::withParts).map(Filter::key).toList();
-        DesignFault.unless(keys.size() <= MOST_FILTERS, "filters", "%d filters are too many; %d are the most", keys.size(), MOST_FILTERS);
+        List<String> keys =
+                filters.stream().flatMap(Filter::withParts).map(Filter::key).toList();
+        DesignFault.unless(
+                keys.size() <= MOST_FILTERS,
+                "filters",
+                "%d filters are too many; %d are the most",
+                keys.size(),
+                MOST_FILTERS);
         for (int i = 0; i < filters.size(); i++) {
             String after = filters.get(i).after();
-            DesignFault.unless(after == null || keys.contains(after), "filters[" + i + "].after", "\"%s\" waits for \"%s\", and there is no such filter", filters.get(i).key(), after);
+            DesignFault.unless(
+                    after == null || keys.contains(after),
+                    "filters[" + i + "].after",
+                    "\"%s\" waits for \"%s\", and there is no such filter",
+                    filters.get(i).key(),
+                    after);
         }
         DesignFault.ifTwice(keys, "filters", "the key");
         order = Objects.requireNonNullElseGet(order, ResultOrder::usual);
         tiers = List.copyOf(Objects.requireNonNullElse(tiers, List.<Tier>of()));
-        DesignFault.unless(tiers.size() <= MOST_TIERS, "tiers", "%d tiers are too many; %d are the most", tiers.size(), MOST_TIERS);
+        DesignFault.unless(
+                tiers.size() <= MOST_TIERS,
+                "tiers",
+                "%d tiers are too many; %d are the most",
+                tiers.size(),
+                MOST_TIERS);
         DesignFault.ifTwice(tiers.stream().map(Tier::key).toList(), "tiers", "the key");
         pins = List.copyOf(Objects.requireNonNullElse(pins, List.<Pin>of()));
-        DesignFault.unless(pins.size() <= MOST_PINS, "pins", "%d pins are too many; %d are the most", pins.size(), MOST_PINS);
+        DesignFault.unless(
+                pins.size() <= MOST_PINS, "pins", "%d pins are too many; %d are the most", pins.size(), MOST_PINS);
         page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null, null));
     }
 
@@ -57,11 +91,26 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
      * item well (codes, keywords, the categories it stands in) counting too.
      */
     public static SearchDesign firstFor(String name, SiteContent content) {
-        Reach reach = new Reach(content.collections().stream().map(c -> Reach.Searched.all(c.key())).toList());
-        List<FieldWeight> weights = content.collections().stream().flatMap(c -> c.fields().stream())
+        Reach reach = new Reach(content.collections().stream()
+                .map(c -> Reach.Searched.all(c.key()))
+                .toList());
+        List<FieldWeight> weights = content.collections().stream()
+                .flatMap(c -> c.fields().stream())
                 .filter(field -> firstWeight(field.key(), field.kind()) > 0)
-                .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind()))).distinct().toList();
-        return new SearchDesign(CURRENT_VERSION, name, reach, Words.standard().withWeights(weights), List.of(), FilterPlaces.usual(), ResultOrder.usual(), List.of(), List.of(), new ResultsPage(null, null, null));
+                .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind())))
+                .distinct()
+                .toList();
+        return new SearchDesign(
+                CURRENT_VERSION,
+                name,
+                reach,
+                Words.standard().withWeights(weights),
+                List.of(),
+                FilterPlaces.usual(),
+                ResultOrder.usual(),
+                List.of(),
+                List.of(),
+                new ResultsPage(null, null, null));
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -113,7 +162,9 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
 
     /** The tiers, the highest first: by rank, those without one last, those of one rank as they are listed. */
     public List<Tier> tiersByRank() {
-        return tiers.stream().sorted(Comparator.comparingInt(tier -> Objects.requireNonNullElse(tier.rank(), Integer.MAX_VALUE))).toList();
+        return tiers.stream()
+                .sorted(Comparator.comparingInt(tier -> Objects.requireNonNullElse(tier.rank(), Integer.MAX_VALUE)))
+                .toList();
     }
 
     /** What visitors meet: joint filters, and in place of those that stand apart just now their parts. */
@@ -121,10 +172,17 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
         return filters.stream().flatMap(Filter::inUse).toList();
     }
 
-    /** The keys under which a filter is in use: its own; that of the one it is joined in; those of its parts where they stand apart. */
+    /**
+     * The keys under which a filter is in use: its own; that of the one it is joined in; those of its parts where they
+     * stand apart.
+     */
     public Set<String> inUseAs(String key) {
-        return filters.stream().filter(filter -> filter.withParts().anyMatch(one -> one.key().equals(key)))
-                .flatMap(filter -> filter.inUse().anyMatch(one -> one.key().equals(key)) ? Stream.of(key) : filter.inUse().map(Filter::key)).collect(Collectors.toUnmodifiableSet());
+        return filters.stream()
+                .filter(filter -> filter.withParts().anyMatch(one -> one.key().equals(key)))
+                .flatMap(filter -> filter.inUse().anyMatch(one -> one.key().equals(key))
+                        ? Stream.of(key)
+                        : filter.inUse().map(Filter::key))
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** The collections that are searched, in the owner's order. */
@@ -139,22 +197,31 @@ public record SearchDesign(int version, String name, Reach reach, Words words, L
      * @param perPage how many results a page holds, 1 to 100
      * @param arranged how the cards stand
      */
-    public record ResultsPage(@Nullable String address, @Nullable Integer perPage, Arranged arranged) {
+    public record ResultsPage(
+            @Nullable String address, @Nullable Integer perPage, Arranged arranged) {
         public static final int USUAL_PER_PAGE = 10;
 
         public ResultsPage {
             address = address == null || address.isBlank() ? null : address.strip();
-            DesignFault.unless(address == null || tidylantern.core.content.Addresses.safe(address), "address",
-                    "\"%s\" is no web address; write one that starts with /, https:// or http://", address);
+            DesignFault.unless(
+                    address == null || tidylantern.core.content.Addresses.safe(address),
+                    "address",
+                    "\"%s\" is no web address; write one that starts with /, https:// or http://",
+                    address);
             perPage = Objects.requireNonNullElse(perPage, USUAL_PER_PAGE);
-            DesignFault.unless(perPage >= 1 && perPage <= 100, "perPage", "%d results a page are not possible; choose 1 to 100", perPage);
+            DesignFault.unless(
+                    perPage >= 1 && perPage <= 100,
+                    "perPage",
+                    "%d results a page are not possible; choose 1 to 100",
+                    perPage);
             arranged = Objects.requireNonNullElse(arranged, Arranged.LIST);
         }
     }
 
     /** How the cards of a results page stand: one below the other, or side by side where there is room. */
     public enum Arranged {
-        LIST, GRID;
+        LIST,
+        GRID;
 
         @Override
         public String toString() {

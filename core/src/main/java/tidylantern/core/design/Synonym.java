@@ -6,8 +6,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Words or phrases that visitors use for one another. Applied once: what a synonym leads to is not looked up again, so that
- * neither a circle nor a chain of them leads anywhere else.
+ * Words or phrases that visitors use for one another. Applied once: what a synonym leads to is not looked up again, so
+ * that neither a circle nor a chain of them leads anywhere else.
  *
  * @param from what is typed, for an entry that holds one way only; null for a group in which each stands for all others
  * @param words the group, two or more; of a one-way entry what is looked for too
@@ -19,9 +19,18 @@ public record Synonym(@Nullable String from, List<String> words) {
     public Synonym {
         from = from == null || from.isBlank() ? null : tidy(from, "from");
         List<String> given = Objects.requireNonNullElse(words, List.of());
-        DesignFault.unless(given.size() <= MOST_WORDS_IN_ENTRY, "words", "%d words in one entry are too many; %d are the most", given.size(), MOST_WORDS_IN_ENTRY);
+        DesignFault.unless(
+                given.size() <= MOST_WORDS_IN_ENTRY,
+                "words",
+                "%d words in one entry are too many; %d are the most",
+                given.size(),
+                MOST_WORDS_IN_ENTRY);
         words = given.stream().map(word -> tidy(word, "words")).distinct().toList();
-        DesignFault.unless(words.size() >= (from == null ? 2 : 1), "words", from == null ? "a group needs two different words or phrases" : "say what \"%s\" should find too", from);
+        DesignFault.unless(
+                words.size() >= (from == null ? 2 : 1),
+                "words",
+                from == null ? "a group needs two different words or phrases" : "say what \"%s\" should find too",
+                from);
     }
 
     /** Each stands for all others. */
@@ -37,8 +46,17 @@ public record Synonym(@Nullable String from, List<String> words) {
     /** A word or phrase without needless spaces. */
     static String tidy(@Nullable String word, String name) {
         String tidy = word == null ? "" : word.strip().replaceAll("\\s+", " ");
-        DesignFault.unless(tidy.codePoints().anyMatch(Character::isLetterOrDigit), name, "\"%s\" has no letter or digit; write a word or a phrase", tidy);
-        DesignFault.unless(tidy.length() <= LONGEST, name, "\"%s…\" is longer than %d characters", tidy.substring(0, Math.min(20, tidy.length())), LONGEST);
+        DesignFault.unless(
+                tidy.codePoints().anyMatch(Character::isLetterOrDigit),
+                name,
+                "\"%s\" has no letter or digit; write a word or a phrase",
+                tidy);
+        DesignFault.unless(
+                tidy.length() <= LONGEST,
+                name,
+                "\"%s…\" is longer than %d characters",
+                tidy.substring(0, Math.min(20, tidy.length())),
+                LONGEST);
         return tidy;
     }
 

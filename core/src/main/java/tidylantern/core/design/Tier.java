@@ -7,31 +7,61 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 
 /**
- * A level of featured listing. What it does and how it looks is design; who holds it is content: placements given by hand, and
- * the items that {@code holders} pick.
+ * A level of featured listing. What it does and how it looks is design; who holds it is content: placements given by
+ * hand, and the items that {@code holders} pick.
  *
  * @param key by which placements name it: small letters, digits and hyphens, 1 to 40
  * @param name what the owner calls it, 1 to 40 characters
- * @param rank 1 for the highest, at most 1000; tiers without one come after all that have one, those of one rank as they are listed.
- *     An item that holds several has the highest
+ * @param rank 1 for the highest, at most 1000; tiers without one come after all that have one, those of one rank as
+ *     they are listed. An item that holds several has the highest
  * @param holders items that hold it by what they say; any of them
  * @param lift how it lifts its items to the top; null where it only marks them
- * @param disclosure what visitors read on its cards because the place is paid for, 1 to 60 characters; null where it is not
+ * @param disclosure what visitors read on its cards because the place is paid for, 1 to 60 characters; null where it is
+ *     not
  */
-public record Tier(String key, String name, @Nullable Integer rank, List<Holders> holders, @Nullable Lift lift, @Nullable String disclosure, TierLooks looks) {
+public record Tier(
+        String key,
+        String name,
+        @Nullable Integer rank,
+        List<Holders> holders,
+        @Nullable Lift lift,
+        @Nullable String disclosure,
+        TierLooks looks) {
     public static final int MOST_HOLDERS = 50;
 
     public Tier {
         key = Objects.requireNonNullElse(key, "");
-        DesignFault.unless(key.matches("[a-z0-9][a-z0-9-]{0,39}"), "key", "\"%s\" cannot be a tier's key; use small letters, digits and hyphens, 1 to 40", key);
+        DesignFault.unless(
+                key.matches("[a-z0-9][a-z0-9-]{0,39}"),
+                "key",
+                "\"%s\" cannot be a tier's key; use small letters, digits and hyphens, 1 to 40",
+                key);
         name = Objects.requireNonNullElse(name, "").strip();
-        DesignFault.unless(!name.isEmpty() && name.length() <= 40, "name", "the tier \"%s\" needs a name of 1 to 40 characters", key);
-        DesignFault.unless(rank == null || (rank >= 1 && rank <= 1_000), "rank", "rank %s of \"%s\" is none; choose 1 to 1000, 1 for the highest", rank, name);
+        DesignFault.unless(
+                !name.isEmpty() && name.length() <= 40,
+                "name",
+                "the tier \"%s\" needs a name of 1 to 40 characters",
+                key);
+        DesignFault.unless(
+                rank == null || (rank >= 1 && rank <= 1_000),
+                "rank",
+                "rank %s of \"%s\" is none; choose 1 to 1000, 1 for the highest",
+                rank,
+                name);
         holders = List.copyOf(Objects.requireNonNullElse(holders, List.<Holders>of()));
-        DesignFault.unless(holders.size() <= MOST_HOLDERS, "holders", "%d rules are too many; %d are the most", holders.size(), MOST_HOLDERS);
+        DesignFault.unless(
+                holders.size() <= MOST_HOLDERS,
+                "holders",
+                "%d rules are too many; %d are the most",
+                holders.size(),
+                MOST_HOLDERS);
         DesignFault.ifTwice(holders, "holders", "the rule");
         disclosure = disclosure == null || disclosure.isBlank() ? null : disclosure.strip();
-        DesignFault.unless(disclosure == null || disclosure.length() <= 60, "disclosure", "what visitors read of \"%s\" being paid for is too long; 60 characters are the most", name);
+        DesignFault.unless(
+                disclosure == null || disclosure.length() <= 60,
+                "disclosure",
+                "what visitors read of \"%s\" being paid for is too long; 60 characters are the most",
+                name);
         looks = Objects.requireNonNullElseGet(looks, TierLooks::plain);
     }
 
@@ -53,7 +83,8 @@ public record Tier(String key, String name, @Nullable Integer rank, List<Holders
     }
 
     /**
-     * That items of a tier come first where the order has the key 'tier'. Those beyond the most stand where the other keys put them.
+     * That items of a tier come first where the order has the key 'tier'. Those beyond the most stand where the other
+     * keys put them.
      *
      * @param most of a list of results, 1 to {@value #MOST}; null for all
      * @param mostLive of live results, 0 to {@value #MOST}; null for as many as in a list
@@ -63,8 +94,18 @@ public record Tier(String key, String name, @Nullable Integer rank, List<Holders
         public static final int MOST = 100;
 
         public Lift {
-            DesignFault.unless(most == null || (most >= 1 && most <= MOST), "most", "%s lifted items are not possible; choose 1 to %d, or a tier that only marks", most, MOST);
-            DesignFault.unless(mostLive == null || (mostLive >= 0 && mostLive <= MOST), "mostLive", "%s lifted items are not possible; choose 0 to %d", mostLive, MOST);
+            DesignFault.unless(
+                    most == null || (most >= 1 && most <= MOST),
+                    "most",
+                    "%s lifted items are not possible; choose 1 to %d, or a tier that only marks",
+                    most,
+                    MOST);
+            DesignFault.unless(
+                    mostLive == null || (mostLive >= 0 && mostLive <= MOST),
+                    "mostLive",
+                    "%s lifted items are not possible; choose 0 to %d",
+                    mostLive,
+                    MOST);
             turns = Objects.requireNonNullElse(turns, Turns.NONE);
         }
 

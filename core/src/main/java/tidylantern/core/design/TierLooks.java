@@ -5,8 +5,8 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How the card of an item is drawn that holds a featured tier, wherever cards are drawn. It never moves anything. Colours are
- * written {@code #8a5200}.
+ * How the card of an item is drawn that holds a featured tier, wherever cards are drawn. It never moves anything.
+ * Colours are written {@code #8a5200}.
  *
  * @param ground behind the card; null for that of all cards
  * @param corners how round they are, 0 to {@value #ROUNDEST} px; null for those of all cards
@@ -14,14 +14,24 @@ import org.jspecify.annotations.Nullable;
  * @param edgeColor of the edge; the ink of lamps where none is named
  * @param ribbon a short label on the card; null for none
  */
-public record TierLooks(@Nullable String ground, @Nullable Integer corners, Edge edge, String edgeColor, @Nullable Ribbon ribbon) {
+public record TierLooks(
+        @Nullable String ground,
+        @Nullable Integer corners,
+        Edge edge,
+        String edgeColor,
+        @Nullable Ribbon ribbon) {
     public static final int ROUNDEST = 24;
     /** The colour of lamps, dark enough for text on white. */
     static final String LAMP = "#8a5200";
 
     public TierLooks {
         ground = colour(ground, "ground");
-        DesignFault.unless(corners == null || (corners >= 0 && corners <= ROUNDEST), "corners", "corners of %s px are none; choose 0 to %d", corners, ROUNDEST);
+        DesignFault.unless(
+                corners == null || (corners >= 0 && corners <= ROUNDEST),
+                "corners",
+                "corners of %s px are none; choose 0 to %d",
+                corners,
+                ROUNDEST);
         edge = Objects.requireNonNullElse(edge, Edge.NONE);
         edgeColor = Objects.requireNonNullElse(colour(edgeColor, "edgeColor"), LAMP);
     }
@@ -37,7 +47,10 @@ public record TierLooks(@Nullable String ground, @Nullable Integer corners, Edge
 
     /** A line around the card. */
     public enum Edge {
-        NONE, FINE, CLEAR, STRONG;
+        NONE,
+        FINE,
+        CLEAR,
+        STRONG;
 
         @Override
         public String toString() {
@@ -47,7 +60,9 @@ public record TierLooks(@Nullable String ground, @Nullable Integer corners, Edge
 
     /** How large a ribbon's text is. */
     public enum Size {
-        SMALL, USUAL, LARGE;
+        SMALL,
+        USUAL,
+        LARGE;
 
         @Override
         public String toString() {
@@ -57,7 +72,8 @@ public record TierLooks(@Nullable String ground, @Nullable Integer corners, Edge
 
     /** Where a ribbon stands on the card: where lines begin, or where they end. */
     public enum Side {
-        START, END;
+        START,
+        END;
 
         @Override
         public String toString() {
@@ -78,7 +94,12 @@ public record TierLooks(@Nullable String ground, @Nullable Integer corners, Edge
         public Ribbon {
             text = Objects.requireNonNullElse(text, "").strip();
             DesignFault.unless(!text.isEmpty(), "text", "a ribbon needs a text; switch it off to have none");
-            DesignFault.unless(text.length() <= LONGEST, "text", "a ribbon's text of %d characters fits no card; %d are the most", text.length(), LONGEST);
+            DesignFault.unless(
+                    text.length() <= LONGEST,
+                    "text",
+                    "a ribbon's text of %d characters fits no card; %d are the most",
+                    text.length(),
+                    LONGEST);
             DesignFault.unless(text.chars().noneMatch(Character::isISOControl), "text", "a ribbon's text is one line");
             color = Objects.requireNonNullElse(colour(color, "color"), "#ffffff");
             ground = Objects.requireNonNullElse(colour(ground, "ground"), LAMP);

@@ -19,8 +19,18 @@ import tidylantern.core.content.FieldKey;
  * @param help what helps visitors on
  * @param fewestLetters below this many letters and digits the starting list stands; 1 to 5
  */
-public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord partOfWord, Typos typos, Boolean stemming,
-        Integer fewestLetters, Excerpt excerpt, List<Synonym> synonyms, List<String> stopWords, Boolean operators, Help help) {
+public record Words(
+        List<FieldWeight> weights,
+        WordsNeeded needed,
+        PartOfWord partOfWord,
+        Typos typos,
+        Boolean stemming,
+        Integer fewestLetters,
+        Excerpt excerpt,
+        List<Synonym> synonyms,
+        List<String> stopWords,
+        Boolean operators,
+        Help help) {
     public static final int MOST_SYNONYMS = 50_000;
     public static final int MOST_STOP_WORDS = 5_000;
 
@@ -32,68 +42,217 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
         typos = Objects.requireNonNullElseGet(typos, () -> new Typos(null, null));
         stemming = Objects.requireNonNullElse(stemming, true);
         fewestLetters = Objects.requireNonNullElse(fewestLetters, 2);
-        DesignFault.unless(fewestLetters >= 1 && fewestLetters <= 5, "fewestLetters", "%d fewest letters are not possible; choose 1 to 5", fewestLetters);
+        DesignFault.unless(
+                fewestLetters >= 1 && fewestLetters <= 5,
+                "fewestLetters",
+                "%d fewest letters are not possible; choose 1 to 5",
+                fewestLetters);
         excerpt = Objects.requireNonNullElseGet(excerpt, () -> new Excerpt(null, null));
         synonyms = List.copyOf(Objects.requireNonNullElse(synonyms, List.of()));
-        DesignFault.unless(synonyms.size() <= MOST_SYNONYMS, "synonyms", "%d entries are too many; %d are the most", synonyms.size(), MOST_SYNONYMS);
+        DesignFault.unless(
+                synonyms.size() <= MOST_SYNONYMS,
+                "synonyms",
+                "%d entries are too many; %d are the most",
+                synonyms.size(),
+                MOST_SYNONYMS);
         DesignFault.ifTwice(synonyms, "synonyms", "the entry");
-        stopWords = Objects.requireNonNullElse(stopWords, List.<String>of()).stream().map(String::strip).filter(word -> !word.isEmpty()).distinct().toList();
-        DesignFault.unless(stopWords.size() <= MOST_STOP_WORDS, "stopWords", "%d stop words are too many; %d are the most", stopWords.size(), MOST_STOP_WORDS);
+        stopWords = Objects.requireNonNullElse(stopWords, List.<String>of()).stream()
+                .map(String::strip)
+                .filter(word -> !word.isEmpty())
+                .distinct()
+                .toList();
+        DesignFault.unless(
+                stopWords.size() <= MOST_STOP_WORDS,
+                "stopWords",
+                "%d stop words are too many; %d are the most",
+                stopWords.size(),
+                MOST_STOP_WORDS);
         for (String word : stopWords) {
-            DesignFault.unless(!word.contains(" ") && word.length() <= 50, "stopWords", "\"%s\" is no single word; stop words are words of one piece", word);
+            DesignFault.unless(
+                    !word.contains(" ") && word.length() <= 50,
+                    "stopWords",
+                    "\"%s\" is no single word; stop words are words of one piece",
+                    word);
         }
         operators = Objects.requireNonNullElse(operators, false);
         help = Objects.requireNonNullElseGet(help, Help::usual);
     }
 
     /** Without synonyms, stop words and operators, with the usual help. */
-    public Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord partOfWord, Typos typos, Boolean stemming, Integer fewestLetters, @Nullable Excerpt excerpt) {
-        this(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, List.of(), List.of(), false, Help.usual());
+    public Words(
+            List<FieldWeight> weights,
+            WordsNeeded needed,
+            PartOfWord partOfWord,
+            Typos typos,
+            Boolean stemming,
+            Integer fewestLetters,
+            @Nullable Excerpt excerpt) {
+        this(
+                weights,
+                needed,
+                partOfWord,
+                typos,
+                stemming,
+                fewestLetters,
+                excerpt,
+                List.of(),
+                List.of(),
+                false,
+                Help.usual());
     }
 
     public static Words standard() {
-        return new Words(List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.SUMMARY, 2), new FieldWeight(FieldKey.BODY, 1)),
-                WordsNeeded.ALL, PartOfWord.START, new Typos(null, null), true, 2, new Excerpt(null, null));
+        return new Words(
+                List.of(
+                        new FieldWeight(FieldKey.TITLE, 5),
+                        new FieldWeight(FieldKey.SUMMARY, 2),
+                        new FieldWeight(FieldKey.BODY, 1)),
+                WordsNeeded.ALL,
+                PartOfWord.START,
+                new Typos(null, null),
+                true,
+                2,
+                new Excerpt(null, null));
     }
 
     public Words withWeights(List<FieldWeight> changed) {
-        return new Words(changed, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, help);
+        return new Words(
+                changed,
+                needed,
+                partOfWord,
+                typos,
+                stemming,
+                fewestLetters,
+                excerpt,
+                synonyms,
+                stopWords,
+                operators,
+                help);
     }
 
     public Words withSynonyms(List<Synonym> changed) {
-        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, changed, stopWords, operators, help);
+        return new Words(
+                weights,
+                needed,
+                partOfWord,
+                typos,
+                stemming,
+                fewestLetters,
+                excerpt,
+                changed,
+                stopWords,
+                operators,
+                help);
     }
 
     public Words withStopWords(List<String> changed) {
-        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, changed, operators, help);
+        return new Words(
+                weights,
+                needed,
+                partOfWord,
+                typos,
+                stemming,
+                fewestLetters,
+                excerpt,
+                synonyms,
+                changed,
+                operators,
+                help);
     }
 
     public Words withNeeded(WordsNeeded changed) {
-        return new Words(weights, changed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, help);
+        return new Words(
+                weights,
+                changed,
+                partOfWord,
+                typos,
+                stemming,
+                fewestLetters,
+                excerpt,
+                synonyms,
+                stopWords,
+                operators,
+                help);
     }
 
     public Words withTypos(Typos changed) {
-        return new Words(weights, needed, partOfWord, changed, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, help);
+        return new Words(
+                weights,
+                needed,
+                partOfWord,
+                changed,
+                stemming,
+                fewestLetters,
+                excerpt,
+                synonyms,
+                stopWords,
+                operators,
+                help);
     }
 
     public Words withStemming(boolean on) {
-        return new Words(weights, needed, partOfWord, typos, on, fewestLetters, excerpt, synonyms, stopWords, operators, help);
+        return new Words(
+                weights, needed, partOfWord, typos, on, fewestLetters, excerpt, synonyms, stopWords, operators, help);
     }
 
     public Words withOperators(boolean allowed) {
-        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, allowed, help);
+        return new Words(
+                weights,
+                needed,
+                partOfWord,
+                typos,
+                stemming,
+                fewestLetters,
+                excerpt,
+                synonyms,
+                stopWords,
+                allowed,
+                help);
     }
 
     public Words withPartOfWord(PartOfWord changed) {
-        return new Words(weights, needed, changed, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, help);
+        return new Words(
+                weights,
+                needed,
+                changed,
+                typos,
+                stemming,
+                fewestLetters,
+                excerpt,
+                synonyms,
+                stopWords,
+                operators,
+                help);
     }
 
     public Words withHelp(Help changed) {
-        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, excerpt, synonyms, stopWords, operators, changed);
+        return new Words(
+                weights,
+                needed,
+                partOfWord,
+                typos,
+                stemming,
+                fewestLetters,
+                excerpt,
+                synonyms,
+                stopWords,
+                operators,
+                changed);
     }
 
     public Words withExcerpt(Excerpt changed) {
-        return new Words(weights, needed, partOfWord, typos, stemming, fewestLetters, changed, synonyms, stopWords, operators, help);
+        return new Words(
+                weights,
+                needed,
+                partOfWord,
+                typos,
+                stemming,
+                fewestLetters,
+                changed,
+                synonyms,
+                stopWords,
+                operators,
+                help);
     }
 
     /** The fields that are searched: those with a weight above 0. */
@@ -125,7 +284,8 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
     }
 
     public enum PartOfWord {
-        WHOLE, START,
+        WHOLE,
+        START,
         /** Anywhere in a word, from three letters on. */
         INSIDE;
 
@@ -150,7 +310,10 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
             firstLetterFixed = Objects.requireNonNullElse(firstLetterFixed, true);
         }
 
-        /** How many edits a word may be off: none up to 3 letters, one in 4 to 7, two from 8 on; none with a digit in it. */
+        /**
+         * How many edits a word may be off: none up to 3 letters, one in 4 to 7, two from 8 on; none with a digit in
+         * it.
+         */
         public int editsIn(String word) {
             int letters = word.codePointCount(0, word.length());
             if (!allowed || letters <= 3 || word.codePoints().anyMatch(Character::isDigit)) {
@@ -168,9 +331,17 @@ public record Words(List<FieldWeight> weights, WordsNeeded needed, PartOfWord pa
         public Excerpt {
             words = Objects.requireNonNullElse(words, 30);
             wordsBefore = Objects.requireNonNullElse(wordsBefore, 6);
-            DesignFault.unless(words >= 5 && words <= 100, "words", "an excerpt of %d words is not possible; choose 5 to 100", words);
-            DesignFault.unless(wordsBefore >= 0 && wordsBefore <= 50 && wordsBefore < words, "wordsBefore",
-                    "%d words before the first match do not fit; choose 0 to 50, fewer than the excerpt's %d", wordsBefore, words);
+            DesignFault.unless(
+                    words >= 5 && words <= 100,
+                    "words",
+                    "an excerpt of %d words is not possible; choose 5 to 100",
+                    words);
+            DesignFault.unless(
+                    wordsBefore >= 0 && wordsBefore <= 50 && wordsBefore < words,
+                    "wordsBefore",
+                    "%d words before the first match do not fit; choose 0 to 50, fewer than the excerpt's %d",
+                    wordsBefore,
+                    words);
         }
     }
 }

@@ -17,23 +17,52 @@ import tidylantern.core.content.ItemRef;
  * @param some the first of them, at most {@link HealthCheck#MOST_TOLD}
  * @param merge for two spellings: what to merge into what; null for other kinds
  */
-public record Finding(Kind kind, CollectionKey collection, String what, String effect, @Nullable FieldKey field, int items, List<ItemRef> some, @Nullable Merge merge) {
+public record Finding(
+        Kind kind,
+        CollectionKey collection,
+        String what,
+        String effect,
+        @Nullable FieldKey field,
+        int items,
+        List<ItemRef> some,
+        @Nullable Merge merge) {
     public Finding {
         some = List.copyOf(some);
     }
 
     /** Items that could not be laid into the index. */
     public static Finding cannotBeFound(CollectionKey collection, String reason, List<ItemRef> items) {
-        return new Finding(Kind.CANNOT_BE_FOUND, collection, (items.size() == 1 ? "1 item: " : "%,d items: ".formatted(items.size())) + reason,
-                "No search finds them. Correct the value at its source.", null, items.size(), items.subList(0, Math.min(items.size(), HealthCheck.MOST_TOLD)), null);
+        return new Finding(
+                Kind.CANNOT_BE_FOUND,
+                collection,
+                (items.size() == 1 ? "1 item: " : "%,d items: ".formatted(items.size())) + reason,
+                "No search finds them. Correct the value at its source.",
+                null,
+                items.size(),
+                items.subList(0, Math.min(items.size(), HealthCheck.MOST_TOLD)),
+                null);
     }
 
     /** @param from the rarer spelling */
     public record Merge(CategoryPath from, CategoryPath into) {}
 
-    /** Worst first: what no search can find, then what sends visitors astray, then what makes items hard to find, then what makes them look poor. */
+    /**
+     * Worst first: what no search can find, then what sends visitors astray, then what makes items hard to find, then
+     * what makes them look poor.
+     */
     public enum Kind {
-        CANNOT_BE_FOUND, NO_TITLE, SAME_ADDRESS, SAME_TEXT, DATES_PAST, TWO_SPELLINGS, PLACE_FAR_OFF, THIN_TEXT, NO_SUMMARY, NO_IMAGE, NO_ALTERNATIVE, FIELD_NEARLY_EMPTY;
+        CANNOT_BE_FOUND,
+        NO_TITLE,
+        SAME_ADDRESS,
+        SAME_TEXT,
+        DATES_PAST,
+        TWO_SPELLINGS,
+        PLACE_FAR_OFF,
+        THIN_TEXT,
+        NO_SUMMARY,
+        NO_IMAGE,
+        NO_ALTERNATIVE,
+        FIELD_NEARLY_EMPTY;
 
         @Override
         public String toString() {

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
@@ -20,8 +19,8 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
 
 /**
- * Looks over one collection. Give it every item that is not kept out of search, then ask for the {@link #findings}. Memory
- * grows with the number of items by about 200 bytes each, not with their texts.
+ * Looks over one collection. Give it every item that is not kept out of search, then ask for the {@link #findings}.
+ * Memory grows with the number of items by about 200 bytes each, not with their texts.
  */
 public final class HealthCheck {
     /** Of the items that a finding concerns, so many are named. */
@@ -30,12 +29,18 @@ public final class HealthCheck {
     static final int FEWEST_WORDS = 20;
     /** A field that fewer of a hundred items have is nearly empty, in a collection of some size. */
     private static final int FEWEST_PERCENT = 5;
+
     private static final int COLLECTION_OF_SOME_SIZE = 20;
-    /** A place is far off if it lies this many times farther from the middle than half of the places do, and this far at least. */
+    /**
+     * A place is far off if it lies this many times farther from the middle than half of the places do, and this far at
+     * least.
+     */
     private static final double TIMES_FARTHER = 10;
+
     private static final double FAR_KM = 50;
     private static final double KM_A_DEGREE = 111.2;
-    private static final Set<String> DAYS_OF_THE_PAST = Set.of("published", "created", "modified", "updated", "born", "since", "founded", "built", "date");
+    private static final Set<String> DAYS_OF_THE_PAST =
+            Set.of("published", "created", "modified", "updated", "born", "since", "founded", "built", "date");
 
     private final Collection collection;
     private final LocalDate today;
@@ -91,7 +96,9 @@ public final class HealthCheck {
         if (address != null) {
             byAddress.computeIfAbsent(print(address), key -> new ArrayList<>(1)).add(ref);
         }
-        String body = (item.text(FieldKey.SUMMARY) + item.text(FieldKey.BODY)).replaceAll("\\s+", " ").strip();
+        String body = (item.text(FieldKey.SUMMARY) + item.text(FieldKey.BODY))
+                .replaceAll("\\s+", " ")
+                .strip();
         if (body.length() > 80) {
             byText.computeIfAbsent(print(body), key -> new ArrayList<>(1)).add(ref);
         }
@@ -101,19 +108,25 @@ public final class HealthCheck {
     private void look(ItemRef ref, FieldKey key, FieldValue value) {
         switch (value) {
             case FieldValue.Dates dates -> {
-                if (!DAYS_OF_THE_PAST.contains(key.value()) && dates.days().getLast().isBefore(today)) {
+                if (!DAYS_OF_THE_PAST.contains(key.value())
+                        && dates.days().getLast().isBefore(today)) {
                     past.computeIfAbsent(key, field -> new Concerned()).add(ref);
                 }
             }
-            case FieldValue.Categories categories -> categories.paths().forEach(path -> spellings.computeIfAbsent(key, field -> new Spellings()).add(path, ref));
-            case FieldValue.Place place -> places.computeIfAbsent(key, field -> new ArrayList<>()).add(new Located(ref, place.latitude(), place.longitude()));
-            case FieldValue.Text t -> { }
-            case FieldValue.Numeric n -> { }
-            case FieldValue.Money m -> { }
-            case FieldValue.YesNo y -> { }
-            case FieldValue.Image i -> { }
-            case FieldValue.Link l -> { }
-            case FieldValue.Codes c -> { }
+            case FieldValue.Categories categories ->
+                categories.paths().forEach(path -> spellings
+                        .computeIfAbsent(key, field -> new Spellings())
+                        .add(path, ref));
+            case FieldValue.Place place ->
+                places.computeIfAbsent(key, field -> new ArrayList<>())
+                        .add(new Located(ref, place.latitude(), place.longitude()));
+            case FieldValue.Text t -> {}
+            case FieldValue.Numeric n -> {}
+            case FieldValue.Money m -> {}
+            case FieldValue.YesNo y -> {}
+            case FieldValue.Image i -> {}
+            case FieldValue.Link l -> {}
+            case FieldValue.Codes c -> {}
         }
     }
 
@@ -124,28 +137,85 @@ public final class HealthCheck {
     /** Worst first; within a kind the one that concerns more items. */
     public List<Finding> findings() {
         List<Finding> found = new ArrayList<>();
-        tell(found, Finding.Kind.NO_TITLE, FieldKey.TITLE, "without a title", "Results show the first heading or words instead, and the field that counts most is missing.");
-        tell(found, Finding.Kind.THIN_TEXT, null, "with fewer than %d words".formatted(FEWEST_WORDS), "There is little to be found by.");
+        tell(
+                found,
+                Finding.Kind.NO_TITLE,
+                FieldKey.TITLE,
+                "without a title",
+                "Results show the first heading or words instead, and the field that counts most is missing.");
+        tell(
+                found,
+                Finding.Kind.THIN_TEXT,
+                null,
+                "with fewer than %d words".formatted(FEWEST_WORDS),
+                "There is little to be found by.");
         if (collection.field(FieldKey.SUMMARY) != null) {
-            tell(found, Finding.Kind.NO_SUMMARY, FieldKey.SUMMARY, "without a summary", "Results show the first words of the text instead.");
+            tell(
+                    found,
+                    Finding.Kind.NO_SUMMARY,
+                    FieldKey.SUMMARY,
+                    "without a summary",
+                    "Results show the first words of the text instead.");
         }
         if (collection.field(FieldKey.IMAGE) != null) {
-            tell(found, Finding.Kind.NO_IMAGE, FieldKey.IMAGE, "without an image", "Results stand bare among those with pictures.");
-            tell(found, Finding.Kind.NO_ALTERNATIVE, FieldKey.IMAGE, "whose image has no alternative text", "Whoever cannot see the picture is not told what it shows.");
+            tell(
+                    found,
+                    Finding.Kind.NO_IMAGE,
+                    FieldKey.IMAGE,
+                    "without an image",
+                    "Results stand bare among those with pictures.");
+            tell(
+                    found,
+                    Finding.Kind.NO_ALTERNATIVE,
+                    FieldKey.IMAGE,
+                    "whose image has no alternative text",
+                    "Whoever cannot see the picture is not told what it shows.");
         }
-        shared(found, Finding.Kind.SAME_ADDRESS, byAddress, FieldKey.ADDRESS, "that share an address with another", "Visitors see one page twice among their results.");
-        shared(found, Finding.Kind.SAME_TEXT, byText, FieldKey.BODY, "that share their text with another", "The same words fill the results, and filters count them double.");
-        past.forEach((key, concerned) -> found.add(finding(Finding.Kind.DATES_PAST, key, concerned, "whose %s is past".formatted(label(key)), "Visitors find what they can no longer have.", null)));
-        spellings.forEach((key, seen) -> seen.pairs().forEach(pair -> found.add(finding(Finding.Kind.TWO_SPELLINGS, key, concerned(pair.items()),
-                "with “%s” in %s, where others say “%s”".formatted(pair.from(), label(key), pair.into()), "A filter lists one thing twice, and each finds only a part.", new Finding.Merge(pair.from(), pair.into())))));
+        shared(
+                found,
+                Finding.Kind.SAME_ADDRESS,
+                byAddress,
+                FieldKey.ADDRESS,
+                "that share an address with another",
+                "Visitors see one page twice among their results.");
+        shared(
+                found,
+                Finding.Kind.SAME_TEXT,
+                byText,
+                FieldKey.BODY,
+                "that share their text with another",
+                "The same words fill the results, and filters count them double.");
+        past.forEach((key, concerned) -> found.add(finding(
+                Finding.Kind.DATES_PAST,
+                key,
+                concerned,
+                "whose %s is past".formatted(label(key)),
+                "Visitors find what they can no longer have.",
+                null)));
+        spellings.forEach((key, seen) -> seen.pairs()
+                .forEach(pair -> found.add(finding(
+                        Finding.Kind.TWO_SPELLINGS,
+                        key,
+                        concerned(pair.items()),
+                        "with “%s” in %s, where others say “%s”".formatted(pair.from(), label(key), pair.into()),
+                        "A filter lists one thing twice, and each finds only a part.",
+                        new Finding.Merge(pair.from(), pair.into())))));
         places.forEach((key, located) -> {
             Concerned off = farOff(located);
             if (off.items > 0) {
-                found.add(finding(Finding.Kind.PLACE_FAR_OFF, key, off, "whose %s lies far from all others".formatted(label(key)), "Distances from it are wrong, if the two numbers were swapped or mistyped.", null));
+                found.add(finding(
+                        Finding.Kind.PLACE_FAR_OFF,
+                        key,
+                        off,
+                        "whose %s lies far from all others".formatted(label(key)),
+                        "Distances from it are wrong, if the two numbers were swapped or mistyped.",
+                        null));
             }
         });
         emptyFields(found);
-        found.sort(Comparator.comparing(Finding::kind).thenComparing(Finding::items, Comparator.reverseOrder()).thenComparing(Finding::what));
+        found.sort(Comparator.comparing(Finding::kind)
+                .thenComparing(Finding::items, Comparator.reverseOrder())
+                .thenComparing(Finding::what));
         return found;
     }
 
@@ -156,9 +226,17 @@ public final class HealthCheck {
         }
     }
 
-    private void shared(List<Finding> found, Finding.Kind kind, Map<Long, List<ItemRef>> groups, FieldKey field, String what, String effect) {
+    private void shared(
+            List<Finding> found,
+            Finding.Kind kind,
+            Map<Long, List<ItemRef>> groups,
+            FieldKey field,
+            String what,
+            String effect) {
         Concerned concerned = new Concerned();
-        groups.values().stream().filter(group -> group.size() > 1).sorted(Comparator.comparing(group -> group.getFirst().toString()))
+        groups.values().stream()
+                .filter(group -> group.size() > 1)
+                .sorted(Comparator.comparing(group -> group.getFirst().toString()))
                 .forEach(group -> group.forEach(concerned::add));
         if (concerned.items > 0) {
             found.add(finding(kind, field, concerned, what, effect, null));
@@ -168,15 +246,40 @@ public final class HealthCheck {
     private void emptyFields(List<Finding> found) {
         for (Field field : collection.fields()) {
             int said = having.getOrDefault(field.key(), 0);
-            if (items >= COLLECTION_OF_SOME_SIZE && said * 100 < items * FEWEST_PERCENT && field.kind() != FieldKind.YES_NO) {
-                found.add(new Finding(Finding.Kind.FIELD_NEARLY_EMPTY, collection.key(), said == 0 ? "%s says nothing".formatted(field.label()) : "%s says something in %d of %d items".formatted(field.label(), said, items),
-                        "A filter or a weight on it does next to nothing.", field.key(), items - said, List.of(), null));
+            if (items >= COLLECTION_OF_SOME_SIZE
+                    && said * 100 < items * FEWEST_PERCENT
+                    && field.kind() != FieldKind.YES_NO) {
+                found.add(new Finding(
+                        Finding.Kind.FIELD_NEARLY_EMPTY,
+                        collection.key(),
+                        said == 0
+                                ? "%s says nothing".formatted(field.label())
+                                : "%s says something in %d of %d items".formatted(field.label(), said, items),
+                        "A filter or a weight on it does next to nothing.",
+                        field.key(),
+                        items - said,
+                        List.of(),
+                        null));
             }
         }
     }
 
-    private Finding finding(Finding.Kind kind, @Nullable FieldKey field, Concerned concerned, String what, String effect, Finding.@Nullable Merge merge) {
-        return new Finding(kind, collection.key(), (concerned.items == 1 ? "1 item " : "%,d items ".formatted(concerned.items)) + what, effect, field, concerned.items, concerned.some, merge);
+    private Finding finding(
+            Finding.Kind kind,
+            @Nullable FieldKey field,
+            Concerned concerned,
+            String what,
+            String effect,
+            Finding.@Nullable Merge merge) {
+        return new Finding(
+                kind,
+                collection.key(),
+                (concerned.items == 1 ? "1 item " : "%,d items ".formatted(concerned.items)) + what,
+                effect,
+                field,
+                concerned.items,
+                concerned.some,
+                merge);
     }
 
     private static Concerned concerned(List<ItemRef> items) {
@@ -192,8 +295,11 @@ public final class HealthCheck {
             return off;
         }
         double latitude = median(located.stream().mapToDouble(Located::latitude).toArray());
-        double longitude = median(located.stream().mapToDouble(Located::longitude).toArray());
-        double[] distances = located.stream().mapToDouble(one -> kilometres(one, latitude, longitude)).toArray();
+        double longitude =
+                median(located.stream().mapToDouble(Located::longitude).toArray());
+        double[] distances = located.stream()
+                .mapToDouble(one -> kilometres(one, latitude, longitude))
+                .toArray();
         double far = Math.max(FAR_KM, TIMES_FARTHER * median(distances.clone()));
         for (int i = 0; i < distances.length; i++) {
             if (distances[i] > far) {
@@ -231,7 +337,10 @@ public final class HealthCheck {
         return words;
     }
 
-    /** 64 bits of a text, so that texts need not be kept; for a million of them two alike by chance are one in 30 million. */
+    /**
+     * 64 bits of a text, so that texts need not be kept; for a million of them two alike by chance are one in 30
+     * million.
+     */
     private static long print(String text) {
         long print = 1125899906842597L;
         for (int i = 0; i < text.length(); i++) {

@@ -12,11 +12,17 @@ import org.apache.lucene.analysis.miscellaneous.ASCIIFoldingFilter;
 public final class Folding {
     private Folding() {}
 
-    /** Case and width only: what a stemmer wants, which knows its language's accents. Curly apostrophes become straight. */
+    /**
+     * Case and width only: what a stemmer wants, which knows its language's accents. Curly apostrophes become straight.
+     */
     public static String lower(CharSequence word) {
         String text = word.toString();
-        return plain(text) ? lowerPlain(text)
-                : Normalizer.normalize(text, Normalizer.Form.NFKC).replace('’', '\'').replace('ʼ', '\'').toLowerCase(Locale.ROOT);
+        return plain(text)
+                ? lowerPlain(text)
+                : Normalizer.normalize(text, Normalizer.Form.NFKC)
+                        .replace('’', '\'')
+                        .replace('ʼ', '\'')
+                        .toLowerCase(Locale.ROOT);
     }
 
     /** Accents and apostrophes off a word from {@link #lower}. */
@@ -40,8 +46,11 @@ public final class Folding {
 
     /** A code without case and punctuation: {@code QH-2041/b} and {@code qh2041B} are one. */
     public static String code(String code) {
-        return fold(lower(code)).codePoints().filter(Character::isLetterOrDigit)
-                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
+        return fold(lower(code))
+                .codePoints()
+                .filter(Character::isLetterOrDigit)
+                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                .toString();
     }
 
     private static boolean plain(String text) {

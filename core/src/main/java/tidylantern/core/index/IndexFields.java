@@ -42,9 +42,11 @@ import tidylantern.core.content.ValueKey;
 public final class IndexFields {
     /** {@code collection/id}; unique, and the last tie of every order. */
     public static final String REF = "ref";
+
     public static final String COLLECTION = "collection";
     /** The id and the title as {@link #folded}, to be looked for by any part of them. */
     public static final String ID = "id";
+
     public static final String TITLE = "title";
     /** Milliseconds since 1970 of the last change by the source. */
     public static final String CHANGED = "changed";
@@ -58,10 +60,12 @@ public final class IndexFields {
     public static final String TITLE_ORDER = "title-order";
     /** The keys of the fields that have a value. */
     public static final String HAS = "has";
+
     public static final String YES = "yes";
     public static final String NO = "no";
     /** Between the names of a path in {@link #paths}; no name holds it, since control characters are taken out. */
     public static final char BETWEEN_NAMES = '\u0001';
+
     private static final String WORDS = "words:";
     private static final String CODES = "codes:";
     private static final String STORED = "stored:";
@@ -84,7 +88,10 @@ public final class IndexFields {
         return WORDS + field.value();
     }
 
-    /** Where the lines of a text field lie that may be {@linkplain WordForms#wholeName whole names}; not of the body, which is prose. */
+    /**
+     * Where the lines of a text field lie that may be {@linkplain WordForms#wholeName whole names}; not of the body,
+     * which is prose.
+     */
     public static String wholeNames(FieldKey field) {
         return "names:" + field.value();
     }
@@ -99,12 +106,17 @@ public final class IndexFields {
         return CODES + field.value();
     }
 
-    /** Where the keys of a field's category values lie, each with those above it; of a yes/no field, {@link #YES} or {@link #NO}. */
+    /**
+     * Where the keys of a field's category values lie, each with those above it; of a yes/no field, {@link #YES} or
+     * {@link #NO}.
+     */
     public static String values(FieldKey field) {
         return "values:" + field.value();
     }
 
-    /** Where the category values of a field lie for counting: the names of a path, {@link #BETWEEN_NAMES} between them. */
+    /**
+     * Where the category values of a field lie for counting: the names of a path, {@link #BETWEEN_NAMES} between them.
+     */
     public static String paths(FieldKey field) {
         return "paths:" + field.value();
     }
@@ -143,14 +155,19 @@ public final class IndexFields {
 
     /** Said here and not by the writer alone, so that a change can be tried before it is made. */
     private static void mustFit(IndexableField field) {
-        boolean oneTerm = field.fieldType().indexOptions() != IndexOptions.NONE && !field.fieldType().tokenized();
-        boolean ordered = field.fieldType().docValuesType() == DocValuesType.SORTED || field.fieldType().docValuesType() == DocValuesType.SORTED_SET;
+        boolean oneTerm = field.fieldType().indexOptions() != IndexOptions.NONE
+                && !field.fieldType().tokenized();
+        boolean ordered = field.fieldType().docValuesType() == DocValuesType.SORTED
+                || field.fieldType().docValuesType() == DocValuesType.SORTED_SET;
         if (oneTerm || ordered) {
             BytesRef bytes = field.binaryValue();
             String text = field.stringValue();
-            int length = bytes != null ? bytes.length : text == null ? 0 : UnicodeUtil.calcUTF16toUTF8Length(text, 0, text.length());
+            int length = bytes != null
+                    ? bytes.length
+                    : text == null ? 0 : UnicodeUtil.calcUTF16toUTF8Length(text, 0, text.length());
             if (length > IndexWriter.MAX_TERM_LENGTH) {
-                throw new IllegalArgumentException("\"%s\" has a value of %,d bytes; the index holds %,d at most".formatted(field.name().replaceFirst(".*:", ""), length, IndexWriter.MAX_TERM_LENGTH));
+                throw new IllegalArgumentException("\"%s\" has a value of %,d bytes; the index holds %,d at most"
+                        .formatted(field.name().replaceFirst(".*:", ""), length, IndexWriter.MAX_TERM_LENGTH));
             }
         }
     }
@@ -162,12 +179,17 @@ public final class IndexFields {
         document.add(new StringField(REF, ref, Field.Store.YES));
         document.add(new SortedDocValuesField(REF, new BytesRef(ref)));
         document.add(new StringField(COLLECTION, item.ref().collection().value(), Field.Store.YES));
-        document.add(new SortedDocValuesField(COLLECTION, new BytesRef(item.ref().collection().value())));
+        document.add(new SortedDocValuesField(
+                COLLECTION, new BytesRef(item.ref().collection().value())));
         document.add(new StringField(ID, folded(item.ref().id().value()), Field.Store.NO));
         String title = folded(item.title());
         document.add(new StringField(TITLE, title, Field.Store.NO));
         document.add(new SortedDocValuesField(TITLE, new BytesRef(title)));
-        document.add(new SortedDocValuesField(TITLE_ORDER, new BytesRef(TitleOrder.key(item.title().substring(0, Math.min(item.title().length(), LONGEST_TITLE)), changed.language()))));
+        document.add(new SortedDocValuesField(
+                TITLE_ORDER,
+                new BytesRef(TitleOrder.key(
+                        item.title().substring(0, Math.min(item.title().length(), LONGEST_TITLE)),
+                        changed.language()))));
         document.add(new StoredField(CHANGED, changed.changed().toEpochMilli()));
         document.add(new NumericDocValuesField(CHANGED, changed.changed().toEpochMilli()));
         if (changed.mark().keptOut()) {
@@ -185,14 +207,24 @@ public final class IndexFields {
             add(document, entry.getKey(), entry.getValue());
             if (!entry.getKey().equals(FieldKey.TITLE)) {
                 words(document, entry.getKey(), searchableText(entry.getValue()), analyzer, changed.language());
-                if (entry.getValue() instanceof FieldValue.Text text && !entry.getKey().equals(FieldKey.BODY)) {
+                if (entry.getValue() instanceof FieldValue.Text text
+                        && !entry.getKey().equals(FieldKey.BODY)) {
                     wholeNames(document, entry.getKey(), text.text(), changed.language());
                 }
             }
         });
         // The owner's keywords count as words of the title.
-        words(document, FieldKey.TITLE, item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords(), analyzer, changed.language());
-        wholeNames(document, FieldKey.TITLE, item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords().replace(',', '\n'), changed.language());
+        words(
+                document,
+                FieldKey.TITLE,
+                item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords(),
+                analyzer,
+                changed.language());
+        wholeNames(
+                document,
+                FieldKey.TITLE,
+                item.text(FieldKey.TITLE) + "\n" + changed.mark().keywords().replace(',', '\n'),
+                changed.language());
         return document;
     }
 
@@ -203,15 +235,22 @@ public final class IndexFields {
             case FieldValue.Categories categories -> {
                 keys(document, values(key), categories.paths());
                 categories.paths().forEach(path -> path(document, key, path));
-                sortKey(document, key, String.join(" ", categories.paths().getFirst().names()));
+                sortKey(
+                        document,
+                        key,
+                        String.join(" ", categories.paths().getFirst().names()));
             }
             case FieldValue.Codes codes -> {
                 codes.codes().forEach(code -> document.add(new Field(codes(key), Folding.code(code), CODES_TYPE)));
                 sortKey(document, key, codes.codes().getFirst());
             }
-            case FieldValue.Numeric number -> document.add(new DoubleField(numbers(key), number.number().doubleValue(), Field.Store.NO));
-            case FieldValue.Money money -> document.add(new DoubleField(numbers(key), money.amount().doubleValue(), Field.Store.NO));
-            case FieldValue.Dates dates -> dates.days().forEach(day -> document.add(new LongField(numbers(key), day.toEpochDay(), Field.Store.NO)));
+            case FieldValue.Numeric number ->
+                document.add(new DoubleField(numbers(key), number.number().doubleValue(), Field.Store.NO));
+            case FieldValue.Money money ->
+                document.add(new DoubleField(numbers(key), money.amount().doubleValue(), Field.Store.NO));
+            case FieldValue.Dates dates ->
+                dates.days()
+                        .forEach(day -> document.add(new LongField(numbers(key), day.toEpochDay(), Field.Store.NO)));
             case FieldValue.YesNo answer -> {
                 document.add(new StringField(values(key), answer.yes() ? YES : NO, Field.Store.NO));
                 sortKey(document, key, answer.yes() ? YES : NO);
@@ -225,7 +264,10 @@ public final class IndexFields {
                 document.add(new LatLonDocValuesField(place(key), place.latitude(), place.longitude()));
                 document.add(new LatLonPoint(place(key), place.latitude(), place.longitude()));
                 if (place.name() != null) {
-                    document.add(new SortedDocValuesField(placeName(key), new BytesRef(place.name().substring(0, Math.min(place.name().length(), LONGEST_TITLE)))));
+                    document.add(new SortedDocValuesField(
+                            placeName(key),
+                            new BytesRef(place.name()
+                                    .substring(0, Math.min(place.name().length(), LONGEST_TITLE)))));
                 }
                 sortKey(document, key, place.name() == null ? "" : place.name());
             }
@@ -234,15 +276,27 @@ public final class IndexFields {
         }
     }
 
-    /** The values' keys with those above them; and those former keys that differ from them, for addresses and designs of old. */
+    /**
+     * The values' keys with those above them; and those former keys that differ from them, for addresses and designs of
+     * old.
+     */
     private static void keys(Document document, String field, List<CategoryPath> paths) {
-        Set<String> keys = paths.stream().flatMap(path -> path.keysFromTheTop().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> keys = paths.stream()
+                .flatMap(path -> path.keysFromTheTop().stream())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
         keys.forEach(key -> document.add(new StringField(field, key, Field.Store.NO)));
-        paths.stream().flatMap(path -> path.fromTheTop().stream()).map(ValueKey::former).filter(former -> !keys.contains(former)).distinct()
+        paths.stream()
+                .flatMap(path -> path.fromTheTop().stream())
+                .map(ValueKey::former)
+                .filter(former -> !keys.contains(former))
+                .distinct()
                 .forEach(former -> document.add(new StringField(former(field), former, Field.Store.NO)));
     }
 
-    /** Where the keys lie that values had before signs counted, as far as they differ; {@code field} is {@link #AUTHOR} or one of {@link #values}. */
+    /**
+     * Where the keys lie that values had before signs counted, as far as they differ; {@code field} is {@link #AUTHOR}
+     * or one of {@link #values}.
+     */
     public static String former(String field) {
         return "former:" + field;
     }
@@ -255,11 +309,13 @@ public final class IndexFields {
     }
 
     private static void wholeNames(Document document, FieldKey key, String names, String language) {
-        WordForms.wholeNames(names, language).forEach(name -> document.add(new Field(wholeNames(key), name, CODES_TYPE)));
+        WordForms.wholeNames(names, language)
+                .forEach(name -> document.add(new Field(wholeNames(key), name, CODES_TYPE)));
     }
 
     private static void sortKey(Document document, FieldKey key, String text) {
-        document.add(new SortedDocValuesField(sort(key), new BytesRef(folded(text.substring(0, Math.min(text.length(), LONGEST_SORT_KEY))))));
+        document.add(new SortedDocValuesField(
+                sort(key), new BytesRef(folded(text.substring(0, Math.min(text.length(), LONGEST_SORT_KEY))))));
     }
 
     /** An address as rules see it: from the site's root, and whole where it is whole. */
@@ -277,12 +333,18 @@ public final class IndexFields {
     }
 
     private static void path(Document document, FieldKey key, CategoryPath path) {
-        document.add(new SortedSetDocValuesField(paths(key), new BytesRef(String.join(String.valueOf(BETWEEN_NAMES), path.names()))));
+        document.add(new SortedSetDocValuesField(
+                paths(key), new BytesRef(String.join(String.valueOf(BETWEEN_NAMES), path.names()))));
     }
 
     private static List<CategoryPath> names(@Nullable FieldValue value) {
         return switch (value) {
-            case FieldValue.Text text -> text.text().lines().filter(line -> !line.isBlank()).map(line -> new CategoryPath(List.of(line))).toList();
+            case FieldValue.Text text ->
+                text.text()
+                        .lines()
+                        .filter(line -> !line.isBlank())
+                        .map(line -> new CategoryPath(List.of(line)))
+                        .toList();
             case FieldValue.Categories categories -> categories.paths();
             case null -> List.of();
             default -> List.of();
@@ -293,8 +355,11 @@ public final class IndexFields {
     public static String searchableText(FieldValue value) {
         return switch (value) {
             case FieldValue.Text text -> text.text();
-            case FieldValue.Categories categories -> categories.paths().stream()
-                    .flatMap(path -> path.names().stream()).distinct().collect(Collectors.joining("\n"));
+            case FieldValue.Categories categories ->
+                categories.paths().stream()
+                        .flatMap(path -> path.names().stream())
+                        .distinct()
+                        .collect(Collectors.joining("\n"));
             case FieldValue.Image image -> image.alternative() == null ? "" : image.alternative();
             case FieldValue.Place place -> place.name() == null ? "" : place.name();
             case FieldValue.Numeric n -> "";
@@ -322,10 +387,14 @@ public final class IndexFields {
         Map<FieldKey, FieldValue> values = new HashMap<>();
         for (IndexableField field : new ArrayList<>(found.getFields())) {
             if (field.name().startsWith(STORED)) {
-                values.put(new FieldKey(field.name().substring(STORED.length())), StoredValue.read(field.stringValue()));
+                values.put(
+                        new FieldKey(field.name().substring(STORED.length())), StoredValue.read(field.stringValue()));
             }
         }
         Item item = new Item(ItemRef.parse(found.get(REF)), values);
-        return new Row(item, found.get(KEPT_OUT) != null, found.getField(CHANGED).numericValue().longValue());
+        return new Row(
+                item,
+                found.get(KEPT_OUT) != null,
+                found.getField(CHANGED).numericValue().longValue());
     }
 }

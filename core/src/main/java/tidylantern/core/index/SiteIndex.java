@@ -46,15 +46,23 @@ import tidylantern.core.content.OwnerMark;
 public final class SiteIndex implements Closeable {
     /** BM25 with the usual constants (Robertson and Zaragoza 2009); the query package reckons with the same. */
     public static final float K1 = 1.2f;
+
     public static final float B = 0.75f;
     private static final String LAST_CHANGE = "last-change";
     private static final String SHAPE = "shape";
-    /** Begins the name under which the reason for one item is kept beside the number of the last change, and committed with it. */
+    /**
+     * Begins the name under which the reason for one item is kept beside the number of the last change, and committed
+     * with it.
+     */
     private static final String PASSED_OVER = "passed-over:";
+
     private static final int MOST_PASSED_OVER = 10_000;
     private static final int LONGEST_REASON = 400;
     private static final Analyzer NO_WORDS = WordForms.analyzer("und");
-    /** Raised whenever {@link IndexFields} lays items out in another way: an older index is then thrown away and made anew. */
+    /**
+     * Raised whenever {@link IndexFields} lays items out in another way: an older index is then thrown away and made
+     * anew.
+     */
     private static final String CURRENT_SHAPE = "8";
 
     private final Directory directory;
@@ -62,7 +70,7 @@ public final class SiteIndex implements Closeable {
     private final SearcherManager searchers;
     private final Map<String, Analyzer> analyzers = new ConcurrentHashMap<>();
     private final Map<ItemRef, String> passedOver = new ConcurrentHashMap<>();
-    private volatile Consumer<IndexSearcher> beforeShown = next -> { };
+    private volatile Consumer<IndexSearcher> beforeShown = next -> {};
     private volatile long lastChange;
     private volatile boolean uncommitted;
 
@@ -88,8 +96,8 @@ public final class SiteIndex implements Closeable {
     }
 
     /**
-     * What is to be done with each new state of the index before anybody can ask it; whoever asks meanwhile is answered from
-     * the state before.
+     * What is to be done with each new state of the index before anybody can ask it; whoever asks meanwhile is answered
+     * from the state before.
      *
      * @param work must not fail, or the state is not shown
      */
@@ -128,8 +136,8 @@ public final class SiteIndex implements Closeable {
     }
 
     /**
-     * Lengths count the stems too, as the average length does that Lucene reckons from the same words: counted on one side
-     * only, every text would look half as long as the average.
+     * Lengths count the stems too, as the average length does that Lucene reckons from the same words: counted on one
+     * side only, every text would look half as long as the average.
      */
     private static BM25Similarity similarity() {
         return new BM25Similarity(K1, B, false);
@@ -144,7 +152,8 @@ public final class SiteIndex implements Closeable {
                 for (var leaf : reader.leaves()) {
                     leaf.reader().checkIntegrity();
                 }
-                return CURRENT_SHAPE.equals(reader.getIndexCommit().getUserData().get(SHAPE));
+                return CURRENT_SHAPE.equals(
+                        reader.getIndexCommit().getUserData().get(SHAPE));
             }
         } catch (IOException | RuntimeException damaged) {
             // Not lost: what the index says can be read again from the database, and will be.
@@ -208,17 +217,18 @@ public final class SiteIndex implements Closeable {
     }
 
     /**
-     * Takes over items that belong to a larger change, without showing them yet or moving {@link #lastChange}; the last of
-     * the batches goes through {@link #apply}. Showing costs more than adding, so it is done once.
+     * Takes over items that belong to a larger change, without showing them yet or moving {@link #lastChange}; the last
+     * of the batches goes through {@link #apply}. Showing costs more than adding, so it is done once.
      *
-     * <p>An item that cannot be laid into the index, whatever the reason, is {@linkplain #passOver passed over}, and everything
-     * after it goes on: one item must not keep a whole site from its searches.
+     * <p>An item that cannot be laid into the index, whatever the reason, is {@linkplain #passOver passed over}, and
+     * everything after it goes on: one item must not keep a whole site from its searches.
      *
      * @return why, for those that were passed over
      * @throws IOException if the index itself cannot be written
      */
     public synchronized Map<ItemRef, String> add(Collection<Changed> changed) throws IOException {
-        // Taking words apart is most of the work, and every processor can do a part of it: items of a batch are different ones,
+        // Taking words apart is most of the work, and every processor can do a part of it: items of a batch are
+        // different ones,
         // and the order of documents in the index decides nothing.
         Map<ItemRef, String> unfit = new ConcurrentHashMap<>();
         try {
@@ -257,8 +267,8 @@ public final class SiteIndex implements Closeable {
     }
 
     /**
-     * Leaves an item out that cannot be shown as it now is; what the index said of it before goes, since it is no longer true.
-     * It is kept in mind, over restarts too, until the item changes or goes.
+     * Leaves an item out that cannot be shown as it now is; what the index said of it before goes, since it is no
+     * longer true. It is kept in mind, over restarts too, until the item changes or goes.
      */
     public synchronized void passOver(ItemRef item, String reason) throws IOException {
         writer.deleteDocuments(refTerm(item));
@@ -283,7 +293,8 @@ public final class SiteIndex implements Closeable {
      *
      * @param change the number of the last change in the batch; never lower than before
      */
-    public synchronized void apply(Collection<Changed> changed, Collection<ItemRef> removed, long change) throws IOException {
+    public synchronized void apply(Collection<Changed> changed, Collection<ItemRef> removed, long change)
+            throws IOException {
         add(changed);
         remove(removed);
         lastChange = Math.max(lastChange, change);
@@ -330,7 +341,9 @@ public final class SiteIndex implements Closeable {
         uncommitted = true;
     }
 
-    /** Writes what was applied to disk. Until then a crash loses it from the index, to be read again from the database. */
+    /**
+     * Writes what was applied to disk. Until then a crash loses it from the index, to be read again from the database.
+     */
     public synchronized void commit() throws IOException {
         if (!uncommitted) {
             return;

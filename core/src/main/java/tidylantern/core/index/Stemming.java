@@ -22,15 +22,23 @@ import org.tartarus.snowball.ext.SwedishStemmer;
 
 /**
  * The stems of a language's words, by the Snowball algorithms (Porter2 for English) as Lucene ships them. Lucene's own
- * language analyzers use lighter stemmers for some languages; these are the published ones, which the tests hold against
- * the published vocabularies. One object a thread: the algorithms keep state.
+ * language analyzers use lighter stemmers for some languages; these are the published ones, which the tests hold
+ * against the published vocabularies. One object a thread: the algorithms keep state.
  */
 public final class Stemming {
     private static final Map<String, Supplier<SnowballStemmer>> ALGORITHMS = new TreeMap<>(Map.ofEntries(
-            Map.entry("da", DanishStemmer::new), Map.entry("de", GermanStemmer::new), Map.entry("en", EnglishStemmer::new),
-            Map.entry("es", SpanishStemmer::new), Map.entry("fi", FinnishStemmer::new), Map.entry("fr", FrenchStemmer::new),
-            Map.entry("it", ItalianStemmer::new), Map.entry("nl", DutchStemmer::new), Map.entry("no", NorwegianStemmer::new),
-            Map.entry("nb", NorwegianStemmer::new), Map.entry("pt", PortugueseStemmer::new), Map.entry("sv", SwedishStemmer::new)));
+            Map.entry("da", DanishStemmer::new),
+            Map.entry("de", GermanStemmer::new),
+            Map.entry("en", EnglishStemmer::new),
+            Map.entry("es", SpanishStemmer::new),
+            Map.entry("fi", FinnishStemmer::new),
+            Map.entry("fr", FrenchStemmer::new),
+            Map.entry("it", ItalianStemmer::new),
+            Map.entry("nl", DutchStemmer::new),
+            Map.entry("no", NorwegianStemmer::new),
+            Map.entry("nb", NorwegianStemmer::new),
+            Map.entry("pt", PortugueseStemmer::new),
+            Map.entry("sv", SwedishStemmer::new)));
 
     private final @Nullable SnowballStemmer stemmer;
     private final String language;
@@ -47,7 +55,9 @@ public final class Stemming {
         return Set.copyOf(ALGORITHMS.keySet());
     }
 
-    /** The stem of a word in small letters, accents as the language writes them. Words with a digit have no other forms. */
+    /**
+     * The stem of a word in small letters, accents as the language writes them. Words with a digit have no other forms.
+     */
     public String stem(String lower) {
         if (stemmer == null || lower.codePoints().anyMatch(Character::isDigit)) {
             return lower;
@@ -59,7 +69,8 @@ public final class Stemming {
 
     /**
      * What stands for a word's stems in the index, one or two: the stem with its accents taken off, and the stem of the
-     * word as people type it who leave accents out. The language goes with it, so that stems of two languages never meet.
+     * word as people type it who leave accents out. The language goes with it, so that stems of two languages never
+     * meet.
      */
     public List<String> tokens(String lower) {
         if (stemmer == null) {

@@ -16,11 +16,24 @@ import java.util.stream.Collectors;
 import org.apache.lucene.analysis.WordlistLoader;
 import org.apache.lucene.analysis.snowball.SnowballFilter;
 
-/** Ready lists of words that say little by themselves, a language each: those of the Snowball project, as Lucene ships them. */
+/**
+ * Ready lists of words that say little by themselves, a language each: those of the Snowball project, as Lucene ships
+ * them.
+ */
 public final class StopWordLists {
-    private static final Map<String, String> FILES = new TreeMap<>(Map.ofEntries(Map.entry("da", "danish"), Map.entry("de", "german"), Map.entry("en", "english"), Map.entry("es", "spanish"),
-            Map.entry("fi", "finnish"), Map.entry("fr", "french"), Map.entry("it", "italian"), Map.entry("nb", "norwegian"), Map.entry("nl", "dutch"), Map.entry("no", "norwegian"),
-            Map.entry("pt", "portuguese"), Map.entry("sv", "swedish")));
+    private static final Map<String, String> FILES = new TreeMap<>(Map.ofEntries(
+            Map.entry("da", "danish"),
+            Map.entry("de", "german"),
+            Map.entry("en", "english"),
+            Map.entry("es", "spanish"),
+            Map.entry("fi", "finnish"),
+            Map.entry("fr", "french"),
+            Map.entry("it", "italian"),
+            Map.entry("nb", "norwegian"),
+            Map.entry("nl", "dutch"),
+            Map.entry("no", "norwegian"),
+            Map.entry("pt", "portuguese"),
+            Map.entry("sv", "swedish")));
 
     private static final Map<String, Set<String>> FOLDED = new ConcurrentHashMap<>();
 
@@ -28,7 +41,9 @@ public final class StopWordLists {
 
     /** The words of a list as they are compared; read once. */
     public static Set<String> foldedOf(String languageTag) {
-        return FOLDED.computeIfAbsent(Locale.forLanguageTag(languageTag).getLanguage(), language -> of(language).stream().map(Folding::fold).collect(Collectors.toUnmodifiableSet()));
+        return FOLDED.computeIfAbsent(
+                Locale.forLanguageTag(languageTag).getLanguage(),
+                language -> of(language).stream().map(Folding::fold).collect(Collectors.toUnmodifiableSet()));
     }
 
     /** Two-letter codes of the languages that have a list. */

@@ -22,12 +22,17 @@ final class StoredValue {
     static String write(FieldValue value) {
         return switch (value) {
             case FieldValue.Text text -> "T" + text.text();
-            case FieldValue.Categories categories -> "C" + categories.paths().stream()
-                    .map(path -> String.join(LEVEL, path.names())).collect(Collectors.joining(PART));
+            case FieldValue.Categories categories ->
+                "C"
+                        + categories.paths().stream()
+                                .map(path -> String.join(LEVEL, path.names()))
+                                .collect(Collectors.joining(PART));
             case FieldValue.Numeric numeric -> "N" + numeric.number();
             case FieldValue.Money money -> "M" + money.amount() + PART + orEmpty(money.currency());
-            case FieldValue.Dates dates -> "D" + dates.days().stream().map(LocalDate::toString).collect(Collectors.joining(PART));
-            case FieldValue.Place place -> "P" + place.latitude() + PART + place.longitude() + PART + orEmpty(place.name());
+            case FieldValue.Dates dates ->
+                "D" + dates.days().stream().map(LocalDate::toString).collect(Collectors.joining(PART));
+            case FieldValue.Place place ->
+                "P" + place.latitude() + PART + place.longitude() + PART + orEmpty(place.name());
             case FieldValue.YesNo yesNo -> yesNo.yes() ? "Y1" : "Y0";
             case FieldValue.Image image -> "I" + image.address() + PART + orEmpty(image.alternative());
             case FieldValue.Link link -> "L" + link.address();
@@ -40,11 +45,16 @@ final class StoredValue {
         String[] parts = rest.split(PART, -1);
         return switch (stored.charAt(0)) {
             case 'T' -> new FieldValue.Text(rest);
-            case 'C' -> new FieldValue.Categories(Arrays.stream(parts).map(path -> new CategoryPath(List.of(path.split(LEVEL)))).toList());
+            case 'C' ->
+                new FieldValue.Categories(Arrays.stream(parts)
+                        .map(path -> new CategoryPath(List.of(path.split(LEVEL))))
+                        .toList());
             case 'N' -> new FieldValue.Numeric(new BigDecimal(rest));
             case 'M' -> new FieldValue.Money(new BigDecimal(parts[0]), orNull(parts[1]));
-            case 'D' -> new FieldValue.Dates(Arrays.stream(parts).map(LocalDate::parse).toList());
-            case 'P' -> new FieldValue.Place(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]), orNull(parts[2]));
+            case 'D' ->
+                new FieldValue.Dates(Arrays.stream(parts).map(LocalDate::parse).toList());
+            case 'P' ->
+                new FieldValue.Place(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]), orNull(parts[2]));
             case 'Y' -> new FieldValue.YesNo(rest.equals("1"));
             case 'I' -> new FieldValue.Image(parts[0], orNull(parts[1]));
             case 'L' -> new FieldValue.Link(rest);

@@ -8,9 +8,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Bytes that stand in the order of titles: by the rules of a language, word by word, numbers as numbers. The JDK's collation
- * passes over blanks ("Sea kayak" would come after "Seafood"), so words are told apart here; accents and capitals decide only
- * where all words are the same otherwise.
+ * Bytes that stand in the order of titles: by the rules of a language, word by word, numbers as numbers. The JDK's
+ * collation passes over blanks ("Sea kayak" would come after "Seafood"), so words are told apart here; accents and
+ * capitals decide only where all words are the same otherwise.
  */
 final class TitleOrder {
     private static final Pattern DIGITS = Pattern.compile("\\d+");
@@ -19,6 +19,7 @@ final class TitleOrder {
     private static final int LONGEST_NUMBER = 18;
     /** What lies beyond decides nothing: titles of one beginning this long stand by their ids. */
     private static final int MOST_BYTES = 8_000;
+
     private static final byte[] END_OF_WORD = {0, 0};
 
     private TitleOrder() {}
@@ -28,7 +29,9 @@ final class TitleOrder {
         Matcher digits = DIGITS.matcher(title);
         String padded = digits.replaceAll(found -> {
             String number = found.group().replaceFirst("^0+(?=\\d)", "");
-            return number.length() >= LONGEST_NUMBER ? number.substring(0, LONGEST_NUMBER) : "0".repeat(LONGEST_NUMBER - number.length()) + number;
+            return number.length() >= LONGEST_NUMBER
+                    ? number.substring(0, LONGEST_NUMBER)
+                    : "0".repeat(LONGEST_NUMBER - number.length()) + number;
         });
         ByteArrayOutputStream key = new ByteArrayOutputStream();
         collator.setStrength(Collator.PRIMARY);

@@ -22,9 +22,9 @@ import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a word is, for index, query and excerpt alike: words end where Unicode says so (UAX #29, through Lucene's standard
- * tokenizer); each is compared in its {@linkplain Folding folded} form, and by its {@linkplain Stemming stems}, which
- * stand at the same position under a mark that no typed word can start with.
+ * What a word is, for index, query and excerpt alike: words end where Unicode says so (UAX #29, through Lucene's
+ * standard tokenizer); each is compared in its {@linkplain Folding folded} form, and by its {@linkplain Stemming
+ * stems}, which stand at the same position under a mark that no typed word can start with.
  */
 public final class WordForms {
     /** Stands before a stem in the index. A control character, which never begins a word. */
@@ -33,6 +33,7 @@ public final class WordForms {
     private static final char PIECE_MARK = '\u0002';
     /** Longer runs of letters are cut into pieces of this size; nobody types them. */
     private static final int LONGEST = 100;
+
     private static final int LONGEST_NAME = 12;
     private static final Set<String> ELIDING = Set.of("fr", "it", "ca");
 
@@ -44,10 +45,16 @@ public final class WordForms {
      * @param folded as it is compared
      * @param stems its stem in each of the languages asked for, as the index has them
      * @param bareStems stems of the word without its accents, where they are others
-     * @param pieces of which it is {@linkplain WordPieces written together}, as they are compared; none where it is of one
+     * @param pieces of which it is {@linkplain WordPieces written together}, as they are compared; none where it is of
+     *     one
      * @param signed the word with the {@linkplain WordSigns signs} beside it; null where there are none
      */
-    public record Word(String folded, Set<String> stems, Set<String> bareStems, List<String> pieces, @Nullable String signed) {
+    public record Word(
+            String folded,
+            Set<String> stems,
+            Set<String> bareStems,
+            List<String> pieces,
+            @Nullable String signed) {
         public Word {
             pieces = List.copyOf(pieces);
         }
@@ -163,7 +170,8 @@ public final class WordForms {
 
     /** The words of a phrase, as often as they stand there, in the order typed. */
     public static List<Word> allWordsOf(String query, Set<String> languages) {
-        List<Stemming> stemmings = languages.stream().sorted().map(Stemming::new).toList();
+        List<Stemming> stemmings =
+                languages.stream().sorted().map(Stemming::new).toList();
         List<Word> words = new ArrayList<>();
         each(query, (lower, start, end) -> {
             for (String language : languages) {
@@ -179,7 +187,9 @@ public final class WordForms {
             }
             String folded = Folding.fold(word);
             String written = query.substring(start, end);
-            List<String> pieces = WordPieces.of(written).stream().map(piece -> Folding.fold(Folding.lower(written.subSequence(piece.from(), piece.to())))).toList();
+            List<String> pieces = WordPieces.of(written).stream()
+                    .map(piece -> Folding.fold(Folding.lower(written.subSequence(piece.from(), piece.to()))))
+                    .toList();
             Word made = new Word(folded, stems, bareStems, pieces, WordSigns.with(query, start, end, folded));
             if (!made.folded().isEmpty()) {
                 words.add(made);
@@ -193,7 +203,8 @@ public final class WordForms {
     public static String withoutElision(String lower, String language) {
         int apostrophe = lower.indexOf('\'');
         return apostrophe > 0 && apostrophe <= 2 && apostrophe < lower.length() - 1 && ELIDING.contains(language)
-                ? lower.substring(apostrophe + 1) : lower;
+                ? lower.substring(apostrophe + 1)
+                : lower;
     }
 
     /** Splits a text of one language for the index: the folded word, and its stems and pieces at the same position. */
@@ -235,7 +246,10 @@ public final class WordForms {
             String lower = withoutElision(Folding.lower(term), language);
             List<String> stems = stemming.tokens(lower);
             Set<String> pieces = WordPieces.folded(term);
-            others = pieces.isEmpty() ? stems.iterator() : Stream.concat(stems.stream(), pieces.stream().map(WordForms::piece)).iterator();
+            others = pieces.isEmpty()
+                    ? stems.iterator()
+                    : Stream.concat(stems.stream(), pieces.stream().map(WordForms::piece))
+                            .iterator();
             term.setEmpty().append(Folding.fold(lower));
             return true;
         }

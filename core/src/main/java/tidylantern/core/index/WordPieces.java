@@ -7,9 +7,10 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The pieces of a word that is written together out of several: {@code LocalDateTime}, {@code iso8601}, {@code file_name},
- * {@code java.time}. A piece ends where a small letter meets a capital, where a row of capitals becomes a word
- * ({@code HTTPServer}), where letters meet digits, and at signs; common practice in searching program code and names.
+ * The pieces of a word that is written together out of several: {@code LocalDateTime}, {@code iso8601},
+ * {@code file_name}, {@code java.time}. A piece ends where a small letter meets a capital, where a row of capitals
+ * becomes a word ({@code HTTPServer}), where letters meet digits, and at signs; common practice in searching program
+ * code and names.
  */
 public final class WordPieces {
     /** Runs of neighbouring pieces are kept of words of up to so many pieces; of longer ones each piece alone. */
@@ -47,10 +48,15 @@ public final class WordPieces {
             }
         }
         add(pieces, from, written.length());
-        return pieces.size() < 2 || pieces.size() > MOST || written.chars().noneMatch(Character::isLetter) ? List.of() : List.copyOf(pieces);
+        return pieces.size() < 2 || pieces.size() > MOST || written.chars().noneMatch(Character::isLetter)
+                ? List.of()
+                : List.copyOf(pieces);
     }
 
-    /** What a word may be found by beside itself: the pieces that are no numbers and the runs of them, {@linkplain Folding folded}. */
+    /**
+     * What a word may be found by beside itself: the pieces that are no numbers and the runs of them,
+     * {@linkplain Folding folded}.
+     */
     static Set<String> folded(CharSequence written) {
         Set<String> folded = new LinkedHashSet<>();
         runs(of(written)).forEach(run -> folded.add(folded(written, run)));
@@ -58,9 +64,15 @@ public final class WordPieces {
         return folded;
     }
 
-    /** The piece, or the run of pieces, of a word that is this one in its {@linkplain Folding folded} form; null if none is. */
+    /**
+     * The piece, or the run of pieces, of a word that is this one in its {@linkplain Folding folded} form; null if none
+     * is.
+     */
     public static @Nullable Piece find(CharSequence written, String folded) {
-        return runs(of(written)).stream().filter(run -> folded(written, run).equals(folded)).findFirst().orElse(null);
+        return runs(of(written)).stream()
+                .filter(run -> folded(written, run).equals(folded))
+                .findFirst()
+                .orElse(null);
     }
 
     private static List<Piece> runs(List<Piece> pieces) {
@@ -76,10 +88,15 @@ public final class WordPieces {
         return runs;
     }
 
-    /** Signs between pieces are no part of what is compared: {@code file_name} is {@code filename} for who writes it so. */
+    /**
+     * Signs between pieces are no part of what is compared: {@code file_name} is {@code filename} for who writes it so.
+     */
     private static String folded(CharSequence written, Piece piece) {
         StringBuilder letters = new StringBuilder();
-        written.subSequence(piece.from(), piece.to()).chars().filter(c -> !parts((char) c)).forEach(c -> letters.append((char) c));
+        written.subSequence(piece.from(), piece.to())
+                .chars()
+                .filter(c -> !parts((char) c))
+                .forEach(c -> letters.append((char) c));
         return Folding.fold(Folding.lower(letters));
     }
 
@@ -87,7 +104,9 @@ public final class WordPieces {
     private static boolean plain(CharSequence written) {
         for (int i = 1; i < written.length(); i++) {
             char c = written.charAt(i);
-            if (Character.isUpperCase(c) || Character.isDigit(c) != Character.isDigit(written.charAt(i - 1)) || parts(c)) {
+            if (Character.isUpperCase(c)
+                    || Character.isDigit(c) != Character.isDigit(written.charAt(i - 1))
+                    || parts(c)) {
                 return false;
             }
         }
@@ -107,13 +126,16 @@ public final class WordPieces {
         if (!Character.isUpperCase(c)) {
             return false;
         }
-        boolean wordFollows = at + 1 < written.length() && Character.isLowerCase(written.charAt(at + 1)) && !pluralOfCapitals(written, at);
+        boolean wordFollows = at + 1 < written.length()
+                && Character.isLowerCase(written.charAt(at + 1))
+                && !pluralOfCapitals(written, at);
         return Character.isLowerCase(before) || (Character.isUpperCase(before) && wordFollows);
     }
 
     /** The last capital of {@code URLs} begins no word. */
     private static boolean pluralOfCapitals(CharSequence written, int at) {
-        return written.charAt(at + 1) == 's' && (at + 2 == written.length() || !Character.isLowerCase(written.charAt(at + 2)));
+        return written.charAt(at + 1) == 's'
+                && (at + 2 == written.length() || !Character.isLowerCase(written.charAt(at + 2)));
     }
 
     private static void add(List<Piece> pieces, int from, int to) {

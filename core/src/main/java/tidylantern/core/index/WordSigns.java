@@ -6,9 +6,9 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The signs that belong to a word and tell it from others: {@code C++}, {@code C#}, {@code .NET}, {@code AT&T}. Punctuation
- * of sentences is none of them, nor are those that markup and formulas put anywhere. Words end before such signs (UAX #29),
- * so a word with its signs is looked for apart from the word.
+ * The signs that belong to a word and tell it from others: {@code C++}, {@code C#}, {@code .NET}, {@code AT&T}.
+ * Punctuation of sentences is none of them, nor are those that markup and formulas put anywhere. Words end before such
+ * signs (UAX #29), so a word with its signs is looked for apart from the word.
  */
 public final class WordSigns {
     private static final String ASCII = "+#*&@$%";
@@ -39,7 +39,11 @@ public final class WordSigns {
             from--;
         }
         // A full stop before a word is a sign of it only where it ends no sentence: after a blank.
-        if (from == start && start > 0 && text.charAt(start - 1) == '.' && (start == 1 || !Character.isLetterOrDigit(text.charAt(start - 2)) && text.charAt(start - 2) != '.')) {
+        if (from == start
+                && start > 0
+                && text.charAt(start - 1) == '.'
+                && (start == 1
+                        || !Character.isLetterOrDigit(text.charAt(start - 2)) && text.charAt(start - 2) != '.')) {
             from--;
         }
         return start - from > MOST ? start : from;
@@ -58,13 +62,15 @@ public final class WordSigns {
     static Set<String> wordsOf(String text, String languageTag) {
         String language = Locale.forLanguageTag(languageTag).getLanguage();
         Set<String> signed = new LinkedHashSet<>();
-        text.lines().filter(WordSigns::mayHaveSome).forEach(line -> WordForms.each(line, (lower, start, end) -> {
-            String word = with(line, start, end, Folding.fold(WordForms.withoutElision(lower, language)));
-            if (word != null) {
-                signed.add(word);
-            }
-            return true;
-        }));
+        text.lines()
+                .filter(WordSigns::mayHaveSome)
+                .forEach(line -> WordForms.each(line, (lower, start, end) -> {
+                    String word = with(line, start, end, Folding.fold(WordForms.withoutElision(lower, language)));
+                    if (word != null) {
+                        signed.add(word);
+                    }
+                    return true;
+                }));
         return signed;
     }
 
@@ -82,6 +88,7 @@ public final class WordSigns {
             return ASCII.indexOf(c) >= 0;
         }
         int type = Character.getType(c);
-        return (type == Character.CURRENCY_SYMBOL || type == Character.MATH_SYMBOL || type == Character.OTHER_SYMBOL) && OF_OWNERS.indexOf(c) < 0;
+        return (type == Character.CURRENCY_SYMBOL || type == Character.MATH_SYMBOL || type == Character.OTHER_SYMBOL)
+                && OF_OWNERS.indexOf(c) < 0;
     }
 }

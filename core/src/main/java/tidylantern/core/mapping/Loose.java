@@ -17,19 +17,25 @@ import tidylantern.core.content.Numbers;
 import tidylantern.core.content.Require;
 import tidylantern.core.mapping.Mapping.DateForm;
 
-/** Reads the texts in which sources write numbers, days and answers. Each method throws IllegalArgumentException with the way out. */
+/**
+ * Reads the texts in which sources write numbers, days and answers. Each method throws IllegalArgumentException with
+ * the way out.
+ */
 final class Loose {
     static final Set<String> YES = Set.of("true", "yes", "y", "1", "x", "on");
     static final Set<String> NO = Set.of("false", "no", "n", "0", "off", "-");
     private static final Pattern NUMBER = Pattern.compile("[-+−]?\\d[\\d.,'’\\u00a0\\u202f ]*");
     private static final Pattern YEAR_FIRST = Pattern.compile("(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})([T ].*)?");
     private static final Pattern YEAR_LAST = Pattern.compile("(\\d{1,2})[-/. ]+(\\d{1,2})[-/. ]+(\\d{4})([T ].*)?");
-    private static final Map<String, String> CURRENCY_SIGNS = Map.of("€", "EUR", "£", "GBP", "$", "USD", "¥", "JPY", "₹", "INR");
+    private static final Map<String, String> CURRENCY_SIGNS =
+            Map.of("€", "EUR", "£", "GBP", "$", "USD", "¥", "JPY", "₹", "INR");
 
     private Loose() {}
 
     static boolean empty(@Nullable Object loose) {
-        return loose == null || (loose instanceof String text && text.isBlank()) || (loose instanceof List<?> list && list.stream().allMatch(Loose::empty));
+        return loose == null
+                || (loose instanceof String text && text.isBlank())
+                || (loose instanceof List<?> list && list.stream().allMatch(Loose::empty));
     }
 
     /** The values of a list, or the pieces of a text, or the one thing there is; empty ones left out. */
@@ -56,7 +62,10 @@ final class Loose {
         return loose instanceof BigDecimal number ? Numbers.written(number) : String.valueOf(loose);
     }
 
-    /** {@code 1,234.50}, {@code 1 234}, {@code 64 m²} where the unit is m²; a duration as of ISO 8601 where the unit is one of time. */
+    /**
+     * {@code 1,234.50}, {@code 1 234}, {@code 64 m²} where the unit is m²; a duration as of ISO 8601 where the unit is
+     * one of time.
+     */
     static BigDecimal number(@Nullable Object loose, @Nullable String unit, boolean decimalComma) {
         if (loose instanceof Number number) {
             return Numbers.read(number.toString());
@@ -71,16 +80,19 @@ final class Loose {
         Matcher whole = NUMBER.matcher(text);
         if (!whole.matches()) {
             Matcher first = NUMBER.matcher(text);
-            String way = unit != null && first.lookingAt() ? "it is not in %s".formatted(unit)
+            String way = unit != null && first.lookingAt()
+                    ? "it is not in %s".formatted(unit)
                     : first.lookingAt() ? "say which unit the field is in" : "write a number such as 12.5";
             throw new IllegalArgumentException("%s: %s".formatted(Require.shown(loose), way));
         }
-        String digits = text.replaceAll("['’\\u00a0\\u202f ]", "").replace('−', '-').replaceFirst("^\\+", "");
+        String digits =
+                text.replaceAll("['’\\u00a0\\u202f ]", "").replace('−', '-').replaceFirst("^\\+", "");
         digits = decimalComma ? digits.replace(".", "").replace(',', '.') : digits.replace(",", "");
         try {
             return Numbers.read(digits);
         } catch (NumberFormatException wrong) {
-            throw new IllegalArgumentException("%s is no number; if it has a decimal comma, say so".formatted(Require.shown(loose)));
+            throw new IllegalArgumentException(
+                    "%s is no number; if it has a decimal comma, say so".formatted(Require.shown(loose)));
         }
     }
 
@@ -91,14 +103,20 @@ final class Loose {
         } catch (DateTimeException wrong) {
             throw new IllegalArgumentException(Require.shown(text) + " is no duration such as PT1H30M");
         }
-        long per = switch (unit.toLowerCase(Locale.ROOT).replaceAll("s$", "")) {
-            case "min", "minute" -> 60;
-            case "h", "hour", "hr" -> 3_600;
-            case "d", "day" -> 86_400;
-            case "", "sec", "second" -> 1;
-            default -> throw new IllegalArgumentException("%s is a duration, and the unit \"%s\" is none of time; choose min, hours or days".formatted(Require.shown(text), unit));
-        };
-        BigDecimal exact = new BigDecimal(seconds).divide(new BigDecimal(per), 2, RoundingMode.HALF_UP).stripTrailingZeros();
+        long per =
+                switch (unit.toLowerCase(Locale.ROOT).replaceAll("s$", "")) {
+                    case "min", "minute" -> 60;
+                    case "h", "hour", "hr" -> 3_600;
+                    case "d", "day" -> 86_400;
+                    case "", "sec", "second" -> 1;
+                    default ->
+                        throw new IllegalArgumentException(
+                                "%s is a duration, and the unit \"%s\" is none of time; choose min, hours or days"
+                                        .formatted(Require.shown(text), unit));
+                };
+        BigDecimal exact = new BigDecimal(seconds)
+                .divide(new BigDecimal(per), 2, RoundingMode.HALF_UP)
+                .stripTrailingZeros();
         return exact.setScale(Math.max(0, exact.scale()));
     }
 
@@ -135,16 +153,19 @@ final class Loose {
             Matcher yearLast = YEAR_LAST.matcher(text);
             if (yearLast.matches() && form != DateForm.YEAR_FIRST) {
                 boolean dayFirst = form == DateForm.DAY_FIRST;
-                return LocalDate.of(part(yearLast, 3), part(yearLast, dayFirst ? 2 : 1), part(yearLast, dayFirst ? 1 : 2));
+                return LocalDate.of(
+                        part(yearLast, 3), part(yearLast, dayFirst ? 2 : 1), part(yearLast, dayFirst ? 1 : 2));
             }
         } catch (DateTimeException noSuchDay) {
-            throw new IllegalArgumentException(Require.shown(loose) + " is no day of the calendar; perhaps day and month are the other way round");
+            throw new IllegalArgumentException(
+                    Require.shown(loose) + " is no day of the calendar; perhaps day and month are the other way round");
         }
-        throw new IllegalArgumentException(Require.shown(loose) + " is no day such as " + switch (form) {
-            case YEAR_FIRST -> "2026-05-31; if day or month come first, say so";
-            case DAY_FIRST -> "31.5.2026";
-            case MONTH_FIRST -> "5/31/2026";
-        });
+        throw new IllegalArgumentException(Require.shown(loose) + " is no day such as "
+                + switch (form) {
+                    case YEAR_FIRST -> "2026-05-31; if day or month come first, say so";
+                    case DAY_FIRST -> "31.5.2026";
+                    case MONTH_FIRST -> "5/31/2026";
+                });
     }
 
     private static int part(Matcher day, int group) {

@@ -14,9 +14,9 @@ import tidylantern.core.content.Require;
 import tidylantern.core.mapping.Mapping.MappedField;
 
 /**
- * Makes the properties of an item from a record of a source. What comes out is in the one form that items are kept in, so
- * that the same item says the same whichever source brings it: days as 2026-05-31, trees with slashes, numbers as numbers,
- * addresses of the site itself from its root.
+ * Makes the properties of an item from a record of a source. What comes out is in the one form that items are kept in,
+ * so that the same item says the same whichever source brings it: days as 2026-05-31, trees with slashes, numbers as
+ * numbers, addresses of the site itself from its root.
  */
 public final class Mapper {
     private static final Pattern SCHEME = Pattern.compile("[A-Za-z][A-Za-z0-9+.-]*:.*");
@@ -40,14 +40,18 @@ public final class Mapper {
     public Mapped map(Map<String, ? extends @Nullable Object> columns) throws ItemRefused {
         Object id = columns.get(mapping.idColumn());
         if (Loose.empty(id)) {
-            throw new ItemRefused(mapping.idColumn(), "there is nothing in the id column \"%s\"".formatted(mapping.idColumn()));
+            throw new ItemRefused(
+                    mapping.idColumn(), "there is nothing in the id column \"%s\"".formatted(mapping.idColumn()));
         }
         Map<String, @Nullable Object> properties = new LinkedHashMap<>();
         for (MappedField field : mapping.fields()) {
             try {
                 properties.put(field.property(), value(field, columns));
             } catch (IllegalArgumentException wrong) {
-                throw new ItemRefused(field.column(), "the column \"%s\" is to be of kind %s: %s".formatted(field.column(), field.kind(), wrong.getMessage()));
+                throw new ItemRefused(
+                        field.column(),
+                        "the column \"%s\" is to be of kind %s: %s"
+                                .formatted(field.column(), field.kind(), wrong.getMessage()));
             }
         }
         try {
@@ -68,7 +72,8 @@ public final class Mapper {
             case CATEGORY -> oneOrMany(given, field, part -> path(part, field.levels()));
             case NUMBER -> Loose.number(one(given), field.unit(), field.decimalComma());
             case MONEY -> money(field, columns, one(given));
-            case DATE -> oneOrMany(given, field, part -> Loose.day(part, field.dates()).toString());
+            case DATE ->
+                oneOrMany(given, field, part -> Loose.day(part, field.dates()).toString());
             case PLACE -> place(field, columns, given);
             case YES_NO -> Loose.yesNo(one(given));
             case IMAGE -> image(field, columns, one(given));
@@ -76,9 +81,14 @@ public final class Mapper {
         };
     }
 
-    /** Lists stay lists and single values single, however many there are: an item says the same with one tag as with two. */
-    private static @Nullable Object oneOrMany(Object loose, MappedField field, java.util.function.Function<Object, Object> reading) {
-        List<Object> read = Loose.parts(loose, field.separator()).stream().map(reading).toList();
+    /**
+     * Lists stay lists and single values single, however many there are: an item says the same with one tag as with
+     * two.
+     */
+    private static @Nullable Object oneOrMany(
+            Object loose, MappedField field, java.util.function.Function<Object, Object> reading) {
+        List<Object> read =
+                Loose.parts(loose, field.separator()).stream().map(reading).toList();
         boolean many = loose instanceof List<?> || field.separator() != null;
         return read.isEmpty() ? null : many ? read : read.getFirst();
     }
@@ -102,15 +112,22 @@ public final class Mapper {
             }
         }
         // A name that holds a sign between levels would be read as several.
-        return names.stream().anyMatch(name -> name.contains("/") || name.contains(CategoryPath.LEVELS)) ? names : String.join("/", names);
+        return names.stream().anyMatch(name -> name.contains("/") || name.contains(CategoryPath.LEVELS))
+                ? names
+                : String.join("/", names);
     }
 
     private static Object money(MappedField field, Map<String, ? extends @Nullable Object> columns, Object given) {
         Object amount = given instanceof Map<?, ?> map ? Objects.requireNonNullElse(map.get("amount"), "") : given;
         Loose.Amount read = Loose.amount(amount, field.decimalComma());
-        Object beside = given instanceof Map<?, ?> map ? map.get("currency") : field.currency() == null ? null : columns.get(field.currency());
+        Object beside = given instanceof Map<?, ?> map
+                ? map.get("currency")
+                : field.currency() == null ? null : columns.get(field.currency());
         String currency = !Loose.empty(beside) ? Loose.text(beside).strip() : read.currency();
-        if (currency == null && field.currency() != null && field.currency().matches("[A-Z]{3}") && !columns.containsKey(field.currency())) {
+        if (currency == null
+                && field.currency() != null
+                && field.currency().matches("[A-Z]{3}")
+                && !columns.containsKey(field.currency())) {
             currency = field.currency();
         }
         if (currency == null) {
@@ -119,12 +136,14 @@ public final class Mapper {
         return new LinkedHashMap<>(Map.of("amount", read.amount(), "currency", currency));
     }
 
-    private static @Nullable Object place(MappedField field, Map<String, ? extends @Nullable Object> columns, Object given) {
+    private static @Nullable Object place(
+            MappedField field, Map<String, ? extends @Nullable Object> columns, Object given) {
         Map<String, Object> place = new LinkedHashMap<>();
         if (field.longitude() != null) {
             Object longitude = columns.get(field.longitude());
             if (Loose.empty(longitude)) {
-                throw new IllegalArgumentException("there is a latitude, and nothing in \"%s\"".formatted(field.longitude()));
+                throw new IllegalArgumentException(
+                        "there is a latitude, and nothing in \"%s\"".formatted(field.longitude()));
             }
             place.put("lat", Loose.number(one(given), null, field.decimalComma()));
             place.put("lon", Loose.number(one(Objects.requireNonNull(longitude)), null, field.decimalComma()));
@@ -162,14 +181,17 @@ public final class Mapper {
         }
         Object alternative = field.alternative() == null ? null : columns.get(field.alternative());
         if (!Loose.empty(alternative)) {
-            image.put("alt", Loose.text(one(Objects.requireNonNull(alternative))).strip());
+            image.put(
+                    "alt", Loose.text(one(Objects.requireNonNull(alternative))).strip());
         }
         return image;
     }
 
     /** An address of the site itself, from its root; any other as it is. */
     private String fromRoot(String address) {
-        if (!site.isEmpty() && address.startsWith(site) && SCHEME.matcher(address).matches()) {
+        if (!site.isEmpty()
+                && address.startsWith(site)
+                && SCHEME.matcher(address).matches()) {
             String rest = address.substring(site.length());
             if (rest.isEmpty()) {
                 return "/";

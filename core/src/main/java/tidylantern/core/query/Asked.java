@@ -21,20 +21,47 @@ import tidylantern.core.index.WordForms;
 import tidylantern.core.place.Gazetteer;
 
 /** One query with all that it is asked of; what ways on from it are made from and tried on. */
-record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, ReadQuery read, Narrowing narrowing, Effort effort) {
-    static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer) throws IOException {
+record Asked(
+        IndexSearcher searcher,
+        SiteContent content,
+        SearchDesign design,
+        VisitorQuery query,
+        Located located,
+        ReadQuery read,
+        Narrowing narrowing,
+        Effort effort) {
+    static Asked of(
+            IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer)
+            throws IOException {
         return of(searcher, content, design, query, gazetteer, false);
     }
 
     /** The same for what somebody is typing. */
-    static Asked whileTyping(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer) throws IOException {
+    static Asked whileTyping(
+            IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer)
+            throws IOException {
         return of(searcher, content, design, query, gazetteer, true);
     }
 
-    private static Asked of(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer, boolean typing) throws IOException {
+    private static Asked of(
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            VisitorQuery query,
+            Gazetteer gazetteer,
+            boolean typing)
+            throws IOException {
         Located located = Located.of(searcher, design, content, gazetteer, query.whereabouts());
         Effort effort = new Effort();
-        return new Asked(searcher, content, design, query, located, ReadQuery.read(query, design, content, searcher, effort, typing), Narrowing.of(query, design, content, searcher, located, effort), effort);
+        return new Asked(
+                searcher,
+                content,
+                design,
+                query,
+                located,
+                ReadQuery.read(query, design, content, searcher, effort, typing),
+                Narrowing.of(query, design, content, searcher, located, effort),
+                effort);
     }
 
     /** In which order its results stand. */
@@ -55,7 +82,15 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
     /** The same filters with other words. */
     Asked with(String text) throws IOException {
         VisitorQuery other = query.withText(text);
-        return new Asked(searcher, content, design, other, located, ReadQuery.read(other, design, content, searcher, effort, false), narrowing, effort);
+        return new Asked(
+                searcher,
+                content,
+                design,
+                other,
+                located,
+                ReadQuery.read(other, design, content, searcher, effort, false),
+                narrowing,
+                effort);
     }
 
     int total() throws IOException {
@@ -69,7 +104,12 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
 
     /** What the words find and the filters let through. */
     Query found() {
-        return !narrowing.isSet() ? read.lucene() : new BooleanQuery.Builder().add(read.lucene(), Occur.MUST).add(narrowing.all(), Occur.FILTER).build();
+        return !narrowing.isSet()
+                ? read.lucene()
+                : new BooleanQuery.Builder()
+                        .add(read.lucene(), Occur.MUST)
+                        .add(narrowing.all(), Occur.FILTER)
+                        .build();
     }
 
     Set<String> languages() {
@@ -90,10 +130,15 @@ record Asked(IndexSearcher searcher, SiteContent content, SearchDesign design, V
     /** One of the items that a query finds, with these fields; null if it finds none. */
     @Nullable Item anyOf(Query found, Set<FieldKey> fields) throws IOException {
         TopDocs first = searcher.search(found, 1);
-        return first.scoreDocs.length == 0 ? null : IndexFields.item(searcher.storedFields(), first.scoreDocs[0].doc, fields);
+        return first.scoreDocs.length == 0
+                ? null
+                : IndexFields.item(searcher.storedFields(), first.scoreDocs[0].doc, fields);
     }
 
-    /** How an item writes a word in these fields, in small letters; as it is compared where it stands in none (as owners' keywords do). */
+    /**
+     * How an item writes a word in these fields, in small letters; as it is compared where it stands in none (as
+     * owners' keywords do).
+     */
     String asWritten(String folded, Item item, java.util.Collection<FieldKey> fields) {
         Collection collection = content.collection(item.ref().collection());
         Set<String> language = collection == null ? Set.of() : Set.of(collection.language());

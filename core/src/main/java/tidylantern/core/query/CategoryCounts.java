@@ -23,8 +23,8 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
 
 /**
- * Counts items by the values of a category field. An item counts once under each of its values and once under each value
- * above them, however many of its values lie there (product.md, 'Filters').
+ * Counts items by the values of a category field. An item counts once under each of its values and once under each
+ * value above them, however many of its values lie there (product.md, 'Filters').
  */
 public final class CategoryCounts {
     private CategoryCounts() {}
@@ -36,7 +36,9 @@ public final class CategoryCounts {
      */
     public record Counted(String value, List<String> names, int count) {}
 
-    /** Every value that an item of the filter has, and those above them; a tree's branches one after the other, by name. */
+    /**
+     * Every value that an item of the filter has, and those above them; a tree's branches one after the other, by name.
+     */
     public static List<Counted> of(SiteIndex index, FieldKey field, ItemFilter filter) {
         try {
             return index.read(searcher -> count(searcher, field, ItemListing.query(filter)));
@@ -50,7 +52,8 @@ public final class CategoryCounts {
     }
 
     /** Counts the items that a query finds. */
-    static Tally counting(IndexSearcher searcher, FieldKey field, Query query, CategoryNumbers.Reading reading) throws IOException {
+    static Tally counting(IndexSearcher searcher, FieldKey field, Query query, CategoryNumbers.Reading reading)
+            throws IOException {
         Tally counting = new Tally(searcher.getIndexReader(), field, reading);
         each(searcher, query, counting);
         return counting;
@@ -65,7 +68,9 @@ public final class CategoryCounts {
                 Bits live = leaf.reader().getLiveDocs();
                 DocIdSetIterator documents = scorer.iterator();
                 counting.enter(leaf);
-                for (int document = documents.nextDoc(); document != DocIdSetIterator.NO_MORE_DOCS; document = documents.nextDoc()) {
+                for (int document = documents.nextDoc();
+                        document != DocIdSetIterator.NO_MORE_DOCS;
+                        document = documents.nextDoc()) {
                     if (live == null || live.get(document)) {
                         counting.add(document);
                     }

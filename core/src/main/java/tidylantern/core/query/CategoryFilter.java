@@ -30,7 +30,10 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
 
-/** Values of a category field; a value stands for itself and all below it, unless the owner says otherwise of hand-picked ones. */
+/**
+ * Values of a category field; a value stands for itself and all below it, unless the owner says otherwise of
+ * hand-picked ones.
+ */
 final class CategoryFilter implements OneFilter {
     private final Filter filter;
     private final IndexSearcher searcher;
@@ -41,42 +44,90 @@ final class CategoryFilter implements OneFilter {
     private final CategoryNumbers.Reading reading;
     /** As large as the field has values, so not there before anything is to be counted. */
     private CategoryCounts.@Nullable Tally counting;
+
     private CategoryCounts.@Nullable Tally countingFound;
     private final List<String> values;
 
-    CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
+    CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design)
+            throws IOException {
         this(filter, searcher, content, design, ignored -> given);
     }
 
-    private CategoryFilter(Filter whole, IndexSearcher searcher, SiteContent content, SearchDesign design, Function<CategoryFilter, List<String>> given) throws IOException {
+    private CategoryFilter(
+            Filter whole,
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            Function<CategoryFilter, List<String>> given)
+            throws IOException {
         this.searcher = searcher;
         this.design = design;
-        language = content.languages(design.searched()).stream().sorted().findFirst().orElse("en");
+        language = content.languages(design.searched()).stream()
+                .sorted()
+                .findFirst()
+                .orElse("en");
         control = Objects.requireNonNullElse(whole.controlFor(FieldKind.CATEGORY), Control.LIST);
         numbers = CategoryNumbers.of(searcher.getIndexReader(), whole.field());
         filter = withLivingTargets(withKeysOfToday(whole));
-        reading = new CategoryNumbers.Reading(filter.values().merged(), filter.picked() != null && !filter.values().withBelow());
-        values = given.apply(this).stream().flatMap(this::today).map(filter.values()::standsFor).distinct().filter(value -> numbers.has(value) && filter.offers(value)).limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES).toList();
+        reading = new CategoryNumbers.Reading(
+                filter.values().merged(),
+                filter.picked() != null && !filter.values().withBelow());
+        values = given.apply(this).stream()
+                .flatMap(this::today)
+                .map(filter.values()::standsFor)
+                .distinct()
+                .filter(value -> numbers.has(value) && filter.offers(value))
+                .limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES)
+                .toList();
     }
 
     /** With every value on offer ticked; of a tree those at the top, which stand for all below. */
-    static CategoryFilter ofAll(Filter filter, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
-        return new CategoryFilter(filter, searcher, content, design, made -> filter.picked() != null ? filter.picked()
-                : IntStream.of(filter.tree() ? made.numbers.below(-1) : IntStream.range(0, made.numbers.size()).toArray()).mapToObj(made.numbers::key).sorted().toList());
+    static CategoryFilter ofAll(Filter filter, IndexSearcher searcher, SiteContent content, SearchDesign design)
+            throws IOException {
+        return new CategoryFilter(
+                filter,
+                searcher,
+                content,
+                design,
+                made -> filter.picked() != null
+                        ? filter.picked()
+                        : IntStream.of(
+                                        filter.tree()
+                                                ? made.numbers.below(-1)
+                                                : IntStream.range(0, made.numbers.size())
+                                                        .toArray())
+                                .mapToObj(made.numbers::key)
+                                .sorted()
+                                .toList());
     }
 
     /** A design may name values by the keys that they had before signs counted in them. */
     private Filter withKeysOfToday(Filter whole) {
         Filter.ValueRules rules = whole.values();
-        Stream<String> named = Stream.of(whole.except(), Objects.requireNonNullElse(whole.picked(), List.<String>of()), whole.labels().keySet(), rules.merged().keySet(), rules.merged().values(), rules.pictures().keySet())
+        Stream<String> named = Stream.of(
+                        whole.except(),
+                        Objects.requireNonNullElse(whole.picked(), List.<String>of()),
+                        whole.labels().keySet(),
+                        rules.merged().keySet(),
+                        rules.merged().values(),
+                        rules.pictures().keySet())
                 .flatMap(Collection::stream);
         if (named.allMatch(key -> today(key).allMatch(key::equals))) {
             return whole;
         }
-        Map<String, String> merged = today(rules.merged()).entrySet().stream().map(one -> Map.entry(one.getKey(), today(one.getValue()).findFirst().orElseThrow()))
-                .filter(one -> !one.getKey().equals(one.getValue())).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-        return whole.withExcept(whole.except().stream().flatMap(this::today).toList()).withPicked(whole.picked() == null ? null : whole.picked().stream().flatMap(this::today).toList())
-                .withLabels(today(whole.labels())).withValues(new Filter.ValueRules(rules.withBelow(), merged, rules.depth(), rules.searchFrom(), today(rules.pictures())));
+        Map<String, String> merged = today(rules.merged()).entrySet().stream()
+                .map(one -> Map.entry(
+                        one.getKey(), today(one.getValue()).findFirst().orElseThrow()))
+                .filter(one -> !one.getKey().equals(one.getValue()))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        return whole.withExcept(whole.except().stream().flatMap(this::today).toList())
+                .withPicked(
+                        whole.picked() == null
+                                ? null
+                                : whole.picked().stream().flatMap(this::today).toList())
+                .withLabels(today(whole.labels()))
+                .withValues(new Filter.ValueRules(
+                        rules.withBelow(), merged, rules.depth(), rules.searchFrom(), today(rules.pictures())));
     }
 
     /** What a key stands for; one that no item has stands for itself. */
@@ -86,14 +137,21 @@ final class CategoryFilter implements OneFilter {
     }
 
     private Map<String, String> today(Map<String, String> byKey) {
-        return byKey.entrySet().stream().flatMap(one -> today(one.getKey()).map(key -> Map.entry(key, one.getValue()))).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one));
+        return byKey.entrySet().stream()
+                .flatMap(one -> today(one.getKey()).map(key -> Map.entry(key, one.getValue())))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one));
     }
 
     /** A value that no item has any more cannot take others in: they are themselves again until it comes back. */
     private Filter withLivingTargets(Filter whole) {
         Filter.ValueRules rules = whole.values();
-        Map<String, String> living = rules.merged().entrySet().stream().filter(one -> numbers.has(one.getValue())).collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
-        return living.size() == rules.merged().size() ? whole : whole.withValues(new Filter.ValueRules(rules.withBelow(), living, rules.depth(), rules.searchFrom(), rules.pictures()));
+        Map<String, String> living = rules.merged().entrySet().stream()
+                .filter(one -> numbers.has(one.getValue()))
+                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+        return living.size() == rules.merged().size()
+                ? whole
+                : whole.withValues(new Filter.ValueRules(
+                        rules.withBelow(), living, rules.depth(), rules.searchFrom(), rules.pictures()));
     }
 
     @Override
@@ -108,7 +166,11 @@ final class CategoryFilter implements OneFilter {
 
     @Override
     public List<String> said() {
-        return values.stream().map(value -> filter.labels().getOrDefault(value, numbers.names(numbers.number(value)).getLast())).toList();
+        return values.stream()
+                .map(value -> filter.labels()
+                        .getOrDefault(
+                                value, numbers.names(numbers.number(value)).getLast()))
+                .toList();
     }
 
     @Override
@@ -127,8 +189,19 @@ final class CategoryFilter implements OneFilter {
         BooleanQuery.Builder passed = new BooleanQuery.Builder();
         for (String value : values) {
             // Also what counts as it, or as something below it.
-            List<BytesRef> terms = Stream.concat(Stream.of(value), reading.merged().entrySet().stream().filter(one -> CategoryNumbers.withThoseAbove(one.getValue()).anyMatch(value::equals)).map(Map.Entry::getKey)).map(BytesRef::new).toList();
-            passed.add(terms.size() == 1 ? new TermQuery(new Term(IndexFields.values(filter.field()), terms.getFirst())) : new TermInSetQuery(IndexFields.values(filter.field()), terms), keepsOwn() ? Occur.FILTER : Occur.SHOULD);
+            List<BytesRef> terms = Stream.concat(
+                            Stream.of(value),
+                            reading.merged().entrySet().stream()
+                                    .filter(one -> CategoryNumbers.withThoseAbove(one.getValue())
+                                            .anyMatch(value::equals))
+                                    .map(Map.Entry::getKey))
+                    .map(BytesRef::new)
+                    .toList();
+            passed.add(
+                    terms.size() == 1
+                            ? new TermQuery(new Term(IndexFields.values(filter.field()), terms.getFirst()))
+                            : new TermInSetQuery(IndexFields.values(filter.field()), terms),
+                    keepsOwn() ? Occur.FILTER : Occur.SHOULD);
         }
         return passed.build();
     }
@@ -197,21 +270,32 @@ final class CategoryFilter implements OneFilter {
     /** After everything has been counted. */
     private FilterValues counted() throws IOException {
         CategoryCounts.Tally found = countingFound();
-        return new FilterValues(filter, numbers, counting().counts(), found == null ? counting().counts() : found.counts(), numbers.inReach(searcher, filter.field(), design.reach(), reading),
-                numbers.placesByName(searcher.getIndexReader(), filter.field(), language), values, language);
+        return new FilterValues(
+                filter,
+                numbers,
+                counting().counts(),
+                found == null ? counting().counts() : found.counts(),
+                numbers.inReach(searcher, filter.field(), design.reach(), reading),
+                numbers.placesByName(searcher.getIndexReader(), filter.field(), language),
+                values,
+                language);
     }
 
     @Override
     public int onOffer() throws IOException {
         int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), reading);
-        return (int) IntStream.range(0, numbers.size()).filter(number -> inReach[number] > 0 && filter.offers(numbers.key(number))).count();
+        return (int) IntStream.range(0, numbers.size())
+                .filter(number -> inReach[number] > 0 && filter.offers(numbers.key(number)))
+                .count();
     }
 
     @Override
     public FilterFigures.LeftOut leftOut() throws IOException {
         int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), CategoryNumbers.Reading.PLAIN);
         BitSet off = new BitSet();
-        IntStream.range(0, numbers.size()).filter(number -> inReach[number] > 0 && !isCovered(numbers.key(number))).forEach(off::set);
+        IntStream.range(0, numbers.size())
+                .filter(number -> inReach[number] > 0 && !isCovered(numbers.key(number)))
+                .forEach(off::set);
         int[][][] ofPaths = numbers.ofPaths(searcher.getIndexReader(), filter.field(), CategoryNumbers.Reading.PLAIN);
         int[] items = {0};
         if (!off.isEmpty()) {
@@ -238,12 +322,22 @@ final class CategoryFilter implements OneFilter {
                 }
             });
         }
-        return new FilterFigures.LeftOut(off.cardinality(), items[0], off.stream().mapToObj(number -> String.join(" › ", numbers.names(number))).sorted().limit(FilterFigures.MOST_LISTED).toList());
+        return new FilterFigures.LeftOut(
+                off.cardinality(),
+                items[0],
+                off.stream()
+                        .mapToObj(number -> String.join(" › ", numbers.names(number)))
+                        .sorted()
+                        .limit(FilterFigures.MOST_LISTED)
+                        .toList());
     }
 
     /** Whether an item with the value can be found by ticking something: it, what it counts as, or one above it. */
     private boolean isCovered(String value) {
         String stands = filter.values().standsFor(value);
-        return filter.picked() == null ? !filter.excepts(stands) : (filter.values().withBelow() ? CategoryNumbers.withThoseAbove(stands) : Stream.of(stands)).anyMatch(filter.picked()::contains);
+        return filter.picked() == null
+                ? !filter.excepts(stands)
+                : (filter.values().withBelow() ? CategoryNumbers.withThoseAbove(stands) : Stream.of(stands))
+                        .anyMatch(filter.picked()::contains);
     }
 }

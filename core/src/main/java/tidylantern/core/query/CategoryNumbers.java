@@ -26,9 +26,9 @@ import tidylantern.core.design.Reach;
 import tidylantern.core.index.IndexFields;
 
 /**
- * Numbers the values of a category field, those above them included, over the whole of an index, so that counting is adding
- * up in an array. Reckoned once for each state of the index: taking the paths of a large tree apart with every answer would
- * cost far more than the counting.
+ * Numbers the values of a category field, those above them included, over the whole of an index, so that counting is
+ * adding up in an array. Reckoned once for each state of the index: taking the paths of a large tree apart with every
+ * answer would cost far more than the counting.
  */
 final class CategoryNumbers {
     private final Map<String, Integer> numbers = new HashMap<>();
@@ -49,7 +49,9 @@ final class CategoryNumbers {
             int[] items = items(values);
             int[][] above = new int[items.length][];
             for (int path = 0; path < items.length; path++) {
-                above[path] = spellings.numbersOf(values.lookupOrd(path).utf8ToString().split(String.valueOf(IndexFields.BETWEEN_NAMES)), items[path]);
+                above[path] = spellings.numbersOf(
+                        values.lookupOrd(path).utf8ToString().split(String.valueOf(IndexFields.BETWEEN_NAMES)),
+                        items[path]);
             }
             ofPaths[leaf.ord] = above;
         }
@@ -58,8 +60,8 @@ final class CategoryNumbers {
     }
 
     /**
-     * All ways in which the paths are written, as a tree of names: each name is looked at once below its parent, and made a key
-     * once, however many paths go through it.
+     * All ways in which the paths are written, as a tree of names: each name is looked at once below its parent, and
+     * made a key once, however many paths go through it.
      */
     private final class Spellings {
         private final Map<String, String> keyOfName = new HashMap<>();
@@ -98,7 +100,9 @@ final class CategoryNumbers {
             Spelling at = null;
             for (int level = 0; level < path.length; level++) {
                 Spelling parent = at;
-                at = known.computeIfAbsent(new Below(parent, path[level]), below -> new Spelling(parent, below.name(), number(parent, below.name())));
+                at = known.computeIfAbsent(
+                        new Below(parent, path[level]),
+                        below -> new Spelling(parent, below.name(), number(parent, below.name())));
                 at.items += items;
                 above[level] = at.number;
             }
@@ -118,7 +122,9 @@ final class CategoryNumbers {
         int[][] below() {
             List<List<Integer>> all = new ArrayList<>(children);
             all.add(top);
-            return all.stream().map(numbers -> numbers.stream().mapToInt(Integer::intValue).toArray()).toArray(int[][]::new);
+            return all.stream()
+                    .map(numbers -> numbers.stream().mapToInt(Integer::intValue).toArray())
+                    .toArray(int[][]::new);
         }
 
         /** Each value by the spelling that most items have. */
@@ -126,7 +132,10 @@ final class CategoryNumbers {
             Spelling[] best = new Spelling[keys.size()];
             for (Spelling one : known.values()) {
                 Spelling other = best[one.number];
-                if (other == null || one.items > other.items || one.items == other.items && String.join("/", one.names()).compareTo(String.join("/", other.names())) < 0) {
+                if (other == null
+                        || one.items > other.items
+                        || one.items == other.items
+                                && String.join("/", one.names()).compareTo(String.join("/", other.names())) < 0) {
                     best[one.number] = one;
                 }
             }
@@ -136,19 +145,27 @@ final class CategoryNumbers {
             Map<String, String> formerOfName = new HashMap<>();
             String[] formerKeys = new String[keys.size()];
             for (Spelling one : known.values()) {
-                formerKeys[one.number] = one.names().stream().map(name -> formerOfName.computeIfAbsent(name, ValueKey::former)).collect(Collectors.joining("/"));
+                formerKeys[one.number] = one.names().stream()
+                        .map(name -> formerOfName.computeIfAbsent(name, ValueKey::former))
+                        .collect(Collectors.joining("/"));
             }
             for (int number = 0; number < formerKeys.length; number++) {
                 if (!numbers.containsKey(formerKeys[number])) {
-                    former.computeIfAbsent(formerKeys[number], key -> new ArrayList<>()).add(number);
+                    former.computeIfAbsent(formerKeys[number], key -> new ArrayList<>())
+                            .add(number);
                 }
             }
         }
     }
 
-    /** The keys of today that a key of a design or an address stands for: itself, or those of the values that had it before; none for one unheard of. */
+    /**
+     * The keys of today that a key of a design or an address stands for: itself, or those of the values that had it
+     * before; none for one unheard of.
+     */
     List<String> today(String key) {
-        return numbers.containsKey(key) ? List.of(key) : former.getOrDefault(key, List.of()).stream().map(keys::get).toList();
+        return numbers.containsKey(key)
+                ? List.of(key)
+                : former.getOrDefault(key, List.of()).stream().map(keys::get).toList();
     }
 
     private static int[] items(SortedSetDocValues values) throws IOException {
@@ -179,25 +196,47 @@ final class CategoryNumbers {
 
     /** By number, how many items in reach have the value; not to be written to. */
     int[] inReach(IndexSearcher searcher, FieldKey field, Reach reach, Reading reading) throws IOException {
-        return PerState.of(searcher.getIndexReader(), reach, new InReach(field, reading), int[].class, () -> CategoryCounts.counting(searcher, field, ReachQuery.of(reach), reading).counts());
+        return PerState.of(
+                searcher.getIndexReader(),
+                reach,
+                new InReach(field, reading),
+                int[].class,
+                () -> CategoryCounts.counting(searcher, field, ReachQuery.of(reach), reading)
+                        .counts());
     }
 
     private record InReach(FieldKey field, Reading reading) {}
 
-    /** Of each part of the index, of each path in it: the numbers of the values that an item of that path counts for, none twice. */
+    /**
+     * Of each part of the index, of each path in it: the numbers of the values that an item of that path counts for,
+     * none twice.
+     */
     int[][][] ofPaths(IndexReader reader, FieldKey field, Reading reading) throws IOException {
-        return reading.equals(Reading.PLAIN) ? ofPaths : PerState.of(reader, new Read(field, reading), int[][][].class, () -> Arrays.stream(ofPaths)
-                .map(part -> Arrays.stream(part).map(path -> read(path, reading)).toArray(int[][]::new)).toArray(int[][][]::new));
+        return reading.equals(Reading.PLAIN)
+                ? ofPaths
+                : PerState.of(reader, new Read(field, reading), int[][][].class, () -> Arrays.stream(ofPaths)
+                        .map(part -> Arrays.stream(part)
+                                .map(path -> read(path, reading))
+                                .toArray(int[][]::new))
+                        .toArray(int[][][]::new));
     }
 
     private record Read(FieldKey field, Reading reading) {}
 
     private int[] read(int[] path, Reading reading) {
         Filter.ValueRules rules = new Filter.ValueRules(true, reading.merged(), 0, null, null);
-        return IntStream.of(path).skip(reading.themselves() ? path.length - 1 : 0).flatMap(number -> {
-            String target = rules.standsFor(key(number));
-            return target.equals(key(number)) ? IntStream.of(number) : reading.themselves() ? IntStream.of(number(target)) : withThoseAbove(target).mapToInt(this::number);
-        }).distinct().toArray();
+        return IntStream.of(path)
+                .skip(reading.themselves() ? path.length - 1 : 0)
+                .flatMap(number -> {
+                    String target = rules.standsFor(key(number));
+                    return target.equals(key(number))
+                            ? IntStream.of(number)
+                            : reading.themselves()
+                                    ? IntStream.of(number(target))
+                                    : withThoseAbove(target).mapToInt(this::number);
+                })
+                .distinct()
+                .toArray();
     }
 
     static Stream<String> withThoseAbove(String value) {
@@ -214,15 +253,24 @@ final class CategoryNumbers {
         return numbers.getOrDefault(key, -1);
     }
 
-    /** By number: the place of the value's name among all of the field, by the rules of a language; the same name has the same place. Not to be written to. */
+    /**
+     * By number: the place of the value's name among all of the field, by the rules of a language; the same name has
+     * the same place. Not to be written to.
+     */
     int[] placesByName(IndexReader reader, FieldKey field, String language) throws IOException {
         return PerState.of(reader, new ByName(field, language), int[].class, () -> {
             Collator collator = Collator.getInstance(Locale.forLanguageTag(language));
-            CollationKey[] sortable = names.stream().map(name -> collator.getCollationKey(name.getLast())).toArray(CollationKey[]::new);
-            Integer[] order = IntStream.range(0, sortable.length).boxed().sorted(Comparator.comparing(number -> sortable[number])).toArray(Integer[]::new);
+            CollationKey[] sortable = names.stream()
+                    .map(name -> collator.getCollationKey(name.getLast()))
+                    .toArray(CollationKey[]::new);
+            Integer[] order = IntStream.range(0, sortable.length)
+                    .boxed()
+                    .sorted(Comparator.comparing(number -> sortable[number]))
+                    .toArray(Integer[]::new);
             int[] places = new int[order.length];
             for (int at = 1; at < order.length; at++) {
-                places[order[at]] = places[order[at - 1]] + (sortable[order[at]].compareTo(sortable[order[at - 1]]) == 0 ? 0 : 1);
+                places[order[at]] =
+                        places[order[at - 1]] + (sortable[order[at]].compareTo(sortable[order[at - 1]]) == 0 ? 0 : 1);
             }
             return places;
         });

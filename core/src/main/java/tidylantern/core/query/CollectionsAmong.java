@@ -26,7 +26,8 @@ final class CollectionsAmong extends Counting {
     void count(int document) throws IOException {
         // A name is looked up once for each part of the index.
         if (collections != null && collections.advanceExact(document) && seen.add(collections.ordValue())) {
-            keys.add(new CollectionKey(collections.lookupOrd(collections.ordValue()).utf8ToString()));
+            keys.add(new CollectionKey(
+                    collections.lookupOrd(collections.ordValue()).utf8ToString()));
         }
     }
 

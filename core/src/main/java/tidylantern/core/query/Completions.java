@@ -28,8 +28,9 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
 
 /**
- * Ways to go on with the word at hand: words of titles and category names that begin with it, those that most items hold
- * first, and whole category names where they begin with it. Each finds something together with the words before it.
+ * Ways to go on with the word at hand: words of titles and category names that begin with it, those that most items
+ * hold first, and whole category names where they begin with it. Each finds something together with the words before
+ * it.
  */
 final class Completions {
     static final int MOST = 3;
@@ -43,9 +44,15 @@ final class Completions {
     Completions(Asked asked) {
         this.asked = asked;
         sources.add(FieldKey.TITLE);
-        asked.content().collections().stream().filter(collection -> asked.design().searched().contains(collection.key()))
-                .flatMap(collection -> collection.fields().stream()).filter(field -> field.kind() == FieldKind.CATEGORY).map(Field::key).forEach(sources::add);
-        searched = asked.design().words().searched().stream().map(FieldWeight::field).toList();
+        asked.content().collections().stream()
+                .filter(collection -> asked.design().searched().contains(collection.key()))
+                .flatMap(collection -> collection.fields().stream())
+                .filter(field -> field.kind() == FieldKind.CATEGORY)
+                .map(Field::key)
+                .forEach(sources::add);
+        searched = asked.design().words().searched().stream()
+                .map(FieldWeight::field)
+                .toList();
     }
 
     /** Whole queries, at most {@link #MOST}; none where no word is at hand. */
@@ -56,8 +63,13 @@ final class Completions {
             return List.of();
         }
         TypedText.Spot atHand = typed.words().getLast();
-        boolean typedBefore = typed.words().stream().filter(word -> word.folded().equals(atHand.folded())).count() > 1;
-        if (typedBefore || !atHand.folded().equals(parts.getLast().match().typed()) || atHand.folded().chars().noneMatch(Character::isLetter)) {
+        boolean typedBefore = typed.words().stream()
+                        .filter(word -> word.folded().equals(atHand.folded()))
+                        .count()
+                > 1;
+        if (typedBefore
+                || !atHand.folded().equals(parts.getLast().match().typed())
+                || atHand.folded().chars().noneMatch(Character::isLetter)) {
             return List.of();
         }
         String before = typed.text().substring(0, atHand.start());
@@ -69,7 +81,8 @@ final class Completions {
             if (completed.size() == MOST || forms.stream().anyMatch(offered::contains)) {
                 continue;
             }
-            String way = completed(before, candidate, candidate.equals(atHand.folded()), parts.subList(0, parts.size() - 1));
+            String way =
+                    completed(before, candidate, candidate.equals(atHand.folded()), parts.subList(0, parts.size() - 1));
             if (way != null && !completed.contains(way)) {
                 completed.add(way);
                 offered.addAll(forms);
@@ -89,12 +102,18 @@ final class Completions {
                 continue;
             }
             int left = MOST_LOOKED_AT;
-            for (BytesRef term = found.term(); term != null && StringHelper.startsWith(term, prefix) && left > 0; term = found.next(), left--) {
+            for (BytesRef term = found.term();
+                    term != null && StringHelper.startsWith(term, prefix) && left > 0;
+                    term = found.next(), left--) {
                 documents.merge(term.utf8ToString(), found.docFreq(), Integer::sum);
             }
         }
-        return documents.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()).thenComparing(Map.Entry.comparingByKey()))
-                .limit(MOST_TRIED).map(Map.Entry::getKey).toList();
+        return documents.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())
+                        .thenComparing(Map.Entry.comparingByKey()))
+                .limit(MOST_TRIED)
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     private Set<String> forms(String word) {
@@ -103,8 +122,11 @@ final class Completions {
         return forms;
     }
 
-    private @Nullable String completed(String before, String word, boolean complete, List<ReadQuery.Part> others) throws IOException {
-        BooleanQuery.Builder together = new BooleanQuery.Builder().add(asked.read().reach(), Occur.FILTER).add(Asked.holding(word, sources), Occur.FILTER);
+    private @Nullable String completed(String before, String word, boolean complete, List<ReadQuery.Part> others)
+            throws IOException {
+        BooleanQuery.Builder together = new BooleanQuery.Builder()
+                .add(asked.read().reach(), Occur.FILTER)
+                .add(Asked.holding(word, sources), Occur.FILTER);
         others.forEach(part -> together.add(part.query(), Occur.FILTER));
         Query with = together.build();
         Item item = asked.anyOf(with, sources);
@@ -115,7 +137,14 @@ final class Completions {
         if (category != null && asked.with(before + category).findsSomething()) {
             return before + category;
         }
-        if (complete || asked.anyOf(new BooleanQuery.Builder().add(with, Occur.FILTER).add(Asked.holding(word, searched), Occur.FILTER).build(), Set.of()) == null) {
+        if (complete
+                || asked.anyOf(
+                                new BooleanQuery.Builder()
+                                        .add(with, Occur.FILTER)
+                                        .add(Asked.holding(word, searched), Occur.FILTER)
+                                        .build(),
+                                Set.of())
+                        == null) {
             return null;
         }
         return before + asked.asWritten(word, item, sources);
@@ -124,9 +153,12 @@ final class Completions {
     private @Nullable String categoryBeginningWith(String word, Item item) {
         for (FieldKey source : sources) {
             if (item.values().get(source) instanceof FieldValue.Categories categories) {
-                for (String name : categories.paths().stream().flatMap(path -> path.names().stream()).toList()) {
+                for (String name : categories.paths().stream()
+                        .flatMap(path -> path.names().stream())
+                        .toList()) {
                     TypedText words = TypedText.of(name, asked.languages());
-                    if (words.words().size() > 1 && words.words().getFirst().folded().equals(word)) {
+                    if (words.words().size() > 1
+                            && words.words().getFirst().folded().equals(word)) {
                         return name;
                     }
                 }

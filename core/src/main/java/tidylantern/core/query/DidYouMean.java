@@ -28,16 +28,18 @@ import tidylantern.core.index.WordForms;
 
 /**
  * Another way to write a query that finds nothing, or little, or something only because slips are forgiven: a word that
- * hardly any item holds becomes the nearest one that items do hold (as near as typos are forgiven, with any first letter),
- * or goes if there is none; if the words are right and no item holds them together, one of them goes. What is offered
- * finds something, and more than the query did where that found little.
+ * hardly any item holds becomes the nearest one that items do hold (as near as typos are forgiven, with any first
+ * letter), or goes if there is none; if the words are right and no item holds them together, one of them goes. What is
+ * offered finds something, and more than the query did where that found little.
  */
 final class DidYouMean {
     /** Fewer results than this are little. */
     static final int LITTLE = 3;
+
     private static final int MOST_TRIED = 5;
     /** A word that stands somewhere is taken to be meant unless so many times as many items hold the other. */
     private static final int FAR_MORE = 10;
+
     private static final Words.Typos NEAR = new Words.Typos(true, false);
 
     private final Asked asked;
@@ -45,7 +47,10 @@ final class DidYouMean {
 
     DidYouMean(Asked asked) {
         this.asked = asked;
-        fields = asked.design().words().searched().stream().map(FieldWeight::field).filter(field -> asked.content().kind(field) != FieldKind.CODE).toList();
+        fields = asked.design().words().searched().stream()
+                .map(FieldWeight::field)
+                .filter(field -> asked.content().kind(field) != FieldKind.CODE)
+                .toList();
     }
 
     /** @param total how many items the query finds */
@@ -59,8 +64,12 @@ final class DidYouMean {
         Map<String, String> better = new HashMap<>();
         for (ReadQuery.Part part : parts) {
             WordMatch match = part.match();
-            if (match.forgivesTypos() || !match.cut() && !ReadQuery.spelledRight(part.query(), asked.read().reach(), asked.searcher())) {
-                String nearest = nearest(match, inReach(match.asTyped().query(asked.searcher().getIndexReader(), asked.content())));
+            if (match.forgivesTypos()
+                    || !match.cut()
+                            && !ReadQuery.spelledRight(
+                                    part.query(), asked.read().reach(), asked.searcher())) {
+                String nearest = nearest(
+                        match, inReach(match.asTyped().query(asked.searcher().getIndexReader(), asked.content())));
                 if (nearest != null) {
                     better.put(match.typed(), nearest);
                 } else if (!match.forgivesTypos() && inReach(part.query()) == 0) {
@@ -84,14 +93,19 @@ final class DidYouMean {
     }
 
     private int inReach(Query word) throws IOException {
-        return asked.searcher().count(new BooleanQuery.Builder().add(word, Occur.FILTER).add(asked.read().reach(), Occur.FILTER).build());
+        return asked.searcher()
+                .count(new BooleanQuery.Builder()
+                        .add(word, Occur.FILTER)
+                        .add(asked.read().reach(), Occur.FILTER)
+                        .build());
     }
 
     /** Of the queries without one of the words, the one that says most: it finds fewest items, but finds some. */
     private @Nullable String withOneWordLess(TypedText typed, Map<String, String> better) throws IOException {
         String best = null;
         int fewest = Integer.MAX_VALUE;
-        for (ReadQuery.Part part : asked.read().parts().stream().limit(Effort.MOST_WITHOUT_ONE).toList()) {
+        for (ReadQuery.Part part :
+                asked.read().parts().stream().limit(Effort.MOST_WITHOUT_ONE).toList()) {
             Map<String, String> without = new HashMap<>(better);
             without.put(part.match().typed(), "");
             String other = typed.with(without);
@@ -131,7 +145,12 @@ final class DidYouMean {
             candidates = candidates(match.typed(), walked(match.typed(), edits), edits, held);
         }
         for (Candidate candidate : candidates.stream().limit(MOST_TRIED).toList()) {
-            Item item = asked.anyOf(new BooleanQuery.Builder().add(asked.read().reach(), Occur.FILTER).add(Asked.holding(candidate.word(), fields), Occur.FILTER).build(), Set.copyOf(fields));
+            Item item = asked.anyOf(
+                    new BooleanQuery.Builder()
+                            .add(asked.read().reach(), Occur.FILTER)
+                            .add(Asked.holding(candidate.word(), fields), Occur.FILTER)
+                            .build(),
+                    Set.copyOf(fields));
             if (item != null) {
                 return asked.asWritten(candidate.word(), item, fields);
             }
@@ -140,13 +159,23 @@ final class DidYouMean {
     }
 
     private List<Candidate> candidates(String typed, Map<String, Long> words, int edits, int held) {
-        return words.entrySet().stream().filter(word -> !word.getKey().equals(typed) && word.getValue() > (long) FAR_MORE * held).<Candidate>mapMulti((word, use) -> {
-            Strength way = Typos.strength(typed, word.getKey(), edits, false);
-            if (way != null) {
-                use.accept(new Candidate(word.getKey(), way, word.getKey().codePointAt(0) == typed.codePointAt(0), word.getValue()));
-            }
-        }).sorted(Comparator.comparing(Candidate::way).thenComparing(Candidate::sameFirst, Comparator.reverseOrder())
-                .thenComparing(Candidate::documents, Comparator.reverseOrder()).thenComparing(Candidate::word)).toList();
+        return words.entrySet().stream()
+                .filter(word -> !word.getKey().equals(typed) && word.getValue() > (long) FAR_MORE * held)
+                .<Candidate>mapMulti((word, use) -> {
+                    Strength way = Typos.strength(typed, word.getKey(), edits, false);
+                    if (way != null) {
+                        use.accept(new Candidate(
+                                word.getKey(),
+                                way,
+                                word.getKey().codePointAt(0) == typed.codePointAt(0),
+                                word.getValue()));
+                    }
+                })
+                .sorted(Comparator.comparing(Candidate::way)
+                        .thenComparing(Candidate::sameFirst, Comparator.reverseOrder())
+                        .thenComparing(Candidate::documents, Comparator.reverseOrder())
+                        .thenComparing(Candidate::word))
+                .toList();
     }
 
     private long documents(String word) throws IOException {

@@ -31,14 +31,16 @@ import tidylantern.core.place.Gazetteer;
 import tidylantern.core.place.Position;
 
 /**
- * What lies within a distance of a place, along the great circle over a sphere of R = 6371.0088 km (IUGG mean radius). Bounds are
- * inclusive; an item without a place drops out once a distance is set. Without a place of the visitor's nothing is set.
+ * What lies within a distance of a place, along the great circle over a sphere of R = 6371.0088 km (IUGG mean radius).
+ * Bounds are inclusive; an item without a place drops out once a distance is set. Without a place of the visitor's
+ * nothing is set.
  */
 final class DistanceFilter implements OneFilter {
     private static final Pattern DISTANCE = Pattern.compile("\\d{1,15}(\\.\\d{1,15})?");
     private static final double METRES_PER_KM = 1_000;
     /** International mile, 1959. */
     private static final double METRES_PER_MILE = 1_609.344;
+
     private static final String MILES = "mi";
     /** The half of the Earth's girth, beyond which nothing lies. */
     private static final double FARTHEST = 20_037_508;
@@ -53,23 +55,45 @@ final class DistanceFilter implements OneFilter {
     private final @Nullable Position around;
     /** In the unit; null where nothing is set. */
     private final @Nullable Double radius;
+
     private final double[] offered;
     private final Within counting;
 
-    DistanceFilter(Filter filter, List<String> given, boolean first, IndexSearcher searcher, SiteContent content, SearchDesign design, @Nullable Double within, Located located) throws IOException {
+    DistanceFilter(
+            Filter filter,
+            List<String> given,
+            boolean first,
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            @Nullable Double within,
+            Located located)
+            throws IOException {
         this.filter = filter;
         unit = filter.unit().equals(MILES) ? MILES : "km";
         metres = unit.equals(MILES) ? METRES_PER_MILE : METRES_PER_KM;
-        language = Locale.forLanguageTag(content.languages(design.searched()).stream().sorted().findFirst().orElse("en"));
+        language = Locale.forLanguageTag(content.languages(design.searched()).stream()
+                .sorted()
+                .findFirst()
+                .orElse("en"));
         names = PlaceNames.of(searcher, design.reach(), filter.field());
         own = content.ownPlaces().stream().map(OwnPlace::name).toList();
         this.located = located;
         around = located.position();
-        Double wanted = given.stream().filter(one -> DISTANCE.matcher(one).matches()).map(Double::valueOf).findFirst().orElse(first && within != null ? within * METRES_PER_KM / metres : null);
+        Double wanted = given.stream()
+                .filter(one -> DISTANCE.matcher(one).matches())
+                .map(Double::valueOf)
+                .findFirst()
+                .orElse(first && within != null ? within * METRES_PER_KM / metres : null);
         radius = around == null ? null : wanted;
         DoubleStream ofOwner = filter.radii().stream().mapToDouble(Double::doubleValue);
         // What an older address has set stays in sight, so that it can be changed.
-        offered = around == null ? new double[0] : (radius == null ? ofOwner : DoubleStream.concat(ofOwner, DoubleStream.of(radius))).distinct().sorted().toArray();
+        offered = around == null
+                ? new double[0]
+                : (radius == null ? ofOwner : DoubleStream.concat(ofOwner, DoubleStream.of(radius)))
+                        .distinct()
+                        .sorted()
+                        .toArray();
         counting = new Within(around);
     }
 
@@ -106,8 +130,10 @@ final class DistanceFilter implements OneFilter {
             return null;
         }
         String place = IndexFields.place(filter.field());
-        return new IndexOrDocValuesQuery(LatLonPoint.newDistanceQuery(place, around.latitude(), around.longitude(), inMetres(radius)),
-                LatLonDocValuesField.newSlowDistanceQuery(place, around.latitude(), around.longitude(), inMetres(radius)));
+        return new IndexOrDocValuesQuery(
+                LatLonPoint.newDistanceQuery(place, around.latitude(), around.longitude(), inMetres(radius)),
+                LatLonDocValuesField.newSlowDistanceQuery(
+                        place, around.latitude(), around.longitude(), inMetres(radius)));
     }
 
     @Override
@@ -126,15 +152,36 @@ final class DistanceFilter implements OneFilter {
     @Override
     public FilterAnswer answer() {
         List<FilterAnswer.Offered> values = IntStream.range(0, offered.length)
-                .mapToObj(i -> FilterAnswer.Offered.of(digits(offered[i]), said(offered[i]), counting.within[i], radius != null && radius == offered[i])).toList();
-        return new FilterAnswer(filter, Control.DISTANCE, values, null, "",
-                new FilterAnswer.Around(around != null, located.name(), located.unknown(), names.items(), Stream.concat(names.offered().stream(), own.stream()).distinct().sorted().toList(), located.namesakes(), located.ofWorld() ? Gazetteer.ATTRIBUTION : ""));
+                .mapToObj(i -> FilterAnswer.Offered.of(
+                        digits(offered[i]),
+                        said(offered[i]),
+                        counting.within[i],
+                        radius != null && radius == offered[i]))
+                .toList();
+        return new FilterAnswer(
+                filter,
+                Control.DISTANCE,
+                values,
+                null,
+                "",
+                new FilterAnswer.Around(
+                        around != null,
+                        located.name(),
+                        located.unknown(),
+                        names.items(),
+                        Stream.concat(names.offered().stream(), own.stream())
+                                .distinct()
+                                .sorted()
+                                .toList(),
+                        located.namesakes(),
+                        located.ofWorld() ? Gazetteer.ATTRIBUTION : ""));
     }
 
     /** How many items lie within each distance on offer. */
     private final class Within extends Counting {
         private final @Nullable Position from;
-        private final double[] bounds = Arrays.stream(offered).map(DistanceFilter.this::inMetres).toArray();
+        private final double[] bounds =
+                Arrays.stream(offered).map(DistanceFilter.this::inMetres).toArray();
         private final int[] within = new int[bounds.length];
         private @Nullable SortedNumericDocValues positions;
 
@@ -161,7 +208,11 @@ final class DistanceFilter implements OneFilter {
                 return Double.POSITIVE_INFINITY;
             }
             long packed = positions.nextValue();
-            return SloppyMath.haversinMeters(from.latitude(), from.longitude(), GeoEncodingUtils.decodeLatitude((int) (packed >> 32)), GeoEncodingUtils.decodeLongitude((int) packed));
+            return SloppyMath.haversinMeters(
+                    from.latitude(),
+                    from.longitude(),
+                    GeoEncodingUtils.decodeLatitude((int) (packed >> 32)),
+                    GeoEncodingUtils.decodeLongitude((int) packed));
         }
     }
 }

@@ -2,7 +2,7 @@ package tidylantern.core.query;
 
 import java.util.Arrays;
 import org.apache.lucene.index.LeafReaderContext;
-import org.apache.lucene.search.ConstantScoreScorer;
+import org.apache.lucene.search.ConstantScoreScorerSupplier;
 import org.apache.lucene.search.ConstantScoreWeight;
 import org.apache.lucene.search.DocIdSetIterator;
 import org.apache.lucene.search.IndexSearcher;
@@ -11,7 +11,6 @@ import org.apache.lucene.search.QueryVisitor;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.ScorerSupplier;
 import org.apache.lucene.search.Weight;
-import org.apache.lucene.search.ConstantScoreScorerSupplier;
 import org.apache.lucene.util.BitSetIterator;
 import org.apache.lucene.util.FixedBitSet;
 import org.jspecify.annotations.Nullable;
@@ -41,7 +40,8 @@ final class Documents extends Query {
                     here.set(sorted[i] - leaf.docBase);
                 }
                 DocIdSetIterator documents = new BitSetIterator(here, to - from);
-                return ConstantScoreScorerSupplier.fromIterator(documents, score(), mode, leaf.reader().maxDoc());
+                return ConstantScoreScorerSupplier.fromIterator(
+                        documents, score(), mode, leaf.reader().maxDoc());
             }
 
             @Override

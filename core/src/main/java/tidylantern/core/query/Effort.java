@@ -11,12 +11,14 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 
 /**
- * What one answer may spend on words that stand nowhere as they were typed, together with all the queries that are tried
- * for it (completions, did you mean), and what was found out for it already. Walking over the words of an index for a mistyped one is by far the dearest part of an
- * answer; a machine may send many such words, a person does not.
+ * What one answer may spend on words that stand nowhere as they were typed, together with all the queries that are
+ * tried for it (completions, did you mean), and what was found out for it already. Walking over the words of an index
+ * for a mistyped one is by far the dearest part of an answer; a machine may send many such words, a person does not.
  */
 final class Effort {
-    /** So many different words may be looked for among the words of the index; later ones are taken as they are typed. */
+    /**
+     * So many different words may be looked for among the words of the index; later ones are taken as they are typed.
+     */
     static final int MOST_BENT = 6;
     /** So many different words may be looked for written apart, and so many rows of words written together. */
     static final int MOST_OTHERWISE = 6;

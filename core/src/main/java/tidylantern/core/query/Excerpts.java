@@ -56,7 +56,9 @@ final class Excerpts {
         int shown = Math.min(spots.size(), shape.words());
         boolean holds = spots.subList(0, shown).stream().anyMatch(spot -> spot.met() != 0);
         MarkedText.Builder made = new MarkedText.Builder();
-        boolean lookFurther = oneLine ? !holds && !met(item.title(), stemming) : !holds || lead == FieldKey.BODY || shown < shape.words() / 2;
+        boolean lookFurther = oneLine
+                ? !holds && !met(item.title(), stemming)
+                : !holds || lead == FieldKey.BODY || shown < shape.words() / 2;
         if (!matches.isEmpty() && lookFurther) {
             for (FieldKey field : headingsLast(fields)) {
                 String other = item.text(field);
@@ -67,7 +69,14 @@ final class Excerpts {
                 if (found.stream().anyMatch(spot -> spot.met() != 0)) {
                     int kept = oneLine || lead != FieldKey.SUMMARY ? 0 : Math.min(shown, shape.words() / 2);
                     if (kept > 0) {
-                        append(made, text, spots.subList(0, kept), 0, kept < spots.size() ? spots.get(kept - 1).end() : text.stripTrailing().length());
+                        append(
+                                made,
+                                text,
+                                spots.subList(0, kept),
+                                0,
+                                kept < spots.size()
+                                        ? spots.get(kept - 1).end()
+                                        : text.stripTrailing().length());
                         made.add(GAP, false);
                     }
                     appendAroundMatches(made, other, found, shape.words() - kept, kept > 0);
@@ -81,14 +90,17 @@ final class Excerpts {
 
     /** A list of headings says what a page has, not what it says. */
     private static List<FieldKey> headingsLast(List<FieldKey> fields) {
-        return fields.stream().sorted(Comparator.comparing(FieldKey.HEADINGS::equals)).toList();
+        return fields.stream()
+                .sorted(Comparator.comparing(FieldKey.HEADINGS::equals))
+                .toList();
     }
 
     private boolean met(String text, Stemming stemming) {
         return spots(text, stemming, Integer.MAX_VALUE).stream().anyMatch(spot -> spot.met() != 0);
     }
 
-    private void appendAroundMatches(MarkedText.Builder made, String text, List<Spot> spots, int room, boolean follows) {
+    private void appendAroundMatches(
+            MarkedText.Builder made, String text, List<Spot> spots, int room, boolean follows) {
         int match = richest(spots, room);
         int from = sentenceOf(text, spots, match, Math.max(0, match - room / 2));
         boolean sentence = from >= 0;
@@ -105,10 +117,15 @@ final class Excerpts {
         appendWords(made, text, spots, from, Math.min(spots.size(), from + room), from > 0 && !sentence && !follows);
     }
 
-    /** The word that begins the sentence of a word, no further back than the farthest; below 0 where it begins before that. */
+    /**
+     * The word that begins the sentence of a word, no further back than the farthest; below 0 where it begins before
+     * that.
+     */
     private static int sentenceOf(String text, List<Spot> spots, int word, int farthest) {
         for (int at = word; at >= farthest && at >= 0; at--) {
-            String between = at == 0 ? "\n" : text.substring(spots.get(at - 1).end(), spots.get(at).start());
+            String between = at == 0
+                    ? "\n"
+                    : text.substring(spots.get(at - 1).end(), spots.get(at).start());
             if (between.indexOf('\n') >= 0 || SENTENCE_ENDS.matcher(between).matches()) {
                 return at;
             }
@@ -136,7 +153,8 @@ final class Excerpts {
         return best;
     }
 
-    private void appendWords(MarkedText.Builder made, String text, List<Spot> spots, int from, int to, boolean cutBefore) {
+    private void appendWords(
+            MarkedText.Builder made, String text, List<Spot> spots, int from, int to, boolean cutBefore) {
         if (from >= to) {
             return;
         }
@@ -145,8 +163,15 @@ final class Excerpts {
         }
         boolean goesOn = to < spots.size();
         // Up to the next word, so that the closing stop or bracket stays; but not into it.
-        int end = goesOn ? WordSigns.after(text, spots.get(to - 1).end()) : text.stripTrailing().length();
-        append(made, text, spots.subList(from, to), from == 0 ? 0 : WordSigns.before(text, spots.get(from).start()), end);
+        int end = goesOn
+                ? WordSigns.after(text, spots.get(to - 1).end())
+                : text.stripTrailing().length();
+        append(
+                made,
+                text,
+                spots.subList(from, to),
+                from == 0 ? 0 : WordSigns.before(text, spots.get(from).start()),
+                end);
         if (goesOn) {
             made.add("…", false);
         }
@@ -182,7 +207,10 @@ final class Excerpts {
                     met |= 1L << i;
                 }
             }
-            spots.add(best == null ? new Spot(start, end, start, start, met) : new Spot(start, end, start + best.from(), start + best.from() + best.length(), met));
+            spots.add(
+                    best == null
+                            ? new Spot(start, end, start, start, met)
+                            : new Spot(start, end, start + best.from(), start + best.from() + best.length(), met));
             if (phrases) {
                 words.add(lower);
                 markPhrases(spots, words, stemming);

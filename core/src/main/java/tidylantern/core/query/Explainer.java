@@ -11,18 +11,15 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.TermQuery;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
@@ -48,8 +45,8 @@ import tidylantern.core.query.Explanation.Remedy;
 import tidylantern.core.query.Explanation.WordPart;
 
 /**
- * Tells why a query finds one item, or does not. Everything is asked of the very queries that answer visitors, one item at
- * a time; nothing is reckoned a second time by other rules.
+ * Tells why a query finds one item, or does not. Everything is asked of the very queries that answer visitors, one item
+ * at a time; nothing is reckoned a second time by other rules.
  */
 final class Explainer {
     private static final int MOST_MET = 5;
@@ -72,7 +69,12 @@ final class Explainer {
     }
 
     /** A reason with the changes that take it away, still to be applied. */
-    record Cause(Kind kind, List<String> words, List<FieldKey> fields, @Nullable ReachRule rule, List<Fix> fixes) {}
+    record Cause(
+            Kind kind,
+            List<String> words,
+            List<FieldKey> fields,
+            @Nullable ReachRule rule,
+            List<Fix> fixes) {}
 
     record Fix(Cure cure, @Nullable FieldKey field, UnaryOperator<SearchDesign> change) {}
 
@@ -82,12 +84,25 @@ final class Explainer {
         int total = asked.total();
         int document = places.document(ref);
         if (document < 0) {
-            return new Explanation(ref, ref.id().value(), read.startingList(), total, null, null, 0, List.of(), null, List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())), List.of());
+            return new Explanation(
+                    ref,
+                    ref.id().value(),
+                    read.startingList(),
+                    total,
+                    null,
+                    null,
+                    0,
+                    List.of(),
+                    null,
+                    List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())),
+                    List.of());
         }
         Item item = IndexFields.item(searcher.storedFields(), document, fieldKeys());
         Ordering ordering = asked.ordering();
         Integer place = places.place(asked.found(), ordering, ref);
-        double score = place == null || read.startingList() ? 0 : Objects.requireNonNullElse(places.score(read.lucene(), document), 0f);
+        double score = place == null || read.startingList()
+                ? 0
+                : Objects.requireNonNullElse(places.score(read.lucene(), document), 0f);
         List<WordPart> words = read.startingList() ? List.of() : words(read, item, document);
         List<Reason> reasons = new ArrayList<>();
         List<Leaving> leavings = List.of();
@@ -97,15 +112,32 @@ final class Explainer {
                 for (Fix fix : cause.fixes()) {
                     SearchDesign after = fix.change().apply(design);
                     Asked then = Asked.of(searcher, content, after, query, gazetteer);
-                    remedies.add(new Remedy(fix.cure(), fix.field(), after, then.total(), places.place(then.found(), then.ordering(), ref)));
+                    remedies.add(new Remedy(
+                            fix.cure(),
+                            fix.field(),
+                            after,
+                            then.total(),
+                            places.place(then.found(), then.ordering(), ref)));
                 }
                 reasons.add(new Reason(cause.kind(), cause.words(), cause.fields(), cause.rule(), remedies));
             }
         } else {
             leavings = leavings(design, item);
         }
-        return new Explanation(ref, item.title(), read.startingList(), total, place, place == null ? null : (place - 1) / design.page().perPage() + 1, score, words,
-                place == null ? null : ordering.standing(new FieldDoc(document, 0), null, ordering.takesTurns(document)), reasons, leavings);
+        return new Explanation(
+                ref,
+                item.title(),
+                read.startingList(),
+                total,
+                place,
+                place == null ? null : (place - 1) / design.page().perPage() + 1,
+                score,
+                words,
+                place == null
+                        ? null
+                        : ordering.standing(new FieldDoc(document, 0), null, ordering.takesTurns(document)),
+                reasons,
+                leavings);
     }
 
     /** What keeps the item from being found under a design; empty if nothing does. */
@@ -114,7 +146,11 @@ final class Explainer {
         if (document < 0) {
             return List.of(new Cause(Kind.NOT_THERE, List.of(), List.of(), null, List.of()));
         }
-        return causes(design, Asked.of(searcher, content, design, query, gazetteer), IndexFields.item(searcher.storedFields(), document, fieldKeys()), document);
+        return causes(
+                design,
+                Asked.of(searcher, content, design, query, gazetteer),
+                IndexFields.item(searcher.storedFields(), document, fieldKeys()),
+                document);
     }
 
     private Set<FieldKey> fieldKeys() {
@@ -145,11 +181,21 @@ final class Explainer {
                     }
                 }
                 if (best != null) {
-                    fields.add(new FieldPart(in.field(), in.weight(), best, met(match, item.values().get(in.field()), stemming), in.weight() * most));
+                    fields.add(new FieldPart(
+                            in.field(),
+                            in.weight(),
+                            best,
+                            met(match, item.values().get(in.field()), stemming),
+                            in.weight() * most));
                 }
             }
             fields.sort(Comparator.comparingDouble(FieldPart::gives).reversed());
-            words.add(new WordPart(match.said(), match.forgivesTypos(), match.cut(), fields.stream().mapToDouble(FieldPart::gives).sum(), fields));
+            words.add(new WordPart(
+                    match.said(),
+                    match.forgivesTypos(),
+                    match.cut(),
+                    fields.stream().mapToDouble(FieldPart::gives).sum(),
+                    fields));
         }
         return words;
     }
@@ -165,8 +211,10 @@ final class Explainer {
             WordForms.each(text, (lower, start, end) -> {
                 words.add(lower);
                 starts.add(start);
-                match.phrases().stream().filter(one -> one.endsAt(words, words.size() - 1, stemming))
-                        .forEach(one -> met.add(text.substring(starts.get(words.size() - one.words().size()), end)));
+                match.phrases().stream()
+                        .filter(one -> one.endsAt(words, words.size() - 1, stemming))
+                        .forEach(one -> met.add(text.substring(
+                                starts.get(words.size() - one.words().size()), end)));
                 if (match.mark(new Match.Seen(text, start, end, lower), stemming) != null) {
                     met.add(text.substring(start, end));
                 }
@@ -186,15 +234,30 @@ final class Explainer {
         rules.put(ReachRule.item(item.ref().id()), item.title());
         item.values().forEach((key, value) -> {
             if (value instanceof FieldValue.Categories categories) {
-                categories.paths().stream().flatMap(path -> path.fromTheTop().stream().sorted(Comparator.comparing(above -> -above.names().size())))
-                        .forEach(path -> rules.putIfAbsent(key.equals(FieldKey.AUTHOR) ? ReachRule.author(path.key()) : ReachRule.category(key, path.key()), String.join(" › ", path.names())));
+                categories.paths().stream()
+                        .flatMap(path -> path.fromTheTop().stream().sorted(Comparator.comparing(above -> -above.names()
+                                .size())))
+                        .forEach(path -> rules.putIfAbsent(
+                                key.equals(FieldKey.AUTHOR)
+                                        ? ReachRule.author(path.key())
+                                        : ReachRule.category(key, path.key()),
+                                String.join(" › ", path.names())));
             } else if (key.equals(FieldKey.AUTHOR) && value instanceof FieldValue.Text text) {
-                text.text().lines().filter(line -> !line.isBlank()).forEach(line -> rules.putIfAbsent(ReachRule.author(line), line.strip()));
+                text.text()
+                        .lines()
+                        .filter(line -> !line.isBlank())
+                        .forEach(line -> rules.putIfAbsent(ReachRule.author(line), line.strip()));
             }
         });
         List<Leaving> leavings = new ArrayList<>();
         for (Map.Entry<ReachRule, String> rule : rules.entrySet()) {
-            leavings.add(new Leaving(rule.getKey(), rule.getValue(), searcher.count(new BooleanQuery.Builder().add(ReachQuery.of(design.reach()), Occur.FILTER).add(ReachQuery.rule(rule.getKey(), item.ref().collection()), Occur.FILTER).build())));
+            leavings.add(new Leaving(
+                    rule.getKey(),
+                    rule.getValue(),
+                    searcher.count(new BooleanQuery.Builder()
+                            .add(ReachQuery.of(design.reach()), Occur.FILTER)
+                            .add(ReachQuery.rule(rule.getKey(), item.ref().collection()), Occur.FILTER)
+                            .build())));
         }
         return leavings;
     }
@@ -211,24 +274,40 @@ final class Explainer {
             }
         }
         // Whether slips are forgiven hangs on what is in reach, so words are looked at as if the item were.
-        ReadQuery then = inReach.equals(design) ? asked.read() : ReadQuery.read(query, inReach, content, searcher, new Effort(), false);
+        ReadQuery then = inReach.equals(design)
+                ? asked.read()
+                : ReadQuery.read(query, inReach, content, searcher, new Effort(), false);
         if (!then.startingList()) {
             if (then.parts().isEmpty()) {
                 if (!finds(then.asked(), document)) {
-                    causes.add(new Cause(Kind.OPERATORS, List.of(), List.of(), null, List.of(new Fix(Cure.NO_OPERATORS, null, now -> now.withWords(now.words().withOperators(false))))));
+                    causes.add(new Cause(
+                            Kind.OPERATORS,
+                            List.of(),
+                            List.of(),
+                            null,
+                            List.of(new Fix(
+                                    Cure.NO_OPERATORS,
+                                    null,
+                                    now -> now.withWords(now.words().withOperators(false))))));
                 }
             } else {
                 words(causes, inReach, then, item, document);
             }
         }
         if (asked.read().pins().takenOut().contains(ref)) {
-            causes.add(new Cause(Kind.TAKEN_OUT, List.of(), List.of(), null, List.of(new Fix(Cure.DROP_PIN, null, this::withoutTakingOut))));
+            causes.add(new Cause(
+                    Kind.TAKEN_OUT,
+                    List.of(),
+                    List.of(),
+                    null,
+                    List.of(new Fix(Cure.DROP_PIN, null, this::withoutTakingOut))));
         }
         for (OneFilter one : asked.narrowing().filters()) {
             Query passed = one.passed();
             if (passed != null && !finds(passed, document)) {
                 // The visitor's own choice, which no decision of the owner's takes back.
-                causes.add(new Cause(Kind.FILTERED, one.said(), List.of(one.filter().field()), null, List.of()));
+                causes.add(new Cause(
+                        Kind.FILTERED, one.said(), List.of(one.filter().field()), null, List.of()));
             }
         }
         return causes;
@@ -236,42 +315,90 @@ final class Explainer {
 
     /** Every pin that takes the item out does so no more, for whatever query. */
     private SearchDesign withoutTakingOut(SearchDesign design) {
-        return design.withPins(design.pins().stream().filter(pin -> !pin.put().isEmpty() || !pin.takeOut().equals(List.of(ref)))
-                .map(pin -> new Pin(pin.queries(), pin.put(), pin.takeOut().stream().filter(item -> !item.equals(ref)).toList(), pin.until())).toList());
+        return design.withPins(design.pins().stream()
+                .filter(pin -> !pin.put().isEmpty() || !pin.takeOut().equals(List.of(ref)))
+                .map(pin -> new Pin(
+                        pin.queries(),
+                        pin.put(),
+                        pin.takeOut().stream().filter(item -> !item.equals(ref)).toList(),
+                        pin.until()))
+                .toList());
     }
 
     private void reach(List<Cause> causes, Reach reach, int document) throws IOException {
         if (finds(ReachQuery.keptOut(), document)) {
             causes.add(new Cause(Kind.KEPT_OUT, List.of(), List.of(), null, List.of()));
         }
-        Reach.Searched searched = reach.collections().stream().filter(one -> one.collection().equals(ref.collection())).findFirst().orElse(null);
+        Reach.Searched searched = reach.collections().stream()
+                .filter(one -> one.collection().equals(ref.collection()))
+                .findFirst()
+                .orElse(null);
         if (searched == null) {
-            causes.add(new Cause(Kind.COLLECTION_NOT_SEARCHED, List.of(), List.of(), null,
-                    List.of(new Fix(Cure.SEARCH_COLLECTION, null, now -> searched(now, Reach.Searched.all(ref.collection()))))));
+            causes.add(new Cause(
+                    Kind.COLLECTION_NOT_SEARCHED,
+                    List.of(),
+                    List.of(),
+                    null,
+                    List.of(new Fix(
+                            Cure.SEARCH_COLLECTION,
+                            null,
+                            now -> searched(now, Reach.Searched.all(ref.collection()))))));
             return;
         }
         for (ReachRule rule : searched.leaveOut()) {
             if (finds(ReachQuery.rule(rule, ref.collection()), document)) {
-                causes.add(new Cause(Kind.LEFT_OUT, List.of(), List.of(), rule, List.of(new Fix(Cure.DROP_RULE, null,
-                        now -> rules(now, one -> new Reach.Searched(one.collection(), one.only(), one.leaveOut().stream().filter(other -> !other.equals(rule)).toList()))))));
+                causes.add(new Cause(
+                        Kind.LEFT_OUT,
+                        List.of(),
+                        List.of(),
+                        rule,
+                        List.of(new Fix(
+                                Cure.DROP_RULE,
+                                null,
+                                now -> rules(
+                                        now,
+                                        one -> new Reach.Searched(
+                                                one.collection(),
+                                                one.only(),
+                                                one.leaveOut().stream()
+                                                        .filter(other -> !other.equals(rule))
+                                                        .toList()))))));
             }
         }
         Map<String, List<ReachRule>> alternatives = new LinkedHashMap<>();
-        searched.only().forEach(rule -> alternatives.computeIfAbsent(rule.looksAt(), key -> new ArrayList<>()).add(rule));
+        searched.only().forEach(rule -> alternatives
+                .computeIfAbsent(rule.looksAt(), key -> new ArrayList<>())
+                .add(rule));
         for (List<ReachRule> only : alternatives.values()) {
             boolean passes = false;
             for (ReachRule rule : only) {
                 passes |= finds(ReachQuery.rule(rule, ref.collection()), document);
             }
             if (!passes) {
-                causes.add(new Cause(Kind.NOT_LET_IN, List.of(), List.of(), only.getFirst(), List.of(new Fix(Cure.DROP_ONLY_RULES, null,
-                        now -> rules(now, one -> new Reach.Searched(one.collection(), one.only().stream().filter(other -> !only.contains(other)).toList(), one.leaveOut()))))));
+                causes.add(new Cause(
+                        Kind.NOT_LET_IN,
+                        List.of(),
+                        List.of(),
+                        only.getFirst(),
+                        List.of(new Fix(
+                                Cure.DROP_ONLY_RULES,
+                                null,
+                                now -> rules(
+                                        now,
+                                        one -> new Reach.Searched(
+                                                one.collection(),
+                                                one.only().stream()
+                                                        .filter(other -> !only.contains(other))
+                                                        .toList(),
+                                                one.leaveOut()))))));
             }
         }
     }
 
     private SearchDesign rules(SearchDesign design, UnaryOperator<Reach.Searched> change) {
-        return design.withReach(new Reach(design.reach().collections().stream().map(one -> one.collection().equals(ref.collection()) ? change.apply(one) : one).toList()));
+        return design.withReach(new Reach(design.reach().collections().stream()
+                .map(one -> one.collection().equals(ref.collection()) ? change.apply(one) : one)
+                .toList()));
     }
 
     private static SearchDesign searched(SearchDesign design, Reach.Searched more) {
@@ -282,7 +409,8 @@ final class Explainer {
         return design.withReach(new Reach(all));
     }
 
-    private void words(List<Cause> causes, SearchDesign design, ReadQuery read, Item item, int document) throws IOException {
+    private void words(List<Cause> causes, SearchDesign design, ReadQuery read, Item item, int document)
+            throws IOException {
         List<ReadQuery.Part> missing = new ArrayList<>();
         for (ReadQuery.Part part : read.parts()) {
             if (!finds(part.query(), document)) {
@@ -298,19 +426,38 @@ final class Explainer {
             // Which of the missing words would do is anybody's choice, so they are one reason together.
             List<Fix> fixes = new ArrayList<>();
             if (design.words().needed() != Words.WordsNeeded.ANY && missing.size() < all) {
-                fixes.add(new Fix(Cure.NEED_FEWER_WORDS, null, now -> now.withWords(now.words().withNeeded(Words.WordsNeeded.ANY))));
+                fixes.add(new Fix(
+                        Cure.NEED_FEWER_WORDS,
+                        null,
+                        now -> now.withWords(now.words().withNeeded(Words.WordsNeeded.ANY))));
             }
             for (ReadQuery.Part part : missing) {
-                fixes.addAll(fixes(design, part.match().typed(), item, document).values().stream().flatMap(List::stream).toList());
+                fixes.addAll(fixes(design, part.match().typed(), item, document).values().stream()
+                        .flatMap(List::stream)
+                        .toList());
             }
-            causes.add(new Cause(Kind.TOO_FEW_WORDS, missing.stream().map(part -> part.match().typed()).toList(), List.of(), null, fixes));
+            causes.add(new Cause(
+                    Kind.TOO_FEW_WORDS,
+                    missing.stream().map(part -> part.match().typed()).toList(),
+                    List.of(),
+                    null,
+                    fixes));
             return;
         }
         for (ReadQuery.Part part : missing) {
             String word = part.match().typed();
             Map<Kind, List<Fix>> fixes = fixes(design, word, item, document);
-            Kind kind = fixes.containsKey(Kind.FIELD_NOT_SEARCHED) ? Kind.FIELD_NOT_SEARCHED : fixes.containsKey(Kind.TOO_STRICT) ? Kind.TOO_STRICT : Kind.WORD_NOWHERE;
-            causes.add(new Cause(kind, List.of(word), fixes.getOrDefault(Kind.FIELD_NOT_SEARCHED, List.of()).stream().map(Fix::field).filter(Objects::nonNull).toList(), null,
+            Kind kind = fixes.containsKey(Kind.FIELD_NOT_SEARCHED)
+                    ? Kind.FIELD_NOT_SEARCHED
+                    : fixes.containsKey(Kind.TOO_STRICT) ? Kind.TOO_STRICT : Kind.WORD_NOWHERE;
+            causes.add(new Cause(
+                    kind,
+                    List.of(word),
+                    fixes.getOrDefault(Kind.FIELD_NOT_SEARCHED, List.of()).stream()
+                            .map(Fix::field)
+                            .filter(Objects::nonNull)
+                            .toList(),
+                    null,
                     fixes.values().stream().flatMap(List::stream).toList()));
         }
     }
@@ -320,26 +467,62 @@ final class Explainer {
         List<Map.Entry<Kind, Fix>> candidates = new ArrayList<>();
         Collection collection = content.collection(item.ref().collection());
         for (Field field : collection == null ? List.<Field>of() : collection.fields()) {
-            boolean searched = design.words().searched().stream().anyMatch(weight -> weight.field().equals(field.key()));
-            if (!searched && DesignChecks.searchable(field.kind()) && item.values().containsKey(field.key())) {
-                candidates.add(Map.entry(Kind.FIELD_NOT_SEARCHED, new Fix(Cure.SEARCH_FIELD, field.key(), now -> now.withWords(now.words().withWeights(searching(now.words().weights(), field.key()))))));
+            boolean searched = design.words().searched().stream()
+                    .anyMatch(weight -> weight.field().equals(field.key()));
+            if (!searched
+                    && DesignChecks.searchable(field.kind())
+                    && item.values().containsKey(field.key())) {
+                candidates.add(Map.entry(
+                        Kind.FIELD_NOT_SEARCHED,
+                        new Fix(
+                                Cure.SEARCH_FIELD,
+                                field.key(),
+                                now -> now.withWords(now.words()
+                                        .withWeights(searching(now.words().weights(), field.key()))))));
             }
         }
         Words words = design.words();
         if (!words.stemming()) {
-            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.FIND_OTHER_FORMS, null, now -> now.withWords(now.words().withStemming(true)))));
+            candidates.add(Map.entry(
+                    Kind.TOO_STRICT,
+                    new Fix(
+                            Cure.FIND_OTHER_FORMS,
+                            null,
+                            now -> now.withWords(now.words().withStemming(true)))));
         }
         if (words.partOfWord() == Words.PartOfWord.WHOLE) {
-            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.MATCH_STARTS, null, now -> now.withWords(now.words().withPartOfWord(Words.PartOfWord.START)))));
+            candidates.add(Map.entry(
+                    Kind.TOO_STRICT,
+                    new Fix(
+                            Cure.MATCH_STARTS,
+                            null,
+                            now -> now.withWords(now.words().withPartOfWord(Words.PartOfWord.START)))));
         }
         if (!words.typos().allowed()) {
-            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.ALLOW_TYPOS, null, now -> now.withWords(now.words().withTypos(new Words.Typos(true, now.words().typos().firstLetterFixed()))))));
+            candidates.add(Map.entry(
+                    Kind.TOO_STRICT,
+                    new Fix(
+                            Cure.ALLOW_TYPOS,
+                            null,
+                            now -> now.withWords(now.words()
+                                    .withTypos(new Words.Typos(
+                                            true, now.words().typos().firstLetterFixed()))))));
         }
         if (words.typos().firstLetterFixed()) {
-            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.FREE_FIRST_LETTER, null, now -> now.withWords(now.words().withTypos(new Words.Typos(true, false))))));
+            candidates.add(Map.entry(
+                    Kind.TOO_STRICT,
+                    new Fix(
+                            Cure.FREE_FIRST_LETTER,
+                            null,
+                            now -> now.withWords(now.words().withTypos(new Words.Typos(true, false))))));
         }
         if (words.partOfWord() != Words.PartOfWord.INSIDE) {
-            candidates.add(Map.entry(Kind.TOO_STRICT, new Fix(Cure.MATCH_INSIDE, null, now -> now.withWords(now.words().withPartOfWord(Words.PartOfWord.INSIDE)))));
+            candidates.add(Map.entry(
+                    Kind.TOO_STRICT,
+                    new Fix(
+                            Cure.MATCH_INSIDE,
+                            null,
+                            now -> now.withWords(now.words().withPartOfWord(Words.PartOfWord.INSIDE)))));
         }
         List<String> title = new ArrayList<>();
         WordForms.each(item.title(), (lower, start, end) -> {
@@ -351,15 +534,18 @@ final class Explainer {
             candidates.add(Map.entry(Kind.WORD_NOWHERE, new Fix(Cure.ADD_SYNONYM, null, now -> {
                 List<Synonym> more = new ArrayList<>(now.words().synonyms());
                 more.add(synonym);
-                return now.withWords(now.words().withSynonyms(more.stream().distinct().toList()));
+                return now.withWords(
+                        now.words().withSynonyms(more.stream().distinct().toList()));
             })));
         }
         Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
         for (Map.Entry<Kind, Fix> candidate : candidates) {
-            ReadQuery then = ReadQuery.read(query, candidate.getValue().change().apply(design), content, searcher, new Effort(), false);
+            ReadQuery then = ReadQuery.read(
+                    query, candidate.getValue().change().apply(design), content, searcher, new Effort(), false);
             for (ReadQuery.Part part : then.parts()) {
                 if (part.match().typed().equals(word) && finds(part.query(), document)) {
-                    fixes.computeIfAbsent(candidate.getKey(), kind -> new ArrayList<>()).add(candidate.getValue());
+                    fixes.computeIfAbsent(candidate.getKey(), kind -> new ArrayList<>())
+                            .add(candidate.getValue());
                 }
             }
         }
@@ -367,7 +553,8 @@ final class Explainer {
     }
 
     private static List<FieldWeight> searching(List<FieldWeight> weights, FieldKey field) {
-        List<FieldWeight> changed = new ArrayList<>(weights.stream().filter(weight -> !weight.field().equals(field)).toList());
+        List<FieldWeight> changed = new ArrayList<>(
+                weights.stream().filter(weight -> !weight.field().equals(field)).toList());
         changed.add(new FieldWeight(field, 1));
         return changed;
     }

@@ -20,8 +20,18 @@ import tidylantern.core.design.SearchDesign;
  * @param reasons why it is not found, each of which has to go; none for a hit
  * @param leavings rules that would leave a hit out; none for a miss
  */
-public record Explanation(ItemRef item, String title, boolean startingList, int total, @Nullable Integer place, @Nullable Integer page, double score,
-        List<WordPart> words, @Nullable Standing standing, List<Reason> reasons, List<Leaving> leavings) {
+public record Explanation(
+        ItemRef item,
+        String title,
+        boolean startingList,
+        int total,
+        @Nullable Integer place,
+        @Nullable Integer page,
+        double score,
+        List<WordPart> words,
+        @Nullable Standing standing,
+        List<Reason> reasons,
+        List<Leaving> leavings) {
     public Explanation {
         words = List.copyOf(words);
         reasons = List.copyOf(reasons);
@@ -36,7 +46,8 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
      * One word (or quoted phrase) of the query.
      *
      * @param typos whether hardly anything holds it as typed, so that slips are forgiven
-     * @param cut whether it would be looked for with slips or written otherwise, had the query not so many such words before it
+     * @param cut whether it would be looked for with slips or written otherwise, had the query not so many such words
+     *     before it
      * @param fields in which the item holds it, what gives most first
      */
     public record WordPart(String word, boolean typos, boolean cut, double gives, List<FieldPart> fields) {
@@ -99,7 +110,12 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
      * @param rule the one that hits, or one of those that do not
      * @param remedies changes of the design that take the reason away; none where there is none
      */
-    public record Reason(Kind kind, List<String> words, List<FieldKey> fields, @Nullable ReachRule rule, List<Remedy> remedies) {
+    public record Reason(
+            Kind kind,
+            List<String> words,
+            List<FieldKey> fields,
+            @Nullable ReachRule rule,
+            List<Remedy> remedies) {
         public Reason {
             words = List.copyOf(words);
             fields = List.copyOf(fields);
@@ -109,7 +125,19 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
 
     /** What a remedy does. */
     public enum Cure {
-        SEARCH_COLLECTION, DROP_RULE, DROP_ONLY_RULES, SEARCH_FIELD, ALLOW_TYPOS, FREE_FIRST_LETTER, MATCH_STARTS, MATCH_INSIDE, FIND_OTHER_FORMS, ADD_SYNONYM, NEED_FEWER_WORDS, NO_OPERATORS, DROP_PIN;
+        SEARCH_COLLECTION,
+        DROP_RULE,
+        DROP_ONLY_RULES,
+        SEARCH_FIELD,
+        ALLOW_TYPOS,
+        FREE_FIRST_LETTER,
+        MATCH_STARTS,
+        MATCH_INSIDE,
+        FIND_OTHER_FORMS,
+        ADD_SYNONYM,
+        NEED_FEWER_WORDS,
+        NO_OPERATORS,
+        DROP_PIN;
 
         @Override
         public String toString() {
@@ -125,7 +153,12 @@ public record Explanation(ItemRef item, String title, boolean startingList, int 
      * @param total how many items the query would find then
      * @param place of the item then; null if other reasons remain
      */
-    public record Remedy(Cure cure, @Nullable FieldKey field, SearchDesign after, int total, @Nullable Integer place) {}
+    public record Remedy(
+            Cure cure,
+            @Nullable FieldKey field,
+            SearchDesign after,
+            int total,
+            @Nullable Integer place) {}
 
     /**
      * A rule that would leave the item out.

@@ -15,13 +15,27 @@ import tidylantern.core.design.Filter;
  * @param around the place from which distances are measured; null for other controls
  * @param start what holds while a visitor has set nothing, as addresses have it; empty for nothing
  */
-public record FilterAnswer(Filter filter, Control control, List<Offered> values, int further, @Nullable Bounds bounds, String text, @Nullable Around around, List<String> start) {
+public record FilterAnswer(
+        Filter filter,
+        Control control,
+        List<Offered> values,
+        int further,
+        @Nullable Bounds bounds,
+        String text,
+        @Nullable Around around,
+        List<String> start) {
     public FilterAnswer {
         values = List.copyOf(values);
         start = List.copyOf(start);
     }
 
-    FilterAnswer(Filter filter, Control control, List<Offered> values, @Nullable Bounds bounds, String text, @Nullable Around around) {
+    FilterAnswer(
+            Filter filter,
+            Control control,
+            List<Offered> values,
+            @Nullable Bounds bounds,
+            String text,
+            @Nullable Around around) {
         this(filter, control, values, 0, bounds, text, around, List.of());
     }
 
@@ -34,21 +48,31 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
     }
 
     FilterAnswer withStart(List<String> changed) {
-        return changed.isEmpty() ? this : new FilterAnswer(filter, control, values, further, bounds, text, around, changed);
+        return changed.isEmpty()
+                ? this
+                : new FilterAnswer(filter, control, values, further, bounds, text, around, changed);
     }
 
     /** Whether anything that may be set in it would take some of so many results away. */
     boolean narrows(int total) {
-        return isSet() || (bounds != null ? bounds.count() > 0 && (bounds.count() < total || bounds.varied()) : around != null ? around.items() > 0 : control == Control.BOX ? total > 1 : narrows(values, total));
+        return isSet()
+                || (bounds != null
+                        ? bounds.count() > 0 && (bounds.count() < total || bounds.varied())
+                        : around != null
+                                ? around.items() > 0
+                                : control == Control.BOX ? total > 1 : narrows(values, total));
     }
 
     private static boolean narrows(List<Offered> values, int total) {
-        return values.stream().anyMatch(value -> (value.count() > 0 && value.count() < total) || narrows(value.children(), total));
+        return values.stream()
+                .anyMatch(value -> (value.count() > 0 && value.count() < total) || narrows(value.children(), total));
     }
 
     /** Whether it leads anywhere: one whose values would all give nothing does not, unless something in it is set. */
     public boolean offers() {
-        return bounds != null ? bounds.min() != null || bounds.set() : around != null ? around.items() > 0 : control == Control.BOX || offers(values);
+        return bounds != null
+                ? bounds.min() != null || bounds.set()
+                : around != null ? around.items() > 0 : control == Control.BOX || offers(values);
     }
 
     boolean isSet() {
@@ -74,7 +98,14 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
      * @param namesakes other places that the name may mean; each of these names means just one
      * @param attribution what is shown beside a name from the gazetteer; empty where it is none of those
      */
-    public record Around(boolean known, String name, String unknown, int items, List<String> names, List<String> namesakes, String attribution) {
+    public record Around(
+            boolean known,
+            String name,
+            String unknown,
+            int items,
+            List<String> names,
+            List<String> namesakes,
+            String attribution) {
         public Around {
             names = List.copyOf(names);
             namesakes = List.copyOf(namesakes);
@@ -87,11 +118,20 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
      * @param value its key, as addresses have it
      * @param count how many items have it, or something below it, among the results of everything else; exact
      * @param below how many lie right below it
-     * @param children those, with their own; none where the values stand in one list, and in large trees where nothing below is ticked
+     * @param children those, with their own; none where the values stand in one list, and in large trees where nothing
+     *     below is ticked
      * @param picture a colour ({@code #0e5f63}) or the address of a picture; empty for none
      * @param heading under which it stands; empty for none
      */
-    public record Offered(String value, String label, int count, boolean selected, int below, List<Offered> children, String picture, String heading) {
+    public record Offered(
+            String value,
+            String label,
+            int count,
+            boolean selected,
+            int below,
+            List<Offered> children,
+            String picture,
+            String heading) {
         public Offered {
             children = List.copyOf(children);
         }
@@ -107,7 +147,15 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
 
         /** The same as a part of a joint filter has it. */
         Offered in(String prefix, String under) {
-            return new Offered(prefix + value, label, count, selected, below, children.stream().map(child -> child.in(prefix, "")).toList(), picture, under);
+            return new Offered(
+                    prefix + value,
+                    label,
+                    count,
+                    selected,
+                    below,
+                    children.stream().map(child -> child.in(prefix, "")).toList(),
+                    picture,
+                    under);
         }
     }
 
@@ -120,12 +168,23 @@ public record FilterAnswer(Filter filter, Control control, List<Offered> values,
      * @param to what is set, inclusive
      * @param step by which a drawn bound moves; 1 for days
      * @param count how many items have a value among the results of everything else
-     * @param bars how many of these lie in each of equal parts between {@code barsFrom} and the greatest; an item with several days counts once in each
+     * @param bars how many of these lie in each of equal parts between {@code barsFrom} and the greatest; an item with
+     *     several days counts once in each
      * @param barsFrom where the first begins
      * @param barWidth how wide each is; 0 for days, which have none
      * @param varied whether the items counted differ in it
      */
-    public record Bounds(@Nullable String min, @Nullable String max, @Nullable String from, @Nullable String to, double step, int count, List<Integer> bars, double barsFrom, double barWidth, boolean varied) {
+    public record Bounds(
+            @Nullable String min,
+            @Nullable String max,
+            @Nullable String from,
+            @Nullable String to,
+            double step,
+            int count,
+            List<Integer> bars,
+            double barsFrom,
+            double barWidth,
+            boolean varied) {
         public Bounds {
             bars = List.copyOf(bars);
         }

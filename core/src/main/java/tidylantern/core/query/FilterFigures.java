@@ -26,7 +26,12 @@ public record FilterFigures(String key, int values, int items, LeftOut leftOut) 
         }
 
         LeftOut and(LeftOut other) {
-            return new LeftOut(values + other.values, items + other.items, java.util.stream.Stream.concat(names.stream(), other.names.stream()).limit(MOST_LISTED).toList());
+            return new LeftOut(
+                    values + other.values,
+                    items + other.items,
+                    java.util.stream.Stream.concat(names.stream(), other.names.stream())
+                            .limit(MOST_LISTED)
+                            .toList());
         }
     }
 }

@@ -42,10 +42,13 @@ final class GroupedTop implements CollectorManager<GroupedTop.Groups, Map<String
     public Map<String, TopFieldDocs> reduce(Collection<Groups> slices) {
         Map<String, List<TopFieldDocs>> parts = new LinkedHashMap<>();
         for (Groups slice : slices) {
-            slice.groups.forEach((collection, top) -> parts.computeIfAbsent(collection, key -> new ArrayList<>()).add(top.topDocs()));
+            slice.groups.forEach((collection, top) ->
+                    parts.computeIfAbsent(collection, key -> new ArrayList<>()).add(top.topDocs()));
         }
         Map<String, TopFieldDocs> merged = new LinkedHashMap<>();
-        parts.forEach((collection, tops) -> merged.put(collection, org.apache.lucene.search.TopDocs.merge(order, perGroup, tops.toArray(TopFieldDocs[]::new))));
+        parts.forEach((collection, tops) -> merged.put(
+                collection,
+                org.apache.lucene.search.TopDocs.merge(order, perGroup, tops.toArray(TopFieldDocs[]::new))));
         return merged;
     }
 
@@ -83,7 +86,9 @@ final class GroupedTop implements CollectorManager<GroupedTop.Groups, Map<String
                     LeafCollector group = byOrdinal[ordinal];
                     if (group == null) {
                         String collection = collections.lookupOrd(ordinal).utf8ToString();
-                        group = groups.computeIfAbsent(collection, key -> new TopFieldCollectorManager(order, perGroup, null, Integer.MAX_VALUE).newCollector())
+                        group = groups.computeIfAbsent(collection, key -> new TopFieldCollectorManager(
+                                                order, perGroup, null, Integer.MAX_VALUE)
+                                        .newCollector())
                                 .getLeafCollector(leaf);
                         if (scorer != null) {
                             group.setScorer(scorer);

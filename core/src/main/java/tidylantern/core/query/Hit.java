@@ -15,6 +15,14 @@ import tidylantern.core.design.Tier;
  * @param standing why it stands where it stands
  * @param metres along the great circle from the visitor's place; null where the item or the visitor has none
  */
-public record Hit(ItemRef ref, String collectionLabel, @Nullable String address, MarkedText title, MarkedText excerpt,
-        FieldValue.@Nullable Image image, double score, @Nullable Double metres,
-        @Nullable Tier tier, Standing standing) {}
+public record Hit(
+        ItemRef ref,
+        String collectionLabel,
+        @Nullable String address,
+        MarkedText title,
+        MarkedText excerpt,
+        FieldValue.@Nullable Image image,
+        double score,
+        @Nullable Double metres,
+        @Nullable Tier tier,
+        Standing standing) {}

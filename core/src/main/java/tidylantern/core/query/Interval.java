@@ -7,8 +7,8 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * From one number to another, both included; days are counted since 1970. Written {@code from..to}, where either end may be
- * missing.
+ * From one number to another, both included; days are counted since 1970. Written {@code from..to}, where either end
+ * may be missing.
  */
 record Interval(double from, double to) {
     private static final Pattern NUMBER = Pattern.compile("-?\\d{1,15}(\\.\\d{1,15})?");

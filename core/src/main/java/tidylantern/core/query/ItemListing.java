@@ -10,7 +10,6 @@ import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
@@ -50,7 +49,14 @@ public final class ItemListing {
     public record Page(int total, int page, int pages, List<IndexFields.Row> rows) {}
 
     /** @param columns the fields to be read for each row */
-    public Page page(SiteContent content, ItemFilter filter, Key by, boolean reversed, int page, int perPage, Set<FieldKey> columns) {
+    public Page page(
+            SiteContent content,
+            ItemFilter filter,
+            Key by,
+            boolean reversed,
+            int page,
+            int perPage,
+            Set<FieldKey> columns) {
         return read(searcher -> {
             Query query = query(filter);
             int total = searcher.count(query);
@@ -102,8 +108,12 @@ public final class ItemListing {
                 for (var rule : searched.leaveOut()) {
                     leaveOut.add(searcher.count(ReachQuery.rule(rule, searched.collection())));
                 }
-                int keptOut = searcher.count(new BooleanQuery.Builder().add(all, Occur.FILTER).add(ReachQuery.keptOut(), Occur.FILTER).build());
-                collections.add(new ReachCounts.OfCollection(searched.collection(), searcher.count(all), keptOut, found, only, leaveOut));
+                int keptOut = searcher.count(new BooleanQuery.Builder()
+                        .add(all, Occur.FILTER)
+                        .add(ReachQuery.keptOut(), Occur.FILTER)
+                        .build());
+                collections.add(new ReachCounts.OfCollection(
+                        searched.collection(), searcher.count(all), keptOut, found, only, leaveOut));
             }
             return new ReachCounts(inReach, collections);
         });
@@ -111,21 +121,40 @@ public final class ItemListing {
 
     static Query query(ItemFilter filter) {
         BooleanQuery.Builder found = new BooleanQuery.Builder();
-        found.add(filter.collection() == null ? MatchAllDocsQuery.INSTANCE : ReachQuery.collection(filter.collection()), Occur.FILTER);
+        found.add(
+                filter.collection() == null ? MatchAllDocsQuery.INSTANCE : ReachQuery.collection(filter.collection()),
+                Occur.FILTER);
         String text = IndexFields.folded(filter.text().strip());
         if (!text.isEmpty()) {
             String anywhere = "*" + ReachQuery.escaped(text) + "*";
-            found.add(new BooleanQuery.Builder().add(new WildcardQuery(new Term(IndexFields.TITLE, anywhere)), Occur.SHOULD)
-                    .add(new WildcardQuery(new Term(IndexFields.ID, anywhere)), Occur.SHOULD).build(), Occur.FILTER);
+            found.add(
+                    new BooleanQuery.Builder()
+                            .add(new WildcardQuery(new Term(IndexFields.TITLE, anywhere)), Occur.SHOULD)
+                            .add(new WildcardQuery(new Term(IndexFields.ID, anywhere)), Occur.SHOULD)
+                            .build(),
+                    Occur.FILTER);
         }
         for (ItemFilter.Condition condition : filter.conditions()) {
             switch (condition) {
-                case ItemFilter.Value value -> found.add(new ValueQuery(IndexFields.values(value.field()), value.value()), Occur.FILTER);
-                case ItemFilter.Says says -> found.add(new TermQuery(new Term(IndexFields.HAS, says.field().value())), says.something() ? Occur.FILTER : Occur.MUST_NOT);
-                case ItemFilter.KeptOut kept -> found.add(ReachQuery.keptOut(), kept.keptOut() ? Occur.FILTER : Occur.MUST_NOT);
+                case ItemFilter.Value value ->
+                    found.add(new ValueQuery(IndexFields.values(value.field()), value.value()), Occur.FILTER);
+                case ItemFilter.Says says ->
+                    found.add(
+                            new TermQuery(new Term(IndexFields.HAS, says.field().value())),
+                            says.something() ? Occur.FILTER : Occur.MUST_NOT);
+                case ItemFilter.KeptOut kept ->
+                    found.add(ReachQuery.keptOut(), kept.keptOut() ? Occur.FILTER : Occur.MUST_NOT);
                 case ItemFilter.HitBy hit -> found.add(ReachQuery.rule(hit.rule(), hit.collection()), Occur.FILTER);
-                case ItemFilter.InReach in -> found.add(ReachQuery.of(in.reach()), in.found() ? Occur.FILTER : Occur.MUST_NOT);
-                case ItemFilter.OneOf one -> found.add(new TermInSetQuery(IndexFields.REF, one.items().stream().map(ref -> new BytesRef(ref.toString())).toList()), Occur.FILTER);
+                case ItemFilter.InReach in ->
+                    found.add(ReachQuery.of(in.reach()), in.found() ? Occur.FILTER : Occur.MUST_NOT);
+                case ItemFilter.OneOf one ->
+                    found.add(
+                            new TermInSetQuery(
+                                    IndexFields.REF,
+                                    one.items().stream()
+                                            .map(ref -> new BytesRef(ref.toString()))
+                                            .toList()),
+                            Occur.FILTER);
             }
         }
         return found.build();
@@ -138,7 +167,8 @@ public final class ItemListing {
             case ByChange change -> new OrderedDocuments.By.Number(IndexFields.CHANGED);
             case ByField field -> {
                 FieldKind kind = content.kind(field.field());
-                yield kind == FieldKind.NUMBER || kind == FieldKind.MONEY || kind == FieldKind.DATE ? new OrderedDocuments.By.Number(IndexFields.numbers(field.field()))
+                yield kind == FieldKind.NUMBER || kind == FieldKind.MONEY || kind == FieldKind.DATE
+                        ? new OrderedDocuments.By.Number(IndexFields.numbers(field.field()))
                         : new OrderedDocuments.By.Text(IndexFields.sort(field.field()));
             }
         };

@@ -22,8 +22,8 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
 
 /**
- * Values of several fields in one filter. In addresses each stands behind the key of its part and a colon, since two fields may
- * have the same value. Of a yes/no field there is the yes, which reads as the part's label.
+ * Values of several fields in one filter. In addresses each stands behind the key of its part and a colon, since two
+ * fields may have the same value. Of a yes/no field there is the yes, which reads as the part's label.
  */
 final class JointFilter implements OneFilter {
     private static final String BETWEEN = ":";
@@ -37,11 +37,23 @@ final class JointFilter implements OneFilter {
     private @Nullable Counting countingFound;
 
     /** @param given null for the start */
-    JointFilter(Filter filter, Filter.Joined joined, @Nullable List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Effort effort) throws IOException {
+    JointFilter(
+            Filter filter,
+            Filter.Joined joined,
+            @Nullable List<String> given,
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            VisitorQuery query,
+            Effort effort)
+            throws IOException {
         this.filter = filter;
         headings = joined.headings();
         control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
-        collator = Collator.getInstance(Locale.forLanguageTag(content.languages(design.searched()).stream().sorted().findFirst().orElse("en")));
+        collator = Collator.getInstance(Locale.forLanguageTag(content.languages(design.searched()).stream()
+                .sorted()
+                .findFirst()
+                .orElse("en")));
         List<String> wanted = given == null ? filter.start().chosen() : given;
         boolean taken = false;
         for (Filter part : joined.parts()) {
@@ -49,11 +61,26 @@ final class JointFilter implements OneFilter {
                 continue;
             }
             boolean yesNo = content.kind(part.field()) == FieldKind.YES_NO;
-            Filter here = part.withControl(yesNo ? Control.SWITCH : control.onlyOne() ? Control.ONE_OF : Control.LIST).withSeveral(filter.several())
-                    .ordered(part.order(), part.tree(), filter.withoutResults()).withStart(new Filter.Start(filter.start().all(), List.of()));
+            Filter here = part.withControl(yesNo ? Control.SWITCH : control.onlyOne() ? Control.ONE_OF : Control.LIST)
+                    .withSeveral(filter.several())
+                    .ordered(part.order(), part.tree(), filter.withoutResults())
+                    .withStart(new Filter.Start(filter.start().all(), List.of()));
             here = yesNo ? here.withLabels(Map.of(IndexFields.YES, part.label())) : here;
-            List<String> own = given == null && filter.start().all() ? yesNo ? List.of(IndexFields.YES) : null : wanted.stream().filter(one -> one.startsWith(part.key() + BETWEEN)).map(one -> one.substring(part.key().length() + BETWEEN.length())).toList();
-            OneFilter one = OneFilter.of(here, control.onlyOne() && taken ? List.of() : own, searcher, content, design, query, Located.NOWHERE, effort);
+            List<String> own = given == null && filter.start().all()
+                    ? yesNo ? List.of(IndexFields.YES) : null
+                    : wanted.stream()
+                            .filter(one -> one.startsWith(part.key() + BETWEEN))
+                            .map(one -> one.substring(part.key().length() + BETWEEN.length()))
+                            .toList();
+            OneFilter one = OneFilter.of(
+                    here,
+                    control.onlyOne() && taken ? List.of() : own,
+                    searcher,
+                    content,
+                    design,
+                    query,
+                    Located.NOWHERE,
+                    effort);
             taken |= !one.values().isEmpty();
             parts.add(one);
         }
@@ -70,12 +97,17 @@ final class JointFilter implements OneFilter {
 
     @Override
     public List<String> values() {
-        return parts.stream().flatMap(part -> part.values().stream().map(value -> prefix(part) + value)).toList();
+        return parts.stream()
+                .flatMap(part -> part.values().stream().map(value -> prefix(part) + value))
+                .toList();
     }
 
     @Override
     public List<String> said() {
-        return parts.stream().flatMap(part -> part.said().stream().map(said -> part instanceof YesNoFilter ? part.filter().label() : said)).toList();
+        return parts.stream()
+                .flatMap(part -> part.said().stream()
+                        .map(said -> part instanceof YesNoFilter ? part.filter().label() : said))
+                .toList();
     }
 
     @Override
@@ -85,7 +117,8 @@ final class JointFilter implements OneFilter {
 
     @Override
     public @Nullable Query passed() {
-        List<Query> set = parts.stream().map(OneFilter::passed).filter(Objects::nonNull).toList();
+        List<Query> set =
+                parts.stream().map(OneFilter::passed).filter(Objects::nonNull).toList();
         if (set.isEmpty()) {
             return null;
         }
@@ -167,21 +200,39 @@ final class JointFilter implements OneFilter {
         for (OneFilter part : parts) {
             FilterAnswer answer = part.answer();
             further += answer.further();
-            answer.values().stream().filter(value -> value.count() > 0 || value.selected() || filter.withoutResults() == Filter.WithoutResults.DIM)
-                    .map(value -> value.in(prefix(part), headings ? part.filter().label() : "")).forEach(values::add);
+            answer.values().stream()
+                    .filter(value -> value.count() > 0
+                            || value.selected()
+                            || filter.withoutResults() == Filter.WithoutResults.DIM)
+                    .map(value ->
+                            value.in(prefix(part), headings ? part.filter().label() : ""))
+                    .forEach(values::add);
         }
-        return FilterAnswer.of(filter, control, headings ? values : values.stream().sorted(order()).toList(), further);
+        return FilterAnswer.of(
+                filter,
+                control,
+                headings ? values : values.stream().sorted(order()).toList(),
+                further);
     }
 
     /** In one list; by the order of the parts and their values where the owner picked the values by hand. */
     private Comparator<FilterAnswer.Offered> order() {
-        Comparator<FilterAnswer.Offered> byName = Comparator.comparing(FilterAnswer.Offered::label, collator).thenComparing(FilterAnswer.Offered::value);
-        return parts.stream().anyMatch(part -> part.filter().picked() != null) ? (a, b) -> 0 : switch (filter.order()) {
-            case NAME -> byName;
-            case NAME_DOWN -> byName.reversed();
-            case NUMBER -> Comparator.comparingDouble((FilterAnswer.Offered value) -> FilterValues.firstNumber(value.label())).thenComparing(byName);
-            case COUNT -> Comparator.comparingInt(FilterAnswer.Offered::count).reversed().thenComparing(byName);
-        };
+        Comparator<FilterAnswer.Offered> byName =
+                Comparator.comparing(FilterAnswer.Offered::label, collator).thenComparing(FilterAnswer.Offered::value);
+        return parts.stream().anyMatch(part -> part.filter().picked() != null)
+                ? (a, b) -> 0
+                : switch (filter.order()) {
+                    case NAME -> byName;
+                    case NAME_DOWN -> byName.reversed();
+                    case NUMBER ->
+                        Comparator.comparingDouble(
+                                        (FilterAnswer.Offered value) -> FilterValues.firstNumber(value.label()))
+                                .thenComparing(byName);
+                    case COUNT ->
+                        Comparator.comparingInt(FilterAnswer.Offered::count)
+                                .reversed()
+                                .thenComparing(byName);
+                };
     }
 
     @Override
@@ -207,9 +258,20 @@ final class JointFilter implements OneFilter {
         List<FilterAnswer.Offered> more = new ArrayList<>();
         for (OneFilter part : parts) {
             if (below.isEmpty() || below.startsWith(prefix(part))) {
-                List<FilterAnswer.Offered> found = part instanceof YesNoFilter ? part.answer().values().stream().filter(value -> below.isEmpty() && IndexFields.folded(value.label()).contains(IndexFields.folded(named.strip()))).toList()
-                        : part.more(below.isEmpty() ? "" : below.substring(prefix(part).length()), named);
-                found.forEach(value -> more.add(value.in(prefix(part), below.isEmpty() && headings ? part.filter().label() : "")));
+                List<FilterAnswer.Offered> found = part instanceof YesNoFilter
+                        ? part.answer().values().stream()
+                                .filter(value -> below.isEmpty()
+                                        && IndexFields.folded(value.label())
+                                                .contains(IndexFields.folded(named.strip())))
+                                .toList()
+                        : part.more(
+                                below.isEmpty()
+                                        ? ""
+                                        : below.substring(prefix(part).length()),
+                                named);
+                found.forEach(value -> more.add(value.in(
+                        prefix(part),
+                        below.isEmpty() && headings ? part.filter().label() : "")));
             }
         }
         return more;

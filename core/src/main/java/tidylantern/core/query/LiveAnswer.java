@@ -12,7 +12,13 @@ import tidylantern.core.content.CollectionKey;
  * @param completions whole queries in which the word at hand is completed; each finds something
  * @param didYouMean another query, where nothing is found; it finds something
  */
-public record LiveAnswer(String query, boolean startingList, int total, List<Group> groups, List<String> completions, @Nullable String didYouMean) {
+public record LiveAnswer(
+        String query,
+        boolean startingList,
+        int total,
+        List<Group> groups,
+        List<String> completions,
+        @Nullable String didYouMean) {
     public LiveAnswer {
         groups = List.copyOf(groups);
         completions = List.copyOf(completions);

@@ -25,9 +25,9 @@ import tidylantern.core.place.Position;
 import tidylantern.core.place.Slip;
 
 /**
- * Where a visitor is, or looks for things around. A name is looked for first among those of the site's items and the owner's own,
- * then among the world's; as it is written, as the beginning of one, with a slip. Where items far apart have one name, it means
- * where most of them are, and the others are offered.
+ * Where a visitor is, or looks for things around. A name is looked for first among those of the site's items and the
+ * owner's own, then among the world's; as it is written, as the beginning of one, with a slip. Where items far apart
+ * have one name, it means where most of them are, and the others are offered.
  *
  * @param position null where nobody knows
  * @param name of the place meant; empty where a position was given, or nothing
@@ -41,7 +41,13 @@ record Located(@Nullable Position position, String name, String unknown, List<St
     private static final int MOST_TOLD_APART = 50;
     private static final int SHORTEST_BEGINNING = 4;
 
-    static Located of(IndexSearcher searcher, SearchDesign design, SiteContent content, Gazetteer gazetteer, Whereabouts whereabouts) throws IOException {
+    static Located of(
+            IndexSearcher searcher,
+            SearchDesign design,
+            SiteContent content,
+            Gazetteer gazetteer,
+            Whereabouts whereabouts)
+            throws IOException {
         String typed = whereabouts.name();
         if (whereabouts.position() != null) {
             return new Located(whereabouts.position(), "", "", List.of(), false);
@@ -73,8 +79,18 @@ record Located(@Nullable Position position, String name, String unknown, List<St
         if (world.isEmpty() && folded.length() >= SHORTEST_BEGINNING) {
             world = gazetteer.beginning(typed, MOST_NAMESAKES + 1);
         }
-        return world.isEmpty() ? new Located(null, "", typed, List.of(), false)
-                : new Located(world.getFirst().position(), world.getFirst().label(), "", world.stream().skip(1).limit(MOST_NAMESAKES).map(Gazetteer.Found::label).toList(), true);
+        return world.isEmpty()
+                ? new Located(null, "", typed, List.of(), false)
+                : new Located(
+                        world.getFirst().position(),
+                        world.getFirst().label(),
+                        "",
+                        world.stream()
+                                .skip(1)
+                                .limit(MOST_NAMESAKES)
+                                .map(Gazetteer.Found::label)
+                                .toList(),
+                        true);
     }
 
     /** The places of the site's items and the owner's own. Names are folded. */
@@ -91,18 +107,26 @@ record Located(@Nullable Position position, String name, String unknown, List<St
         @Nullable Located named(String folded) {
             Located whole = called(folded, null);
             int comma = folded.indexOf(',');
-            return whole != null || comma < 0 ? whole : called(folded.substring(0, comma).strip(), folded);
+            return whole != null || comma < 0
+                    ? whole
+                    : called(folded.substring(0, comma).strip(), folded);
         }
 
         /** The name that most items have of those that begin so; the owner's own before all. */
         @Nullable Located beginning(String start) {
-            return called(fields.stream().flatMap(field -> field.subMap(start, start + Character.MAX_VALUE).entrySet().stream()), owners.subMap(start, start + Character.MAX_VALUE).keySet().stream());
+            return called(
+                    fields.stream()
+                            .flatMap(field -> field.subMap(start, start + Character.MAX_VALUE).entrySet().stream()),
+                    owners.subMap(start, start + Character.MAX_VALUE).keySet().stream());
         }
 
         /** The same of those that are a slip away. */
         @Nullable Located nearly(String folded) {
             String letter = folded.substring(0, folded.offsetByCodePoints(0, 1));
-            return called(fields.stream().flatMap(field -> field.subMap(letter, letter + Character.MAX_VALUE).entrySet().stream()).filter(one -> Slip.between(folded, one.getKey())),
+            return called(
+                    fields.stream()
+                            .flatMap(field -> field.subMap(letter, letter + Character.MAX_VALUE).entrySet().stream())
+                            .filter(one -> Slip.between(folded, one.getKey())),
                     owners.keySet().stream().filter(own -> Slip.between(folded, own)));
         }
 
@@ -111,8 +135,13 @@ record Located(@Nullable Position position, String name, String unknown, List<St
             if (first != null) {
                 return called(first, null);
             }
-            return names.max(Comparator.comparingInt((Map.Entry<String, List<PlaceNames.Named>> one) -> one.getValue().stream().mapToInt(PlaceNames.Named::items).sum())
-                    .thenComparing(Map.Entry::getKey, Comparator.reverseOrder())).map(one -> called(one.getKey(), null)).orElse(null);
+            return names.max(Comparator.comparingInt(
+                                    (Map.Entry<String, List<PlaceNames.Named>> one) -> one.getValue().stream()
+                                            .mapToInt(PlaceNames.Named::items)
+                                            .sum())
+                            .thenComparing(Map.Entry::getKey, Comparator.reverseOrder()))
+                    .map(one -> called(one.getKey(), null))
+                    .orElse(null);
         }
 
         /** @param label of one place of several that are called so; null for the largest */
@@ -121,30 +150,71 @@ record Located(@Nullable Position position, String name, String unknown, List<St
             if (own != null && label == null) {
                 return new Located(new Position(own.latitude(), own.longitude()), own.name(), "", List.of(), false);
             }
-            List<PlaceNames.Named> places = fields.stream().map(field -> field.get(name)).filter(Objects::nonNull).findFirst().orElse(List.of());
+            List<PlaceNames.Named> places = fields.stream()
+                    .map(field -> field.get(name))
+                    .filter(Objects::nonNull)
+                    .findFirst()
+                    .orElse(List.of());
             if (places.size() == 1 && label == null) {
                 return new Located(places.getFirst().middle(), places.getFirst().name(), "", List.of(), false);
             }
             List<Gazetteer.Found> told = toldApart(places);
-            Gazetteer.Found meant = told.stream().filter(one -> label == null || IndexFields.folded(one.label()).equals(label)).findFirst().orElse(null);
-            return meant == null ? null : new Located(meant.position(), meant.label(), "", told.stream().filter(other -> other != meant).limit(MOST_NAMESAKES).map(Gazetteer.Found::label).toList(), true);
+            Gazetteer.Found meant = told.stream()
+                    .filter(one ->
+                            label == null || IndexFields.folded(one.label()).equals(label))
+                    .findFirst()
+                    .orElse(null);
+            return meant == null
+                    ? null
+                    : new Located(
+                            meant.position(),
+                            meant.label(),
+                            "",
+                            told.stream()
+                                    .filter(other -> other != meant)
+                                    .limit(MOST_NAMESAKES)
+                                    .map(Gazetteer.Found::label)
+                                    .toList(),
+                            true);
         }
 
-        /** Places of one name with labels that tell them apart; that of most items first, of as many that where most people live. */
+        /**
+         * Places of one name with labels that tell them apart; that of most items first, of as many that where most
+         * people live.
+         */
         private List<Gazetteer.Found> toldApart(List<PlaceNames.Named> places) {
             Map<Gazetteer.Found, Integer> items = new LinkedHashMap<>();
-            places.stream().limit(MOST_TOLD_APART).forEach(place -> items.put(gazetteer.told(place.name(), place.middle()), place.items()));
-            Map<String, Long> times = items.keySet().stream().collect(Collectors.groupingBy(Gazetteer.Found::label, Collectors.counting()));
-            return items.entrySet().stream().sorted(Map.Entry.<Gazetteer.Found, Integer>comparingByValue().reversed().thenComparing(one -> one.getKey().people(), Comparator.reverseOrder()))
-                    .map(Map.Entry::getKey).map(one -> times.getOrDefault(one.label(), 0L) > 1 ? new Gazetteer.Found(one.name(), one.label() + ", " + Gazetteer.said(one.position()), one.position(), one.people()) : one).toList();
+            places.stream()
+                    .limit(MOST_TOLD_APART)
+                    .forEach(place -> items.put(gazetteer.told(place.name(), place.middle()), place.items()));
+            Map<String, Long> times = items.keySet().stream()
+                    .collect(Collectors.groupingBy(Gazetteer.Found::label, Collectors.counting()));
+            return items.entrySet().stream()
+                    .sorted(Map.Entry.<Gazetteer.Found, Integer>comparingByValue()
+                            .reversed()
+                            .thenComparing(one -> one.getKey().people(), Comparator.reverseOrder()))
+                    .map(Map.Entry::getKey)
+                    .map(one -> times.getOrDefault(one.label(), 0L) > 1
+                            ? new Gazetteer.Found(
+                                    one.name(),
+                                    one.label() + ", " + Gazetteer.said(one.position()),
+                                    one.position(),
+                                    one.people())
+                            : one)
+                    .toList();
         }
     }
 
     /** The fields of places among those searched, in the order of the content. */
     static List<FieldKey> placeFields(SearchDesign design, SiteContent content) {
         List<FieldKey> fields = new ArrayList<>();
-        content.collections().stream().filter(collection -> design.searched().contains(collection.key())).flatMap(collection -> collection.fields().stream())
-                .filter(field -> field.kind() == FieldKind.PLACE).map(Field::key).filter(key -> !fields.contains(key)).forEach(fields::add);
+        content.collections().stream()
+                .filter(collection -> design.searched().contains(collection.key()))
+                .flatMap(collection -> collection.fields().stream())
+                .filter(field -> field.kind() == FieldKind.PLACE)
+                .map(Field::key)
+                .filter(key -> !fields.contains(key))
+                .forEach(fields::add);
         return fields;
     }
 }

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 
-/** A text in runs, some of them marked because a word of the query found them. Never markup: what shows it adds that. */
+/**
+ * A text in runs, some of them marked because a word of the query found them. Never markup: what shows it adds that.
+ */
 public record MarkedText(List<Run> runs) {
     public static final MarkedText EMPTY = new MarkedText(List.of());
 

@@ -34,7 +34,10 @@ sealed interface Match permits WordMatch, PhraseMatch {
     /** Whether slips are forgiven in it. */
     boolean forgivesTypos();
 
-    /** Whether it would be looked for written otherwise, or with slips, had the answer not spent on other words what it may spend. */
+    /**
+     * Whether it would be looked for written otherwise, or with slips, had the answer not spent on other words what it
+     * may spend.
+     */
     default boolean cut() {
         return false;
     }
@@ -54,7 +57,10 @@ sealed interface Match permits WordMatch, PhraseMatch {
         for (InField in : fields) {
             if (!in.ways().isEmpty()) {
                 List<Query> ways = in.ways().stream().map(Way::query).toList();
-                all.add(new BoostQuery(ways.size() == 1 ? ways.getFirst() : new DisjunctionMaxQuery(ways, 0), (float) in.weight()), BooleanClause.Occur.SHOULD);
+                all.add(
+                        new BoostQuery(ways.size() == 1 ? ways.getFirst() : new DisjunctionMaxQuery(ways, 0), (float)
+                                in.weight()),
+                        BooleanClause.Occur.SHOULD);
             }
         }
         return all.build();

@@ -20,14 +20,27 @@ import tidylantern.core.design.SearchDesign;
  * @param starts of each what holds while nothing is set
  */
 record Narrowing(List<OneFilter> filters, List<List<String>> starts) {
-    static Narrowing of(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher, Located located, Effort effort) throws IOException {
+    static Narrowing of(
+            VisitorQuery query,
+            SearchDesign design,
+            SiteContent content,
+            IndexSearcher searcher,
+            Located located,
+            Effort effort)
+            throws IOException {
         List<OneFilter> filters = new ArrayList<>();
         List<List<String>> starts = new ArrayList<>();
         for (Filter filter : design.filtersInUse()) {
             List<String> given = query.filters().get(filter.key());
             OneFilter one = OneFilter.of(filter, given, searcher, content, design, query, located, effort);
             filters.add(one);
-            starts.add(filter.start().setsNothing() ? List.of() : given == null ? one.values() : OneFilter.of(filter, null, searcher, content, design, query, located, effort).values());
+            starts.add(
+                    filter.start().setsNothing()
+                            ? List.of()
+                            : given == null
+                                    ? one.values()
+                                    : OneFilter.of(filter, null, searcher, content, design, query, located, effort)
+                                            .values());
         }
         return new Narrowing(filters, starts);
     }
@@ -51,7 +64,10 @@ record Narrowing(List<OneFilter> filters, List<List<String>> starts) {
             return MatchAllDocsQuery.INSTANCE;
         }
         BooleanQuery.Builder all = new BooleanQuery.Builder();
-        filters.stream().map(OneFilter::passed).filter(Objects::nonNull).forEach(passed -> all.add(passed, Occur.FILTER));
+        filters.stream()
+                .map(OneFilter::passed)
+                .filter(Objects::nonNull)
+                .forEach(passed -> all.add(passed, Occur.FILTER));
         return all.build();
     }
 }

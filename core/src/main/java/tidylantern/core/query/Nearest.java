@@ -21,6 +21,7 @@ import tidylantern.core.place.Position;
 final class Nearest {
     /** Some that are near may be out of reach. */
     private static final int SPARE = 16;
+
     private static final int MORE = 4;
     private static final int MOST = 1 << 14;
 
@@ -28,39 +29,69 @@ final class Nearest {
 
     /** How many items are in reach; counted once for a state of the index. */
     static int inReach(Asked asked) throws IOException {
-        return PerState.of(asked.searcher().getIndexReader(), asked.design().reach(), Nearest.class, Integer.class, () -> asked.searcher().count(asked.read().lucene()));
+        return PerState.of(
+                asked.searcher().getIndexReader(),
+                asked.design().reach(),
+                Nearest.class,
+                Integer.class,
+                () -> asked.searcher().count(asked.read().lucene()));
     }
 
     /**
-     * What of the results has to be looked at for the first of them, where nothing was typed and distance puts them in order; null where words
-     * find less than everything, where another key puts them in order, or where so few have a place that all have to be looked at.
+     * What of the results has to be looked at for the first of them, where nothing was typed and distance puts them in
+     * order; null where words find less than everything, where another key puts them in order, or where so few have a
+     * place that all have to be looked at.
      *
      * @param wanted how many of the first are needed
      */
     static @Nullable Query among(Asked asked, Ordering ordering, Query found, int wanted) throws IOException {
-        OrderKey first = ordering.keys().stream().filter(key -> key != null && key.by() != OrderKey.By.TIER && key.by() != OrderKey.By.PLACE_IN_TIER).findFirst().orElse(null);
+        OrderKey first = ordering.keys().stream()
+                .filter(key -> key != null && key.by() != OrderKey.By.TIER && key.by() != OrderKey.By.PLACE_IN_TIER)
+                .findFirst()
+                .orElse(null);
         Position here = asked.located().position();
         if (!asked.read().startingList() || first == null || first.by() != OrderKey.By.DISTANCE || here == null) {
             return null;
         }
-        FieldKey places = first.field() != null ? first.field() : Located.placeFields(asked.design(), asked.content()).getFirst();
+        FieldKey places = first.field() != null
+                ? first.field()
+                : Located.placeFields(asked.design(), asked.content()).getFirst();
         for (int most = wanted + SPARE; most <= MOST; most *= MORE) {
-            ScoreDoc[] near = LatLonPoint.nearest(asked.searcher(), IndexFields.place(places), here.latitude(), here.longitude(), most).scoreDocs;
+            ScoreDoc[] near = LatLonPoint.nearest(
+                            asked.searcher(), IndexFields.place(places), here.latitude(), here.longitude(), most)
+                    .scoreDocs;
             if (near.length < most) {
                 return null;
             }
             int[] documents = Arrays.stream(near).mapToInt(one -> one.doc).toArray();
             Set<Integer> passing = new HashSet<>();
-            Query both = new BooleanQuery.Builder().add(new Documents(documents), Occur.FILTER).add(found, Occur.FILTER).build();
+            Query both = new BooleanQuery.Builder()
+                    .add(new Documents(documents), Occur.FILTER)
+                    .add(found, Occur.FILTER)
+                    .build();
             for (ScoreDoc one : asked.searcher().search(both, most).scoreDocs) {
                 passing.add(one.doc);
             }
-            ScoreDoc last = Arrays.stream(near).filter(one -> passing.contains(one.doc)).skip(wanted - 1L).findFirst().orElse(null);
-            // Others may lie just as far as the last of them, so something farther must be there to know that all of those are.
+            ScoreDoc last = Arrays.stream(near)
+                    .filter(one -> passing.contains(one.doc))
+                    .skip(wanted - 1L)
+                    .findFirst()
+                    .orElse(null);
+            // Others may lie just as far as the last of them, so something farther must be there to know that all of
+            // those are.
             if (last != null && metres(last) < metres(near[near.length - 1])) {
                 // What comes first for another reason is looked at wherever it is.
-                IntStream others = IntStream.concat(ordering.lifted().tiers().keySet().stream().mapToInt(Integer::intValue), ordering.pinned().stream().mapToInt(Ordering.Pinned::document));
-                return new BooleanQuery.Builder().add(found, Occur.MUST).add(new Documents(IntStream.concat(Arrays.stream(documents), others).distinct().toArray()), Occur.FILTER).build();
+                IntStream others = IntStream.concat(
+                        ordering.lifted().tiers().keySet().stream().mapToInt(Integer::intValue),
+                        ordering.pinned().stream().mapToInt(Ordering.Pinned::document));
+                return new BooleanQuery.Builder()
+                        .add(found, Occur.MUST)
+                        .add(
+                                new Documents(IntStream.concat(Arrays.stream(documents), others)
+                                        .distinct()
+                                        .toArray()),
+                                Occur.FILTER)
+                        .build();
             }
         }
         return null;

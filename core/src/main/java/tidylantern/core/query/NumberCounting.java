@@ -14,8 +14,8 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.index.IndexFields;
 
 /**
- * Counts items by the numbers or days of a field: how many have one, how many have one in each of some buckets that follow
- * one another, and how many in each of some intervals, which may overlap. An item counts at most once in each.
+ * Counts items by the numbers or days of a field: how many have one, how many have one in each of some buckets that
+ * follow one another, and how many in each of some intervals, which may overlap. An item counts at most once in each.
  */
 final class NumberCounting extends Counting {
     private final FieldKey field;

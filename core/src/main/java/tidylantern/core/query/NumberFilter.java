@@ -31,7 +31,10 @@ import tidylantern.core.design.Reach;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
 
-/** Bounds, steps and months of numbers, amounts and days. Bounds are inclusive; an item without a value drops out once one is set. */
+/**
+ * Bounds, steps and months of numbers, amounts and days. Bounds are inclusive; an item without a value drops out once
+ * one is set.
+ */
 final class NumberFilter implements OneFilter {
     private static final int MOST_BARS = 20;
     private static final int MOST_STEPS = 100;
@@ -39,6 +42,7 @@ final class NumberFilter implements OneFilter {
     private static final int MOST_MONTHS = 240;
     /** With those on offer fewer than there are bits in a long, by which they are counted. */
     private static final int MOST_SET = 12;
+
     private static final String FROM_TODAY = "today..";
 
     private final Filter filter;
@@ -50,38 +54,90 @@ final class NumberFilter implements OneFilter {
     private final int[] monthsInReach;
     /** What is set; of bounds at most one. */
     private final List<Interval> set;
+
     private final double[] buckets;
     private final List<Interval> offered;
     private final NumberCounting counting;
 
-    private NumberFilter(Filter filter, FieldKind kind, List<Interval> given, IndexSearcher searcher, SiteContent content, SearchDesign design, LocalDate today) throws IOException {
+    private NumberFilter(
+            Filter filter,
+            FieldKind kind,
+            List<Interval> given,
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            LocalDate today)
+            throws IOException {
         this.filter = filter;
         days = kind == FieldKind.DATE;
         control = Objects.requireNonNull(filter.controlFor(kind));
-        language = Locale.forLanguageTag(content.languages(design.searched()).stream().sorted().findFirst().orElse("en"));
+        language = Locale.forLanguageTag(content.languages(design.searched()).stream()
+                .sorted()
+                .findFirst()
+                .orElse("en"));
         extent = extent(searcher, design.reach());
         set = set(given, today);
-        offered = new ArrayList<>(switch (control) {
-            case BANDS -> bands();
-            case FROM_TODAY -> List.of(new Interval(today.toEpochDay(), Double.POSITIVE_INFINITY));
-            default -> List.of();
-        });
+        offered = new ArrayList<>(
+                switch (control) {
+                    case BANDS -> bands();
+                    case FROM_TODAY -> List.of(new Interval(today.toEpochDay(), Double.POSITIVE_INFINITY));
+                    default -> List.of();
+                });
         if (control == Control.BANDS) {
             // What an older address has set stays in sight, so that it can be taken off.
             set.stream().filter(one -> !offered.contains(one)).forEach(offered::add);
         }
         buckets = control == Control.RANGE ? bars() : control == Control.MONTHS ? months() : new double[0];
-        monthsInReach = control == Control.MONTHS ? PerState.of(searcher.getIndexReader(), design.reach(), new InMonths(filter.field()), int[].class,
-                () -> new NumberCounting(filter.field(), true, buckets, List.of()).over(searcher, ReachQuery.of(design.reach())).inBuckets()) : new int[0];
+        monthsInReach = control == Control.MONTHS
+                ? PerState.of(
+                        searcher.getIndexReader(),
+                        design.reach(),
+                        new InMonths(filter.field()),
+                        int[].class,
+                        () -> new NumberCounting(filter.field(), true, buckets, List.of())
+                                .over(searcher, ReachQuery.of(design.reach()))
+                                .inBuckets())
+                : new int[0];
         counting = new NumberCounting(filter.field(), days, buckets, offered);
     }
 
-    static NumberFilter ofNumbers(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design) throws IOException {
-        return new NumberFilter(filter, FieldKind.NUMBER, given.stream().map(Interval::ofNumbers).filter(Objects::nonNull).distinct().toList(), searcher, content, design, LocalDate.EPOCH);
+    static NumberFilter ofNumbers(
+            Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design)
+            throws IOException {
+        return new NumberFilter(
+                filter,
+                FieldKind.NUMBER,
+                given.stream()
+                        .map(Interval::ofNumbers)
+                        .filter(Objects::nonNull)
+                        .distinct()
+                        .toList(),
+                searcher,
+                content,
+                design,
+                LocalDate.EPOCH);
     }
 
-    static NumberFilter ofDays(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, LocalDate today) throws IOException {
-        return new NumberFilter(filter, FieldKind.DATE, given.stream().map(one -> Interval.ofDays(one, today)).filter(Objects::nonNull).distinct().toList(), searcher, content, design, today);
+    static NumberFilter ofDays(
+            Filter filter,
+            List<String> given,
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            LocalDate today)
+            throws IOException {
+        return new NumberFilter(
+                filter,
+                FieldKind.DATE,
+                given.stream()
+                        .map(one -> Interval.ofDays(one, today))
+                        .filter(Objects::nonNull)
+                        .distinct()
+                        .toList(),
+                searcher,
+                content,
+                design,
+                today);
     }
 
     private record Between(FieldKey field) {}
@@ -89,18 +145,37 @@ final class NumberFilter implements OneFilter {
     private record InMonths(FieldKey field) {}
 
     private NumberCounting.Extent extent(IndexSearcher searcher, Reach reach) throws IOException {
-        return PerState.of(searcher.getIndexReader(), reach, new Between(filter.field()), NumberCounting.Extent.class,
-                () -> new NumberCounting(filter.field(), days, new double[0], List.of()).over(searcher, ReachQuery.of(reach)).extent());
+        return PerState.of(
+                searcher.getIndexReader(),
+                reach,
+                new Between(filter.field()),
+                NumberCounting.Extent.class,
+                () -> new NumberCounting(filter.field(), days, new double[0], List.of())
+                        .over(searcher, ReachQuery.of(reach))
+                        .extent());
     }
 
     private List<Interval> set(List<Interval> given, LocalDate today) {
         return switch (control) {
             case BANDS -> given.stream().limit(MOST_SET).toList();
             case MONTHS -> given.stream().limit(MOST_MONTHS).toList();
-            case FROM_TODAY -> given.stream().filter(one -> one.from() == today.toEpochDay() && one.to() == Double.POSITIVE_INFINITY).toList();
+            case FROM_TODAY ->
+                given.stream()
+                        .filter(one -> one.from() == today.toEpochDay() && one.to() == Double.POSITIVE_INFINITY)
+                        .toList();
             // A single number is the bound there is.
-            case AT_LEAST -> given.stream().filter(one -> Double.isFinite(one.from())).limit(1).map(one -> new Interval(one.from(), Double.POSITIVE_INFINITY)).toList();
-            case AT_MOST -> given.stream().filter(one -> Double.isFinite(one.to())).limit(1).map(one -> new Interval(Double.NEGATIVE_INFINITY, one.to())).toList();
+            case AT_LEAST ->
+                given.stream()
+                        .filter(one -> Double.isFinite(one.from()))
+                        .limit(1)
+                        .map(one -> new Interval(one.from(), Double.POSITIVE_INFINITY))
+                        .toList();
+            case AT_MOST ->
+                given.stream()
+                        .filter(one -> Double.isFinite(one.to()))
+                        .limit(1)
+                        .map(one -> new Interval(Double.NEGATIVE_INFINITY, one.to()))
+                        .toList();
             default -> given.stream().limit(1).toList();
         };
     }
@@ -109,7 +184,9 @@ final class NumberFilter implements OneFilter {
         if (extent.empty()) {
             return List.of();
         }
-        List<Double> cuts = filter.bands().isEmpty() ? Steps.between(extent.least(), extent.greatest(), step(USUAL_BANDS)) : filter.bands();
+        List<Double> cuts = filter.bands().isEmpty()
+                ? Steps.between(extent.least(), extent.greatest(), step(USUAL_BANDS))
+                : filter.bands();
         List<Interval> bands = new ArrayList<>();
         double from = Double.NEGATIVE_INFINITY;
         for (double to : cuts) {
@@ -132,7 +209,11 @@ final class NumberFilter implements OneFilter {
         }
         double width = step(MOST_BARS);
         double first = Steps.rounded(Math.floor(extent.least() / width) * width);
-        return DoubleStream.concat(DoubleStream.of(first), Steps.between(first, Math.nextUp(extent.greatest()), width).stream().mapToDouble(Double::doubleValue)).toArray();
+        return DoubleStream.concat(
+                        DoubleStream.of(first),
+                        Steps.between(first, Math.nextUp(extent.greatest()), width).stream()
+                                .mapToDouble(Double::doubleValue))
+                .toArray();
     }
 
     /** The first days of the months in which there may be something; of very many the last. */
@@ -142,7 +223,9 @@ final class NumberFilter implements OneFilter {
         }
         YearMonth last = YearMonth.from(LocalDate.ofEpochDay((long) extent.greatest()));
         List<Double> firsts = new ArrayList<>();
-        for (YearMonth month = last; firsts.size() < MOST_MONTHS && month.atEndOfMonth().toEpochDay() >= extent.least(); month = month.minusMonths(1)) {
+        for (YearMonth month = last;
+                firsts.size() < MOST_MONTHS && month.atEndOfMonth().toEpochDay() >= extent.least();
+                month = month.minusMonths(1)) {
             firsts.addFirst((double) month.atDay(1).toEpochDay());
         }
         return firsts.stream().mapToDouble(Double::doubleValue).toArray();
@@ -159,7 +242,11 @@ final class NumberFilter implements OneFilter {
     }
 
     private String written(Interval interval) {
-        return control == Control.FROM_TODAY ? FROM_TODAY : control == Control.MONTHS && month(interval) != null ? String.valueOf(month(interval)) : end(interval.from()) + ".." + end(interval.to());
+        return control == Control.FROM_TODAY
+                ? FROM_TODAY
+                : control == Control.MONTHS && month(interval) != null
+                        ? String.valueOf(month(interval))
+                        : end(interval.from()) + ".." + end(interval.to());
     }
 
     /** The month that an interval is; null if it is none. */
@@ -168,12 +255,17 @@ final class NumberFilter implements OneFilter {
             return null;
         }
         YearMonth month = YearMonth.from(LocalDate.ofEpochDay((long) interval.from()));
-        return month.atDay(1).toEpochDay() == interval.from() && month.atEndOfMonth().toEpochDay() == interval.to() ? month : null;
+        return month.atDay(1).toEpochDay() == interval.from()
+                        && month.atEndOfMonth().toEpochDay() == interval.to()
+                ? month
+                : null;
     }
 
     /** One end as addresses have it; empty where it is open. */
     private String end(double bound) {
-        return !Double.isFinite(bound) ? "" : days ? LocalDate.ofEpochDay((long) bound).toString() : digits(bound);
+        return !Double.isFinite(bound)
+                ? ""
+                : days ? LocalDate.ofEpochDay((long) bound).toString() : digits(bound);
     }
 
     private static String digits(double number) {
@@ -187,7 +279,11 @@ final class NumberFilter implements OneFilter {
         }
         String place = IndexFields.numbers(filter.field());
         BooleanQuery.Builder any = new BooleanQuery.Builder();
-        set.forEach(one -> any.add(days ? LongField.newRangeQuery(place, (long) one.from(), (long) one.to()) : DoubleField.newRangeQuery(place, one.from(), one.to()), Occur.SHOULD));
+        set.forEach(one -> any.add(
+                days
+                        ? LongField.newRangeQuery(place, (long) one.from(), (long) one.to())
+                        : DoubleField.newRangeQuery(place, one.from(), one.to()),
+                Occur.SHOULD));
         return any.build();
     }
 
@@ -218,16 +314,34 @@ final class NumberFilter implements OneFilter {
     public FilterAnswer answer() {
         return switch (control) {
             case BANDS -> FilterAnswer.of(filter, control, intervals());
-            case FROM_TODAY -> FilterAnswer.of(filter, control, List.of(FilterAnswer.Offered.of(FROM_TODAY, filter.labels().getOrDefault(FROM_TODAY, "From today"), counting.inIntervals()[0], !set.isEmpty())));
+            case FROM_TODAY ->
+                FilterAnswer.of(
+                        filter,
+                        control,
+                        List.of(FilterAnswer.Offered.of(
+                                FROM_TODAY,
+                                filter.labels().getOrDefault(FROM_TODAY, "From today"),
+                                counting.inIntervals()[0],
+                                !set.isEmpty())));
             case MONTHS -> FilterAnswer.of(filter, control, inMonths());
             default -> new FilterAnswer(filter, control, List.of(), bounds(), "", null);
         };
     }
 
     private FilterAnswer.Bounds bounds() {
-        Interval now = set.isEmpty() ? new Interval(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY) : set.getFirst();
-        return new FilterAnswer.Bounds(extent.empty() ? null : end(extent.least()), extent.empty() ? null : end(extent.greatest()), orNull(end(now.from())), orNull(end(now.to())),
-                days || extent.empty() ? 1 : step(MOST_STEPS), counting.items(), Arrays.stream(counting.inBuckets()).boxed().toList(), buckets.length == 0 ? 0 : buckets[0], buckets.length == 0 ? 0 : step(MOST_BARS), counting.extent().least() < counting.extent().greatest());
+        Interval now =
+                set.isEmpty() ? new Interval(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY) : set.getFirst();
+        return new FilterAnswer.Bounds(
+                extent.empty() ? null : end(extent.least()),
+                extent.empty() ? null : end(extent.greatest()),
+                orNull(end(now.from())),
+                orNull(end(now.to())),
+                days || extent.empty() ? 1 : step(MOST_STEPS),
+                counting.items(),
+                Arrays.stream(counting.inBuckets()).boxed().toList(),
+                buckets.length == 0 ? 0 : buckets[0],
+                buckets.length == 0 ? 0 : step(MOST_BARS),
+                counting.extent().least() < counting.extent().greatest());
     }
 
     private static @Nullable String orNull(String end) {
@@ -239,7 +353,11 @@ final class NumberFilter implements OneFilter {
         for (int i = 0; i < offered.size(); i++) {
             Interval band = offered.get(i);
             String value = written(band);
-            values.add(FilterAnswer.Offered.of(value, filter.labels().getOrDefault(value, said(band)), counting.inIntervals()[i], set.contains(band)));
+            values.add(FilterAnswer.Offered.of(
+                    value,
+                    filter.labels().getOrDefault(value, said(band)),
+                    counting.inIntervals()[i],
+                    set.contains(band)));
         }
         return shown(values);
     }
@@ -247,8 +365,11 @@ final class NumberFilter implements OneFilter {
     private String said(Interval band) {
         NumberFormat format = NumberFormat.getInstance(language);
         String unit = filter.unit().isEmpty() ? "" : " " + filter.unit();
-        return band.from() == Double.NEGATIVE_INFINITY ? "up to " + format.format(band.to()) + unit
-                : band.to() == Double.POSITIVE_INFINITY ? format.format(band.from()) + unit + " and more" : format.format(band.from()) + " to " + format.format(band.to()) + unit;
+        return band.from() == Double.NEGATIVE_INFINITY
+                ? "up to " + format.format(band.to()) + unit
+                : band.to() == Double.POSITIVE_INFINITY
+                        ? format.format(band.from()) + unit + " and more"
+                        : format.format(band.from()) + " to " + format.format(band.to()) + unit;
     }
 
     private List<FilterAnswer.Offered> inMonths() {
@@ -256,17 +377,27 @@ final class NumberFilter implements OneFilter {
         List<Interval> shown = new ArrayList<>();
         for (int i = 0; i < buckets.length; i++) {
             YearMonth month = YearMonth.from(LocalDate.ofEpochDay((long) buckets[i]));
-            Interval all = new Interval(month.atDay(1).toEpochDay(), month.atEndOfMonth().toEpochDay());
+            Interval all = new Interval(
+                    month.atDay(1).toEpochDay(), month.atEndOfMonth().toEpochDay());
             if (monthsInReach[i] > 0) {
                 shown.add(all);
-                values.add(FilterAnswer.Offered.of(month.toString(), month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear(), counting.inBuckets()[i], set.contains(all)));
+                values.add(FilterAnswer.Offered.of(
+                        month.toString(),
+                        month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear(),
+                        counting.inBuckets()[i],
+                        set.contains(all)));
             }
         }
-        set.stream().filter(one -> !shown.contains(one)).forEach(one -> values.add(FilterAnswer.Offered.of(written(one), written(one), 0, true)));
+        set.stream()
+                .filter(one -> !shown.contains(one))
+                .forEach(one -> values.add(FilterAnswer.Offered.of(written(one), written(one), 0, true)));
         return shown(values);
     }
 
     private List<FilterAnswer.Offered> shown(List<FilterAnswer.Offered> values) {
-        return values.stream().filter(value -> value.count() > 0 || value.selected() || filter.withoutResults() == Filter.WithoutResults.DIM).toList();
+        return values.stream()
+                .filter(value ->
+                        value.count() > 0 || value.selected() || filter.withoutResults() == Filter.WithoutResults.DIM)
+                .toList();
     }
 }

@@ -11,7 +11,10 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 
-/** One filter of a design in one query: what the visitor set, whom that lets through, what there is to count and to offer. */
+/**
+ * One filter of a design in one query: what the visitor set, whom that lets through, what there is to count and to
+ * offer.
+ */
 interface OneFilter {
     Filter filter();
 
@@ -27,8 +30,8 @@ interface OneFilter {
     @Nullable Query passed();
 
     /**
-     * The same as {@link #passed}, asked of one item after the other: what an item has in the field is looked up, which for the
-     * results of one query costs far less than going through all that pass.
+     * The same as {@link #passed}, asked of one item after the other: what an item has in the field is looked up, which
+     * for the results of one query costs far less than going through all that pass.
      */
     Passing passing(LeafReaderContext leaf) throws IOException;
 
@@ -43,12 +46,18 @@ interface OneFilter {
     /** After everything has been counted. */
     FilterAnswer answer() throws IOException;
 
-    /** Counts the items that this filter lets through too, where {@link #answer} wants to know them as well; the same one every time. */
+    /**
+     * Counts the items that this filter lets through too, where {@link #answer} wants to know them as well; the same
+     * one every time.
+     */
     default @Nullable Counting countingFound() throws IOException {
         return null;
     }
 
-    /** Some values that the answer does not hold: those right below one, or with letters in their names where that is empty. */
+    /**
+     * Some values that the answer does not hold: those right below one, or with letters in their names where that is
+     * empty.
+     */
     default List<FilterAnswer.Offered> more(String below, String named) throws IOException {
         return List.of();
     }
@@ -64,7 +73,16 @@ interface OneFilter {
     }
 
     /** @param given parameters of the filter's name; null where there are none, which is its start */
-    static OneFilter of(Filter filter, @Nullable List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, Effort effort) throws IOException {
+    static OneFilter of(
+            Filter filter,
+            @Nullable List<String> given,
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            VisitorQuery query,
+            Located located,
+            Effort effort)
+            throws IOException {
         if (filter.joined() != null) {
             return new JointFilter(filter, filter.joined(), given, searcher, content, design, query, effort);
         }
@@ -72,17 +90,43 @@ interface OneFilter {
         if (given == null && filter.start().all() && kind == FieldKind.CATEGORY) {
             return CategoryFilter.ofAll(filter, searcher, content, design);
         }
-        return ofValues(filter, given == null ? filter.start().chosen() : given, searcher, content, design, query, located, effort);
+        return ofValues(
+                filter,
+                given == null ? filter.start().chosen() : given,
+                searcher,
+                content,
+                design,
+                query,
+                located,
+                effort);
     }
 
-    private static OneFilter ofValues(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Located located, Effort effort) throws IOException {
+    private static OneFilter ofValues(
+            Filter filter,
+            List<String> given,
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            VisitorQuery query,
+            Located located,
+            Effort effort)
+            throws IOException {
         return switch (content.kind(filter.field())) {
             case NUMBER, MONEY -> NumberFilter.ofNumbers(filter, given, searcher, content, design);
             case DATE -> NumberFilter.ofDays(filter, given, searcher, content, design, query.today());
             case YES_NO -> new YesNoFilter(filter, given);
             case TEXT, CODE -> new TextFilter(filter, given, searcher, content, design, effort);
             // A field of another kind, or of none any more, has no values.
-            case PLACE -> new DistanceFilter(filter, given, isFirstOfPlaces(filter, content, design), searcher, content, design, query.whereabouts().within(), located);
+            case PLACE ->
+                new DistanceFilter(
+                        filter,
+                        given,
+                        isFirstOfPlaces(filter, content, design),
+                        searcher,
+                        content,
+                        design,
+                        query.whereabouts().within(),
+                        located);
             case CATEGORY, IMAGE, LINK -> new CategoryFilter(filter, given, searcher, content, design);
             case null -> new CategoryFilter(filter, given, searcher, content, design);
         };
@@ -90,6 +134,10 @@ interface OneFilter {
 
     /** The parameter 'within' of the public contract means the first filter by distance. */
     private static boolean isFirstOfPlaces(Filter filter, SiteContent content, SearchDesign design) {
-        return design.filtersInUse().stream().filter(one -> content.kind(one.field()) == FieldKind.PLACE).findFirst().filter(filter::equals).isPresent();
+        return design.filtersInUse().stream()
+                .filter(one -> content.kind(one.field()) == FieldKind.PLACE)
+                .findFirst()
+                .filter(filter::equals)
+                .isPresent();
     }
 }

@@ -5,8 +5,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reads visitors' operators: quotes, {@code AND}, {@code OR}, {@code NOT} or a minus before a word, and parentheses. Words
- * beside one another mean AND, which binds closer than OR. Whatever is not well formed is no operator but words.
+ * Reads visitors' operators: quotes, {@code AND}, {@code OR}, {@code NOT} or a minus before a word, and parentheses.
+ * Words beside one another mean AND, which binds closer than OR. Whatever is not well formed is no operator but words.
  */
 final class Operators {
     private static final int MOST_LEVELS = 20;
@@ -27,7 +27,15 @@ final class Operators {
         record Or(List<Node> parts) implements Node {}
     }
 
-    private enum Kind { WORD, QUOTED, AND, OR, NOT, OPEN, CLOSE }
+    private enum Kind {
+        WORD,
+        QUOTED,
+        AND,
+        OR,
+        NOT,
+        OPEN,
+        CLOSE
+    }
 
     private record Token(Kind kind, String text) {}
 
@@ -76,21 +84,30 @@ final class Operators {
                 }
                 tokens.add(new Token(Kind.QUOTED, text.substring(i + 1, end)));
                 i = end + 1;
-            } else if (c == '-' && i + 1 < text.length() && !Character.isWhitespace(text.charAt(i + 1)) && text.charAt(i + 1) != '-') {
+            } else if (c == '-'
+                    && i + 1 < text.length()
+                    && !Character.isWhitespace(text.charAt(i + 1))
+                    && text.charAt(i + 1) != '-') {
                 tokens.add(new Token(Kind.NOT, "-"));
                 i++;
             } else {
                 int end = i;
-                while (end < text.length() && !Character.isWhitespace(text.charAt(end)) && text.charAt(end) != '(' && text.charAt(end) != ')' && !quote(text.charAt(end))) {
+                while (end < text.length()
+                        && !Character.isWhitespace(text.charAt(end))
+                        && text.charAt(end) != '('
+                        && text.charAt(end) != ')'
+                        && !quote(text.charAt(end))) {
                     end++;
                 }
                 String word = text.substring(i, end);
-                tokens.add(new Token(switch (word) {
-                    case "AND" -> Kind.AND;
-                    case "OR" -> Kind.OR;
-                    case "NOT" -> Kind.NOT;
-                    default -> Kind.WORD;
-                }, word));
+                tokens.add(new Token(
+                        switch (word) {
+                            case "AND" -> Kind.AND;
+                            case "OR" -> Kind.OR;
+                            case "NOT" -> Kind.NOT;
+                            default -> Kind.WORD;
+                        },
+                        word));
                 i = end;
             }
         }
@@ -131,20 +148,21 @@ final class Operators {
             throw new NotWellFormed();
         }
         Token token = tokens.get(at++);
-        Node read = switch (kind) {
-            case NOT -> new Node.Not(one());
-            case WORD -> new Node.Words(token.text());
-            case QUOTED -> new Node.Quoted(token.text());
-            case OPEN -> {
-                Node inner = either();
-                if (next() != Kind.CLOSE) {
-                    throw new NotWellFormed();
-                }
-                at++;
-                yield inner;
-            }
-            case AND, OR, CLOSE -> throw new NotWellFormed();
-        };
+        Node read =
+                switch (kind) {
+                    case NOT -> new Node.Not(one());
+                    case WORD -> new Node.Words(token.text());
+                    case QUOTED -> new Node.Quoted(token.text());
+                    case OPEN -> {
+                        Node inner = either();
+                        if (next() != Kind.CLOSE) {
+                            throw new NotWellFormed();
+                        }
+                        at++;
+                        yield inner;
+                    }
+                    case AND, OR, CLOSE -> throw new NotWellFormed();
+                };
         level--;
         return read;
     }

@@ -24,9 +24,9 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.index.IndexFields;
 
 /**
- * Any stretch of a query's documents in an order, at about the same cost wherever it lies: the documents are told apart by
- * selection, and only the stretch itself is put in order. A queue of the best, as searches use it, grows with the distance
- * from the top and compares texts anew with every part of the index.
+ * Any stretch of a query's documents in an order, at about the same cost wherever it lies: the documents are told apart
+ * by selection, and only the stretch itself is put in order. A queue of the best, as searches use it, grows with the
+ * distance from the top and compares texts anew with every part of the index.
  */
 final class OrderedDocuments {
     /** Numbers of texts over the whole index, which are costly to make; those of readers that are closed go. */
@@ -123,7 +123,11 @@ final class OrderedDocuments {
         }
 
         int[] inOrder(int from, int to) {
-            return IntStream.range(from, to).boxed().sorted((a, b) -> compared(keys[a], references[a], keys[b], references[b])).mapToInt(place -> documents[place]).toArray();
+            return IntStream.range(from, to)
+                    .boxed()
+                    .sorted((a, b) -> compared(keys[a], references[a], keys[b], references[b]))
+                    .mapToInt(place -> documents[place])
+                    .toArray();
         }
     }
 
@@ -136,18 +140,24 @@ final class OrderedDocuments {
             if (scorer == null) {
                 continue;
             }
-            Keys keys = switch (by) {
-                case By.Text text -> texts(reader, leaf, text.field());
-                case By.Number number -> numbers(leaf, number.field(), reversed);
-            };
+            Keys keys =
+                    switch (by) {
+                        case By.Text text -> texts(reader, leaf, text.field());
+                        case By.Number number -> numbers(leaf, number.field(), reversed);
+                    };
             Keys references = texts(reader, leaf, IndexFields.REF);
             DocIdSetIterator documents = scorer.iterator();
             var live = leaf.reader().getLiveDocs();
-            for (int document = documents.nextDoc(); document != DocIdSetIterator.NO_MORE_DOCS; document = documents.nextDoc()) {
+            for (int document = documents.nextDoc();
+                    document != DocIdSetIterator.NO_MORE_DOCS;
+                    document = documents.nextDoc()) {
                 if (live == null || live.get(document)) {
                     Long key = keys.of(document);
                     // From the highest down is from the lowest complement up; what has no value comes last either way.
-                    found.add(leaf.docBase + document, key == null ? Long.MAX_VALUE : reversed ? ~key : key, Math.toIntExact(java.util.Objects.requireNonNull(references.of(document))));
+                    found.add(
+                            leaf.docBase + document,
+                            key == null ? Long.MAX_VALUE : reversed ? ~key : key,
+                            Math.toIntExact(java.util.Objects.requireNonNull(references.of(document))));
                 }
             }
         }
@@ -176,10 +186,12 @@ final class OrderedDocuments {
         }
         Numbered key = new Numbered(life.getKey(), field);
         OrdinalMap known = numbers.get(key);
-        if (known == null && MultiDocValues.getSortedValues(reader, field) instanceof MultiDocValues.MultiSortedDocValues all) {
+        if (known == null
+                && MultiDocValues.getSortedValues(reader, field) instanceof MultiDocValues.MultiSortedDocValues all) {
             known = all.mapping;
             numbers.put(key, known);
-            life.addClosedListener(closed -> numbers.keySet().removeIf(one -> one.reader().equals(closed)));
+            life.addClosedListener(
+                    closed -> numbers.keySet().removeIf(one -> one.reader().equals(closed)));
         }
         return known;
     }

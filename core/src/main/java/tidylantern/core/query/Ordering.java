@@ -38,13 +38,19 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.place.Position;
 
 /**
- * The order of a query's results, as the design and the visitor's choice have it: what the sort says, with the pinned ones last;
- * those then stand at their places. The last key is always the item's reference.
+ * The order of a query's results, as the design and the visitor's choice have it: what the sort says, with the pinned
+ * ones last; those then stand at their places. The last key is always the item's reference.
  *
  * @param keys what each field of the sort is for; null for that of pins and the reference
  * @param pinned by their places
  */
-record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys, List<Pinned> pinned, TierHolders holders, Lifted lifted) {
+record Ordering(
+        IndexSearcher searcher,
+        Sort sort,
+        List<@Nullable OrderKey> keys,
+        List<Pinned> pinned,
+        TierHolders holders,
+        Lifted lifted) {
     private static final SortField BY_REFERENCE = new SortField(IndexFields.REF, SortField.Type.STRING);
 
     /** @param at 0 for the first place */
@@ -57,16 +63,26 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
     static Ordering of(Asked asked, Query found, boolean live) throws IOException {
         SearchDesign design = asked.design();
         IndexSearcher searcher = asked.searcher();
-        List<OrderKey> keys = design.order().keys(asked.read().startingList(), asked.query().order());
-        TierHolders holders = TierHolders.of(searcher, design, asked.content(), asked.query().today());
-        Lifted lifted = Lifted.of(searcher, holders, found, keys, asked.query().today(), live, among -> fields(asked, keys, among).fields());
+        List<OrderKey> keys =
+                design.order().keys(asked.read().startingList(), asked.query().order());
+        TierHolders holders =
+                TierHolders.of(searcher, design, asked.content(), asked.query().today());
+        Lifted lifted = Lifted.of(
+                searcher, holders, found, keys, asked.query().today(), live, among -> fields(asked, keys, among)
+                        .fields());
         Fields fields = fields(asked, keys, lifted);
         List<Pinned> pinned = pinned(asked, found);
         if (!pinned.isEmpty()) {
-            fields.fields().addFirst(new ByDocument(pinned.stream().collect(Collectors.toMap(Pinned::document, one -> 1.0)), 0, searcher.getIndexReader().maxDoc()).getSortField(false));
+            fields.fields()
+                    .addFirst(new ByDocument(
+                                    pinned.stream().collect(Collectors.toMap(Pinned::document, one -> 1.0)),
+                                    0,
+                                    searcher.getIndexReader().maxDoc())
+                            .getSortField(false));
             fields.keys().addFirst(null);
         }
-        return new Ordering(searcher, new Sort(fields.fields().toArray(SortField[]::new)), fields.keys(), pinned, holders, lifted);
+        return new Ordering(
+                searcher, new Sort(fields.fields().toArray(SortField[]::new)), fields.keys(), pinned, holders, lifted);
     }
 
     private record Fields(List<SortField> fields, List<@Nullable OrderKey> keys) {}
@@ -80,8 +96,12 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
                 // It compares items of one tier alone, and until the tiers are told apart that is no order of all.
                 continue;
             }
-            OrderKey holding = key.by() == OrderKey.By.DISTANCE && key.without() != null && measured(asked, key) == null ? key.without() : key;
-            SortField field = asked.read().startingList() && holding.by() == OrderKey.By.RELEVANCE ? null : field(asked, holding, lifted);
+            OrderKey holding = key.by() == OrderKey.By.DISTANCE && key.without() != null && measured(asked, key) == null
+                    ? key.without()
+                    : key;
+            SortField field = asked.read().startingList() && holding.by() == OrderKey.By.RELEVANCE
+                    ? null
+                    : field(asked, holding, lifted);
             if (field != null) {
                 fields.fields().add(field);
                 fields.keys().add(holding);
@@ -94,12 +114,23 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
 
     /** What a distance is measured from, in which field; null where one of them is unknown. */
     private static @Nullable SortField measured(Asked asked, OrderKey key) {
-        FieldKey places = key.field() == null ? Located.placeFields(asked.design(), asked.content()).stream().findFirst().orElse(null) : key.field();
-        Position from = key.field() == null || key.fits(asked.content().kind(key.field())) ? asked.located().position() : null;
-        return from == null || places == null ? null : LatLonDocValuesField.newDistanceSort(IndexFields.place(places), from.latitude(), from.longitude());
+        FieldKey places = key.field() == null
+                ? Located.placeFields(asked.design(), asked.content()).stream()
+                        .findFirst()
+                        .orElse(null)
+                : key.field();
+        Position from = key.field() == null || key.fits(asked.content().kind(key.field()))
+                ? asked.located().position()
+                : null;
+        return from == null || places == null
+                ? null
+                : LatLonDocValuesField.newDistanceSort(IndexFields.place(places), from.latitude(), from.longitude());
     }
 
-    /** Null where the key says nothing: its field is of another kind by now, nobody knows where the visitor is, or nothing is lifted. */
+    /**
+     * Null where the key says nothing: its field is of another kind by now, nobody knows where the visitor is, or
+     * nothing is lifted.
+     */
     private static @Nullable SortField field(Asked asked, OrderKey key, Lifted lifted) {
         FieldKey field = Objects.requireNonNullElse(key.field(), FieldKey.PUBLISHED);
         if (key.field() != null && !key.fits(asked.content().kind(key.field()))) {
@@ -110,16 +141,32 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
             case PLACE_IN_TIER -> lifted.standings().isEmpty() ? null : stand(asked, lifted.standings());
             case RELEVANCE -> SortField.FIELD_SCORE;
             case DISTANCE -> measured(asked, key);
-            case NEWEST -> new SortedNumericSortField(IndexFields.numbers(field), SortField.Type.LONG, true, SortedNumericSelector.Type.MAX, Long.MIN_VALUE);
-            case NEXT_DAY -> new NextDay(IndexFields.numbers(field), asked.query().today()).getSortField(false);
-            case NUMBER -> new SortedNumericSortField(IndexFields.numbers(field), SortField.Type.DOUBLE, key.down(), key.down() ? SortedNumericSelector.Type.MAX : SortedNumericSelector.Type.MIN,
-                    key.down() ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY);
+            case NEWEST ->
+                new SortedNumericSortField(
+                        IndexFields.numbers(field),
+                        SortField.Type.LONG,
+                        true,
+                        SortedNumericSelector.Type.MAX,
+                        Long.MIN_VALUE);
+            case NEXT_DAY ->
+                new NextDay(IndexFields.numbers(field), asked.query().today()).getSortField(false);
+            case NUMBER ->
+                new SortedNumericSortField(
+                        IndexFields.numbers(field),
+                        SortField.Type.DOUBLE,
+                        key.down(),
+                        key.down() ? SortedNumericSelector.Type.MAX : SortedNumericSelector.Type.MIN,
+                        key.down() ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY);
             case TITLE -> new SortField(IndexFields.TITLE_ORDER, SortField.Type.STRING, key.down());
         };
     }
 
     private static SortField stand(Asked asked, Map<Integer, Double> values) {
-        return new ByDocument(values, Double.POSITIVE_INFINITY, asked.searcher().getIndexReader().maxDoc()).getSortField(false);
+        return new ByDocument(
+                        values,
+                        Double.POSITIVE_INFINITY,
+                        asked.searcher().getIndexReader().maxDoc())
+                .getSortField(false);
     }
 
     /** The item of a result of the sort. */
@@ -128,14 +175,23 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
         return ItemRef.parse(((BytesRef) fields[fields.length - 1]).utf8ToString());
     }
 
-    /** Those that a pin puts at a place and that are found. An order that a visitor chose has no places of the owner's in it. */
+    /**
+     * Those that a pin puts at a place and that are found. An order that a visitor chose has no places of the owner's
+     * in it.
+     */
     private static List<Pinned> pinned(Asked asked, Query found) throws IOException {
         Map<ItemRef, Integer> places = asked.read().pins().places();
         if (places.isEmpty() || asked.design().order().chosen(asked.query().order())) {
             return List.of();
         }
-        Query both = new BooleanQuery.Builder().add(found, Occur.FILTER).add(PinsInPlay.items(places.keySet()), Occur.FILTER).build();
-        return Arrays.stream(asked.searcher().search(both, places.size(), new Sort(BY_REFERENCE)).scoreDocs).map(one -> new Pinned(one.doc, places.get(reference(one)) - 1)).sorted(Comparator.comparingInt(Pinned::at)).toList();
+        Query both = new BooleanQuery.Builder()
+                .add(found, Occur.FILTER)
+                .add(PinsInPlay.items(places.keySet()), Occur.FILTER)
+                .build();
+        return Arrays.stream(asked.searcher().search(both, places.size(), new Sort(BY_REFERENCE)).scoreDocs)
+                .map(one -> new Pinned(one.doc, places.get(reference(one)) - 1))
+                .sorted(Comparator.comparingInt(Pinned::at))
+                .toList();
     }
 
     /** The place, 0 for the first, of the result that is so many-th among those that are not pinned. */
@@ -170,7 +226,8 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
         if (pinned.isEmpty()) {
             return List.of(sorted);
         }
-        List<ScoreDoc> merged = new ArrayList<>(Arrays.stream(sorted).filter(one -> !isPinned(one.doc)).toList());
+        List<ScoreDoc> merged = new ArrayList<>(
+                Arrays.stream(sorted).filter(one -> !isPinned(one.doc)).toList());
         List<ScoreDoc> put = pinnedResults(found);
         for (int i = 0; i < put.size(); i++) {
             int place = before(i, total - put.size()) + i;
@@ -183,7 +240,10 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
 
     /** The pinned ones with what they were ordered by, by their places. */
     List<ScoreDoc> pinnedResults(Query found) throws IOException {
-        Query both = new BooleanQuery.Builder().add(found, Occur.MUST).add(new Documents(pinned.stream().mapToInt(Pinned::document).toArray()), Occur.FILTER).build();
+        Query both = new BooleanQuery.Builder()
+                .add(found, Occur.MUST)
+                .add(new Documents(pinned.stream().mapToInt(Pinned::document).toArray()), Occur.FILTER)
+                .build();
         ScoreDoc[] put = searcher.search(both, pinned.size(), sort).scoreDocs;
         List<Integer> documents = pinned.stream().map(Pinned::document).toList();
         Arrays.sort(put, Comparator.comparingInt(one -> documents.indexOf(one.doc)));
@@ -192,18 +252,32 @@ record Ordering(IndexSearcher searcher, Sort sort, List<@Nullable OrderKey> keys
 
     /** @param neighbour the result from which it is told apart; null where there is none */
     Standing standing(FieldDoc result, @Nullable FieldDoc neighbour, boolean takesTurns) {
-        Integer pinnedAt = pinned.stream().filter(one -> one.document() == result.doc).findFirst().map(one -> one.at() + 1).orElse(null);
+        Integer pinnedAt = pinned.stream()
+                .filter(one -> one.document() == result.doc)
+                .findFirst()
+                .map(one -> one.at() + 1)
+                .orElse(null);
         Tier tier = holders.of(searcher, result.doc);
         boolean isLifted = isLifted(result.doc);
         int place = holders.place(result.doc);
         int parting = pinnedAt != null || neighbour == null ? -1 : parting(result, neighbour);
-        return new Standing(pinnedAt, tier == null ? null : tier.key(), tier == null ? null : tier.name(), isLifted, tier == null || place > Placement.LAST_PLACE ? null : (Integer) place, takesTurns && isLifted, parting < 0 ? null : keys.get(parting));
+        return new Standing(
+                pinnedAt,
+                tier == null ? null : tier.key(),
+                tier == null ? null : tier.name(),
+                isLifted,
+                tier == null || place > Placement.LAST_PLACE ? null : (Integer) place,
+                takesTurns && isLifted,
+                parting < 0 ? null : keys.get(parting));
     }
 
     /** Whether those of a tier that have no place of their own, or the same one, take turns in this order. */
     boolean takesTurns(int document) {
         Tier tier = holders.of(searcher, document);
-        return tier != null && tier.lift() != null && tier.lift().turns() == Tier.Turns.BY_DAY && lifted.standings().containsKey(document);
+        return tier != null
+                && tier.lift() != null
+                && tier.lift().turns() == Tier.Turns.BY_DAY
+                && lifted.standings().containsKey(document);
     }
 
     /** The first field in which two results differ; -1 if they do in none. */

@@ -21,6 +21,8 @@ interface Passing {
         Scorer scorer = supplier == null ? null : supplier.get(1);
         TwoPhaseIterator sure = scorer == null ? null : scorer.twoPhaseIterator();
         @Nullable DocIdSetIterator near = scorer == null ? null : sure == null ? scorer.iterator() : sure.approximation();
-        return document -> near != null && (near.docID() < document ? near.advance(document) : near.docID()) == document && (sure == null || sure.matches());
+        return document -> near != null
+                && (near.docID() < document ? near.advance(document) : near.docID()) == document
+                && (sure == null || sure.matches());
     }
 }

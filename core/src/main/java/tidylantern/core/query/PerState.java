@@ -8,8 +8,9 @@ import java.util.WeakHashMap;
 import org.apache.lucene.index.IndexReader;
 
 /**
- * What was reckoned once for a state of an index and holds as long as anybody reads that state. What hangs on
- * a decision too (a reach, say) is kept for the last few of its forms alone: an owner who changes rules makes a new one with every change.
+ * What was reckoned once for a state of an index and holds as long as anybody reads that state. What hangs on a
+ * decision too (a reach, say) is kept for the last few of its forms alone: an owner who changes rules makes a new one
+ * with every change.
  */
 final class PerState {
     private static final int MOST_DECISIONS = 16;
@@ -42,7 +43,8 @@ final class PerState {
     }
 
     /** The same for what hangs on a decision, such as a reach. */
-    static <T> T of(IndexReader reader, Object decision, Object key, Class<T> type, Reckoning<T> reckoning) throws IOException {
+    static <T> T of(IndexReader reader, Object decision, Object key, Class<T> type, Reckoning<T> reckoning)
+            throws IOException {
         PerState state = of(reader);
         synchronized (state) {
             return of(state.ofDecisions.computeIfAbsent(decision, any -> new HashMap<>()), key, type, reckoning);
@@ -55,7 +57,8 @@ final class PerState {
         }
     }
 
-    private static <T> T of(Map<Object, Object> known, Object key, Class<T> type, Reckoning<T> reckoning) throws IOException {
+    private static <T> T of(Map<Object, Object> known, Object key, Class<T> type, Reckoning<T> reckoning)
+            throws IOException {
         Object value = known.get(key);
         if (value == null) {
             value = reckoning.reckon();

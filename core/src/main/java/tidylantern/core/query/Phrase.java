@@ -30,12 +30,16 @@ record Phrase(List<WordForms.Word> words, boolean stems) {
 
     /** The forms of the word that fewest items are likely to hold: the longest. */
     Set<String> rarest() {
-        return words.stream().max(java.util.Comparator.comparingInt(word -> word.folded().length())).map(this::forms).orElse(Set.of());
+        return words.stream()
+                .max(java.util.Comparator.comparingInt(word -> word.folded().length()))
+                .map(this::forms)
+                .orElse(Set.of());
     }
 
     Query query(String place) {
         if (words.size() == 1) {
-            return new TermInSetQuery(place, forms(words.getFirst()).stream().map(BytesRef::new).toList());
+            return new TermInSetQuery(
+                    place, forms(words.getFirst()).stream().map(BytesRef::new).toList());
         }
         MultiPhraseQuery.Builder phrase = new MultiPhraseQuery.Builder();
         for (WordForms.Word word : words) {
@@ -54,7 +58,8 @@ record Phrase(List<WordForms.Word> words, boolean stems) {
         }
         for (int i = 0; i < words.size(); i++) {
             String word = lower.get(first + i);
-            if (!Folding.fold(word).equals(words.get(i).folded()) && !(stems && WordMatch.sameStem(words.get(i), word, stemming))) {
+            if (!Folding.fold(word).equals(words.get(i).folded())
+                    && !(stems && WordMatch.sameStem(words.get(i), word, stemming))) {
                 return false;
             }
         }

@@ -21,7 +21,9 @@ import tidylantern.core.index.WordForms;
 record PhraseMatch(Phrase phrase, Words design) implements Match {
     @Override
     public String typed() {
-        return "\"" + String.join(" ", phrase.words().stream().map(WordForms.Word::folded).toList()) + "\"";
+        return "\""
+                + String.join(
+                        " ", phrase.words().stream().map(WordForms.Word::folded).toList()) + "\"";
     }
 
     @Override
@@ -31,14 +33,21 @@ record PhraseMatch(Phrase phrase, Words design) implements Match {
 
     @Override
     public List<InField> inFields(IndexReader reader, SiteContent content) {
-        return design.searched().stream().filter(weight -> content.kind(weight.field()) != FieldKind.CODE)
-                .map(weight -> new InField(weight.field(), weight.weight(), List.of(new Way(Strength.EXACT, query(weight.field()))))).toList();
+        return design.searched().stream()
+                .filter(weight -> content.kind(weight.field()) != FieldKind.CODE)
+                .map(weight -> new InField(
+                        weight.field(), weight.weight(), List.of(new Way(Strength.EXACT, query(weight.field())))))
+                .toList();
     }
 
     private Query query(FieldKey field) {
-        BooleanQuery.Builder all = new BooleanQuery.Builder().add(phrase.query(IndexFields.words(field)), BooleanClause.Occur.MUST);
-        phrase.words().stream().map(WordForms.Word::signed).filter(Objects::nonNull)
-                .forEach(signed -> all.add(new TermQuery(new Term(IndexFields.signed(field), signed)), BooleanClause.Occur.FILTER));
+        BooleanQuery.Builder all =
+                new BooleanQuery.Builder().add(phrase.query(IndexFields.words(field)), BooleanClause.Occur.MUST);
+        phrase.words().stream()
+                .map(WordForms.Word::signed)
+                .filter(Objects::nonNull)
+                .forEach(signed -> all.add(
+                        new TermQuery(new Term(IndexFields.signed(field), signed)), BooleanClause.Occur.FILTER));
         return all.build();
     }
 

@@ -21,21 +21,24 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
 
 /**
- * What the pins of a design say of one query. A pin's query is met by the same words in the same order, whatever their case,
- * accents and punctuation, by other forms of them, without regard to stop words, and with the slips that the search forgives.
+ * What the pins of a design say of one query. A pin's query is met by the same words in the same order, whatever their
+ * case, accents and punctuation, by other forms of them, without regard to stop words, and with the slips that the
+ * search forgives.
  *
- * @param places of items, 1 for the first. Where several pins concern one item, the first holds; where they want one place, the
- *     later one takes the next that is free
+ * @param places of items, 1 for the first. Where several pins concern one item, the first holds; where they want one
+ *     place, the later one takes the next that is free
  * @param takenOut items that are not found
  */
 record PinsInPlay(Map<ItemRef, Integer> places, Set<ItemRef> takenOut) {
     static final PinsInPlay NONE = new PinsInPlay(Map.of(), Set.of());
 
-    static PinsInPlay of(SearchDesign design, List<WordMatch> typed, Vocabulary vocabulary, Set<String> languages, LocalDate day) {
+    static PinsInPlay of(
+            SearchDesign design, List<WordMatch> typed, Vocabulary vocabulary, Set<String> languages, LocalDate day) {
         Map<ItemRef, Integer> places = new HashMap<>();
         Set<ItemRef> out = new HashSet<>();
         for (Pin pin : design.pins()) {
-            if (!pin.holdsOn(day) || pin.queries().stream().noneMatch(query -> meets(typed, words(query, vocabulary, languages)))) {
+            if (!pin.holdsOn(day)
+                    || pin.queries().stream().noneMatch(query -> meets(typed, words(query, vocabulary, languages)))) {
                 continue;
             }
             pin.takeOut().stream().filter(item -> !places.containsKey(item)).forEach(out::add);
@@ -57,7 +60,9 @@ record PinsInPlay(Map<ItemRef, Integer> places, Set<ItemRef> takenOut) {
         List<WordForms.Word> all = WordForms.allWordsOf(query, languages);
         boolean onlyStopWords = all.stream().allMatch(vocabulary::stops);
         Set<String> seen = new HashSet<>();
-        return all.stream().filter(word -> (onlyStopWords || !vocabulary.stops(word)) && seen.add(word.folded())).toList();
+        return all.stream()
+                .filter(word -> (onlyStopWords || !vocabulary.stops(word)) && seen.add(word.folded()))
+                .toList();
     }
 
     private static boolean meets(List<WordMatch> typed, List<WordForms.Word> words) {
@@ -77,12 +82,25 @@ record PinsInPlay(Map<ItemRef, Integer> places, Set<ItemRef> takenOut) {
         if (equals(NONE)) {
             return found;
         }
-        Query put = new BooleanQuery.Builder().add(reach, Occur.FILTER).add(items(places.keySet()), Occur.FILTER).build();
-        return new BooleanQuery.Builder().add(new BooleanQuery.Builder().add(found, Occur.SHOULD).add(new BoostQuery(new ConstantScoreQuery(put), 0), Occur.SHOULD).build(), Occur.MUST)
-                .add(items(takenOut), Occur.MUST_NOT).build();
+        Query put = new BooleanQuery.Builder()
+                .add(reach, Occur.FILTER)
+                .add(items(places.keySet()), Occur.FILTER)
+                .build();
+        return new BooleanQuery.Builder()
+                .add(
+                        new BooleanQuery.Builder()
+                                .add(found, Occur.SHOULD)
+                                .add(new BoostQuery(new ConstantScoreQuery(put), 0), Occur.SHOULD)
+                                .build(),
+                        Occur.MUST)
+                .add(items(takenOut), Occur.MUST_NOT)
+                .build();
     }
 
     static Query items(Set<ItemRef> items) {
-        return new TermInSetQuery(IndexFields.REF, new ArrayList<>(items).stream().map(item -> new BytesRef(item.toString())).toList());
+        return new TermInSetQuery(
+                IndexFields.REF,
+                new ArrayList<>(items)
+                        .stream().map(item -> new BytesRef(item.toString())).toList());
     }
 }

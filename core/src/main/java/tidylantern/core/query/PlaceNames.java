@@ -22,8 +22,9 @@ import tidylantern.core.place.FarApart;
 import tidylantern.core.place.Position;
 
 /**
- * The names of the places that items in reach have in a field. A name stands for the middle of the items that have it, so that
- * visitors can look around a place without giving their own away; where they lie {@linkplain FarApart far apart}, for several places.
+ * The names of the places that items in reach have in a field. A name stands for the middle of the items that have it,
+ * so that visitors can look around a place without giving their own away; where they lie {@linkplain FarApart far
+ * apart}, for several places.
  */
 final class PlaceNames {
     static final int MOST_OFFERED = 300;
@@ -44,24 +45,40 @@ final class PlaceNames {
     private PlaceNames(Tally tally) {
         items = tally.items;
         Map<String, List<Cell>> cells = new HashMap<>();
-        tally.cells.forEach((spot, cell) -> cells.computeIfAbsent(IndexFields.folded(spot.name()), folded -> new ArrayList<>()).add(cell));
+        tally.cells.forEach(
+                (spot, cell) -> cells.computeIfAbsent(IndexFields.folded(spot.name()), folded -> new ArrayList<>())
+                        .add(cell));
         cells.forEach((folded, of) -> byName.put(folded, named(of)));
-        offered = byName.values().stream().sorted(Comparator.comparingInt((List<Named> one) -> one.stream().mapToInt(Named::items).sum()).reversed().thenComparing(one -> one.getFirst().name()))
-                .limit(MOST_OFFERED).map(one -> one.getFirst().name()).sorted().toList();
+        offered = byName.values().stream()
+                .sorted(Comparator.comparingInt((List<Named> one) ->
+                                one.stream().mapToInt(Named::items).sum())
+                        .reversed()
+                        .thenComparing(one -> one.getFirst().name()))
+                .limit(MOST_OFFERED)
+                .map(one -> one.getFirst().name())
+                .sorted()
+                .toList();
     }
 
     /** Of what is called alike, one for each place; that of most items first. */
     private static List<Named> named(List<Cell> cells) {
         Map<String, Integer> spellings = new TreeMap<>();
         cells.forEach(cell -> spellings.merge(cell.name, cell.items, Integer::sum));
-        String name = spellings.entrySet().stream().max(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder()))).orElseThrow().getKey();
+        String name = spellings.entrySet().stream()
+                .max(Map.Entry.<String, Integer>comparingByValue()
+                        .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
+                .orElseThrow()
+                .getKey();
         // What is in so many places is no name of one; and none of a stranger's values may make everybody wait.
         List<List<Cell>> groups = cells.size() > MOST_CELLS ? List.of(cells) : FarApart.groups(cells, Cell::middle);
-        return groups.stream().map(group -> {
-            Cell all = new Cell(name);
-            group.forEach(all::add);
-            return new Named(name, all.items, all.middle());
-        }).sorted(Comparator.comparingInt(Named::items).reversed()).toList();
+        return groups.stream()
+                .map(group -> {
+                    Cell all = new Cell(name);
+                    group.forEach(all::add);
+                    return new Named(name, all.items, all.middle());
+                })
+                .sorted(Comparator.comparingInt(Named::items).reversed())
+                .toList();
     }
 
     static PlaceNames of(IndexSearcher searcher, Reach reach, FieldKey field) throws IOException {
@@ -98,6 +115,7 @@ final class PlaceNames {
         private int items;
         /** The sum of the directions. */
         private double x;
+
         private double y;
         private double z;
 
@@ -121,7 +139,10 @@ final class PlaceNames {
             items += other.items;
         }
 
-        /** The middle of points on a sphere is the direction of the sum of their directions, which holds across the date line too. */
+        /**
+         * The middle of points on a sphere is the direction of the sum of their directions, which holds across the date
+         * line too.
+         */
         Position middle() {
             return new Position(Math.toDegrees(Math.atan2(z, Math.hypot(x, y))), Math.toDegrees(Math.atan2(y, x)));
         }
@@ -156,7 +177,8 @@ final class PlaceNames {
                 double latitude = GeoEncodingUtils.decodeLatitude((int) (packed >> 32));
                 double longitude = GeoEncodingUtils.decodeLongitude((int) packed);
                 String name = names.lookupOrd(names.ordValue()).utf8ToString();
-                Spot spot = new Spot(name, (int) Math.floor(latitude * SQUARES_A_DEGREE), (int) Math.floor(longitude * SQUARES_A_DEGREE));
+                Spot spot = new Spot(name, (int) Math.floor(latitude * SQUARES_A_DEGREE), (int)
+                        Math.floor(longitude * SQUARES_A_DEGREE));
                 cells.computeIfAbsent(spot, key -> new Cell(name)).add(latitude, longitude);
             }
         }

@@ -36,7 +36,8 @@ final class Places {
     /** What a query gives the document; null where it does not find it. */
     @Nullable Float score(Query asked, int document) throws IOException {
         LeafReaderContext leaf = leafOf(document);
-        Scorer scorer = searcher.createWeight(searcher.rewrite(asked), ScoreMode.COMPLETE, 1).scorer(leaf);
+        Scorer scorer = searcher.createWeight(searcher.rewrite(asked), ScoreMode.COMPLETE, 1)
+                .scorer(leaf);
         int there = document - leaf.docBase;
         return scorer != null && scorer.iterator().advance(there) == there ? scorer.score() : null;
     }
@@ -47,14 +48,20 @@ final class Places {
      * @param found what the query finds
      */
     @Nullable Integer place(Query found, Ordering ordering, ItemRef ref) throws IOException {
-        Query itself = new BooleanQuery.Builder().add(found, Occur.MUST).add(new TermQuery(new Term(IndexFields.REF, ref.toString())), Occur.FILTER).build();
+        Query itself = new BooleanQuery.Builder()
+                .add(found, Occur.MUST)
+                .add(new TermQuery(new Term(IndexFields.REF, ref.toString())), Occur.FILTER)
+                .build();
         TopFieldDocs own = searcher.search(itself, 1, ordering.sort());
         if (own.scoreDocs.length == 0) {
             return null;
         }
         for (int i = 0; i < ordering.pinned().size(); i++) {
             if (ordering.pinned().get(i).document() == own.scoreDocs[0].doc) {
-                return ordering.before(i, searcher.count(found) - ordering.pinned().size()) + i + 1;
+                return ordering.before(
+                                i, searcher.count(found) - ordering.pinned().size())
+                        + i
+                        + 1;
             }
         }
         return ordering.place(searcher.search(found, new Before(ordering.sort(), (FieldDoc) own.scoreDocs[0]))) + 1;

@@ -13,7 +13,11 @@ import tidylantern.core.content.ItemRef;
  * @param places of the items that were asked about, 1 for the first; those that are not found are missing
  * @param didYouMean what visitors are asked; null where nothing is, or it was not looked for
  */
-public record Ranking(int total, List<ItemRef> first, Map<ItemRef, Integer> places, @Nullable String didYouMean) {
+public record Ranking(
+        int total,
+        List<ItemRef> first,
+        Map<ItemRef, Integer> places,
+        @Nullable String didYouMean) {
     public Ranking {
         first = List.copyOf(first);
         places = Map.copyOf(places);

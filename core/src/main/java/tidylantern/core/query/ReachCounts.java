@@ -16,5 +16,11 @@ public record ReachCounts(int inReach, List<OfCollection> collections) {
      * @param only how many items each 'only' rule picks by itself
      * @param leaveOut how many items each leave-out rule hits by itself
      */
-    public record OfCollection(CollectionKey collection, int items, int keptOut, int inReach, List<Integer> only, List<Integer> leaveOut) {}
+    public record OfCollection(
+            CollectionKey collection,
+            int items,
+            int keptOut,
+            int inReach,
+            List<Integer> only,
+            List<Integer> leaveOut) {}
 }

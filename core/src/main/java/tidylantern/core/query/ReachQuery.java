@@ -22,20 +22,36 @@ import tidylantern.core.index.IndexFields;
 final class ReachQuery {
     private ReachQuery() {}
 
-    /** Items of searched collections that no owner keeps out, that pass what 'only' rules there are, and that no leave-out rule hits. */
+    /**
+     * Items of searched collections that no owner keeps out, that pass what 'only' rules there are, and that no
+     * leave-out rule hits.
+     */
     static Query of(Reach reach) {
         BooleanQuery.Builder found = new BooleanQuery.Builder();
-        List<Reach.Searched> plain = reach.collections().stream().filter(one -> one.only().isEmpty() && one.leaveOut().isEmpty()).toList();
+        List<Reach.Searched> plain = reach.collections().stream()
+                .filter(one -> one.only().isEmpty() && one.leaveOut().isEmpty())
+                .toList();
         if (plain.size() == 1) {
             found.add(collection(plain.getFirst().collection()), Occur.SHOULD);
         } else if (!plain.isEmpty()) {
-            found.add(new TermInSetQuery(IndexFields.COLLECTION, plain.stream().map(one -> new BytesRef(one.collection().value())).toList()), Occur.SHOULD);
+            found.add(
+                    new TermInSetQuery(
+                            IndexFields.COLLECTION,
+                            plain.stream()
+                                    .map(one -> new BytesRef(one.collection().value()))
+                                    .toList()),
+                    Occur.SHOULD);
         }
-        reach.collections().stream().filter(one -> !plain.contains(one)).forEach(one -> found.add(of(one), Occur.SHOULD));
+        reach.collections().stream()
+                .filter(one -> !plain.contains(one))
+                .forEach(one -> found.add(of(one), Occur.SHOULD));
         if (reach.collections().isEmpty()) {
             return new MatchNoDocsQuery("no collection is searched");
         }
-        return new BooleanQuery.Builder().add(found.build(), Occur.MUST).add(keptOut(), Occur.MUST_NOT).build();
+        return new BooleanQuery.Builder()
+                .add(found.build(), Occur.MUST)
+                .add(keptOut(), Occur.MUST_NOT)
+                .build();
     }
 
     /** What the rules of one collection let through; items that are kept out included. */
@@ -43,7 +59,9 @@ final class ReachQuery {
         BooleanQuery.Builder found = new BooleanQuery.Builder();
         found.add(collection(searched.collection()), Occur.FILTER);
         Map<String, BooleanQuery.Builder> alternatives = new LinkedHashMap<>();
-        searched.only().forEach(rule -> alternatives.computeIfAbsent(rule.looksAt(), field -> new BooleanQuery.Builder()).add(hits(rule, searched.collection()), Occur.SHOULD));
+        searched.only().forEach(rule -> alternatives
+                .computeIfAbsent(rule.looksAt(), field -> new BooleanQuery.Builder())
+                .add(hits(rule, searched.collection()), Occur.SHOULD));
         alternatives.values().forEach(any -> found.add(any.build(), Occur.FILTER));
         searched.leaveOut().forEach(rule -> found.add(hits(rule, searched.collection()), Occur.MUST_NOT));
         return found.build();
@@ -59,7 +77,10 @@ final class ReachQuery {
 
     /** The items of a collection that a rule hits by itself. */
     static Query rule(ReachRule rule, CollectionKey collection) {
-        return new BooleanQuery.Builder().add(collection(collection), Occur.FILTER).add(hits(rule, collection), Occur.FILTER).build();
+        return new BooleanQuery.Builder()
+                .add(collection(collection), Occur.FILTER)
+                .add(hits(rule, collection), Occur.FILTER)
+                .build();
     }
 
     private static Query hits(ReachRule rule, CollectionKey collection) {

@@ -94,12 +94,19 @@ final class ReadQuery {
     }
 
     /**
-     * Below the fewest letters, while somebody types, and where nothing but punctuation was typed, the starting list stands. A
-     * query that was submitted is always asked.
+     * Below the fewest letters, while somebody types, and where nothing but punctuation was typed, the starting list
+     * stands. A query that was submitted is always asked.
      *
      * @param typing whether it may still be half typed
      */
-    static ReadQuery read(VisitorQuery query, SearchDesign design, SiteContent content, IndexSearcher searcher, Effort effort, boolean typing) throws IOException {
+    static ReadQuery read(
+            VisitorQuery query,
+            SearchDesign design,
+            SiteContent content,
+            IndexSearcher searcher,
+            Effort effort,
+            boolean typing)
+            throws IOException {
         Query reach = ReachQuery.of(design.reach());
         if (query.letters() < (typing ? design.words().fewestLetters() : FEWEST_SUBMITTED)) {
             return new ReadQuery(reach, reach, reach, List.of(), List.of());
@@ -135,7 +142,8 @@ final class ReadQuery {
             Query found = operators == null ? null : query(operators);
             BooleanQuery.Builder all = new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER);
             if (found != null) {
-                return new ReadQuery(reach, all.add(found, BooleanClause.Occur.MUST).build(), found, matches, List.of());
+                return new ReadQuery(
+                        reach, all.add(found, BooleanClause.Occur.MUST).build(), found, matches, List.of());
             }
             matches.clear();
             // One flat query: Lucene skips what cannot reach the top there, and not in one that stands inside another.
@@ -148,8 +156,13 @@ final class ReadQuery {
             if (parts.isEmpty()) {
                 return new ReadQuery(reach, reach, reach, List.of(), List.of());
             }
-            Query lucene = all.setMinimumNumberShouldMatch(design.words().needed().of(parts.size())).build();
-            PinsInPlay pins = design.pins().isEmpty() ? PinsInPlay.NONE : PinsInPlay.of(design, parts.stream().map(Part::match).toList(), vocabulary, languages, query.today());
+            Query lucene = all.setMinimumNumberShouldMatch(
+                            design.words().needed().of(parts.size()))
+                    .build();
+            PinsInPlay pins = design.pins().isEmpty()
+                    ? PinsInPlay.NONE
+                    : PinsInPlay.of(
+                            design, parts.stream().map(Part::match).toList(), vocabulary, languages, query.today());
             return new ReadQuery(reach, pins.over(lucene, reach), lucene, matches, parts, pins);
         }
 
@@ -161,7 +174,9 @@ final class ReadQuery {
             }
             Query found = match.query(searcher.getIndexReader(), content);
             // Most words that are right stand somewhere just as typed, and that is quickly seen.
-            if (!(match.bends() || match.comesApart()) || spelledRight(match.itself(), reach, searcher) || spelledRight(found, reach, searcher)) {
+            if (!(match.bends() || match.comesApart())
+                    || spelledRight(match.itself(), reach, searcher)
+                    || spelledRight(found, reach, searcher)) {
                 return found;
             }
             if (match.comesApart()) {
@@ -175,7 +190,9 @@ final class ReadQuery {
             return match.query(searcher.getIndexReader(), content);
         }
 
-        /** Null where a part holds no word, so that it is no query. What is asked not to be there is not marked either. */
+        /**
+         * Null where a part holds no word, so that it is no query. What is asked not to be there is not marked either.
+         */
         private @Nullable Query query(Operators.Node node) throws IOException {
             return switch (node) {
                 case Operators.Node.Words words -> {
@@ -206,7 +223,10 @@ final class ReadQuery {
                         matches.clear();
                         matches.addAll(before);
                     }
-                    yield new BooleanQuery.Builder().add(MatchAllDocsQuery.INSTANCE, BooleanClause.Occur.FILTER).add(part, BooleanClause.Occur.MUST_NOT).build();
+                    yield new BooleanQuery.Builder()
+                            .add(MatchAllDocsQuery.INSTANCE, BooleanClause.Occur.FILTER)
+                            .add(part, BooleanClause.Occur.MUST_NOT)
+                            .build();
                 }
                 case Operators.Node.And and -> several(and.parts(), BooleanClause.Occur.MUST);
                 case Operators.Node.Or or -> several(or.parts(), BooleanClause.Occur.SHOULD);
@@ -253,30 +273,54 @@ final class ReadQuery {
             Map<String, List<WrittenOtherwise.Together>> joined = new HashMap<>();
             for (int i = 0; i < typed.size(); i++) {
                 WordForms.Word word = typed.get(i);
-                if ((onlyStopWords || !vocabulary.stops(word)) && (words.size() < VisitorQuery.MOST_WORDS || words.containsKey(word.folded()))) {
+                if ((onlyStopWords || !vocabulary.stops(word))
+                        && (words.size() < VisitorQuery.MOST_WORDS || words.containsKey(word.folded()))) {
                     words.putIfAbsent(word.folded(), word);
-                    alternatives.computeIfAbsent(word.folded(), key -> new ArrayList<>()).addAll(synonyms.get(i));
-                    joined.computeIfAbsent(word.folded(), key -> new ArrayList<>()).addAll(together.get(i));
+                    alternatives
+                            .computeIfAbsent(word.folded(), key -> new ArrayList<>())
+                            .addAll(synonyms.get(i));
+                    joined.computeIfAbsent(word.folded(), key -> new ArrayList<>())
+                            .addAll(together.get(i));
                 }
             }
             List<WordMatch> found = new ArrayList<>();
             // Operators part a query into several, none of which is the whole.
-            String wholeName = last ? WordForms.wholeName(typed.stream().map(WordForms.Word::folded).toList()) : null;
+            String wholeName = last
+                    ? WordForms.wholeName(
+                            typed.stream().map(WordForms.Word::folded).toList())
+                    : null;
             int left = words.size();
             for (WordForms.Word word : words.values()) {
                 left--;
-                WrittenOtherwise otherwise = new WrittenOtherwise(word, languages, design.words().stemming(), joined.getOrDefault(word.folded(), List.of()).stream().distinct().toList(), vocabulary.commonWords());
-                found.add(new WordMatch(word, codes.getOrDefault(word.folded(), Set.of()), design.words(), last && left == 0, wholeName,
-                        alternatives.getOrDefault(word.folded(), List.of()).stream().distinct().toList(), otherwise, effort));
+                WrittenOtherwise otherwise = new WrittenOtherwise(
+                        word,
+                        languages,
+                        design.words().stemming(),
+                        joined.getOrDefault(word.folded(), List.of()).stream()
+                                .distinct()
+                                .toList(),
+                        vocabulary.commonWords());
+                found.add(new WordMatch(
+                        word,
+                        codes.getOrDefault(word.folded(), Set.of()),
+                        design.words(),
+                        last && left == 0,
+                        wholeName,
+                        alternatives.getOrDefault(word.folded(), List.of()).stream()
+                                .distinct()
+                                .toList(),
+                        otherwise,
+                        effort));
             }
             return found;
         }
 
         /**
-         * For each word the rows of neighbours to which it belongs and that items write as one word, where hardly any item holds
-         * them side by side as typed.
+         * For each word the rows of neighbours to which it belongs and that items write as one word, where hardly any
+         * item holds them side by side as typed.
          */
-        private List<List<WrittenOtherwise.Together>> together(List<WordForms.Word> typed, boolean last) throws IOException {
+        private List<List<WrittenOtherwise.Together>> together(List<WordForms.Word> typed, boolean last)
+                throws IOException {
             List<List<WrittenOtherwise.Together>> found = new ArrayList<>();
             typed.forEach(word -> found.add(new ArrayList<>()));
             for (int from = 0; from < Math.min(typed.size(), VisitorQuery.MOST_WORDS); from++) {
@@ -290,16 +334,21 @@ final class ReadQuery {
             return found;
         }
 
-        private WrittenOtherwise.@Nullable Together together(List<WordForms.Word> typed, int from, int to, boolean last) throws IOException {
+        private WrittenOtherwise.@Nullable Together together(List<WordForms.Word> typed, int from, int to, boolean last)
+                throws IOException {
             List<WordForms.Word> row = typed.subList(from, to);
-            List<WordForms.Word> word = WordForms.allWordsOf(row.stream().map(WordForms.Word::folded).collect(Collectors.joining()), languages);
+            List<WordForms.Word> word = WordForms.allWordsOf(
+                    row.stream().map(WordForms.Word::folded).collect(Collectors.joining()), languages);
             if (word.size() != 1) {
                 // Scripts that write no blanks have their words side by side already.
                 return null;
             }
-            boolean open = last && to == typed.size() && design.words().partOfWord().starts();
-            WrittenOtherwise.Together one = new WrittenOtherwise.Together(word.getFirst(), row.size() == typed.size(), open);
-            if (!one.held(searcher.getIndexReader(), prose(), design.words().stemming()) || !effort.mayPutTogether(one.word().folded())) {
+            boolean open =
+                    last && to == typed.size() && design.words().partOfWord().starts();
+            WrittenOtherwise.Together one =
+                    new WrittenOtherwise.Together(word.getFirst(), row.size() == typed.size(), open);
+            if (!one.held(searcher.getIndexReader(), prose(), design.words().stemming())
+                    || !effort.mayPutTogether(one.word().folded())) {
                 return null;
             }
             Phrase asTyped = new Phrase(row, design.words().stemming());
@@ -310,7 +359,10 @@ final class ReadQuery {
 
         /** The searched fields that hold words. */
         private List<FieldKey> prose() {
-            return design.words().searched().stream().map(FieldWeight::field).filter(field -> content.kind(field) != FieldKind.CODE).toList();
+            return design.words().searched().stream()
+                    .map(FieldWeight::field)
+                    .filter(field -> content.kind(field) != FieldKind.CODE)
+                    .toList();
         }
     }
 
@@ -319,6 +371,9 @@ final class ReadQuery {
     }
 
     private static Query inReach(Query found, Query reach) {
-        return new BooleanQuery.Builder().add(found, BooleanClause.Occur.FILTER).add(reach, BooleanClause.Occur.FILTER).build();
+        return new BooleanQuery.Builder()
+                .add(found, BooleanClause.Occur.FILTER)
+                .add(reach, BooleanClause.Occur.FILTER)
+                .build();
     }
 }

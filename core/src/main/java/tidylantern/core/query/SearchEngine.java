@@ -47,16 +47,18 @@ import tidylantern.core.place.Gazetteer;
 import tidylantern.core.place.Position;
 
 /**
- * Answers queries over one site. Threads may share it; an answer is reckoned on the thread that asks, which should be one
- * of a few (it is work for a processor, not waiting).
+ * Answers queries over one site. Threads may share it; an answer is reckoned on the thread that asks, which should be
+ * one of a few (it is work for a processor, not waiting).
  */
 public final class SearchEngine {
     /** Live results hold at most so many items, and at most so many of one collection. */
     public static final int MOST_LIVE = 8;
+
     public static final int MOST_LIVE_PER_COLLECTION = 3;
     private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(8, 2);
 
-    private static final Set<FieldKey> NAMING = Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS);
+    private static final Set<FieldKey> NAMING =
+            Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS);
 
     /** Nobody waits longer for an answer; those that take so long keep others from theirs. */
     private static final Duration LONGEST = Duration.ofSeconds(3);
@@ -81,7 +83,10 @@ public final class SearchEngine {
         this.longest = longest;
     }
 
-    /** A search over the items of a state; what is reckoned once for a state is no part of it, since others wait for that too. */
+    /**
+     * A search over the items of a state; what is reckoned once for a state is no part of it, since others wait for
+     * that too.
+     */
     @FunctionalInterface
     private interface Searching<T> {
         T with(IndexSearcher searcher) throws IOException;
@@ -100,7 +105,8 @@ public final class SearchEngine {
     }
 
     /**
-     * One page of results, in the design's order or the visitor's; ties by the item's id, so that pages never repeat or lose an item.
+     * One page of results, in the design's order or the visitor's; ties by the item's id, so that pages never repeat or
+     * lose an item.
      *
      * @throws TookTooLong if it would take so long that nobody waits for it; so do {@link #values} and {@link #live}
      */
@@ -113,13 +119,14 @@ public final class SearchEngine {
     }
 
     /**
-     * Reckons what a new state of the index needs for answers under some designs (numbers of category values, ends of ranges, who
-     * holds a tier), so that no visitor waits for it.
+     * Reckons what a new state of the index needs for answers under some designs (numbers of category values, ends of
+     * ranges, who holds a tier), so that no visitor waits for it.
      *
      * @param next a state that nobody asks yet
      */
     public void prepare(IndexSearcher next, SiteContent content, List<SearchDesign> designs) {
-        VisitorQuery startingList = new VisitorQuery("", 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
+        VisitorQuery startingList =
+                new VisitorQuery("", 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
         try {
             for (SearchDesign design : designs) {
                 answer(next, content, design, startingList);
@@ -129,7 +136,8 @@ public final class SearchEngine {
         }
     }
 
-    private Answer answer(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query) throws IOException {
+    private Answer answer(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query)
+            throws IOException {
         Asked asked = Asked.of(searcher, content, design, query, gazetteer);
         ReadQuery read = asked.read();
         Ordering ordering = asked.ordering();
@@ -137,39 +145,78 @@ public final class SearchEngine {
         int page = query.page();
         TopFieldCollectorManager best = top(searcher, ordering.sort(), (long) page * perPage);
         // Which collections the results are of takes a look at each of them, so only where a filter asks for it.
-        CollectionsAmong among = design.filtersInUse().stream().allMatch(filter -> filter.shown().collections().isEmpty()) ? null : new CollectionsAmong();
+        CollectionsAmong among = design.filtersInUse().stream()
+                        .allMatch(filter -> filter.shown().collections().isEmpty())
+                ? null
+                : new CollectionsAmong();
         // Filters count over everything that is found, so that nothing is spared by looking at a part of it.
-        Query nearest = asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), (int) Math.min((long) page * perPage, Integer.MAX_VALUE)) : null;
-        TopFieldDocs top = inTime(searcher, own -> nearest != null ? own.search(nearest, best)
-                : asked.narrowing().filters().isEmpty() ? own.search(read.lucene(), best) : own.search(read.lucene(), new Sideways(best, asked.narrowing(), asked.narrowing().filters(), among)));
+        Query nearest = asked.narrowing().filters().isEmpty()
+                ? Nearest.among(
+                        asked, ordering, read.lucene(), (int) Math.min((long) page * perPage, Integer.MAX_VALUE))
+                : null;
+        TopFieldDocs top = inTime(
+                searcher,
+                own -> nearest != null
+                        ? own.search(nearest, best)
+                        : asked.narrowing().filters().isEmpty()
+                                ? own.search(read.lucene(), best)
+                                : own.search(
+                                        read.lucene(),
+                                        new Sideways(
+                                                best,
+                                                asked.narrowing(),
+                                                asked.narrowing().filters(),
+                                                among)));
         int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());
         int pages = Math.max(1, Math.ceilDiv(total, perPage));
         page = Math.min(page, pages);
         int from = (page - 1) * perPage;
         List<ScoreDoc> inOrder = ordering.merged(top.scoreDocs, total, asked.found());
-        List<ScoreDoc> onPage = inOrder.subList(Math.min(from, inOrder.size()), Math.min(from + perPage, inOrder.size()));
-        Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), design.words().excerpt(), false));
+        List<ScoreDoc> onPage =
+                inOrder.subList(Math.min(from, inOrder.size()), Math.min(from + perPage, inOrder.size()));
+        Cards cards = new Cards(
+                asked, ordering, new Excerpts(read.matches(), design.words().excerpt(), false));
         List<Hit> hits = cards.of(onPage);
         List<FilterAnswer> filters = asked.narrowing().answers();
         String didYouMean = new DidYouMean(asked).of(total);
         Shown shown = new Shown(design, total, filters, among == null ? Set.of() : among.keys());
-        return new Answer(query.text().strip(), read.startingList(), total, page, pages, perPage, hits, didYouMean, new SeeAlso(asked, didYouMean).of(cards.items()), filters, shown.keys());
+        return new Answer(
+                query.text().strip(),
+                read.startingList(),
+                total,
+                page,
+                pages,
+                perPage,
+                hits,
+                didYouMean,
+                new SeeAlso(asked, didYouMean).of(cards.items()),
+                filters,
+                shown.keys());
     }
 
     /**
-     * Some values of one filter with their numbers, as {@link #answer} would give them: what lies right below a value of a large
-     * tree, or values by letters of their names.
+     * Some values of one filter with their numbers, as {@link #answer} would give them: what lies right below a value
+     * of a large tree, or values by letters of their names.
      *
      * @param below key of the value that is opened; empty to look by name
      * @return all of them; none where the design has no such filter, or it is none of categories
      */
-    public List<FilterAnswer.Offered> values(SiteContent content, SearchDesign design, VisitorQuery query, String filter, String below, String named) {
+    public List<FilterAnswer.Offered> values(
+            SiteContent content, SearchDesign design, VisitorQuery query, String filter, String below, String named) {
         try {
             return index.read(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query, gazetteer);
                 for (OneFilter one : asked.narrowing().filters()) {
                     if (one.filter().key().equals(filter)) {
-                        inTime(searcher, own -> own.search(asked.read().lucene(), new Sideways(top(searcher, Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null)));
+                        inTime(
+                                searcher,
+                                own -> own.search(
+                                        asked.read().lucene(),
+                                        new Sideways(
+                                                top(searcher, Sort.INDEXORDER, 1),
+                                                asked.narrowing(),
+                                                List.of(one),
+                                                null)));
                         return one.more(below, named);
                     }
                 }
@@ -185,10 +232,19 @@ public final class SearchEngine {
         try {
             return index.read(searcher -> {
                 List<FilterFigures> figures = new ArrayList<>();
-                for (OneFilter one : Asked.of(searcher, content, design, new VisitorQuery("", 1), gazetteer).narrowing().filters()) {
+                for (OneFilter one : Asked.of(searcher, content, design, new VisitorQuery("", 1), gazetteer)
+                        .narrowing()
+                        .filters()) {
                     BooleanQuery.Builder any = new BooleanQuery.Builder();
-                    one.filter().fields().forEach(field -> any.add(new TermQuery(new Term(IndexFields.HAS, field.value())), BooleanClause.Occur.SHOULD));
-                    int items = searcher.count(new BooleanQuery.Builder().add(ReachQuery.of(design.reach()), BooleanClause.Occur.FILTER).add(any.build(), BooleanClause.Occur.FILTER).build());
+                    one.filter()
+                            .fields()
+                            .forEach(field -> any.add(
+                                    new TermQuery(new Term(IndexFields.HAS, field.value())),
+                                    BooleanClause.Occur.SHOULD));
+                    int items = searcher.count(new BooleanQuery.Builder()
+                            .add(ReachQuery.of(design.reach()), BooleanClause.Occur.FILTER)
+                            .add(any.build(), BooleanClause.Occur.FILTER)
+                            .build());
                     figures.add(new FilterFigures(one.filter().key(), one.onOffer(), items, one.leftOut()));
                 }
                 return figures;
@@ -205,7 +261,9 @@ public final class SearchEngine {
                 TierHolders holders = TierHolders.of(searcher, design, content, day);
                 Map<String, Integer> held = new HashMap<>();
                 for (int tier = 0; tier < holders.tiers().size(); tier++) {
-                    held.put(holders.tiers().get(tier).key(), holders.found(searcher, ReachQuery.of(design.reach()), tier).length);
+                    held.put(
+                            holders.tiers().get(tier).key(),
+                            holders.found(searcher, ReachQuery.of(design.reach()), tier).length);
                 }
                 return held;
             });
@@ -226,8 +284,11 @@ public final class SearchEngine {
                 Asked asked = Asked.whileTyping(searcher, content, design, query, gazetteer);
                 ReadQuery read = asked.read();
                 Ordering ordering = asked.liveOrdering();
-                Map<String, TopFieldDocs> found = inTime(searcher, own -> own.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION)));
-                List<LiveGroups.Group> groups = LiveGroups.inOrder(found, ordering, searcher, asked.found(), MOST_LIVE_PER_COLLECTION);
+                Map<String, TopFieldDocs> found = inTime(
+                        searcher,
+                        own -> own.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION)));
+                List<LiveGroups.Group> groups =
+                        LiveGroups.inOrder(found, ordering, searcher, asked.found(), MOST_LIVE_PER_COLLECTION);
                 Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), LIVE_EXCERPT, true));
                 List<LiveAnswer.Group> shown = new ArrayList<>();
                 int left = MOST_LIVE;
@@ -242,10 +303,20 @@ public final class SearchEngine {
                     groupsLeft--;
                     if (room > 0) {
                         left -= room;
-                        shown.add(new LiveAnswer.Group(key, cards.label(key), ofGroup, cards.of(group.results().subList(0, room))));
+                        shown.add(new LiveAnswer.Group(
+                                key,
+                                cards.label(key),
+                                ofGroup,
+                                cards.of(group.results().subList(0, room))));
                     }
                 }
-                return new LiveAnswer(query.text().strip(), read.startingList(), total, shown, new Completions(asked).of(), total == 0 ? new DidYouMean(asked).of(0) : null);
+                return new LiveAnswer(
+                        query.text().strip(),
+                        read.startingList(),
+                        total,
+                        shown,
+                        new Completions(asked).of(),
+                        total == 0 ? new DidYouMean(asked).of(0) : null);
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
@@ -258,8 +329,10 @@ public final class SearchEngine {
      * @param most how many of the first results are named
      * @param suggestion whether it matters what visitors are asked, which is much work where little is found
      */
-    public Ranking ranking(SiteContent content, SearchDesign design, String text, int most, Set<ItemRef> asked, boolean suggestion) {
-        VisitorQuery query = new VisitorQuery(text, 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
+    public Ranking ranking(
+            SiteContent content, SearchDesign design, String text, int most, Set<ItemRef> asked, boolean suggestion) {
+        VisitorQuery query =
+                new VisitorQuery(text, 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
         try {
             return index.read(searcher -> {
                 Asked all = Asked.of(searcher, content, design, query, gazetteer);
@@ -276,7 +349,9 @@ public final class SearchEngine {
                 for (ItemRef ref : asked) {
                     int place = first.indexOf(ref) + 1;
                     int document = place > 0 || total <= first.size() ? -1 : beyond.document(ref);
-                    Integer found = place > 0 ? (Integer) place : document < 0 ? null : beyond.place(read.lucene(), ordering, ref);
+                    Integer found = place > 0
+                            ? (Integer) place
+                            : document < 0 ? null : beyond.place(read.lucene(), ordering, ref);
                     if (found != null) {
                         places.put(ref, found);
                     }
@@ -307,7 +382,10 @@ public final class SearchEngine {
                     int document = places.document(ref);
                     if (document >= 0) {
                         // An item without a title is named by what else it says.
-                        titles.put(ref, IndexFields.item(searcher.storedFields(), document, NAMING).title());
+                        titles.put(
+                                ref,
+                                IndexFields.item(searcher.storedFields(), document, NAMING)
+                                        .title());
                     }
                 }
                 return titles;
@@ -320,7 +398,8 @@ public final class SearchEngine {
     /** The owner's synonyms that a query brings into play. */
     public static Set<Synonym> synonymsIn(SiteContent content, SearchDesign design, String text) {
         Set<String> languages = content.languages(design.searched());
-        return Vocabulary.of(design.words(), languages).replaceable(WordForms.allWordsOf(text, languages)).stream().map(Vocabulary.Replaceable::synonym)
+        return Vocabulary.of(design.words(), languages).replaceable(WordForms.allWordsOf(text, languages)).stream()
+                .map(Vocabulary.Replaceable::synonym)
                 .collect(java.util.stream.Collectors.toCollection(java.util.LinkedHashSet::new));
     }
 
@@ -353,20 +432,34 @@ public final class SearchEngine {
             this.ordering = ordering;
             this.stored = asked.searcher().storedFields();
             this.content = asked.content();
-            this.places = Located.placeFields(design, content).stream().findFirst().orElse(null);
+            this.places =
+                    Located.placeFields(design, content).stream().findFirst().orElse(null);
             this.from = asked.located().position();
             this.excerpts = excerpts;
             this.prose = design.words().searched().stream()
-                    .sorted(Comparator.comparingDouble(FieldWeight::weight).reversed().thenComparing(FieldWeight::field))
-                    .map(FieldWeight::field).filter(field -> content.kind(field) == FieldKind.TEXT).toList();
+                    .sorted(Comparator.comparingDouble(FieldWeight::weight)
+                            .reversed()
+                            .thenComparing(FieldWeight::field))
+                    .map(FieldWeight::field)
+                    .filter(field -> content.kind(field) == FieldKind.TEXT)
+                    .toList();
             this.wanted = new HashSet<>(prose);
             if (design.words().help().seeAlso() && !asked.read().startingList()) {
-                content.collections().stream().flatMap(collection -> collection.fields().stream()).filter(field -> field.kind() == FieldKind.CATEGORY).forEach(field -> wanted.add(field.key()));
+                content.collections().stream()
+                        .flatMap(collection -> collection.fields().stream())
+                        .filter(field -> field.kind() == FieldKind.CATEGORY)
+                        .forEach(field -> wanted.add(field.key()));
             }
             if (places != null && from != null) {
                 wanted.add(places);
             }
-            wanted.addAll(List.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.IMAGE, FieldKey.ADDRESS));
+            wanted.addAll(List.of(
+                    FieldKey.TITLE,
+                    FieldKey.HEADINGS,
+                    FieldKey.SUMMARY,
+                    FieldKey.BODY,
+                    FieldKey.IMAGE,
+                    FieldKey.ADDRESS));
         }
 
         /** The items of the hits made so far, with the fields that are needed of them. */
@@ -379,29 +472,45 @@ public final class SearchEngine {
             int score = ordering.scoreAt();
             if (score < 0 && !asked.read().startingList()) {
                 // Something else decides the order; what the words gave is reckoned for these few alone.
-                TopFieldCollector.populateScores(documents.toArray(ScoreDoc[]::new), asked.searcher(), asked.read().lucene());
+                TopFieldCollector.populateScores(
+                        documents.toArray(ScoreDoc[]::new),
+                        asked.searcher(),
+                        asked.read().lucene());
             }
             for (int at = 0; at < documents.size(); at++) {
                 ScoreDoc document = documents.get(at);
                 Item item = IndexFields.item(stored, document.doc, wanted);
                 items.add(item);
-                Stemming stemming = stemmings.computeIfAbsent(language(item.ref().collection()), Stemming::new);
-                double gave = asked.read().startingList() ? 0 : score < 0 ? document.score : ((Number) ((FieldDoc) document).fields[score]).doubleValue();
-                hits.add(new Hit(item.ref(), label(item.ref().collection()), item.address(), excerpts.whole(item.title(), stemming),
-                        excerpts.excerpt(item, prose, stemming), item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null, gave, metres(item),
-                        ordering.holders().of(asked.searcher(), document.doc), ordering.standing((FieldDoc) document, neighbour(documents, at), ordering.takesTurns(document.doc))));
+                Stemming stemming =
+                        stemmings.computeIfAbsent(language(item.ref().collection()), Stemming::new);
+                double gave = asked.read().startingList()
+                        ? 0
+                        : score < 0 ? document.score : ((Number) ((FieldDoc) document).fields[score]).doubleValue();
+                hits.add(new Hit(
+                        item.ref(),
+                        label(item.ref().collection()),
+                        item.address(),
+                        excerpts.whole(item.title(), stemming),
+                        excerpts.excerpt(item, prose, stemming),
+                        item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null,
+                        gave,
+                        metres(item),
+                        ordering.holders().of(asked.searcher(), document.doc),
+                        ordering.standing(
+                                (FieldDoc) document, neighbour(documents, at), ordering.takesTurns(document.doc))));
             }
             return hits;
         }
 
         /**
-         * The result that tells why one stands there: the one before it that no pin puts where it is; the one after it for the
-         * first, and for the first behind the lifted ones, of which everybody knows that they come first.
+         * The result that tells why one stands there: the one before it that no pin puts where it is; the one after it
+         * for the first, and for the first behind the lifted ones, of which everybody knows that they come first.
          */
         private @Nullable FieldDoc neighbour(List<ScoreDoc> documents, int at) {
             for (int before = at - 1; before >= 0; before--) {
                 if (!ordering.isPinned(documents.get(before).doc)) {
-                    if (ordering.isLifted(documents.get(before).doc) == ordering.isLifted(documents.get(at).doc) || at + 1 >= documents.size()) {
+                    if (ordering.isLifted(documents.get(before).doc) == ordering.isLifted(documents.get(at).doc)
+                            || at + 1 >= documents.size()) {
                         return (FieldDoc) documents.get(before);
                     }
                     break;
@@ -412,7 +521,9 @@ public final class SearchEngine {
 
         private @Nullable Double metres(Item item) {
             return from != null && places != null && item.values().get(places) instanceof FieldValue.Place place
-                    ? (Double) SloppyMath.haversinMeters(from.latitude(), from.longitude(), place.latitude(), place.longitude()) : null;
+                    ? (Double) SloppyMath.haversinMeters(
+                            from.latitude(), from.longitude(), place.latitude(), place.longitude())
+                    : null;
         }
 
         String label(CollectionKey key) {

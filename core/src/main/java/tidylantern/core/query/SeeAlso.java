@@ -19,9 +19,9 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
 
 /**
- * Queries offered beside the results: those of the owner's list, those with a synonym in place of a word, and the names of
- * categories that several of the shown items share, far more
- * often than items do elsewhere. Each finds something and is another query than the one asked.
+ * Queries offered beside the results: those of the owner's list, those with a synonym in place of a word, and the names
+ * of categories that several of the shown items share, far more often than items do elsewhere. Each finds something and
+ * is another query than the one asked.
  */
 final class SeeAlso {
     static final int MOST = 6;
@@ -55,7 +55,8 @@ final class SeeAlso {
         }
         List<WordForms.Word> words = WordForms.allWordsOf(typed.text(), asked.languages());
         if (words.size() == typed.words().size()) {
-            for (Vocabulary.Replaceable run : Vocabulary.of(asked.design().words(), asked.languages()).replaceable(words)) {
+            for (Vocabulary.Replaceable run :
+                    Vocabulary.of(asked.design().words(), asked.languages()).replaceable(words)) {
                 for (String other : run.written()) {
                     offer(typed.with(run.from(), run.words(), other));
                 }
@@ -72,7 +73,10 @@ final class SeeAlso {
 
     private void offer(String query) throws IOException {
         TypedText words = TypedText.of(query, asked.languages());
-        if (offered.size() < MOST && !onlyOtherForms(query) && taken.stream().noneMatch(words::sameWords) && asked.with(query).findsSomething()) {
+        if (offered.size() < MOST
+                && !onlyOtherForms(query)
+                && taken.stream().noneMatch(words::sameWords)
+                && asked.with(query).findsSomething()) {
             taken.add(words);
             offered.add(query);
         }
@@ -85,14 +89,18 @@ final class SeeAlso {
     }
 
     private Set<String> stems(String text) {
-        return WordForms.allWordsOf(text, asked.languages()).stream().flatMap(word -> word.stems().stream()).collect(Collectors.toSet());
+        return WordForms.allWordsOf(text, asked.languages()).stream()
+                .flatMap(word -> word.stems().stream())
+                .collect(Collectors.toSet());
     }
 
     private List<String> ofTheOwner() {
         Set<String> words = words(typed);
         return asked.design().words().help().owners().stream()
                 .filter(entry -> words.containsAll(words(TypedText.of(entry.query(), asked.languages()))))
-                .map(Help.SeeAlso::offered).flatMap(List::stream).toList();
+                .map(Help.SeeAlso::offered)
+                .flatMap(List::stream)
+                .toList();
     }
 
     private static Set<String> words(TypedText text) {
@@ -124,11 +132,18 @@ final class SeeAlso {
         }
         List<Shared> shared = new ArrayList<>();
         for (Map.Entry<Term, Integer> count : counts.entrySet()) {
-            double lift = (double) count.getValue() / items.size() * reader.numDocs() / Math.max(1, reader.docFreq(count.getKey()));
+            double lift = (double) count.getValue()
+                    / items.size()
+                    * reader.numDocs()
+                    / Math.max(1, reader.docFreq(count.getKey()));
             if (count.getValue() >= SHARED_BY && lift >= LEAST_LIFT) {
                 shared.add(new Shared(names.getOrDefault(count.getKey(), ""), count.getValue(), lift));
             }
         }
-        return shared.stream().sorted(Comparator.comparingDouble(Shared::tells).reversed().thenComparing(Shared::name)).map(Shared::name).distinct().toList();
+        return shared.stream()
+                .sorted(Comparator.comparingDouble(Shared::tells).reversed().thenComparing(Shared::name))
+                .map(Shared::name)
+                .distinct()
+                .toList();
     }
 }

@@ -14,8 +14,14 @@ import tidylantern.core.design.SearchDesign;
  */
 record Shown(SearchDesign design, int total, List<FilterAnswer> filters, Set<CollectionKey> among) {
     Set<String> keys() {
-        Set<String> set = filters.stream().filter(FilterAnswer::isSet).map(answer -> answer.filter().key()).collect(Collectors.toSet());
-        return filters.stream().filter(answer -> isShown(answer, set)).map(answer -> answer.filter().key()).collect(Collectors.toUnmodifiableSet());
+        Set<String> set = filters.stream()
+                .filter(FilterAnswer::isSet)
+                .map(answer -> answer.filter().key())
+                .collect(Collectors.toSet());
+        return filters.stream()
+                .filter(answer -> isShown(answer, set))
+                .map(answer -> answer.filter().key())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     private boolean isShown(FilterAnswer answer, Set<String> set) {
@@ -24,8 +30,10 @@ record Shown(SearchDesign design, int total, List<FilterAnswer> filters, Set<Col
             return false;
         }
         return set.contains(filter.key())
-                || ((filter.after() == null || design.inUseAs(filter.after()).stream().anyMatch(set::contains))
-                && (!filter.shown().narrowing() || answer.narrows(total))
-                && (filter.shown().collections().isEmpty() || filter.shown().collections().stream().anyMatch(among::contains)));
+                || ((filter.after() == null
+                                || design.inUseAs(filter.after()).stream().anyMatch(set::contains))
+                        && (!filter.shown().narrowing() || answer.narrows(total))
+                        && (filter.shown().collections().isEmpty()
+                                || filter.shown().collections().stream().anyMatch(among::contains)));
     }
 }

@@ -17,10 +17,10 @@ import org.apache.lucene.search.TopFieldDocs;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The first of what a query finds and all its filters let through, with counts of every filter's values, in one pass. The
- * query runs without the filters. An item that all of them let through is a result, and counts for every filter; one that a
- * single 'any of' filter holds back counts for that filter alone, since its own ticks are left out of its counts
- * (product.md, 'Filters').
+ * The first of what a query finds and all its filters let through, with counts of every filter's values, in one pass.
+ * The query runs without the filters. An item that all of them let through is a result, and counts for every filter;
+ * one that a single 'any of' filter holds back counts for that filter alone, since its own ticks are left out of its
+ * counts (product.md, 'Filters').
  */
 final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
     private final TopFieldCollectorManager top;
@@ -33,7 +33,11 @@ final class Sideways implements CollectorManager<Sideways.Pass, TopFieldDocs> {
      * @param counted the filters whose values are counted; all of them narrow
      * @param results also sees every result; null for nobody
      */
-    Sideways(TopFieldCollectorManager top, Narrowing narrowing, Collection<OneFilter> counted, @Nullable Counting results) {
+    Sideways(
+            TopFieldCollectorManager top,
+            Narrowing narrowing,
+            Collection<OneFilter> counted,
+            @Nullable Counting results) {
         this.results = results;
         this.top = top;
         this.narrowing = narrowing;

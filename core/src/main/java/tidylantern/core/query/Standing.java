@@ -12,7 +12,14 @@ import tidylantern.core.design.OrderKey;
  * @param lifted whether the tier lifts it in this answer
  * @param placeInTier given by hand; null where none is
  * @param takesTurns whether it stands so today because it takes turns with others of the tier
- * @param by the first key in which it differs from the result before it (the first result, and the first behind the lifted ones: from
- *     the one after it); null where only the id does, or a pin decides
+ * @param by the first key in which it differs from the result before it (the first result, and the first behind the
+ *     lifted ones: from the one after it); null where only the id does, or a pin decides
  */
-public record Standing(@Nullable Integer pinnedAt, @Nullable String tier, @Nullable String tierName, boolean lifted, @Nullable Integer placeInTier, boolean takesTurns, @Nullable OrderKey by) {}
+public record Standing(
+        @Nullable Integer pinnedAt,
+        @Nullable String tier,
+        @Nullable String tierName,
+        boolean lifted,
+        @Nullable Integer placeInTier,
+        boolean takesTurns,
+        @Nullable OrderKey by) {}

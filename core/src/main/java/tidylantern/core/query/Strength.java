@@ -2,11 +2,14 @@ package tidylantern.core.query;
 
 /**
  * In which way a word of a query meets a word of an item, strongest first, and how much of a whole exact match it is
- * worth. The order is the product's rule; the figures are this product's own choice, apart enough that a weaker way never
- * overtakes a stronger one in texts that are otherwise alike.
+ * worth. The order is the product's rule; the figures are this product's own choice, apart enough that a weaker way
+ * never overtakes a stronger one in texts that are otherwise alike.
  */
 public enum Strength {
-    /** The query is a whole name of the item, as typed: each word gives what BM25 gives one at most, 1 + k1 times one occurrence. */
+    /**
+     * The query is a whole name of the item, as typed: each word gives what BM25 gives one at most, 1 + k1 times one
+     * occurrence.
+     */
     WHOLE_NAME(2.2),
     EXACT(1.0),
     STEM(0.7),

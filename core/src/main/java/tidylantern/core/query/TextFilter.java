@@ -30,11 +30,21 @@ final class TextFilter implements OneFilter {
     private final String text;
     private final @Nullable Query passed;
 
-    TextFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design, Effort effort) throws IOException {
+    TextFilter(
+            Filter filter,
+            List<String> given,
+            IndexSearcher searcher,
+            SiteContent content,
+            SearchDesign design,
+            Effort effort)
+            throws IOException {
         this.filter = filter;
         this.searcher = searcher;
         VisitorQuery asked = new VisitorQuery(given.isEmpty() ? "" : given.getFirst(), 1);
-        Words words = design.words().withWeights(List.of(new FieldWeight(filter.field(), 1))).withNeeded(Words.WordsNeeded.ALL).withOperators(false);
+        Words words = design.words()
+                .withWeights(List.of(new FieldWeight(filter.field(), 1)))
+                .withNeeded(Words.WordsNeeded.ALL)
+                .withOperators(false);
         ReadQuery read = ReadQuery.read(asked, design.withWords(words), content, searcher, effort, false);
         text = read.startingList() ? "" : asked.text().strip();
         passed = read.startingList() ? null : read.lucene();
@@ -57,7 +67,10 @@ final class TextFilter implements OneFilter {
 
     @Override
     public Passing passing(LeafReaderContext leaf) throws IOException {
-        return Passing.of(searcher.createWeight(searcher.rewrite(Objects.requireNonNull(passed)), ScoreMode.COMPLETE_NO_SCORES, 1), leaf);
+        return Passing.of(
+                searcher.createWeight(
+                        searcher.rewrite(Objects.requireNonNull(passed)), ScoreMode.COMPLETE_NO_SCORES, 1),
+                leaf);
     }
 
     @Override

@@ -29,8 +29,9 @@ import tidylantern.core.design.Tier;
 import tidylantern.core.index.IndexFields;
 
 /**
- * Which items hold which featured tier on a day, by placements and by what they say; an item that holds several has the highest.
- * Reckoned once for a state of the index, and as long as neither the tiers nor the placements nor the day change.
+ * Which items hold which featured tier on a day, by placements and by what they say; an item that holds several has the
+ * highest. Reckoned once for a state of the index, and as long as neither the tiers nor the placements nor the day
+ * change.
  */
 final class TierHolders {
     private static final TierHolders NOBODY = new TierHolders(List.of(), new byte[0][], new int[0][], Map.of());
@@ -38,6 +39,7 @@ final class TierHolders {
     private final List<Tier> tiers;
     /** By part of the index and document: 0 for no tier, else its number from 1 on. */
     private final byte[][] tierOf;
+
     private final int[][] byTier;
     private final List<Documents> holding;
     private final Map<Integer, Integer> places;
@@ -52,31 +54,50 @@ final class TierHolders {
 
     private record On(List<Tier> tiers, List<Placement> placements, LocalDate day) {}
 
-    static TierHolders of(IndexSearcher searcher, SearchDesign design, SiteContent content, LocalDate day) throws IOException {
+    static TierHolders of(IndexSearcher searcher, SearchDesign design, SiteContent content, LocalDate day)
+            throws IOException {
         if (design.tiers().isEmpty()) {
             return NOBODY;
         }
         List<Tier> tiers = design.tiersByRank();
-        List<Placement> placements = content.placements().stream().filter(placement -> placement.holdsOn(day) && tiers.stream().anyMatch(tier -> tier.key().equals(placement.tier()))).toList();
+        List<Placement> placements = content.placements().stream()
+                .filter(placement -> placement.holdsOn(day)
+                        && tiers.stream().anyMatch(tier -> tier.key().equals(placement.tier())))
+                .toList();
         On on = new On(tiers, placements, day);
-        return PerState.of(searcher.getIndexReader(), on, TierHolders.class, TierHolders.class, () -> reckoned(searcher, on, content));
+        return PerState.of(
+                searcher.getIndexReader(),
+                on,
+                TierHolders.class,
+                TierHolders.class,
+                () -> reckoned(searcher, on, content));
     }
 
     private static TierHolders reckoned(IndexSearcher searcher, On on, SiteContent content) throws IOException {
         List<LeafReaderContext> leaves = searcher.getIndexReader().leaves();
-        byte[][] tierOf = leaves.stream().map(leaf -> new byte[leaf.reader().maxDoc()]).toArray(byte[][]::new);
+        byte[][] tierOf =
+                leaves.stream().map(leaf -> new byte[leaf.reader().maxDoc()]).toArray(byte[][]::new);
         Map<Integer, Integer> places = new HashMap<>();
         Map<Integer, String> references = new HashMap<>();
         // The highest last, so that it is the one that stays.
         for (int number = on.tiers().size(); number >= 1; number--) {
             Tier tier = on.tiers().get(number - 1);
             Map<String, Placement> byHand = new HashMap<>();
-            on.placements().stream().filter(placement -> placement.tier().equals(tier.key())).forEach(placement -> byHand.put(placement.item().toString(), placement));
+            on.placements().stream()
+                    .filter(placement -> placement.tier().equals(tier.key()))
+                    .forEach(placement -> byHand.put(placement.item().toString(), placement));
             BooleanQuery.Builder holding = new BooleanQuery.Builder();
-            holding.add(new TermInSetQuery(IndexFields.REF, byHand.keySet().stream().map(BytesRef::new).toList()), Occur.SHOULD);
+            holding.add(
+                    new TermInSetQuery(
+                            IndexFields.REF,
+                            byHand.keySet().stream().map(BytesRef::new).toList()),
+                    Occur.SHOULD);
             for (Tier.Holders holders : tier.holders()) {
-                List<CollectionKey> collections = holders.collection() != null ? List.of(holders.collection()) : content.collections().stream().map(one -> one.key()).toList();
-                collections.forEach(collection -> holding.add(ReachQuery.rule(holders.rule(), collection), Occur.SHOULD));
+                List<CollectionKey> collections = holders.collection() != null
+                        ? List.of(holders.collection())
+                        : content.collections().stream().map(one -> one.key()).toList();
+                collections.forEach(
+                        collection -> holding.add(ReachQuery.rule(holders.rule(), collection), Occur.SHOULD));
             }
             byte now = (byte) number;
             CategoryCounts.each(searcher, holding.build(), new Counting() {
@@ -113,7 +134,12 @@ final class TierHolders {
             LeafReaderContext leaf = leaves.get(ReaderUtil.subIndex(document, leaves));
             held.get(tierOf[leaf.ord][document - leaf.docBase] - 1).add(document);
         });
-        int[][] byTier = held.stream().map(documents -> documents.stream().sorted(Comparator.comparing(references::get)).mapToInt(Integer::intValue).toArray()).toArray(int[][]::new);
+        int[][] byTier = held.stream()
+                .map(documents -> documents.stream()
+                        .sorted(Comparator.comparing(references::get))
+                        .mapToInt(Integer::intValue)
+                        .toArray())
+                .toArray(int[][]::new);
         return new TierHolders(on.tiers(), tierOf, byTier, Map.copyOf(places));
     }
 
@@ -150,7 +176,10 @@ final class TierHolders {
             return all;
         }
         Set<Integer> passing = new HashSet<>();
-        Query both = new BooleanQuery.Builder().add(holding.get(tier), Occur.FILTER).add(found, Occur.FILTER).build();
+        Query both = new BooleanQuery.Builder()
+                .add(holding.get(tier), Occur.FILTER)
+                .add(found, Occur.FILTER)
+                .build();
         CategoryCounts.each(searcher, both, new Counting() {
             private int base;
 

@@ -39,7 +39,8 @@ record TypedText(String text, List<Spot> words) {
         StringBuilder made = new StringBuilder();
         int at = 0;
         for (Spot word : words) {
-            made.append(text, at, word.start()).append(others.getOrDefault(word.folded(), text.substring(word.start(), word.end())));
+            made.append(text, at, word.start())
+                    .append(others.getOrDefault(word.folded(), text.substring(word.start(), word.end())));
             at = word.end();
         }
         return made.append(text, at, text.length()).toString().strip().replaceAll("\\s+", " ");
@@ -47,11 +48,16 @@ record TypedText(String text, List<Spot> words) {
 
     /** With a run of words written otherwise. */
     String with(int from, int count, String other) {
-        return text.substring(0, words.get(from).start()) + other + text.substring(words.get(from + count - 1).end());
+        return text.substring(0, words.get(from).start())
+                + other
+                + text.substring(words.get(from + count - 1).end());
     }
 
     /** Whether another query has the same words in the same order. */
     boolean sameWords(TypedText other) {
-        return words.stream().map(Spot::folded).toList().equals(other.words.stream().map(Spot::folded).toList());
+        return words.stream()
+                .map(Spot::folded)
+                .toList()
+                .equals(other.words.stream().map(Spot::folded).toList());
     }
 }

@@ -22,6 +22,7 @@ import tidylantern.core.index.WordForms;
 final class Typos {
     /** Compiled automata that are kept; each takes some ten kilobytes. */
     private static final int KEPT = 128;
+
     private static final Map<Reach, CompiledAutomaton> LAST = new LinkedHashMap<>(KEPT, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
@@ -39,16 +40,17 @@ final class Typos {
     private record Reach(String word, int edits, boolean firstLetterFixed, boolean starts) {}
 
     /**
-     * All words that a slip may lead to, whatever the way. Compiling it is the dear part of forgiving slips, and it hangs on
-     * nothing but the word; so the last are kept, for the same word is asked again with every change of a draft, every trial,
-     * every remedy of Why? and every way on from a query.
+     * All words that a slip may lead to, whatever the way. Compiling it is the dear part of forgiving slips, and it
+     * hangs on nothing but the word; so the last are kept, for the same word is asked again with every change of a
+     * draft, every trial, every remedy of Why? and every way on from a query.
      *
      * @param starts whether the start of a word is enough
      */
     static CompiledAutomaton reach(String word, int edits, boolean firstLetterFixed, boolean starts) {
         return kept(new Reach(word, edits, firstLetterFixed, starts), () -> {
             Automaton widest = within(word, edits, firstLetterFixed);
-            // Called finite although a start may go on for ever: it has no loop before it accepts, and what Lucene would
+            // Called finite although a start may go on for ever: it has no loop before it accepts, and what Lucene
+            // would
             // reckon for a true loop (the suffix that all words share) is dear, and empty here.
             return new CompiledAutomaton(starts ? startingWith(widest) : widest, true, true);
         });
@@ -56,7 +58,8 @@ final class Typos {
 
     /** All words that hold the letters {@link #inside} them; kept like those that a slip may lead to. */
     static CompiledAutomaton holding(String letters) {
-        return kept(new Reach(letters, NO_EDITS, false, false), () -> new CompiledAutomaton(inside(letters), false, true));
+        return kept(
+                new Reach(letters, NO_EDITS, false, false), () -> new CompiledAutomaton(inside(letters), false, true));
     }
 
     private static CompiledAutomaton kept(Reach wanted, Supplier<CompiledAutomaton> making) {
@@ -81,7 +84,8 @@ final class Typos {
      */
     static Automaton within(String word, int edits, boolean firstLetterFixed) {
         int fixed = firstLetterFixed ? Character.charCount(word.codePointAt(0)) : 0;
-        Automaton automaton = new LevenshteinAutomata(word.substring(fixed), true).toAutomaton(edits, word.substring(0, fixed));
+        Automaton automaton =
+                new LevenshteinAutomata(word.substring(fixed), true).toAutomaton(edits, word.substring(0, fixed));
         return Operations.determinize(automaton, Operations.DEFAULT_DETERMINIZE_WORK_LIMIT);
     }
 
@@ -129,16 +133,19 @@ final class Typos {
         return whole <= 2 ? Strength.FAR_TYPO : Strength.FAR_TYPO_START;
     }
 
-    /** Accepts the words that hold the letters somewhere after their first, and none that stands for a stem or a piece. */
+    /**
+     * Accepts the words that hold the letters somewhere after their first, and none that stands for a stem or a piece.
+     */
     static Automaton inside(String letters) {
         Automaton first = Automata.makeCharRange(WordForms.firstOfWords(), Character.MAX_CODE_POINT);
-        Automaton all = Operations.concatenate(List.of(first, Automata.makeAnyString(), Automata.makeString(letters), Automata.makeAnyString()));
+        Automaton all = Operations.concatenate(
+                List.of(first, Automata.makeAnyString(), Automata.makeString(letters), Automata.makeAnyString()));
         return Operations.determinize(all, Operations.DEFAULT_DETERMINIZE_WORK_LIMIT);
     }
 
     /**
-     * In which way a part of a word stands for the typed one: its best distance from any run of the word's letters (Sellers
-     * 1980: the distance with a free beginning and end).
+     * In which way a part of a word stands for the typed one: its best distance from any run of the word's letters
+     * (Sellers 1980: the distance with a free beginning and end).
      *
      * @return null if every part is too far off
      */

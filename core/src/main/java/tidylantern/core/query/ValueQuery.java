@@ -7,7 +7,10 @@ import org.apache.lucene.search.QueryVisitor;
 import org.apache.lucene.search.TermQuery;
 import tidylantern.core.index.IndexFields;
 
-/** The items that have a value, by its key; where none has it, those of the values that had the key before signs counted in keys. */
+/**
+ * The items that have a value, by its key; where none has it, those of the values that had the key before signs counted
+ * in keys.
+ */
 final class ValueQuery extends Query {
     private final String field;
     private final String key;

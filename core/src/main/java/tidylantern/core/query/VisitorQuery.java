@@ -11,13 +11,19 @@ import java.util.stream.Collectors;
  *
  * @param text as typed, without control characters, at most {@link #MOST_LETTERS} characters; may be empty
  * @param page 1 for the first; a page beyond the last stands for the last
- * @param filters what is set by the filters' keys; unknown ones are passed over when the query is answered. A filter that is
- *     missing is at its start; one without a value has nothing set
+ * @param filters what is set by the filters' keys; unknown ones are passed over when the query is answered. A filter
+ *     that is missing is at its start; one without a value has nothing set
  * @param whereabouts where distances are measured from
  * @param order key of an order that visitors may choose; any other stands for the one that holds by itself
  * @param today at the visitor's or the site's place
  */
-public record VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, String order, LocalDate today) {
+public record VisitorQuery(
+        String text,
+        int page,
+        Map<String, List<String>> filters,
+        Whereabouts whereabouts,
+        String order,
+        LocalDate today) {
     /** Longer queries are read up to here; nobody types them, but machines do. */
     public static final int MOST_LETTERS = 500;
     /** Words beyond these are not looked at. */
@@ -29,7 +35,10 @@ public record VisitorQuery(String text, int page, Map<String, List<String>> filt
     public VisitorQuery {
         text = tidied(text);
         page = Math.max(1, page);
-        filters = filters.entrySet().stream().collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, filter -> filter.getValue().stream().limit(MOST_VALUES).toList()));
+        filters = filters.entrySet().stream()
+                .collect(Collectors.toUnmodifiableMap(
+                        Map.Entry::getKey,
+                        filter -> filter.getValue().stream().limit(MOST_VALUES).toList()));
     }
 
     /** On this day, by Greenwich time. */
@@ -43,7 +52,8 @@ public record VisitorQuery(String text, int page, Map<String, List<String>> filt
     }
 
     /** On this day, by Greenwich time. */
-    public VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, String order) {
+    public VisitorQuery(
+            String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, String order) {
         this(text, page, filters, whereabouts, order, LocalDate.now(ZoneOffset.UTC));
     }
 
@@ -59,8 +69,10 @@ public record VisitorQuery(String text, int page, Map<String, List<String>> filt
 
     private static String tidied(String text) {
         StringBuilder kept = new StringBuilder(Math.min(text.length(), MOST_LETTERS));
-        text.codePoints().limit(MOST_LETTERS).forEach(c ->
-                kept.appendCodePoint(Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE ? ' ' : c));
+        text.codePoints()
+                .limit(MOST_LETTERS)
+                .forEach(c -> kept.appendCodePoint(
+                        Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE ? ' ' : c));
         return kept.toString();
     }
 

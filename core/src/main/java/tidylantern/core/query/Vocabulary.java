@@ -16,7 +16,8 @@ import tidylantern.core.index.WordForms;
 
 /**
  * A design's synonyms and stop words, taken apart into words once instead of with every query. Kept for the last few
- * designs: comparing lists, even long ones, is far cheaper than taking them apart, and a draft is another object each time.
+ * designs: comparing lists, even long ones, is far cheaper than taking them apart, and a draft is another object each
+ * time.
  */
 final class Vocabulary {
     private static final int KEPT = 16;
@@ -46,15 +47,22 @@ final class Vocabulary {
 
     private Vocabulary(Words words, Set<String> languages) {
         languages.forEach(language -> commonWords.addAll(StopWordLists.foldedOf(language)));
-        words.stopWords().forEach(stop -> WordForms.wordsOf(stop, languages).forEach(word -> stopWords.add(word.folded())));
+        words.stopWords()
+                .forEach(stop -> WordForms.wordsOf(stop, languages).forEach(word -> stopWords.add(word.folded())));
         for (Synonym synonym : words.synonyms()) {
-            List<Other> others = synonym.words().stream().map(written -> new Other(new Phrase(WordForms.allWordsOf(written, languages), words.stemming()), written))
-                    .filter(other -> !other.phrase().words().isEmpty()).toList();
+            List<Other> others = synonym.words().stream()
+                    .map(written ->
+                            new Other(new Phrase(WordForms.allWordsOf(written, languages), words.stemming()), written))
+                    .filter(other -> !other.phrase().words().isEmpty())
+                    .toList();
             if (synonym.from() != null) {
                 add(synonym, WordForms.allWordsOf(synonym.from(), languages), others);
             } else {
                 for (Other one : others) {
-                    add(synonym, one.phrase().words(), others.stream().filter(other -> other != one).toList());
+                    add(
+                            synonym,
+                            one.phrase().words(),
+                            others.stream().filter(other -> other != one).toList());
                 }
             }
         }
@@ -62,7 +70,9 @@ final class Vocabulary {
 
     private void add(Synonym synonym, List<WordForms.Word> typed, List<Other> others) {
         if (!typed.isEmpty() && !others.isEmpty()) {
-            byFirstWord.computeIfAbsent(typed.getFirst().folded(), first -> new ArrayList<>()).add(new Entry(synonym, typed, others));
+            byFirstWord
+                    .computeIfAbsent(typed.getFirst().folded(), first -> new ArrayList<>())
+                    .add(new Entry(synonym, typed, others));
         }
     }
 
@@ -85,7 +95,10 @@ final class Vocabulary {
     }
 
     private static boolean same(Words a, Words b) {
-        return a == b || (a.stemming().equals(b.stemming()) && a.stopWords().equals(b.stopWords()) && a.synonyms().equals(b.synonyms()));
+        return a == b
+                || (a.stemming().equals(b.stemming())
+                        && a.stopWords().equals(b.stopWords())
+                        && a.synonyms().equals(b.synonyms()));
     }
 
     /** Words that say little by themselves in the languages at hand, whether the owner stops them or not; folded. */
@@ -117,7 +130,13 @@ final class Vocabulary {
     /** The runs of a query's words that have synonyms, in their order. */
     List<Replaceable> replaceable(List<WordForms.Word> typed) {
         List<Replaceable> found = new ArrayList<>();
-        eachEntryIn(typed, (entry, at) -> found.add(new Replaceable(at, entry.typed().size(), entry.synonym(), entry.others().stream().map(Other::written).toList())));
+        eachEntryIn(
+                typed,
+                (entry, at) -> found.add(new Replaceable(
+                        at,
+                        entry.typed().size(),
+                        entry.synonym(),
+                        entry.others().stream().map(Other::written).toList())));
         return found;
     }
 

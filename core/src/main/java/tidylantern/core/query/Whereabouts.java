@@ -11,15 +11,16 @@ import tidylantern.core.place.Position;
  * @param name at most 200 characters; empty where there is none
  * @param within how far at most, in km; null where the filters say it, or nobody does
  */
-public record Whereabouts(@Nullable Position position, String name, @Nullable Double within) {
+public record Whereabouts(
+        @Nullable Position position, String name, @Nullable Double within) {
     public static final Whereabouts UNKNOWN = new Whereabouts(null, "", null);
     private static final int LONGEST_NAME = 200;
     private static final Pattern DEGREES = Pattern.compile("\\s*-?\\d{1,3}(\\.\\d{1,20})?\\s*");
     private static final Pattern KM = Pattern.compile("\\d{1,15}(\\.\\d{1,15})?");
 
     /**
-     * Reads the parameters of the public contract. What says nothing that there is stands for nothing, so that the rest of an
-     * address is kept.
+     * Reads the parameters of the public contract. What says nothing that there is stands for nothing, so that the rest
+     * of an address is kept.
      *
      * @param near latitude and longitude, a comma between them
      * @param place a name; looked at where {@code near} says nothing
@@ -27,12 +28,17 @@ public record Whereabouts(@Nullable Position position, String name, @Nullable Do
      */
     public static Whereabouts of(String near, String place, String within) {
         String name = place.strip();
-        return new Whereabouts(position(near), name.substring(0, Math.min(name.length(), LONGEST_NAME)), KM.matcher(within.strip()).matches() ? Double.parseDouble(within.strip()) : null);
+        return new Whereabouts(
+                position(near),
+                name.substring(0, Math.min(name.length(), LONGEST_NAME)),
+                KM.matcher(within.strip()).matches() ? Double.parseDouble(within.strip()) : null);
     }
 
     private static @Nullable Position position(String near) {
         String[] ends = near.split(",", -1);
-        if (ends.length != 2 || !DEGREES.matcher(ends[0]).matches() || !DEGREES.matcher(ends[1]).matches()) {
+        if (ends.length != 2
+                || !DEGREES.matcher(ends[0]).matches()
+                || !DEGREES.matcher(ends[1]).matches()) {
             return null;
         }
         Position position = new Position(Double.parseDouble(ends[0]), Double.parseDouble(ends[1]));

@@ -71,12 +71,21 @@ final class WordMatch implements Match {
     /**
      * @param codes forms in which the word, alone or with its neighbours, may be a code
      * @param last whether it is the word being typed
-     * @param wholeName the {@linkplain WordForms#wholeName form} of the whole query, as a name of an item may be; null where none can be
+     * @param wholeName the {@linkplain WordForms#wholeName form} of the whole query, as a name of an item may be; null
+     *     where none can be
      * @param synonyms what may stand in its place, or in that of a phrase to which it belongs
      * @param otherwise how else it may be written
      * @param effort of the answer that it is read for
      */
-    WordMatch(WordForms.Word word, Set<String> codes, Words design, boolean last, @Nullable String wholeName, List<Phrase> synonyms, WrittenOtherwise otherwise, Effort effort) {
+    WordMatch(
+            WordForms.Word word,
+            Set<String> codes,
+            Words design,
+            boolean last,
+            @Nullable String wholeName,
+            List<Phrase> synonyms,
+            WrittenOtherwise otherwise,
+            Effort effort) {
         this.word = word;
         this.codes = codes;
         this.design = design;
@@ -146,14 +155,17 @@ final class WordMatch implements Match {
     Query itself() {
         BooleanQuery.Builder any = new BooleanQuery.Builder();
         for (FieldWeight weight : design.searched()) {
-            any.add(new TermQuery(new Term(IndexFields.words(weight.field()), word.folded())), BooleanClause.Occur.SHOULD);
+            any.add(
+                    new TermQuery(new Term(IndexFields.words(weight.field()), word.folded())),
+                    BooleanClause.Occur.SHOULD);
         }
         return any.build();
     }
 
     /** The same word without slips, synonyms and other ways to write it. */
     WordMatch asTyped() {
-        WordMatch typed = new WordMatch(word, codes, design, last, wholeName, List.of(), WrittenOtherwise.never(word), effort);
+        WordMatch typed =
+                new WordMatch(word, codes, design, last, wholeName, List.of(), WrittenOtherwise.never(word), effort);
         typed.signsCount = signsCount;
         return typed;
     }
@@ -163,12 +175,17 @@ final class WordMatch implements Match {
         return typoWords;
     }
 
-    /** Whether it is another way to write a word: in another form, or with slips where they are forgiven in this query. */
+    /**
+     * Whether it is another way to write a word: in another form, or with slips where they are forgiven in this query.
+     */
     boolean means(WordForms.Word other) {
         if (word.folded().equals(other.folded()) || !Collections.disjoint(word.stems(), other.stems())) {
             return true;
         }
-        return typos && (!design.typos().firstLetterFixed() || word.folded().charAt(0) == other.folded().charAt(0)) && Typos.strength(word.folded(), other.folded(), design.typos().editsIn(word.folded()), false) != null;
+        return typos
+                && (!design.typos().firstLetterFixed()
+                        || word.folded().charAt(0) == other.folded().charAt(0))
+                && Typos.strength(word.folded(), other.folded(), design.typos().editsIn(word.folded()), false) != null;
     }
 
     @Override
@@ -181,13 +198,20 @@ final class WordMatch implements Match {
     public List<InField> inFields(IndexReader reader, SiteContent content) throws IOException {
         List<InField> fields = new ArrayList<>();
         for (FieldWeight weight : design.searched()) {
-            fields.add(new InField(weight.field(), weight.weight(), content.kind(weight.field()) == FieldKind.CODE ? codeWays(weight.field()) : wordWays(weight.field(), reader)));
+            fields.add(new InField(
+                    weight.field(),
+                    weight.weight(),
+                    content.kind(weight.field()) == FieldKind.CODE
+                            ? codeWays(weight.field())
+                            : wordWays(weight.field(), reader)));
         }
         return fields;
     }
 
     private List<Way> codeWays(FieldKey field) {
-        return codes.stream().map(code -> new Way(Strength.EXACT, new TermQuery(new Term(IndexFields.codes(field), code)))).toList();
+        return codes.stream()
+                .map(code -> new Way(Strength.EXACT, new TermQuery(new Term(IndexFields.codes(field), code))))
+                .toList();
     }
 
     private List<Way> wordWays(FieldKey field, IndexReader reader) throws IOException {
@@ -204,7 +228,10 @@ final class WordMatch implements Match {
         }
         // Hardly any query is a name of anything, and a way that nothing is met by would cost every item that is found.
         if (wholeName != null && reader.docFreq(new Term(IndexFields.wholeNames(field), wholeName)) > 0) {
-            ways.add(constant(new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)), Strength.WHOLE_NAME, rarity(terms, reader.docFreq(new Term(place, word.folded())))));
+            ways.add(constant(
+                    new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)),
+                    Strength.WHOLE_NAME,
+                    rarity(terms, reader.docFreq(new Term(place, word.folded())))));
         }
         ways.add(new Way(Strength.EXACT, new TermQuery(new Term(place, word.folded()))));
         if (design.stemming() && !(word.stems().isEmpty() && word.bareStems().isEmpty())) {
@@ -244,16 +271,26 @@ final class WordMatch implements Match {
         Term exact = new Term(IndexFields.words(field), word.folded());
         Query signs = signs(field);
         if (wholeName != null) {
-            Query name = new BooleanQuery.Builder().add(new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)), BooleanClause.Occur.MUST).add(signs, BooleanClause.Occur.FILTER).build();
+            Query name = new BooleanQuery.Builder()
+                    .add(new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)), BooleanClause.Occur.MUST)
+                    .add(signs, BooleanClause.Occur.FILTER)
+                    .build();
             ways.add(constant(name, Strength.WHOLE_NAME, rarity(terms, reader.docFreq(exact))));
         }
-        ways.add(new Way(Strength.EXACT, new BooleanQuery.Builder().add(new TermQuery(exact), BooleanClause.Occur.MUST).add(signs, BooleanClause.Occur.FILTER).build()));
+        ways.add(new Way(
+                Strength.EXACT,
+                new BooleanQuery.Builder()
+                        .add(new TermQuery(exact), BooleanClause.Occur.MUST)
+                        .add(signs, BooleanClause.Occur.FILTER)
+                        .build()));
     }
 
     /** In a word that is still being typed, the last sign may be missing yet. */
     private Query signs(FieldKey field) {
         Term signed = new Term(IndexFields.signed(field), Objects.requireNonNull(word.signed()));
-        return startsCount() && !signed.text().endsWith(word.folded()) ? new PrefixQuery(signed) : new TermQuery(signed);
+        return startsCount() && !signed.text().endsWith(word.folded())
+                ? new PrefixQuery(signed)
+                : new TermQuery(signed);
     }
 
     /** Its stems in all the languages as one word, so that a text of one of them counts the same as another. */
@@ -274,14 +311,18 @@ final class WordMatch implements Match {
         long documents = 0;
         long all = terms.getDocCount();
         TermsEnum found = terms.intersect(Typos.holding(word.folded()), null);
-        for (BytesRef term = found.next(); term != null && (documents < all || few.size() <= MANY_INSIDE); term = found.next()) {
+        for (BytesRef term = found.next();
+                term != null && (documents < all || few.size() <= MANY_INSIDE);
+                term = found.next()) {
             documents += found.docFreq();
             if (few.size() <= MANY_INSIDE) {
                 few.add(BytesRef.deepCopyOf(term));
             }
         }
         if (!few.isEmpty()) {
-            Query query = few.size() <= MANY_INSIDE ? new TermInSetQuery(place, few) : new AutomatonQuery(new Term(place, word.folded()), Typos.inside(word.folded()));
+            Query query = few.size() <= MANY_INSIDE
+                    ? new TermInSetQuery(place, few)
+                    : new AutomatonQuery(new Term(place, word.folded()), Typos.inside(word.folded()));
             ways.add(constant(query, Strength.INSIDE, rarity(terms, documents)));
         }
     }
@@ -290,7 +331,8 @@ final class WordMatch implements Match {
         Map<Strength, List<BytesRef>> met = new EnumMap<>(Strength.class);
         Map<Strength, Long> documents = new EnumMap<>(Strength.class);
         String place = IndexFields.words(field);
-        for (Effort.Met one : effort.met(new Effort.Walk(field, word.folded(), startsCount(), foundInside()), () -> walk(terms))) {
+        for (Effort.Met one :
+                effort.met(new Effort.Walk(field, word.folded(), startsCount(), foundInside()), () -> walk(terms))) {
             typoWords.add(one.word().utf8ToString());
             met.computeIfAbsent(one.way(), key -> new ArrayList<>()).add(one.word());
             documents.merge(one.way(), (long) one.documents(), Long::sum);
@@ -298,7 +340,9 @@ final class WordMatch implements Match {
         for (Map.Entry<Strength, List<BytesRef>> way : met.entrySet()) {
             float rarity = rarity(terms, documents.getOrDefault(way.getKey(), 1L));
             ways.add(constant(new TermInSetQuery(place, way.getValue()), way.getKey(), rarity));
-            Strength asName = way.getKey() == Strength.TYPO ? Strength.TYPO_NAME : way.getKey() == Strength.FAR_TYPO ? Strength.FAR_TYPO_NAME : null;
+            Strength asName = way.getKey() == Strength.TYPO
+                    ? Strength.TYPO_NAME
+                    : way.getKey() == Strength.FAR_TYPO ? Strength.FAR_TYPO_NAME : null;
             if (asName != null && word.folded().equals(wholeName)) {
                 ways.add(constant(new TermInSetQuery(IndexFields.wholeNames(field), way.getValue()), asName, rarity));
             }
@@ -311,15 +355,23 @@ final class WordMatch implements Match {
         boolean inside = foundInside();
         int edits = design.typos().editsIn(word.folded());
         // What holds the word somewhere begins with any letter, so nothing narrows the walk.
-        TermsEnum found = inside ? terms.iterator() : terms.intersect(Typos.reach(word.folded(), edits, design.typos().firstLetterFixed(), startsCount()), null);
+        TermsEnum found = inside
+                ? terms.iterator()
+                : terms.intersect(
+                        Typos.reach(word.folded(), edits, design.typos().firstLetterFixed(), startsCount()), null);
         for (BytesRef term = found.next(); term != null; term = found.next()) {
             if (WordForms.marked(term)) {
                 continue;
             }
             String other = term.utf8ToString();
-            Strength strength = inside && design.typos().firstLetterFixed() && other.charAt(0) != word.folded().charAt(0) ? null : Typos.strength(word.folded(), other, edits, startsCount());
+            Strength strength = inside
+                            && design.typos().firstLetterFixed()
+                            && other.charAt(0) != word.folded().charAt(0)
+                    ? null
+                    : Typos.strength(word.folded(), other, edits, startsCount());
             if (strength == null && inside) {
-                strength = Typos.insideStrength(word.folded(), other, edits, design.typos().firstLetterFixed());
+                strength = Typos.insideStrength(
+                        word.folded(), other, edits, design.typos().firstLetterFixed());
             }
             if (strength != null) {
                 met.add(new Effort.Met(BytesRef.deepCopyOf(term), strength, found.docFreq()));
@@ -335,11 +387,14 @@ final class WordMatch implements Match {
 
     /** Parts of two letters would be found in every other word. */
     private boolean foundInside() {
-        return design.partOfWord() == Words.PartOfWord.INSIDE && word.folded().codePointCount(0, word.folded().length()) >= FEWEST_INSIDE;
+        return design.partOfWord() == Words.PartOfWord.INSIDE
+                && word.folded().codePointCount(0, word.folded().length()) >= FEWEST_INSIDE;
     }
 
     static Way constant(Query found, Strength strength, float rarity) {
-        return new Way(strength, new BoostQuery(new ConstantScoreQuery(found), strength.share() * rarity / (1 + SiteIndex.K1)));
+        return new Way(
+                strength,
+                new BoostQuery(new ConstantScoreQuery(found), strength.share() * rarity / (1 + SiteIndex.K1)));
     }
 
     /** BM25's inverse document frequency, ln(1 + (N - n + 0.5) / (n + 0.5)), with n held to N. */
@@ -358,8 +413,8 @@ final class WordMatch implements Match {
     }
 
     /**
-     * The words of a field with the start, as one way to be met. Where they are few they are asked for one by one, which is
-     * cheaper than by their pattern; that is so for most words that are typed out.
+     * The words of a field with the start, as one way to be met. Where they are few they are asked for one by one,
+     * which is cheaper than by their pattern; that is so for most words that are typed out.
      */
     static @Nullable Way start(String folded, String place, Terms terms, Strength strength) throws IOException {
         BytesRef start = new BytesRef(folded);
@@ -369,7 +424,9 @@ final class WordMatch implements Match {
         long all = terms.getDocCount();
         TermsEnum found = terms.iterator();
         if (found.seekCeil(start) != TermsEnum.SeekStatus.END) {
-            for (BytesRef term = found.term(); term != null && StringHelper.startsWith(term, start) && (documents < all || few.size() <= FEW); term = found.next()) {
+            for (BytesRef term = found.term();
+                    term != null && StringHelper.startsWith(term, start) && (documents < all || few.size() <= FEW);
+                    term = found.next()) {
                 documents += found.docFreq();
                 if (few.size() <= FEW) {
                     few.add(BytesRef.deepCopyOf(term));
@@ -379,7 +436,9 @@ final class WordMatch implements Match {
         if (few.isEmpty()) {
             return null;
         }
-        Query query = few.size() == 1 ? new TermQuery(new Term(place, few.getFirst())) : few.size() <= FEW ? new TermInSetQuery(place, few) : new PrefixQuery(new Term(place, start));
+        Query query = few.size() == 1
+                ? new TermQuery(new Term(place, few.getFirst()))
+                : few.size() <= FEW ? new TermInSetQuery(place, few) : new PrefixQuery(new Term(place, start));
         return constant(query, strength, rarity(terms, documents));
     }
 
@@ -397,7 +456,8 @@ final class WordMatch implements Match {
             return other;
         }
         boolean slip = typos && typoWords.contains(Folding.fold(seen.lower()));
-        boolean synonym = synonyms.stream().anyMatch(one -> one.words().size() == 1 && one.endsAt(List.of(seen.lower()), 0, stemming));
+        boolean synonym = synonyms.stream()
+                .anyMatch(one -> one.words().size() == 1 && one.endsAt(List.of(seen.lower()), 0, stemming));
         return slip || synonym ? seen.whole() : null;
     }
 
@@ -418,7 +478,10 @@ final class WordMatch implements Match {
     private @Nullable Mark markWithSigns(Seen seen) {
         String folded = Folding.fold(seen.lower());
         String signed = WordSigns.with(seen.text(), seen.start(), seen.end(), folded);
-        if (signed == null || !folded.equals(word.folded()) || !(signed.equals(word.signed()) || startsCount() && signed.startsWith(Objects.requireNonNull(word.signed())))) {
+        if (signed == null
+                || !folded.equals(word.folded())
+                || !(signed.equals(word.signed())
+                        || startsCount() && signed.startsWith(Objects.requireNonNull(word.signed())))) {
             return null;
         }
         int from = WordSigns.before(seen.text(), seen.start());
@@ -427,13 +490,17 @@ final class WordMatch implements Match {
 
     @Override
     public List<Phrase> phrases() {
-        return Stream.concat(synonyms.stream().filter(synonym -> synonym.words().size() > 1), otherwise.phrases().stream()).toList();
+        return Stream.concat(
+                        synonyms.stream().filter(synonym -> synonym.words().size() > 1), otherwise.phrases().stream())
+                .toList();
     }
 
     static boolean sameStem(WordForms.Word word, String lower, Stemming stemming) {
         String folded = Folding.fold(lower);
         // No algorithm changes the first letter, so most words need no stemming to be told apart.
-        if (folded.isEmpty() || word.stems().isEmpty() || folded.charAt(0) != word.folded().charAt(0)) {
+        if (folded.isEmpty()
+                || word.stems().isEmpty()
+                || folded.charAt(0) != word.folded().charAt(0)) {
             return false;
         }
         for (String token : stemming.tokens(lower)) {

@@ -21,9 +21,9 @@ import tidylantern.core.index.WordForms;
 import tidylantern.core.index.WordPieces;
 
 /**
- * A word of a query as items may write it otherwise: as one with its neighbours ('air mail' as 'airmail'), as two side by
- * side ('airmail' as 'air mail'), or by its pieces ({@code LocalDateTime}). Which of these are tried hangs on how rare the
- * words are as they were typed; that is for {@link ReadQuery} to say.
+ * A word of a query as items may write it otherwise: as one with its neighbours ('air mail' as 'airmail'), as two side
+ * by side ('airmail' as 'air mail'), or by its pieces ({@code LocalDateTime}). Which of these are tried hangs on how
+ * rare the words are as they were typed; that is for {@link ReadQuery} to say.
  */
 final class WrittenOtherwise {
     /** A longer word is none of two. */
@@ -44,7 +44,12 @@ final class WrittenOtherwise {
      * @param together rows of the query's words to which it belongs, each as one word
      * @param commonWords folded words that are no part of another: of the letters of 'away', 'a way' is not meant
      */
-    WrittenOtherwise(WordForms.Word word, Set<String> languages, boolean stems, List<Together> together, Set<String> commonWords) {
+    WrittenOtherwise(
+            WordForms.Word word,
+            Set<String> languages,
+            boolean stems,
+            List<Together> together,
+            Set<String> commonWords) {
         this.word = word;
         this.languages = languages;
         this.stems = stems;
@@ -76,7 +81,8 @@ final class WrittenOtherwise {
         /** Whether anything in one of these fields is written so. */
         boolean held(IndexReader reader, Collection<FieldKey> fields, boolean stems) throws IOException {
             for (FieldKey field : fields) {
-                if (documents(reader, IndexFields.words(field), forms(stems)) > 0 || open && WordMatch.anyStarts(reader, IndexFields.words(field), word.folded())) {
+                if (documents(reader, IndexFields.words(field), forms(stems)) > 0
+                        || open && WordMatch.anyStarts(reader, IndexFields.words(field), word.folded())) {
                     return true;
                 }
             }
@@ -98,7 +104,8 @@ final class WrittenOtherwise {
     }
 
     /** Adds the ways in which a field may hold the word otherwise. */
-    void addWays(List<Match.Way> ways, FieldKey field, IndexReader reader, Terms terms, boolean wholeQuery) throws IOException {
+    void addWays(List<Match.Way> ways, FieldKey field, IndexReader reader, Terms terms, boolean wholeQuery)
+            throws IOException {
         String place = IndexFields.words(field);
         for (Together one : together) {
             addTogether(ways, one, field, reader, terms);
@@ -112,7 +119,13 @@ final class WrittenOtherwise {
                 held.add(phrase);
                 float rarity = WordMatch.rarity(terms, documents);
                 ways.add(WordMatch.constant(phrase.query(place), Strength.APART, rarity));
-                Term name = new Term(IndexFields.wholeNames(field), String.join(" ", phrase.words().stream().map(WordForms.Word::folded).toList()));
+                Term name = new Term(
+                        IndexFields.wholeNames(field),
+                        String.join(
+                                " ",
+                                phrase.words().stream()
+                                        .map(WordForms.Word::folded)
+                                        .toList()));
                 if (wholeQuery && reader.docFreq(name) > 0) {
                     ways.add(WordMatch.constant(new TermQuery(name), Strength.NAME_OTHERWISE, rarity));
                 }
@@ -125,16 +138,21 @@ final class WrittenOtherwise {
         }
     }
 
-    private void addTogether(List<Match.Way> ways, Together one, FieldKey field, IndexReader reader, Terms terms) throws IOException {
+    private void addTogether(List<Match.Way> ways, Together one, FieldKey field, IndexReader reader, Terms terms)
+            throws IOException {
         String place = IndexFields.words(field);
         Set<String> forms = one.forms(stems);
         long documents = documents(reader, place, forms);
         if (documents > 0) {
-            ways.add(WordMatch.constant(new TermInSetQuery(place, forms.stream().map(BytesRef::new).toList()), Strength.TOGETHER, WordMatch.rarity(terms, documents)));
+            ways.add(WordMatch.constant(
+                    new TermInSetQuery(place, forms.stream().map(BytesRef::new).toList()),
+                    Strength.TOGETHER,
+                    WordMatch.rarity(terms, documents)));
         }
         Term name = new Term(IndexFields.wholeNames(field), one.word().folded());
         if (one.wholeQuery() && reader.docFreq(name) > 0) {
-            ways.add(WordMatch.constant(new TermQuery(name), Strength.NAME_OTHERWISE, WordMatch.rarity(terms, reader.docFreq(name))));
+            ways.add(WordMatch.constant(
+                    new TermQuery(name), Strength.NAME_OTHERWISE, WordMatch.rarity(terms, reader.docFreq(name))));
         }
         Match.Way start = one.open() ? WordMatch.start(one.word().folded(), place, terms, Strength.TOGETHER) : null;
         if (start != null) {
@@ -142,20 +160,34 @@ final class WrittenOtherwise {
         }
     }
 
-    /** Every way to write it as two words side by side; a word of several pieces is parted between these, and into all of them. */
+    /**
+     * Every way to write it as two words side by side; a word of several pieces is parted between these, and into all
+     * of them.
+     */
     private List<Phrase> phrasesOf() {
         List<Phrase> phrases = new ArrayList<>();
         if (word.pieces().isEmpty()) {
             if (word.folded().chars().allMatch(Character::isLetter)) {
-                for (int at = word.folded().offsetByCodePoints(0, 1); at < word.folded().length(); at = word.folded().offsetByCodePoints(at, 1)) {
-                    add(phrases, List.of(word.folded().substring(0, at), word.folded().substring(at)));
+                for (int at = word.folded().offsetByCodePoints(0, 1);
+                        at < word.folded().length();
+                        at = word.folded().offsetByCodePoints(at, 1)) {
+                    add(
+                            phrases,
+                            List.of(
+                                    word.folded().substring(0, at),
+                                    word.folded().substring(at)));
                 }
             }
             return phrases;
         }
         add(phrases, word.pieces());
         for (int at = 1; at < word.pieces().size() && word.pieces().size() > 2; at++) {
-            add(phrases, List.of(String.join("", word.pieces().subList(0, at)), String.join("", word.pieces().subList(at, word.pieces().size()))));
+            add(
+                    phrases,
+                    List.of(
+                            String.join("", word.pieces().subList(0, at)),
+                            String.join(
+                                    "", word.pieces().subList(at, word.pieces().size()))));
         }
         return phrases;
     }
@@ -201,7 +233,9 @@ final class WrittenOtherwise {
     Match.@Nullable Mark mark(Match.Seen seen, Stemming stemming) {
         for (Together one : together) {
             String folded = Folding.fold(seen.lower());
-            if (folded.equals(one.word().folded()) || one.open() && folded.startsWith(one.word().folded()) || stems && WordMatch.sameStem(one.word(), seen.lower(), stemming)) {
+            if (folded.equals(one.word().folded())
+                    || one.open() && folded.startsWith(one.word().folded())
+                    || stems && WordMatch.sameStem(one.word(), seen.lower(), stemming)) {
                 return seen.whole();
             }
             Match.Mark piece = piece(seen, one.word().folded());

@@ -51,14 +51,16 @@ final class YesNoFilter implements OneFilter {
             return null;
         }
         BooleanQuery.Builder any = new BooleanQuery.Builder();
-        values.forEach(value -> any.add(new TermQuery(new Term(IndexFields.values(filter.field()), value)), Occur.SHOULD));
+        values.forEach(
+                value -> any.add(new TermQuery(new Term(IndexFields.values(filter.field()), value)), Occur.SHOULD));
         return any.build();
     }
 
     @Override
     public Passing passing(LeafReaderContext leaf) throws IOException {
         SortedDocValues answers = DocValues.getSorted(leaf.reader(), IndexFields.sort(filter.field()));
-        return document -> answers.advanceExact(document) && values.contains(answers.lookupOrd(answers.ordValue()).utf8ToString());
+        return document -> answers.advanceExact(document)
+                && values.contains(answers.lookupOrd(answers.ordValue()).utf8ToString());
     }
 
     @Override

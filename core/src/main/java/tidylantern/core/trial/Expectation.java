@@ -14,21 +14,30 @@ public sealed interface Expectation {
      */
     record Within(ItemRef item, int first) implements Expectation {
         public Within {
-            unless(first >= 1 && first <= MOST_PLACES, "first", "An item can be expected within the first 1 to %d results, not %d.".formatted(MOST_PLACES, first));
+            unless(
+                    first >= 1 && first <= MOST_PLACES,
+                    "first",
+                    "An item can be expected within the first 1 to %d results, not %d.".formatted(MOST_PLACES, first));
         }
     }
 
     /** There are so many results, or more. */
     record AtLeast(int results) implements Expectation {
         public AtLeast {
-            unless(results >= 1 && results <= MOST_RESULTS, "number", "At least 1 to %d results can be expected, not %d.".formatted(MOST_RESULTS, results));
+            unless(
+                    results >= 1 && results <= MOST_RESULTS,
+                    "number",
+                    "At least 1 to %d results can be expected, not %d.".formatted(MOST_RESULTS, results));
         }
     }
 
     /** There are no more results than this; with 0 there are none. */
     record AtMost(int results) implements Expectation {
         public AtMost {
-            unless(results >= 0 && results <= MOST_RESULTS, "number", "At most 0 to %d results can be expected, not %d.".formatted(MOST_RESULTS, results));
+            unless(
+                    results >= 0 && results <= MOST_RESULTS,
+                    "number",
+                    "At most 0 to %d results can be expected, not %d.".formatted(MOST_RESULTS, results));
         }
     }
 
@@ -36,7 +45,10 @@ public sealed interface Expectation {
     record Suggests(String query) implements Expectation {
         public Suggests {
             query = query.strip();
-            unless(!query.isEmpty() && query.length() <= Trial.LONGEST_QUERY, "suggestion", "Say which query visitors should be offered, in up to %d letters.".formatted(Trial.LONGEST_QUERY));
+            unless(
+                    !query.isEmpty() && query.length() <= Trial.LONGEST_QUERY,
+                    "suggestion",
+                    "Say which query visitors should be offered, in up to %d letters.".formatted(Trial.LONGEST_QUERY));
         }
     }
 

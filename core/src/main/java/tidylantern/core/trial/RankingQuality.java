@@ -12,14 +12,25 @@ import org.jspecify.annotations.Nullable;
 public final class RankingQuality {
     private RankingQuality() {}
 
-    /** One over the place of the first wanted item; 0 if none is found (Voorhees, TREC-8 Question Answering Track, 1999). */
+    /**
+     * One over the place of the first wanted item; 0 if none is found (Voorhees, TREC-8 Question Answering Track,
+     * 1999).
+     */
     public static double reciprocalRank(List<@Nullable Integer> places) {
-        return places.stream().filter(Objects::nonNull).mapToInt(place -> place).min().stream().mapToDouble(best -> 1.0 / best).findFirst().orElse(0);
+        return places.stream().filter(Objects::nonNull).mapToInt(place -> place).min().stream()
+                .mapToDouble(best -> 1.0 / best)
+                .findFirst()
+                .orElse(0);
     }
 
     /** The share of the wanted items that are among the first {@code depth}, 0 to 1. */
     public static double recall(List<@Nullable Integer> places, int depth) {
-        return places.isEmpty() ? 0 : (double) places.stream().filter(place -> place != null && place <= depth).count() / places.size();
+        return places.isEmpty()
+                ? 0
+                : (double) places.stream()
+                                .filter(place -> place != null && place <= depth)
+                                .count()
+                        / places.size();
     }
 
     /**
@@ -29,12 +40,14 @@ public final class RankingQuality {
      * @param gains of the first, second, ... result; 0 for one that is not wanted
      */
     public static double discountedGain(List<Integer> gains) {
-        return IntStream.range(0, gains.size()).mapToDouble(at -> gains.get(at) * Math.log(2) / Math.log(at + 2)).sum();
+        return IntStream.range(0, gains.size())
+                .mapToDouble(at -> gains.get(at) * Math.log(2) / Math.log(at + 2))
+                .sum();
     }
 
     /**
-     * The discounted gain as a share of the best there could be, 0 to 1: with the wanted items first, those that gain most
-     * before the others.
+     * The discounted gain as a share of the best there could be, 0 to 1: with the wanted items first, those that gain
+     * most before the others.
      *
      * @param wanted the gain of each wanted item, with its place
      */
@@ -46,7 +59,11 @@ public final class RankingQuality {
                 gains[one.place() - 1] = one.gain();
             }
         }
-        double ideal = discountedGain(wanted.stream().map(Wanted::gain).sorted(java.util.Comparator.reverseOrder()).limit(depth).toList());
+        double ideal = discountedGain(wanted.stream()
+                .map(Wanted::gain)
+                .sorted(java.util.Comparator.reverseOrder())
+                .limit(depth)
+                .toList());
         return ideal == 0 ? 0 : discountedGain(List.of(gains)) / ideal;
     }
 

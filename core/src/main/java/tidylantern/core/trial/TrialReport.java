@@ -11,7 +11,8 @@ import tidylantern.core.content.ItemRef;
  * @param outcomes one a trial, in their order
  * @param live null where nothing was published yet
  */
-public record TrialReport(List<Outcome> outcomes, Figures draft, @Nullable Figures live) {
+public record TrialReport(
+        List<Outcome> outcomes, Figures draft, @Nullable Figures live) {
     public TrialReport {
         outcomes = List.copyOf(outcomes);
     }
@@ -19,10 +20,15 @@ public record TrialReport(List<Outcome> outcomes, Figures draft, @Nullable Figur
     /**
      * @param title of the expected item; null where none is expected, or where it is gone
      * @param live null where nothing was published yet
-     * @param moves what differs between the first results of the live version and those of the draft, by the draft's order,
-     *     what is lost last
+     * @param moves what differs between the first results of the live version and those of the draft, by the draft's
+     *     order, what is lost last
      */
-    public record Outcome(Trial trial, @Nullable String title, Side draft, @Nullable Side live, List<Move> moves) {
+    public record Outcome(
+            Trial trial,
+            @Nullable String title,
+            Side draft,
+            @Nullable Side live,
+            List<Move> moves) {
         public Outcome {
             moves = List.copyOf(moves);
         }
@@ -35,7 +41,11 @@ public record TrialReport(List<Outcome> outcomes, Figures draft, @Nullable Figur
      * @param total how many items are found
      * @param didYouMean what visitors are asked; null where nothing is, or where no trial of the query expects it
      */
-    public record Side(boolean holds, @Nullable Integer place, int total, @Nullable String didYouMean) {}
+    public record Side(
+            boolean holds,
+            @Nullable Integer place,
+            int total,
+            @Nullable String didYouMean) {}
 
     /** What the draft does to an item of the first results. */
     public enum Change {
@@ -43,7 +53,8 @@ public record TrialReport(List<Outcome> outcomes, Figures draft, @Nullable Figur
         FOUND,
         /** The draft does not find it. */
         LOST,
-        UP, DOWN;
+        UP,
+        DOWN;
 
         @Override
         public String toString() {
@@ -55,13 +66,23 @@ public record TrialReport(List<Outcome> outcomes, Figures draft, @Nullable Figur
      * @param before its place in the live version; null where that does not find it
      * @param after its place in the draft; null where that does not find it
      */
-    public record Move(ItemRef item, String title, Change change, @Nullable Integer before, @Nullable Integer after) {}
+    public record Move(
+            ItemRef item,
+            String title,
+            Change change,
+            @Nullable Integer before,
+            @Nullable Integer after) {}
 
     /**
      * @param trials how many there are
      * @param hold how many of them hold
      * @param meanReciprocalRank over the queries of which an item is expected, 0 to 1; null where there is none
-     * @param ndcgAt10 the mean over the same queries, 0 to 1; an item expected first gains 3, within the first three 2, others 1
+     * @param ndcgAt10 the mean over the same queries, 0 to 1; an item expected first gains 3, within the first three 2,
+     *     others 1
      */
-    public record Figures(int trials, int hold, @Nullable Double meanReciprocalRank, @Nullable Double ndcgAt10) {}
+    public record Figures(
+            int trials,
+            int hold,
+            @Nullable Double meanReciprocalRank,
+            @Nullable Double ndcgAt10) {}
 }

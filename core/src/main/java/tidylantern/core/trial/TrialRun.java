@@ -25,12 +25,13 @@ import tidylantern.core.trial.TrialReport.Outcome;
 import tidylantern.core.trial.TrialReport.Side;
 
 /**
- * Runs trials through the engine that answers visitors. Kept from one run to the next it remembers what the live version
- * made of them, which changes far more rarely than the draft.
+ * Runs trials through the engine that answers visitors. Kept from one run to the next it remembers what the live
+ * version made of them, which changes far more rarely than the draft.
  */
 public final class TrialRun {
     /** So many of the first results are compared between draft and live version; the usual first page. */
     public static final int COMPARED = 10;
+
     private static final int MOST_EFFECTS = 50;
 
     private final SearchEngine engine;
@@ -38,6 +39,7 @@ public final class TrialRun {
     private final List<Trial> trials;
     /** What is expected of each query, so that it is asked once. */
     private final Map<String, Set<ItemRef>> expected = new LinkedHashMap<>();
+
     private final Set<String> suggested = new HashSet<>();
     private volatile @Nullable Remembered live;
 
@@ -60,12 +62,18 @@ public final class TrialRun {
         Map<String, Ranking> now = rankings(draft);
         Map<String, Ranking> before = live == null ? Map.of() : live.equals(draft) ? now : remembered(live);
         Map<String, List<Move>> moves = live == null ? Map.of() : moves(live, before, draft, now);
-        Map<ItemRef, String> titles = engine.titles(expected.values().stream().flatMap(Set::stream).toList());
+        Map<ItemRef, String> titles =
+                engine.titles(expected.values().stream().flatMap(Set::stream).toList());
         List<Outcome> outcomes = new ArrayList<>();
         for (Trial trial : trials) {
             String title = trial.expected() instanceof Expectation.Within within ? titles.get(within.item()) : null;
             Ranking lived = before.get(trial.query());
-            outcomes.add(new Outcome(trial, title, side(trial, of(now, trial.query())), lived == null ? null : side(trial, lived), moves.getOrDefault(trial.query(), List.of())));
+            outcomes.add(new Outcome(
+                    trial,
+                    title,
+                    side(trial, of(now, trial.query())),
+                    lived == null ? null : side(trial, lived),
+                    moves.getOrDefault(trial.query(), List.of())));
         }
         return new TrialReport(outcomes, figures(now), live == null ? null : figures(before));
     }
@@ -84,7 +92,10 @@ public final class TrialRun {
         long state = engine.contentState();
         LocalDate day = LocalDate.now(content.zone());
         Remembered known = live;
-        if (known == null || known.state() != state || !known.day().equals(day) || !known.design().equals(design)) {
+        if (known == null
+                || known.state() != state
+                || !known.day().equals(day)
+                || !known.design().equals(design)) {
             known = new Remembered(design, state, day, rankings(design));
             live = known;
         }
@@ -94,23 +105,35 @@ public final class TrialRun {
     /** Every query is asked by itself, so all processors do it together: the owner is waiting for the whole. */
     private Map<String, Ranking> rankings(SearchDesign design) {
         Map<String, Ranking> rankings = new ConcurrentHashMap<>();
-        expected.entrySet().parallelStream().forEach(one ->
-                rankings.put(one.getKey(), engine.ranking(content, design, one.getKey(), COMPARED, one.getValue(), suggested.contains(one.getKey()))));
+        expected.entrySet().parallelStream()
+                .forEach(one -> rankings.put(
+                        one.getKey(),
+                        engine.ranking(
+                                content,
+                                design,
+                                one.getKey(),
+                                COMPARED,
+                                one.getValue(),
+                                suggested.contains(one.getKey()))));
         return rankings;
     }
 
     private static Side side(Trial trial, Ranking ranking) {
-        Integer place = trial.expected() instanceof Expectation.Within within ? ranking.places().get(within.item()) : null;
-        boolean holds = switch (trial.expected()) {
-            case Expectation.Within within -> place != null && place <= within.first();
-            case Expectation.AtLeast least -> ranking.total() >= least.results();
-            case Expectation.AtMost most -> ranking.total() <= most.results();
-            case Expectation.Suggests suggests -> suggests.query().equalsIgnoreCase(ranking.didYouMean());
-        };
+        Integer place = trial.expected() instanceof Expectation.Within within
+                ? ranking.places().get(within.item())
+                : null;
+        boolean holds =
+                switch (trial.expected()) {
+                    case Expectation.Within within -> place != null && place <= within.first();
+                    case Expectation.AtLeast least -> ranking.total() >= least.results();
+                    case Expectation.AtMost most -> ranking.total() <= most.results();
+                    case Expectation.Suggests suggests -> suggests.query().equalsIgnoreCase(ranking.didYouMean());
+                };
         return new Side(holds, place, ranking.total(), ranking.didYouMean());
     }
 
-    private Map<String, List<Move>> moves(SearchDesign live, Map<String, Ranking> before, SearchDesign draft, Map<String, Ranking> now) {
+    private Map<String, List<Move>> moves(
+            SearchDesign live, Map<String, Ranking> before, SearchDesign draft, Map<String, Ranking> now) {
         Map<String, List<Move>> moves = new LinkedHashMap<>();
         Set<ItemRef> moved = new HashSet<>();
         before.forEach((query, lived) -> {
@@ -133,7 +156,14 @@ public final class TrialRun {
             }
         });
         Map<ItemRef, String> titles = engine.titles(moved);
-        moves.replaceAll((query, all) -> all.stream().map(move -> new Move(move.item(), titles.getOrDefault(move.item(), move.title()), move.change(), move.before(), move.after())).toList());
+        moves.replaceAll((query, all) -> all.stream()
+                .map(move -> new Move(
+                        move.item(),
+                        titles.getOrDefault(move.item(), move.title()),
+                        move.change(),
+                        move.before(),
+                        move.after()))
+                .toList());
         return moves;
     }
 
@@ -146,7 +176,8 @@ public final class TrialRun {
         Set<ItemRef> further = new LinkedHashSet<>(others);
         further.removeAll(places.keySet());
         if (!further.isEmpty() && ranking.total() > ranking.first().size()) {
-            places.putAll(engine.ranking(content, design, query, 1, further, false).places());
+            places.putAll(
+                    engine.ranking(content, design, query, 1, further, false).places());
         }
         return places;
     }
@@ -159,7 +190,9 @@ public final class TrialRun {
     }
 
     private Figures figures(Map<String, Ranking> rankings) {
-        int hold = (int) trials.stream().filter(trial -> side(trial, of(rankings, trial.query())).holds()).count();
+        int hold = (int) trials.stream()
+                .filter(trial -> side(trial, of(rankings, trial.query())).holds())
+                .count();
         double reciprocal = 0;
         double gain = 0;
         int queries = 0;
@@ -168,20 +201,29 @@ public final class TrialRun {
                 continue;
             }
             Map<ItemRef, Integer> places = of(rankings, one.getKey()).places();
-            List<RankingQuality.Wanted> wanted = one.getValue().stream().map(item -> new RankingQuality.Wanted(gain(one.getKey(), item), places.get(item))).toList();
+            List<RankingQuality.Wanted> wanted = one.getValue().stream()
+                    .map(item -> new RankingQuality.Wanted(gain(one.getKey(), item), places.get(item)))
+                    .toList();
             List<@Nullable Integer> at = new ArrayList<>();
             wanted.forEach(item -> at.add(item.place()));
             queries++;
             reciprocal += RankingQuality.reciprocalRank(at);
             gain += RankingQuality.normalisedGain(wanted, COMPARED);
         }
-        return new Figures(trials.size(), hold, queries == 0 ? null : reciprocal / queries, queries == 0 ? null : gain / queries);
+        return new Figures(
+                trials.size(), hold, queries == 0 ? null : reciprocal / queries, queries == 0 ? null : gain / queries);
     }
 
     /** 3 for an item that must come first, 2 for one of the first three, 1 for others; this product's own choice. */
     private int gain(String query, ItemRef item) {
-        int first = trials.stream().filter(trial -> trial.query().equals(query)).mapToInt(trial -> trial.expected() instanceof Expectation.Within within && within.item().equals(item) ? within.first() : Integer.MAX_VALUE)
-                .min().orElse(Integer.MAX_VALUE);
+        int first = trials.stream()
+                .filter(trial -> trial.query().equals(query))
+                .mapToInt(trial -> trial.expected() instanceof Expectation.Within within
+                                && within.item().equals(item)
+                        ? within.first()
+                        : Integer.MAX_VALUE)
+                .min()
+                .orElse(Integer.MAX_VALUE);
         return first == 1 ? 3 : first <= 3 ? 2 : 1;
     }
 
@@ -198,17 +240,25 @@ public final class TrialRun {
         }
     }
 
-    /** The entries that queries of trials bring into play, in the order of the design; of many the first {@value #MOST_EFFECTS}. */
+    /**
+     * The entries that queries of trials bring into play, in the order of the design; of many the first
+     * {@value #MOST_EFFECTS}.
+     */
     public List<SynonymEffect> synonymEffects(SearchDesign design) {
         Map<Synonym, List<String>> inPlay = new HashMap<>();
         for (String query : expected.keySet()) {
-            SearchEngine.synonymsIn(content, design, query).forEach(synonym -> inPlay.computeIfAbsent(synonym, key -> new ArrayList<>()).add(query));
+            SearchEngine.synonymsIn(content, design, query)
+                    .forEach(synonym -> inPlay.computeIfAbsent(synonym, key -> new ArrayList<>())
+                            .add(query));
         }
         List<SynonymEffect> effects = new ArrayList<>();
         for (Synonym synonym : design.words().synonyms()) {
             List<String> queries = inPlay.get(synonym);
             if (queries != null && effects.size() < MOST_EFFECTS) {
-                SearchDesign without = design.withWords(design.words().withSynonyms(design.words().synonyms().stream().filter(other -> !other.equals(synonym)).toList()));
+                SearchDesign without = design.withWords(design.words()
+                        .withSynonyms(design.words().synonyms().stream()
+                                .filter(other -> !other.equals(synonym))
+                                .toList()));
                 int items = 0;
                 int saved = 0;
                 for (String query : queries) {
@@ -216,7 +266,11 @@ public final class TrialRun {
                     Ranking with = engine.ranking(content, design, query, COMPARED, wanted, suggested.contains(query));
                     Ranking then = engine.ranking(content, without, query, COMPARED, wanted, suggested.contains(query));
                     items += with.total() - then.total();
-                    saved += (int) trials.stream().filter(trial -> trial.query().equals(query) && side(trial, with).holds() && !side(trial, then).holds()).count();
+                    saved += (int) trials.stream()
+                            .filter(trial -> trial.query().equals(query)
+                                    && side(trial, with).holds()
+                                    && !side(trial, then).holds())
+                            .count();
                 }
                 effects.add(new SynonymEffect(synonym, queries, items, saved));
             }

@@ -1,4 +1,7 @@
-/** Queries that must go well, kept with what is expected of them, and what becomes of them under a draft and a live design. */
+/**
+ * Queries that must go well, kept with what is expected of them, and what becomes of them under a draft and a live
+ * design.
+ */
 @NullMarked
 package tidylantern.core.trial;
 

@@ -29,7 +29,11 @@ class KindGuessTest {
                 Arguments.of("island", List.of("North Isle/Pell Harbour"), FieldKind.CATEGORY),
                 Arguments.of("genres", List.of(List.of(List.of("Game", "Strategy"))), FieldKind.CATEGORY),
                 Arguments.of("genre", List.of("game > strategy"), FieldKind.CATEGORY),
-                Arguments.of("deep", List.of("entity/physical entity/object, physical object/whole, unit/living thing, animate thing/organism, being"), FieldKind.CATEGORY),
+                Arguments.of(
+                        "deep",
+                        List.of(
+                                "entity/physical entity/object, physical object/whole, unit/living thing, animate thing/organism, being"),
+                        FieldKind.CATEGORY),
                 Arguments.of("lists", List.of(List.of(List.of(1, 2))), FieldKind.TEXT),
                 Arguments.of("status", List.of("Free", "Taken", "Free", "Free"), FieldKind.CATEGORY),
                 Arguments.of("reviews", List.of(List.of("Good", "Late")), FieldKind.TEXT),

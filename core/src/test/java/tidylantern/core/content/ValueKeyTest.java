@@ -15,10 +15,28 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Values that differ in signs have keys that differ; those that differ in case, accents, width or blanks have one. */
 class ValueKeyTest {
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '"', value = {
-        "C | c", "C++ | c~2b.~2b.", "C# | c~23.", "North Isle | north-isle", "self-catering | self~catering", "self catering | self-catering", "Bed & breakfast | bed-~26.-breakfast",
-        "Fisherman’s | fisherman~27.s", "Fisherman's | fisherman~27.s", "Crème brûlée | creme-brulee", "ＡＢＣ | abc", "12/24 | 12~2f.24", "\"  Pell   Harbour \" | pell-harbour", "??? | ~3f.~3f.~3f.", "2–4 | 2~4",
-        "Łódź | łodz", "हिन्दी | हिन्दी"})
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '"',
+            value = {
+                "C | c",
+                "C++ | c~2b.~2b.",
+                "C# | c~23.",
+                "North Isle | north-isle",
+                "self-catering | self~catering",
+                "self catering | self-catering",
+                "Bed & breakfast | bed-~26.-breakfast",
+                "Fisherman’s | fisherman~27.s",
+                "Fisherman's | fisherman~27.s",
+                "Crème brûlée | creme-brulee",
+                "ＡＢＣ | abc",
+                "12/24 | 12~2f.24",
+                "\"  Pell   Harbour \" | pell-harbour",
+                "??? | ~3f.~3f.~3f.",
+                "2–4 | 2~4",
+                "Łódź | łodz",
+                "हिन्दी | हिन्दी"
+            })
     void namesAsKeys(String name, String key) {
         assertThat(ValueKey.of(name)).isEqualTo(key);
         assertThat(ValueKey.fits(key)).isTrue();
@@ -27,20 +45,28 @@ class ValueKeyTest {
     @Test
     void whatAKeyIsOfCanBeTold() {
         assertThat(List.of("North Isle", "C++", "a b", "Pell Harbour/Quay")).noneMatch(ValueKey::fits);
-        assertThat(List.of("north-isle/pell-harbour", "c", "father-figure", "café")).allMatch(ValueKey::fits);
+        assertThat(List.of("north-isle/pell-harbour", "c", "father-figure", "café"))
+                .allMatch(ValueKey::fits);
     }
 
-    /** Two names have one key if, and only if, they are the same in small letters with single blanks. Random names of signs that are easily confused. */
+    /**
+     * Two names have one key if, and only if, they are the same in small letters with single blanks. Random names of
+     * signs that are easily confused.
+     */
     @Test
     void noTwoDifferentNamesHaveOneKey() {
         Random random = new Random(77);
         String signs = "aA2bB -~.+#/&'_c ";
         Map<String, String> nameOfKey = new HashMap<>();
         for (int round = 0; round < 200_000; round++) {
-            String name = random.ints(1 + random.nextInt(7), 0, signs.length()).mapToObj(at -> String.valueOf(signs.charAt(at))).collect(Collectors.joining());
+            String name = random.ints(1 + random.nextInt(7), 0, signs.length())
+                    .mapToObj(at -> String.valueOf(signs.charAt(at)))
+                    .collect(Collectors.joining());
             String same = name.toLowerCase(java.util.Locale.ROOT).strip().replaceAll(" +", " ");
             if (!same.isEmpty()) {
-                assertThat(nameOfKey.putIfAbsent(ValueKey.of(name), same)).as("another name with the key of “%s”", name).isIn(null, same);
+                assertThat(nameOfKey.putIfAbsent(ValueKey.of(name), same))
+                        .as("another name with the key of “%s”", name)
+                        .isIn(null, same);
             }
         }
         assertThat(Set.copyOf(nameOfKey.values())).hasSameSizeAs(nameOfKey.keySet());

@@ -17,15 +17,37 @@ import tidylantern.core.content.SiteContent;
 
 class SearchDesignTest {
     private static final SiteContent SITE = new SiteContent(List.of(
-            new Collection(new CollectionKey("posts"), "Posts", "en", List.of(field("title", FieldKind.TEXT), field("tags", FieldKind.CATEGORY), field("published", FieldKind.DATE))),
-            new Collection(new CollectionKey("homes"), "Homes", "en", List.of(field("title", FieldKind.TEXT), field("code", FieldKind.CODE)))));
+            new Collection(
+                    new CollectionKey("posts"),
+                    "Posts",
+                    "en",
+                    List.of(
+                            field("title", FieldKind.TEXT),
+                            field("tags", FieldKind.CATEGORY),
+                            field("published", FieldKind.DATE))),
+            new Collection(
+                    new CollectionKey("homes"),
+                    "Homes",
+                    "en",
+                    List.of(field("title", FieldKind.TEXT), field("code", FieldKind.CODE)))));
 
     private static Field field(String key, FieldKind kind) {
         return new Field(new FieldKey(key), kind, key, Field.labelFrom(key));
     }
 
     @ParameterizedTest
-    @CsvSource({"ALL,1,1", "ALL,5,5", "ANY,4,1", "MOST,1,1", "MOST,2,2", "MOST,3,2", "MOST,4,3", "MOST,5,3", "MOST,8,6", "ANY,0,0"})
+    @CsvSource({
+        "ALL,1,1",
+        "ALL,5,5",
+        "ANY,4,1",
+        "MOST,1,1",
+        "MOST,2,2",
+        "MOST,3,2",
+        "MOST,4,3",
+        "MOST,5,3",
+        "MOST,8,6",
+        "ANY,0,0"
+    })
     void wordsNeededFollowTheRule(Words.WordsNeeded needed, int words, int atLeast) {
         // product.md, Words: all of 1 or 2, then three quarters, rounded down.
         assertThat(needed.of(words)).isEqualTo(atLeast);
@@ -42,49 +64,70 @@ class SearchDesignTest {
     @ParameterizedTest
     @ValueSource(doubles = {-0.1, 10.1, Double.NaN, Double.POSITIVE_INFINITY})
     void aWeightOutsideZeroToTenIsRefused(double weight) {
-        assertThatThrownBy(() -> new FieldWeight(FieldKey.TITLE, weight)).isInstanceOf(DesignFault.class)
-                .hasMessageContaining("outside 0 to 10").extracting(fault -> ((DesignFault) fault).key()).isEqualTo("weight");
+        assertThatThrownBy(() -> new FieldWeight(FieldKey.TITLE, weight))
+                .isInstanceOf(DesignFault.class)
+                .hasMessageContaining("outside 0 to 10")
+                .extracting(fault -> ((DesignFault) fault).key())
+                .isEqualTo("weight");
     }
 
     @Test
     void aFieldOrCollectionNamedTwiceIsRefusedWithItsPlace() {
         FieldWeight title = new FieldWeight(FieldKey.TITLE, 1);
         assertThatThrownBy(() -> Words.standard().withWeights(List.of(title, new FieldWeight(FieldKey.BODY, 1), title)))
-                .extracting(fault -> ((DesignFault) fault).key()).isEqualTo("weights[2]");
+                .extracting(fault -> ((DesignFault) fault).key())
+                .isEqualTo("weights[2]");
         Reach.Searched posts = Reach.Searched.all(new CollectionKey("posts"));
-        assertThatThrownBy(() -> new Reach(List.of(posts, posts))).extracting(fault -> ((DesignFault) fault).key()).isEqualTo("collections[1]");
+        assertThatThrownBy(() -> new Reach(List.of(posts, posts)))
+                .extracting(fault -> ((DesignFault) fault).key())
+                .isEqualTo("collections[1]");
     }
 
     @Test
     void theFirstDesignSearchesEverythingThatNamesAnItem() {
         SearchDesign first = SearchDesign.firstFor("Search", SITE);
         assertThat(first.searched()).extracting(CollectionKey::value).containsExactly("posts", "homes");
-        assertThat(first.words().searched()).extracting(weight -> weight.field().value()).containsExactly("title", "tags", "code");
+        assertThat(first.words().searched())
+                .extracting(weight -> weight.field().value())
+                .containsExactly("title", "tags", "code");
         assertThat(DesignChecks.of(first, SITE)).isEmpty();
     }
 
     @Test
     void checksSayWhatIsOpenAndWhatStopsAPublication() {
         SearchDesign design = SearchDesign.firstFor("Search", SITE);
-        assertThat(DesignChecks.of(design.withReach(new Reach(List.of())), SITE)).filteredOn(DesignChecks.Remark::stops)
-                .extracting(DesignChecks.Remark::step).containsExactly(DesignChecks.Step.REACH);
-        SearchDesign odd = design.withWords(design.words().withWeights(List.of(new FieldWeight(new FieldKey("gone"), 1),
-                new FieldWeight(new FieldKey("published"), 1), new FieldWeight(new FieldKey("code"), 1))))
+        assertThat(DesignChecks.of(design.withReach(new Reach(List.of())), SITE))
+                .filteredOn(DesignChecks.Remark::stops)
+                .extracting(DesignChecks.Remark::step)
+                .containsExactly(DesignChecks.Step.REACH);
+        SearchDesign odd = design.withWords(design.words()
+                        .withWeights(List.of(
+                                new FieldWeight(new FieldKey("gone"), 1),
+                                new FieldWeight(new FieldKey("published"), 1),
+                                new FieldWeight(new FieldKey("code"), 1))))
                 .withReach(new Reach(List.of(Reach.Searched.all(new CollectionKey("posts")))));
-        assertThat(DesignChecks.of(odd, SITE)).extracting(DesignChecks.Remark::text).satisfiesExactly(
-                text -> assertThat(text).contains("No collection has the field \"gone\""),
-                text -> assertThat(text).contains("\"published\" holds no words"),
-                text -> assertThat(text).contains("No searched collection has the field \"code\""));
-        assertThat(DesignChecks.of(design.withWords(design.words().withWeights(List.of())), SITE)).filteredOn(DesignChecks.Remark::stops).hasSize(1);
+        assertThat(DesignChecks.of(odd, SITE))
+                .extracting(DesignChecks.Remark::text)
+                .satisfiesExactly(
+                        text -> assertThat(text).contains("No collection has the field \"gone\""),
+                        text -> assertThat(text).contains("\"published\" holds no words"),
+                        text -> assertThat(text).contains("No searched collection has the field \"code\""));
+        assertThat(DesignChecks.of(design.withWords(design.words().withWeights(List.of())), SITE))
+                .filteredOn(DesignChecks.Remark::stops)
+                .hasSize(1);
     }
 
     @Test
     void differencesNameEachDecisionWithBothItsStates() {
         SearchDesign before = SearchDesign.firstFor("Search", SITE);
-        SearchDesign after = before.withWords(before.words().withWeights(List.of(new FieldWeight(FieldKey.TITLE, 7.5), new FieldWeight(new FieldKey("tags"), 2))))
+        SearchDesign after = before.withWords(before.words()
+                        .withWeights(List.of(
+                                new FieldWeight(FieldKey.TITLE, 7.5), new FieldWeight(new FieldKey("tags"), 2))))
                 .withReach(new Reach(List.of(Reach.Searched.all(new CollectionKey("posts")))));
-        assertThat(DesignDifferences.between(before, after)).extracting(d -> d.what() + ": " + d.before() + " -> " + d.after())
-                .containsExactly("Collection homes: searched -> null", "Weight of title: 5 -> 7.5", "Weight of code: 8 -> null");
+        assertThat(DesignDifferences.between(before, after))
+                .extracting(d -> d.what() + ": " + d.before() + " -> " + d.after())
+                .containsExactly(
+                        "Collection homes: searched -> null", "Weight of title: 5 -> 7.5", "Weight of code: 8 -> null");
         assertThat(DesignDifferences.between(before, before)).isEmpty();
     }
 }

@@ -27,9 +27,17 @@ class TierLooksTest {
 
     /** WCAG 2.2, 'contrast ratio'; worked values from memory of its techniques, recomputed for worked-examples.md. */
     @ParameterizedTest
-    @CsvSource({"#000000, #ffffff, 21", "#777777, #fff, 4.48", "#767676, #ffffff, 4.54", "#949494, #ffffff, 3.03", "#ffffff, #ffffff, 1"})
+    @CsvSource({
+        "#000000, #ffffff, 21",
+        "#777777, #fff, 4.48",
+        "#767676, #ffffff, 4.54",
+        "#949494, #ffffff, 3.03",
+        "#ffffff, #ffffff, 1"
+    })
     void contrastIsThatOfWcag(String a, String b, double ratio) {
-        assertThat(colour(a).contrast(colour(b))).isCloseTo(ratio, within(0.005)).isEqualTo(colour(b).contrast(colour(a)));
+        assertThat(colour(a).contrast(colour(b)))
+                .isCloseTo(ratio, within(0.005))
+                .isEqualTo(colour(b).contrast(colour(a)));
     }
 
     @RepeatedTest(50)
@@ -41,7 +49,10 @@ class TierLooksTest {
         assertThat(nearest.contrast(on)).isGreaterThanOrEqualTo(4.5);
         for (int end : new int[] {0, 255}) {
             for (double share = 0; share <= 1; share += 1 / 255.0) {
-                Colour mixed = new Colour((int) Math.round(picked.red() + (end - picked.red()) * share), (int) Math.round(picked.green() + (end - picked.green()) * share), (int) Math.round(picked.blue() + (end - picked.blue()) * share));
+                Colour mixed = new Colour(
+                        (int) Math.round(picked.red() + (end - picked.red()) * share),
+                        (int) Math.round(picked.green() + (end - picked.green()) * share),
+                        (int) Math.round(picked.blue() + (end - picked.blue()) * share));
                 if (mixed.contrast(on) >= 4.5) {
                     assertThat(nearest.distance(picked)).isLessThanOrEqualTo(mixed.distance(picked) + 2.5);
                 }
@@ -53,17 +64,26 @@ class TierLooksTest {
     @ParameterizedTest
     @ValueSource(strings = {"amber", "#12", "#12345g", "rgb(1,2,3)", "#1234567"})
     void coloursThatDoNotParseAreRefusedByTheirKey(String written) {
-        assertThatThrownBy(() -> new TierLooks(null, null, TierLooks.Edge.FINE, written, null)).isInstanceOfSatisfying(DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("edgeColor")).hasMessageContaining(written).hasMessageContaining("#8a5200");
-        assertThatThrownBy(() -> new TierLooks.Ribbon("New", written, null, null, null)).isInstanceOf(DesignFault.class);
+        assertThatThrownBy(() -> new TierLooks(null, null, TierLooks.Edge.FINE, written, null))
+                .isInstanceOfSatisfying(
+                        DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("edgeColor"))
+                .hasMessageContaining(written)
+                .hasMessageContaining("#8a5200");
+        assertThatThrownBy(() -> new TierLooks.Ribbon("New", written, null, null, null))
+                .isInstanceOf(DesignFault.class);
     }
 
     @Test
     void looksOutOfRangeAreRefused() {
         assertThat(new TierLooks("#ABC", null, null, null, null).ground()).isEqualTo("#aabbcc");
-        assertThatThrownBy(() -> new TierLooks.Ribbon("x".repeat(500), null, null, null, null)).hasMessageContaining("500 characters").hasMessageContaining("60");
-        assertThatThrownBy(() -> new TierLooks.Ribbon(" ", null, null, null, null)).hasMessageContaining("switch it off");
+        assertThatThrownBy(() -> new TierLooks.Ribbon("x".repeat(500), null, null, null, null))
+                .hasMessageContaining("500 characters")
+                .hasMessageContaining("60");
+        assertThatThrownBy(() -> new TierLooks.Ribbon(" ", null, null, null, null))
+                .hasMessageContaining("switch it off");
         assertThatThrownBy(() -> new TierLooks(null, 99, null, null, null)).hasMessageContaining("0 to 24");
-        assertThatThrownBy(() -> new Tier("Gold tier", "Gold", 1, null, null, null, null)).hasMessageContaining("small letters");
+        assertThatThrownBy(() -> new Tier("Gold tier", "Gold", 1, null, null, null, null))
+                .hasMessageContaining("small letters");
         assertThatThrownBy(() -> new Tier.Lift(0, null, null)).hasMessageContaining("only marks");
     }
 
@@ -76,28 +96,83 @@ class TierLooksTest {
     }
 
     private static List<String> remarks(List<OrderKey> keys, Tier... tiers) {
-        SearchDesign design = new SearchDesign(1, "Test", null, null, null, null, new ResultOrder(keys, keys, null, null), List.of(tiers), null, null);
-        return TierChecks.remarks(design).stream().map(DesignChecks.Remark::text).toList();
+        SearchDesign design = new SearchDesign(
+                1, "Test", null, null, null, null, new ResultOrder(keys, keys, null, null), List.of(tiers), null, null);
+        return TierChecks.remarks(design).stream()
+                .map(DesignChecks.Remark::text)
+                .toList();
     }
 
     @Test
     void whatWouldSurpriseIsRemarkedOn() {
         List<OrderKey> tiered = List.of(OrderKey.of(OrderKey.By.TIER));
         TierLooks.Ribbon gold = new TierLooks.Ribbon("Gold", "#ffffff", "#8a5200", null, null);
-        assertThat(remarks(tiered, tier("a", 1, looks("#fffaf0", TierLooks.Edge.CLEAR, gold)), tier("b", 2, looks(null, TierLooks.Edge.NONE, new TierLooks.Ribbon("Silver", "#ffffff", "#4f5d64", null, null))))).isEmpty();
-        assertThat(remarks(tiered, tier("a", 1, looks("#fffaf0", TierLooks.Edge.CLEAR, gold)), tier("b", 2, looks("#fff8ee", TierLooks.Edge.CLEAR, gold)))).singleElement().asString().contains("look alike");
-        assertThat(remarks(tiered, tier("a", 1, looks(null, TierLooks.Edge.CLEAR, null)), tier("b", 1, looks(null, TierLooks.Edge.STRONG, null)))).singleElement().asString().contains("same rank");
-        assertThat(remarks(tiered, tier("a", 1, TierLooks.plain()))).singleElement().asString().contains("Nothing shows");
-        assertThat(remarks(tiered, tier("a", 1, looks(null, TierLooks.Edge.NONE, new TierLooks.Ribbon("Gold", "#ffffff", "#f0a93a", null, null))))).singleElement().asString().contains("contrast of 2.01").contains("where 4.5 is needed").contains("nearest");
-        assertThat(remarks(tiered, tier("a", 1, looks("#33414b", TierLooks.Edge.CLEAR, null)))).singleElement().asString().contains("The ground of");
-        assertThat(remarks(List.of(OrderKey.of(OrderKey.By.PLACE_IN_TIER)), tier("a", 1, looks(null, TierLooks.Edge.CLEAR, null)))).hasSize(2).allMatch(text -> text.contains("has no key \"tier\""));
+        assertThat(remarks(
+                        tiered,
+                        tier("a", 1, looks("#fffaf0", TierLooks.Edge.CLEAR, gold)),
+                        tier(
+                                "b",
+                                2,
+                                looks(
+                                        null,
+                                        TierLooks.Edge.NONE,
+                                        new TierLooks.Ribbon("Silver", "#ffffff", "#4f5d64", null, null)))))
+                .isEmpty();
+        assertThat(remarks(
+                        tiered,
+                        tier("a", 1, looks("#fffaf0", TierLooks.Edge.CLEAR, gold)),
+                        tier("b", 2, looks("#fff8ee", TierLooks.Edge.CLEAR, gold))))
+                .singleElement()
+                .asString()
+                .contains("look alike");
+        assertThat(remarks(
+                        tiered,
+                        tier("a", 1, looks(null, TierLooks.Edge.CLEAR, null)),
+                        tier("b", 1, looks(null, TierLooks.Edge.STRONG, null))))
+                .singleElement()
+                .asString()
+                .contains("same rank");
+        assertThat(remarks(tiered, tier("a", 1, TierLooks.plain())))
+                .singleElement()
+                .asString()
+                .contains("Nothing shows");
+        assertThat(remarks(
+                        tiered,
+                        tier(
+                                "a",
+                                1,
+                                looks(
+                                        null,
+                                        TierLooks.Edge.NONE,
+                                        new TierLooks.Ribbon("Gold", "#ffffff", "#f0a93a", null, null)))))
+                .singleElement()
+                .asString()
+                .contains("contrast of 2.01")
+                .contains("where 4.5 is needed")
+                .contains("nearest");
+        assertThat(remarks(tiered, tier("a", 1, looks("#33414b", TierLooks.Edge.CLEAR, null))))
+                .singleElement()
+                .asString()
+                .contains("The ground of");
+        assertThat(remarks(
+                        List.of(OrderKey.of(OrderKey.By.PLACE_IN_TIER)),
+                        tier("a", 1, looks(null, TierLooks.Edge.CLEAR, null))))
+                .hasSize(2)
+                .allMatch(text -> text.contains("has no key \"tier\""));
     }
 
     @Test
     void aGroundOfferedSufficesForEverythingThatIsWrittenOnACard() {
         for (String ground : List.of("#33414b", "#808080", "#c07020", "#8a5200", "#d0b0b0")) {
-            TierChecks.Contrast of = TierChecks.contrasts(looks(ground, TierLooks.Edge.NONE, null)).getFirst();
-            assertThat(of.passes() || TierChecks.contrasts(looks(Objects.requireNonNull(of.nearest()), TierLooks.Edge.NONE, null)).getFirst().passes()).as(ground).isTrue();
+            TierChecks.Contrast of = TierChecks.contrasts(looks(ground, TierLooks.Edge.NONE, null))
+                    .getFirst();
+            assertThat(of.passes()
+                            || TierChecks.contrasts(
+                                            looks(Objects.requireNonNull(of.nearest()), TierLooks.Edge.NONE, null))
+                                    .getFirst()
+                                    .passes())
+                    .as(ground)
+                    .isTrue();
         }
     }
 
@@ -105,10 +180,14 @@ class TierLooksTest {
     void placementsAndPinsThatCannotHoldAreRefused() {
         ItemRef item = new ItemRef(new CollectionKey("posts"), new ItemId("a"));
         assertThatThrownBy(() -> new Placement(item, "gold", 0, null, null)).hasMessageContaining("choose 1 to 1000");
-        assertThatThrownBy(() -> new Placement(item, "gold", null, LocalDate.of(2026, 5, 2), LocalDate.of(2026, 5, 1))).hasMessageContaining("before it begins");
-        assertThatThrownBy(() -> new Pin(List.of("x"), List.of(new Pin.Put(item, 1), new Pin.Put(item, 2)), null, null)).hasMessageContaining("one place");
-        assertThatThrownBy(() -> new Pin(List.of("x"), List.of(new Pin.Put(item, 1)), List.of(item), null)).hasMessageContaining("taken out as well");
-        assertThatThrownBy(() -> new Pin(List.of(" ! "), List.of(new Pin.Put(item, 1)), null, null)).isInstanceOf(DesignFault.class);
+        assertThatThrownBy(() -> new Placement(item, "gold", null, LocalDate.of(2026, 5, 2), LocalDate.of(2026, 5, 1)))
+                .hasMessageContaining("before it begins");
+        assertThatThrownBy(() -> new Pin(List.of("x"), List.of(new Pin.Put(item, 1), new Pin.Put(item, 2)), null, null))
+                .hasMessageContaining("one place");
+        assertThatThrownBy(() -> new Pin(List.of("x"), List.of(new Pin.Put(item, 1)), List.of(item), null))
+                .hasMessageContaining("taken out as well");
+        assertThatThrownBy(() -> new Pin(List.of(" ! "), List.of(new Pin.Put(item, 1)), null, null))
+                .isInstanceOf(DesignFault.class);
         assertThatThrownBy(() -> new Pin(List.of("x"), null, null, null)).hasMessageContaining("puts an item");
         assertThatThrownBy(() -> new Pin.Put(item, 51)).hasMessageContaining("1 to 50");
     }

@@ -20,9 +20,21 @@ import tidylantern.core.health.Finding.Kind;
 
 class HealthCheckTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
-    private static final Collection COLLECTION = new Collection(new CollectionKey("outings"), "Outings", "en", List.of(field("title", FieldKind.TEXT), field("summary", FieldKind.TEXT), field("body", FieldKind.TEXT),
-            new Field(FieldKey.ADDRESS, FieldKind.LINK, "url", "Address"), field("image", FieldKind.IMAGE), field("departures", FieldKind.DATE), field("published", FieldKind.DATE), field("activity", FieldKind.CATEGORY),
-            field("place", FieldKind.PLACE), field("rare", FieldKind.TEXT)));
+    private static final Collection COLLECTION = new Collection(
+            new CollectionKey("outings"),
+            "Outings",
+            "en",
+            List.of(
+                    field("title", FieldKind.TEXT),
+                    field("summary", FieldKind.TEXT),
+                    field("body", FieldKind.TEXT),
+                    new Field(FieldKey.ADDRESS, FieldKind.LINK, "url", "Address"),
+                    field("image", FieldKind.IMAGE),
+                    field("departures", FieldKind.DATE),
+                    field("published", FieldKind.DATE),
+                    field("activity", FieldKind.CATEGORY),
+                    field("place", FieldKind.PLACE),
+                    field("rare", FieldKind.TEXT)));
     private final HealthCheck check = new HealthCheck(COLLECTION, TODAY);
     private int items;
 
@@ -33,10 +45,28 @@ class HealthCheckTest {
     /** An item that nothing is wrong with, but for what is given; null takes a property away. */
     private HealthCheckTest item(Object... changed) {
         items++;
-        Map<String, Object> properties = new HashMap<>(Map.of("title", "Walk " + items, "summary", "A long enough summary of the walk numbered " + items + ", for those who like to read.",
-                "body", "Twenty words are said of walk " + items + " here, so that nobody finds the text thin, and then some more of them follow on.", "url", "/walks/" + items,
-                "image", Map.of("url", "/w.svg", "alt", "A path"), "departures", List.of("2026-11-20", "2026-12-01"), "published", "2020-01-01", "activity", "On foot", "place", Map.of("lat", 47.0 + items / 1000.0, "lon", -32.0),
-                "rare", "said"));
+        Map<String, Object> properties = new HashMap<>(Map.of(
+                "title",
+                "Walk " + items,
+                "summary",
+                "A long enough summary of the walk numbered " + items + ", for those who like to read.",
+                "body",
+                "Twenty words are said of walk " + items
+                        + " here, so that nobody finds the text thin, and then some more of them follow on.",
+                "url",
+                "/walks/" + items,
+                "image",
+                Map.of("url", "/w.svg", "alt", "A path"),
+                "departures",
+                List.of("2026-11-20", "2026-12-01"),
+                "published",
+                "2020-01-01",
+                "activity",
+                "On foot",
+                "place",
+                Map.of("lat", 47.0 + items / 1000.0, "lon", -32.0),
+                "rare",
+                "said"));
         for (int i = 0; i < changed.length; i += 2) {
             if (changed[i + 1].equals("")) {
                 properties.remove(changed[i]);
@@ -53,7 +83,9 @@ class HealthCheckTest {
     }
 
     private Finding only(Kind kind) {
-        List<Finding> found = check.findings().stream().filter(finding -> finding.kind() == kind).toList();
+        List<Finding> found = check.findings().stream()
+                .filter(finding -> finding.kind() == kind)
+                .toList();
         assertThat(found).as("%s among %s", kind, check.findings()).hasSize(1);
         return found.getFirst();
     }
@@ -70,8 +102,14 @@ class HealthCheckTest {
 
     @Test
     void whatIsMissingIsToldWithItsItemsWorstFirst() {
-        item("title", "").item("summary", "").item("image", "").item("image", Map.of("url", "/w.svg")).item("summary", "Two words", "body", "");
-        assertThat(check.findings()).extracting(Finding::kind).containsExactly(Kind.NO_TITLE, Kind.THIN_TEXT, Kind.NO_SUMMARY, Kind.NO_IMAGE, Kind.NO_ALTERNATIVE);
+        item("title", "")
+                .item("summary", "")
+                .item("image", "")
+                .item("image", Map.of("url", "/w.svg"))
+                .item("summary", "Two words", "body", "");
+        assertThat(check.findings())
+                .extracting(Finding::kind)
+                .containsExactly(Kind.NO_TITLE, Kind.THIN_TEXT, Kind.NO_SUMMARY, Kind.NO_IMAGE, Kind.NO_ALTERNATIVE);
         assertThat(ids(only(Kind.NO_TITLE))).containsExactly("w-1");
         assertThat(ids(only(Kind.THIN_TEXT))).containsExactly("w-5");
         assertThat(only(Kind.NO_SUMMARY).what()).isEqualTo("1 item without a summary");
@@ -80,7 +118,8 @@ class HealthCheckTest {
     @Test
     void twoItemsWithOneAddressOrTheSameTextAreTold() {
         item("url", "/same").item("url", "/same").item();
-        String said = "Just the same long text of a walk, said by two items word by word, spaces aside, and by no other item of them.";
+        String said =
+                "Just the same long text of a walk, said by two items word by word, spaces aside, and by no other item of them.";
         item("body", said, "summary", "").item("body", said.replace(" ", "  "), "summary", "");
         assertThat(ids(only(Kind.SAME_ADDRESS))).containsExactly("w-1", "w-2");
         assertThat(ids(only(Kind.SAME_TEXT))).containsExactly("w-4", "w-5");
@@ -89,12 +128,17 @@ class HealthCheckTest {
     @Test
     void datesArePastOnlyWhenTheLastOfThemIs() {
         item("departures", List.of("2026-11-20", "2026-11-24")).item("departures", List.of("2026-11-20", "2026-11-25"));
-        assertThat(ids(only(Kind.DATES_PAST))).as("published is of the past by nature").containsExactly("w-1");
+        assertThat(ids(only(Kind.DATES_PAST)))
+                .as("published is of the past by nature")
+                .containsExactly("w-1");
     }
 
     @Test
     void theRarerOfTwoSpellingsIsMergedIntoTheOther() {
-        item("activity", "Row-boats/Harbour").item("activity", "Rowboats/Harbour").item("activity", "Row-boats/Harbour").item("activity", "ROW-BOATS");
+        item("activity", "Row-boats/Harbour")
+                .item("activity", "Rowboats/Harbour")
+                .item("activity", "Row-boats/Harbour")
+                .item("activity", "ROW-BOATS");
         Finding spelled = only(Kind.TWO_SPELLINGS);
         Finding.Merge merge = Objects.requireNonNull(spelled.merge());
         assertThat(merge.from().names()).containsExactly("Rowboats");
@@ -108,7 +152,11 @@ class HealthCheckTest {
             item("activity", "Walking");
         }
         item("activity", "Waling").item("activity", "Room 12").item("activity", "Room 13");
-        assertThat(Objects.requireNonNull(only(Kind.TWO_SPELLINGS).merge()).from().names()).as("numbers one digit apart are no slip").containsExactly("Waling");
+        assertThat(Objects.requireNonNull(only(Kind.TWO_SPELLINGS).merge())
+                        .from()
+                        .names())
+                .as("numbers one digit apart are no slip")
+                .containsExactly("Waling");
     }
 
     @Test

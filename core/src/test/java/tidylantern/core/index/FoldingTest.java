@@ -10,8 +10,21 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class FoldingTest {
     @ParameterizedTest
-    @CsvSource({"Crêpes, crepes", "Zoë, zoe", "ÅNGSTRÖM, angstrom", "Straße, strasse", "smørrebrød, smorrebrod", "ＨＡＲＢＯＵＲ, harbour", "ﬁsh, fish", "Œuvre, oeuvre",
-            "Νησί, νησι", "Ёлка, елка", "हिन्दी, हिन्दी", "maker’s, makers", "O'Malley, omalley"})
+    @CsvSource({
+        "Crêpes, crepes",
+        "Zoë, zoe",
+        "ÅNGSTRÖM, angstrom",
+        "Straße, strasse",
+        "smørrebrød, smorrebrod",
+        "ＨＡＲＢＯＵＲ, harbour",
+        "ﬁsh, fish",
+        "Œuvre, oeuvre",
+        "Νησί, νησι",
+        "Ёлка, елка",
+        "हिन्दी, हिन्दी",
+        "maker’s, makers",
+        "O'Malley, omalley"
+    })
     void wordsAreComparedWithoutCaseAccentsOrWidth(String written, String compared) {
         assertThat(Folding.fold(Folding.lower(written))).isEqualTo(compared);
     }
@@ -24,9 +37,14 @@ class FoldingTest {
 
     @Test
     void aQuerysWordsAreToldOnceEachInTheOrderTyped() {
-        assertThat(WordForms.wordsOf("Harbour, HARBOUR! and bóats…", Set.of("en"))).extracting(WordForms.Word::folded)
+        assertThat(WordForms.wordsOf("Harbour, HARBOUR! and bóats…", Set.of("en")))
+                .extracting(WordForms.Word::folded)
                 .containsExactly("harbour", "and", "boats");
-        assertThat(WordForms.wordsOf("l'île", Set.of("fr"))).extracting(WordForms.Word::folded).containsExactly("ile");
-        assertThat(WordForms.wordsOf("?!… 🙂", Set.of("en"))).extracting(WordForms.Word::folded).isEqualTo(List.of("🙂"));
+        assertThat(WordForms.wordsOf("l'île", Set.of("fr")))
+                .extracting(WordForms.Word::folded)
+                .containsExactly("ile");
+        assertThat(WordForms.wordsOf("?!… 🙂", Set.of("en")))
+                .extracting(WordForms.Word::folded)
+                .isEqualTo(List.of("🙂"));
     }
 }

@@ -18,16 +18,26 @@ import tidylantern.core.content.ItemRef;
 
 class SiteIndexTest {
     private static SiteIndex.Changed item(String id, String title) {
-        return new SiteIndex.Changed(new Item(new ItemRef(new CollectionKey("posts"), new ItemId(id)), Map.of(FieldKey.TITLE, new FieldValue.Text(title))), "en");
+        return new SiteIndex.Changed(
+                new Item(
+                        new ItemRef(new CollectionKey("posts"), new ItemId(id)),
+                        Map.of(FieldKey.TITLE, new FieldValue.Text(title))),
+                "en");
     }
 
     @Test
     void anItemThatCannotBeIndexedIsPassedOverAndKeptInMindUntilItCan(@TempDir Path folder) throws IOException {
-        Item bad = new Item(ItemRef.parse("posts/bad"), Map.of(FieldKey.AUTHOR, new FieldValue.Text("x".repeat(40_000))));
+        Item bad =
+                new Item(ItemRef.parse("posts/bad"), Map.of(FieldKey.AUTHOR, new FieldValue.Text("x".repeat(40_000))));
         try (SiteIndex index = SiteIndex.open(folder)) {
             index.apply(List.of(titled("bad", "As it was"), titled("before", "Before")), List.of(), 1);
-            index.apply(List.of(titled("one", "One"), new SiteIndex.Changed(bad, "en"), titled("two", "Two")), List.of(), 2);
-            assertThat(index.size()).as("without what is no longer true of the bad one").isEqualTo(3);
+            index.apply(
+                    List.of(titled("one", "One"), new SiteIndex.Changed(bad, "en"), titled("two", "Two")),
+                    List.of(),
+                    2);
+            assertThat(index.size())
+                    .as("without what is no longer true of the bad one")
+                    .isEqualTo(3);
             assertThat(index.passedOver()).containsOnlyKeys(bad.ref());
             assertThat(index.passedOver().get(bad.ref())).contains("40,000 bytes");
             assertThat(index.lastChange()).isEqualTo(2);
@@ -44,14 +54,18 @@ class SiteIndexTest {
     }
 
     private static SiteIndex.Changed titled(String id, String title) {
-        return new SiteIndex.Changed(new Item(ItemRef.parse("posts/" + id), Map.of(FieldKey.TITLE, new FieldValue.Text(title))), "en");
+        return new SiteIndex.Changed(
+                new Item(ItemRef.parse("posts/" + id), Map.of(FieldKey.TITLE, new FieldValue.Text(title))), "en");
     }
 
     @Test
     void remembersTheLastChangeItHasOnDisk(@TempDir Path folder) throws IOException {
         try (SiteIndex index = SiteIndex.open(folder)) {
             index.apply(List.of(item("1", "tern"), item("2", "gull")), List.of(), 7);
-            index.apply(List.of(item("1", "tern again")), List.of(new ItemRef(new CollectionKey("posts"), new ItemId("2"))), 8);
+            index.apply(
+                    List.of(item("1", "tern again")),
+                    List.of(new ItemRef(new CollectionKey("posts"), new ItemId("2"))),
+                    8);
             assertThat(index.size()).isEqualTo(1);
         }
         try (SiteIndex again = SiteIndex.open(folder)) {
@@ -66,14 +80,17 @@ class SiteIndexTest {
             index.apply(List.of(item("1", "tern")), List.of(), 3);
         }
         try (var files = Files.list(folder)) {
-            for (Path file : files.filter(f -> f.getFileName().toString().startsWith("_") ).toList()) {
+            for (Path file : files.filter(f -> f.getFileName().toString().startsWith("_"))
+                    .toList()) {
                 byte[] bytes = Files.readAllBytes(file);
                 bytes[bytes.length / 2] ^= 0x55;
                 Files.write(file, bytes);
             }
         }
         try (SiteIndex again = SiteIndex.open(folder)) {
-            assertThat(again.lastChange()).as("to be read again from the first change").isZero();
+            assertThat(again.lastChange())
+                    .as("to be read again from the first change")
+                    .isZero();
             assertThat(again.size()).isZero();
         }
     }

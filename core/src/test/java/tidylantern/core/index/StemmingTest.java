@@ -39,15 +39,29 @@ class StemmingTest {
     }
 
     @ParameterizedTest(name = "{0}: {2} words, {3} known differences")
-    @CsvSource({"english,en,29417,7", "german,de,35033,81", "french,fr,20805,0", "spanish,es,28390,0", "dutch,nl,45669,0", "italian,it,35494,0",
-            "portuguese,pt,32016,0", "swedish,sv,30623,18"})
-    void wholeVocabulariesAgreeButForKnownDifferences(String folder, String language, int words, int known) throws IOException {
-        Assumptions.assumeTrue(Files.exists(PUBLISHED.resolve(folder).resolve("voc.txt")), "the package snowball-data is not installed");
-        List<String> vocabulary = Files.readAllLines(PUBLISHED.resolve(folder).resolve("voc.txt"), StandardCharsets.UTF_8);
-        List<String> output = Files.readAllLines(PUBLISHED.resolve(folder).resolve("output.txt"), StandardCharsets.UTF_8);
+    @CsvSource({
+        "english,en,29417,7",
+        "german,de,35033,81",
+        "french,fr,20805,0",
+        "spanish,es,28390,0",
+        "dutch,nl,45669,0",
+        "italian,it,35494,0",
+        "portuguese,pt,32016,0",
+        "swedish,sv,30623,18"
+    })
+    void wholeVocabulariesAgreeButForKnownDifferences(String folder, String language, int words, int known)
+            throws IOException {
+        Assumptions.assumeTrue(
+                Files.exists(PUBLISHED.resolve(folder).resolve("voc.txt")),
+                "the package snowball-data is not installed");
+        List<String> vocabulary =
+                Files.readAllLines(PUBLISHED.resolve(folder).resolve("voc.txt"), StandardCharsets.UTF_8);
+        List<String> output =
+                Files.readAllLines(PUBLISHED.resolve(folder).resolve("output.txt"), StandardCharsets.UTF_8);
         assertThat(vocabulary).hasSize(words);
         List<Difference> differences = differences(language, vocabulary, output);
-        // Lucene's classes are of another revision of the algorithms than the package; so many words differ, and no more.
+        // Lucene's classes are of another revision of the algorithms than the package; so many words differ, and no
+        // more.
         assertThat(differences).as("%s", differences.stream().limit(5).toList()).hasSize(known);
         if (language.equals("en")) {
             assertThat(differences).contains(new Difference("added", "ad", "add"));
@@ -60,10 +74,13 @@ class StemmingTest {
         List<String> words = new ArrayList<>();
         List<String> stems = new ArrayList<>();
         try (var in = Objects.requireNonNull(getClass().getResourceAsStream("/snowball/" + language + ".tsv"))) {
-            new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().filter(line -> !line.startsWith("#")).forEach(line -> {
-                words.add(line.substring(0, line.indexOf('\t')));
-                stems.add(line.substring(line.indexOf('\t') + 1));
-            });
+            new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(line -> !line.startsWith("#"))
+                    .forEach(line -> {
+                        words.add(line.substring(0, line.indexOf('\t')));
+                        stems.add(line.substring(line.indexOf('\t') + 1));
+                    });
         }
         assertThat(words).hasSizeGreaterThan(200);
         assertThat(differences(language, words, stems)).isEmpty();
@@ -79,7 +96,9 @@ class StemmingTest {
     @Test
     void aWordTypedWithoutItsAccentsMeetsTheOneWithThem() {
         Stemming german = new Stemming("de");
-        assertThat(german.tokens("häuser")).containsAnyElementsOf(german.tokens("hauser")).containsAnyElementsOf(german.tokens("haus"));
+        assertThat(german.tokens("häuser"))
+                .containsAnyElementsOf(german.tokens("hauser"))
+                .containsAnyElementsOf(german.tokens("haus"));
         Stemming french = new Stemming("fr");
         assertThat(french.tokens("fenêtres")).containsAnyElementsOf(french.tokens("fenetre"));
     }

@@ -10,7 +10,11 @@ class StopWordListsTest {
     @Test
     void everyLanguageWithStemsHasAReadyList() {
         assertThat(StopWordLists.languages()).isEqualTo(Stemming.languages());
-        StopWordLists.languages().forEach(language -> assertThat(StopWordLists.of(language)).as(language).hasSizeGreaterThan(80).isSorted().doesNotHaveDuplicates()
+        StopWordLists.languages().forEach(language -> assertThat(StopWordLists.of(language))
+                .as(language)
+                .hasSizeGreaterThan(80)
+                .isSorted()
+                .doesNotHaveDuplicates()
                 .allMatch(word -> word.equals(Folding.lower(word)) && !word.contains(" ")));
         assertThat(StopWordLists.of("xx")).isEmpty();
     }

@@ -10,13 +10,20 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class WordPiecesTest {
     private static String pieces(String written) {
-        return String.join(" ", WordPieces.of(written).stream().map(piece -> written.substring(piece.from(), piece.to())).toList());
+        return String.join(
+                " ",
+                WordPieces.of(written).stream()
+                        .map(piece -> written.substring(piece.from(), piece.to()))
+                        .toList());
     }
 
     @ParameterizedTest
     @CsvSource({
-        "LocalDateTime, Local Date Time", "HTTPServer, HTTP Server", "parseURL, parse URL", "iso8601, iso 8601", "UTF8Reader, UTF 8 Reader",
-        "file_name, file name", "java.time.Instant, java time Instant", "iPhone, i Phone", "ÎleDePell, Île De Pell", "10km, 10 km"})
+        "LocalDateTime, Local Date Time", "HTTPServer, HTTP Server", "parseURL, parse URL", "iso8601, iso 8601",
+                "UTF8Reader, UTF 8 Reader",
+        "file_name, file name", "java.time.Instant, java time Instant", "iPhone, i Phone", "ÎleDePell, Île De Pell",
+                "10km, 10 km"
+    })
     void aWordOfPieces(String written, String pieces) {
         assertThat(pieces(written)).isEqualTo(pieces);
     }
@@ -44,9 +51,13 @@ class WordPiecesTest {
                 assertThat(piece.to()).as(written).isGreaterThan(piece.from());
                 at = piece.to();
             }
-            assertThat(pieces.isEmpty() ? "" : written.substring(at)).as(written).matches("[_.]*");
+            assertThat(pieces.isEmpty() ? "" : written.substring(at))
+                    .as(written)
+                    .matches("[_.]*");
             for (String folded : WordPieces.folded(written)) {
-                assertThat(WordPieces.find(written, folded)).as("%s in %s", folded, written).isNotNull();
+                assertThat(WordPieces.find(written, folded))
+                        .as("%s in %s", folded, written)
+                        .isNotNull();
             }
         }
     }

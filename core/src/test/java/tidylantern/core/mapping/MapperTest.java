@@ -29,7 +29,10 @@ class MapperTest {
     }
 
     private static @Nullable Object mapped(MappedField field, @Nullable Object... pairs) throws ItemRefused {
-        return new Mapper(new Mapping("id", List.of(field)), SITE).map(record(pairs)).properties().get(field.property());
+        return new Mapper(new Mapping("id", List.of(field)), SITE)
+                .map(record(pairs))
+                .properties()
+                .get(field.property());
     }
 
     private static MappedField field(FieldKind kind) {
@@ -38,40 +41,72 @@ class MapperTest {
 
     @Test
     void idsAndAddressesOfTheSiteItselfAreKeptFromItsRoot() throws Exception {
-        Mapper mapper = new Mapper(new Mapping("link", List.of(new MappedField("url", "Address", FieldKind.LINK, "link"))), SITE);
+        Mapper mapper = new Mapper(
+                new Mapping("link", List.of(new MappedField("url", "Address", FieldKind.LINK, "link"))), SITE);
         Mapper.Mapped here = mapper.map(Map.of("link", SITE + "/journal/ferry"));
         assertThat(here.id().value()).isEqualTo("/journal/ferry");
         assertThat(here.properties()).containsEntry("url", "/journal/ferry");
         assertThat(mapper.map(Map.of("link", SITE)).id().value()).isEqualTo("/");
-        assertThat(mapper.map(Map.of("link", SITE + ".elsewhere.example/x")).id().value()).as("another site whose name begins alike").isEqualTo(SITE + ".elsewhere.example/x");
+        assertThat(mapper.map(Map.of("link", SITE + ".elsewhere.example/x"))
+                        .id()
+                        .value())
+                .as("another site whose name begins alike")
+                .isEqualTo(SITE + ".elsewhere.example/x");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', nullValues = "-", value = {
-            "12.5 | - | false | 12.5", "1,234.50 | - | false | 1234.50", "1.234,50 | - | true | 1234.50", "64 m² | m² | false | 64", "64m² | m² | false | 64", "1 234 | - | false | 1234",
-            "PT1H30M | min | false | 90", "PT1H30M | hours | false | 1.5", "P2D | days | false | 2", "1'234 | - | false | 1234", "−5 | - | false | -5"})
-    void numbersAreReadAsTheSourceWritesThem(String text, @Nullable String unit, boolean comma, BigDecimal expected) throws Exception {
-        assertThat(mapped(field(FieldKind.NUMBER).withUnit(unit).withDecimalComma(comma), "c", text)).isEqualTo(expected);
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "-",
+            value = {
+                "12.5 | - | false | 12.5",
+                "1,234.50 | - | false | 1234.50",
+                "1.234,50 | - | true | 1234.50",
+                "64 m² | m² | false | 64",
+                "64m² | m² | false | 64",
+                "1 234 | - | false | 1234",
+                "PT1H30M | min | false | 90",
+                "PT1H30M | hours | false | 1.5",
+                "P2D | days | false | 2",
+                "1'234 | - | false | 1234",
+                "−5 | - | false | -5"
+            })
+    void numbersAreReadAsTheSourceWritesThem(String text, @Nullable String unit, boolean comma, BigDecimal expected)
+            throws Exception {
+        assertThat(mapped(field(FieldKind.NUMBER).withUnit(unit).withDecimalComma(comma), "c", text))
+                .isEqualTo(expected);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-            "31.5.2026 | DAY_FIRST | 2026-05-31", "5/31/2026 | MONTH_FIRST | 2026-05-31", "2026-05-31T23:30:00-08:00 | YEAR_FIRST | 2026-05-31", "2026/5/1 | YEAR_FIRST | 2026-05-01"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "31.5.2026 | DAY_FIRST | 2026-05-31",
+                "5/31/2026 | MONTH_FIRST | 2026-05-31",
+                "2026-05-31T23:30:00-08:00 | YEAR_FIRST | 2026-05-31",
+                "2026/5/1 | YEAR_FIRST | 2026-05-01"
+            })
     void daysAreReadInTheOrderThatTheOwnerNames(String text, DateForm form, String day) throws Exception {
         assertThat(mapped(field(FieldKind.DATE).withDates(form), "c", text)).isEqualTo(day);
     }
 
     @Test
     void severalDaysComeAsAListOrInOneText() throws Exception {
-        assertThat(mapped(field(FieldKind.DATE), "c", List.of("2026-05-31", "2026-06-07"))).isEqualTo(List.of("2026-05-31", "2026-06-07"));
-        assertThat(mapped(field(FieldKind.DATE).splitAt(";"), "c", "2026-05-31; 2026-06-07")).isEqualTo(List.of("2026-05-31", "2026-06-07"));
+        assertThat(mapped(field(FieldKind.DATE), "c", List.of("2026-05-31", "2026-06-07")))
+                .isEqualTo(List.of("2026-05-31", "2026-06-07"));
+        assertThat(mapped(field(FieldKind.DATE).splitAt(";"), "c", "2026-05-31; 2026-06-07"))
+                .isEqualTo(List.of("2026-05-31", "2026-06-07"));
     }
 
     @Test
     void categoriesAreFlatOrTrees() throws Exception {
-        assertThat(mapped(field(FieldKind.CATEGORY).withLevels(">"), "c", "Food > Coffee")).isEqualTo("Food/Coffee");
-        assertThat(mapped(field(FieldKind.CATEGORY).splitAt("|").withLevels(">"), "c", "Food > Coffee | Boats")).isEqualTo(List.of("Food/Coffee", "Boats"));
-        assertThat(mapped(field(FieldKind.CATEGORY), "c", "Bed/Breakfast")).as("a slash in a flat name is no level").isEqualTo(List.of("Bed/Breakfast"));
+        assertThat(mapped(field(FieldKind.CATEGORY).withLevels(">"), "c", "Food > Coffee"))
+                .isEqualTo("Food/Coffee");
+        assertThat(mapped(field(FieldKind.CATEGORY).splitAt("|").withLevels(">"), "c", "Food > Coffee | Boats"))
+                .isEqualTo(List.of("Food/Coffee", "Boats"));
+        assertThat(mapped(field(FieldKind.CATEGORY), "c", "Bed/Breakfast"))
+                .as("a slash in a flat name is no level")
+                .isEqualTo(List.of("Bed/Breakfast"));
     }
 
     @Test
@@ -79,50 +114,102 @@ class MapperTest {
         MappedField plain = field(FieldKind.MONEY);
         assertThat(mapped(plain, "c", "€ 480")).isEqualTo(Map.of("amount", new BigDecimal("480"), "currency", "EUR"));
         assertThat(mapped(plain, "c", "480.-")).isEqualTo(new BigDecimal("480"));
-        MappedField beside = new MappedField("it", "It", FieldKind.MONEY, "c", null, null, null, "cur", null, null, null, DateForm.YEAR_FIRST, false);
-        assertThat(mapped(beside, "c", "480", "cur", "DKK")).isEqualTo(Map.of("amount", new BigDecimal("480"), "currency", "DKK"));
-        MappedField always = new MappedField("it", "It", FieldKind.MONEY, "c", null, null, null, "NOK", null, null, null, DateForm.YEAR_FIRST, true);
-        assertThat(mapped(always, "c", "1.480,50")).isEqualTo(Map.of("amount", new BigDecimal("1480.50"), "currency", "NOK"));
+        MappedField beside = new MappedField(
+                "it",
+                "It",
+                FieldKind.MONEY,
+                "c",
+                null,
+                null,
+                null,
+                "cur",
+                null,
+                null,
+                null,
+                DateForm.YEAR_FIRST,
+                false);
+        assertThat(mapped(beside, "c", "480", "cur", "DKK"))
+                .isEqualTo(Map.of("amount", new BigDecimal("480"), "currency", "DKK"));
+        MappedField always = new MappedField(
+                "it", "It", FieldKind.MONEY, "c", null, null, null, "NOK", null, null, null, DateForm.YEAR_FIRST, true);
+        assertThat(mapped(always, "c", "1.480,50"))
+                .isEqualTo(Map.of("amount", new BigDecimal("1480.50"), "currency", "NOK"));
     }
 
     @Test
     void aPlaceComesFromOneColumnOrTwo() throws Exception {
         Map<String, Object> expected = Map.of("lat", new BigDecimal("47.4"), "lon", new BigDecimal("-32.5"));
         assertThat(mapped(field(FieldKind.PLACE), "c", "47.4, -32.5")).isEqualTo(expected);
-        assertThat(mapped(field(FieldKind.PLACE).withPlace("lon", null), "c", "47.4", "lon", "-32.5")).isEqualTo(expected);
-        assertThat(mapped(field(FieldKind.PLACE).withPlace("lon", "town"), "c", "47.4", "lon", "-32.5", "town", "Inkwell")).asInstanceOf(org.assertj.core.api.InstanceOfAssertFactories.MAP).containsEntry("name", "Inkwell");
-        assertThatThrownBy(() -> mapped(field(FieldKind.PLACE).withPlace("lon", null), "c", "47.4")).isInstanceOf(ItemRefused.class).hasMessageContaining("there is a latitude, and nothing in \"lon\"");
+        assertThat(mapped(field(FieldKind.PLACE).withPlace("lon", null), "c", "47.4", "lon", "-32.5"))
+                .isEqualTo(expected);
+        assertThat(mapped(
+                        field(FieldKind.PLACE).withPlace("lon", "town"),
+                        "c",
+                        "47.4",
+                        "lon",
+                        "-32.5",
+                        "town",
+                        "Inkwell"))
+                .asInstanceOf(org.assertj.core.api.InstanceOfAssertFactories.MAP)
+                .containsEntry("name", "Inkwell");
+        assertThatThrownBy(() -> mapped(field(FieldKind.PLACE).withPlace("lon", null), "c", "47.4"))
+                .isInstanceOf(ItemRefused.class)
+                .hasMessageContaining("there is a latitude, and nothing in \"lon\"");
     }
 
     @Test
     void anImageTakesItsAlternativeTextFromAnotherColumn() throws Exception {
-        assertThat(mapped(field(FieldKind.IMAGE).withAlternative("alt"), "c", SITE + "/a.svg", "alt", "A boat")).isEqualTo(Map.of("url", "/a.svg", "alt", "A boat"));
-        assertThat(mapped(field(FieldKind.IMAGE), "c", Map.of("url", SITE + "/a.svg"))).isEqualTo(Map.of("url", "/a.svg"));
+        assertThat(mapped(field(FieldKind.IMAGE).withAlternative("alt"), "c", SITE + "/a.svg", "alt", "A boat"))
+                .isEqualTo(Map.of("url", "/a.svg", "alt", "A boat"));
+        assertThat(mapped(field(FieldKind.IMAGE), "c", Map.of("url", SITE + "/a.svg")))
+                .isEqualTo(Map.of("url", "/a.svg"));
     }
 
     @Test
     void whatTheRecordDoesNotSayIsNull() throws Exception {
-        assertThat(new Mapper(new Mapping("id", List.of(field(FieldKind.TEXT))), SITE).map(record("c", "  ")).properties()).containsEntry("it", null);
+        assertThat(new Mapper(new Mapping("id", List.of(field(FieldKind.TEXT))), SITE)
+                        .map(record("c", "  "))
+                        .properties())
+                .containsEntry("it", null);
         assertThat(mapped(field(FieldKind.TEXT), "c", List.of("", " "))).isNull();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-            "NUMBER | twelve | write a number such as 12.5", "NUMBER | 12 kg | say which unit the field is in", "DATE | 31.5.2026 | if day or month come first, say so",
-            "YES_NO | perhaps | is neither yes nor no", "PLACE | Inkwell harbour office | is no \"latitude, longitude\""})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "NUMBER | twelve | write a number such as 12.5",
+                "NUMBER | 12 kg | say which unit the field is in",
+                "DATE | 31.5.2026 | if day or month come first, say so",
+                "YES_NO | perhaps | is neither yes nor no",
+                "PLACE | Inkwell harbour office | is no \"latitude, longitude\""
+            })
     void aValueThatDoesNotFitNamesTheColumnTheKindAndTheWayOut(FieldKind kind, String text, String way) {
-        assertThatThrownBy(() -> mapped(field(kind), "c", text)).isInstanceOf(ItemRefused.class).hasMessageContaining("\"c\"").hasMessageContaining(kind.toString()).hasMessageContaining(way);
+        assertThatThrownBy(() -> mapped(field(kind), "c", text))
+                .isInstanceOf(ItemRefused.class)
+                .hasMessageContaining("\"c\"")
+                .hasMessageContaining(kind.toString())
+                .hasMessageContaining(way);
     }
 
     @Test
     void aRecordWithoutAnIdIsRefused() {
-        assertThatThrownBy(() -> new Mapper(new Mapping("key", List.of(field(FieldKind.TEXT))), SITE).map(record("c", "x"))).isInstanceOf(ItemRefused.class).hasMessageContaining("nothing in the id column \"key\"");
+        assertThatThrownBy(() ->
+                        new Mapper(new Mapping("key", List.of(field(FieldKind.TEXT))), SITE).map(record("c", "x")))
+                .isInstanceOf(ItemRefused.class)
+                .hasMessageContaining("nothing in the id column \"key\"");
     }
 
     @Test
     void aMappingThatCannotHoldNamesItsKey() {
-        assertThatThrownBy(() -> new Mapping("id", List.of())).isInstanceOfSatisfying(MappingFault.class, fault -> assertThat(fault.key()).isEqualTo("fields"));
-        assertThatThrownBy(() -> new Mapping("id", List.of(field(FieldKind.TEXT), field(FieldKind.DATE)))).isInstanceOfSatisfying(MappingFault.class, fault -> assertThat(fault.key()).isEqualTo("fields[1].property"));
-        assertThatThrownBy(() -> new MappedField("id", "Id", FieldKind.TEXT, "id")).isInstanceOf(MappingFault.class).hasMessageContaining("give the field another name");
+        assertThatThrownBy(() -> new Mapping("id", List.of()))
+                .isInstanceOfSatisfying(
+                        MappingFault.class, fault -> assertThat(fault.key()).isEqualTo("fields"));
+        assertThatThrownBy(() -> new Mapping("id", List.of(field(FieldKind.TEXT), field(FieldKind.DATE))))
+                .isInstanceOfSatisfying(
+                        MappingFault.class, fault -> assertThat(fault.key()).isEqualTo("fields[1].property"));
+        assertThatThrownBy(() -> new MappedField("id", "Id", FieldKind.TEXT, "id"))
+                .isInstanceOf(MappingFault.class)
+                .hasMessageContaining("give the field another name");
     }
 }

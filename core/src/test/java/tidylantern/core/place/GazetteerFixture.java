@@ -10,7 +10,8 @@ public final class GazetteerFixture {
     private int lastLatitude;
     private int lastLongitude;
 
-    public GazetteerFixture place(String name, String country, String region, int people, double latitude, double longitude) {
+    public GazetteerFixture place(
+            String name, String country, String region, int people, double latitude, double longitude) {
         ByteArrayOutputStream one = new ByteArrayOutputStream();
         text(one, 2, name);
         text(one, 3, country);

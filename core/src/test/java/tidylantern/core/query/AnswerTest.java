@@ -35,7 +35,13 @@ class AnswerTest {
         Random random = new Random(seed);
         for (int i = 0; i < items; i++) {
             String text = WORDS[random.nextInt(WORDS.length)] + " " + WORDS[random.nextInt(WORDS.length)];
-            site.item(random.nextInt(3) == 0 ? SearchFixture.NOTES : SearchFixture.POSTS, "i%03d".formatted(i), "title", text, "published", "2026-01-%02d".formatted(1 + random.nextInt(28)));
+            site.item(
+                    random.nextInt(3) == 0 ? SearchFixture.NOTES : SearchFixture.POSTS,
+                    "i%03d".formatted(i),
+                    "title",
+                    text,
+                    "published",
+                    "2026-01-%02d".formatted(1 + random.nextInt(28)));
         }
         site.indexed();
     }
@@ -51,7 +57,10 @@ class AnswerTest {
                 assertThat(answer.page()).isEqualTo(page);
                 answer.hits().forEach(hit -> seen.add(hit.ref().toString()));
             }
-            assertThat(seen).as("all pages of \"%s\"", query).hasSize(first.total()).doesNotHaveDuplicates();
+            assertThat(seen)
+                    .as("all pages of \"%s\"", query)
+                    .hasSize(first.total())
+                    .doesNotHaveDuplicates();
         }
     }
 
@@ -61,22 +70,36 @@ class AnswerTest {
         Answer beyond = site.engine().answer(SITE, design(), new VisitorQuery("", Integer.MAX_VALUE));
         assertThat(beyond.page()).isEqualTo(3).isEqualTo(beyond.pages());
         assertThat(beyond.hits()).hasSize(3);
-        assertThat(site.engine().answer(SITE, design(), new VisitorQuery("", -4)).page()).isEqualTo(1);
+        assertThat(site.engine()
+                        .answer(SITE, design(), new VisitorQuery("", -4))
+                        .page())
+                .isEqualTo(1);
     }
 
     @Test
     void theFewestLettersHoldWhileSomebodyTypesAndASubmittedQueryIsAlwaysAsked() {
-        site.post("r", "title", "R", "body", "A language.").post("cpp", "title", "C++").post("other", "title", "Gull").indexed();
-        assertThat(site.engine().live(SITE, design(), new VisitorQuery("r", 1)).startingList()).isTrue();
+        site.post("r", "title", "R", "body", "A language.")
+                .post("cpp", "title", "C++")
+                .post("other", "title", "Gull")
+                .indexed();
+        assertThat(site.engine().live(SITE, design(), new VisitorQuery("r", 1)).startingList())
+                .isTrue();
         assertThat(site.answer(design(), "r").startingList()).isFalse();
-        assertThat(site.answer(design(), "r").hits()).extracting(hit -> hit.ref().id().value()).containsExactly("r");
-        assertThat(site.answer(design(), "c++").hits()).extracting(hit -> hit.ref().id().value()).containsExactly("cpp");
+        assertThat(site.answer(design(), "r").hits())
+                .extracting(hit -> hit.ref().id().value())
+                .containsExactly("r");
+        assertThat(site.answer(design(), "c++").hits())
+                .extracting(hit -> hit.ref().id().value())
+                .containsExactly("cpp");
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"", "  ", "?!", "\u0000\u0007", "()\"-*~"})
     void withNoWordTypedTheStartingListStands(String query) {
-        site.post("old", "title", "tern", "published", "2025-01-01").post("new", "title", "gull", "published", "2026-01-01").post("undated", "title", "auk").indexed();
+        site.post("old", "title", "tern", "published", "2025-01-01")
+                .post("new", "title", "gull", "published", "2026-01-01")
+                .post("undated", "title", "auk")
+                .indexed();
         Answer answer = site.answer(design(), query);
         assertThat(answer.startingList()).isTrue();
         assertThat(answer.hits()).extracting(hit -> hit.ref().id().value()).containsExactly("new", "old", "undated");
@@ -89,43 +112,64 @@ class AnswerTest {
             List<String> all = new ArrayList<>();
             Answer first = site.answer(design(), query);
             for (int page = 1; page <= first.pages(); page++) {
-                site.engine().answer(SITE, design(), new VisitorQuery(query, page)).hits().forEach(hit -> all.add(hit.ref().toString()));
+                site.engine()
+                        .answer(SITE, design(), new VisitorQuery(query, page))
+                        .hits()
+                        .forEach(hit -> all.add(hit.ref().toString()));
             }
             LiveAnswer live = site.engine().live(SITE, design(), new VisitorQuery(query, 1));
             assertThat(live.total()).isEqualTo(first.total());
-            assertThat(live.groups().stream().mapToInt(LiveAnswer.Group::total).sum()).isEqualTo(live.total());
-            assertThat(live.groups().stream().mapToInt(group -> group.hits().size()).sum()).isLessThanOrEqualTo(SearchEngine.MOST_LIVE);
+            assertThat(live.groups().stream().mapToInt(LiveAnswer.Group::total).sum())
+                    .isEqualTo(live.total());
+            assertThat(live.groups().stream()
+                            .mapToInt(group -> group.hits().size())
+                            .sum())
+                    .isLessThanOrEqualTo(SearchEngine.MOST_LIVE);
             for (LiveAnswer.Group group : live.groups()) {
-                List<String> ofGroup = all.stream().filter(ref -> ref.startsWith(group.collection() + "/")).toList();
-                assertThat(group.hits()).extracting(hit -> hit.ref().toString()).isEqualTo(ofGroup.subList(0, group.hits().size()));
+                List<String> ofGroup = all.stream()
+                        .filter(ref -> ref.startsWith(group.collection() + "/"))
+                        .toList();
+                assertThat(group.hits())
+                        .extracting(hit -> hit.ref().toString())
+                        .isEqualTo(ofGroup.subList(0, group.hits().size()));
                 assertThat(group.total()).isEqualTo(ofGroup.size());
             }
             if (!all.isEmpty()) {
-                assertThat(live.groups().getFirst().hits().getFirst().ref().toString()).as("the group with the best hit comes first").isEqualTo(all.getFirst());
+                assertThat(live.groups().getFirst().hits().getFirst().ref().toString())
+                        .as("the group with the best hit comes first")
+                        .isEqualTo(all.getFirst());
             }
         }
     }
 
     @Test
     void exactlyWhatMatchedIsMarked() {
-        site.post("1", "title", "Harbours and the harbourmaster", "summary", "Baking, baked & bread by the harbuor").indexed();
+        site.post("1", "title", "Harbours and the harbourmaster", "summary", "Baking, baked & bread by the harbuor")
+                .indexed();
         Hit typed = site.answer(design(), "harb").hits().getFirst();
         assertThat(marked(typed.title())).isEqualTo("[Harb]ours and the [harb]ourmaster");
         Hit stems = site.answer(design(), "harbour baked").hits().getFirst();
         assertThat(marked(stems.title())).isEqualTo("[Harbours] and the [harbour]master");
-        assertThat(marked(stems.excerpt())).as("a stem, the word itself, a typo").isEqualTo("[Baking], [baked] & bread by the [harbuor]");
+        assertThat(marked(stems.excerpt()))
+                .as("a stem, the word itself, a typo")
+                .isEqualTo("[Baking], [baked] & bread by the [harbuor]");
     }
 
     @Test
     void theExcerptIsTheSummaryAndTextAroundTheWordsWhereItHoldsNone() {
-        String body = "one two three four five six seven eight nine ten lobster eleven twelve thirteen fourteen fifteen sixteen";
+        String body =
+                "one two three four five six seven eight nine ten lobster eleven twelve thirteen fourteen fifteen sixteen";
         site.post("1", "title", "Creels", "summary", "A day at sea with a patient man.", "body", body)
-                .post("2", "title", "No summary", "body", "It begins with a lobster, then goes on.").indexed();
-        assertThat(marked(site.answer(design(), "creels").hits().getFirst().excerpt())).isEqualTo("A day at sea with a patient man.");
+                .post("2", "title", "No summary", "body", "It begins with a lobster, then goes on.")
+                .indexed();
+        assertThat(marked(site.answer(design(), "creels").hits().getFirst().excerpt()))
+                .isEqualTo("A day at sea with a patient man.");
         List<Hit> lobster = site.answer(design(), "lobster").hits();
-        assertThat(lobster).extracting(hit -> marked(hit.excerpt())).containsExactlyInAnyOrder(
-                "A day at sea with a patient man. … one two three four five six seven eight nine ten [lobster] eleven twelve thirteen fourteen fifteen sixteen",
-                "It begins with a [lobster], then goes on.");
+        assertThat(lobster)
+                .extracting(hit -> marked(hit.excerpt()))
+                .containsExactlyInAnyOrder(
+                        "A day at sea with a patient man. … one two three four five six seven eight nine ten [lobster] eleven twelve thirteen fourteen fifteen sixteen",
+                        "It begins with a [lobster], then goes on.");
     }
 
     @Test
@@ -134,10 +178,15 @@ class AnswerTest {
         for (int i = 0; i < 200; i++) {
             body.append("filler").append(i).append(' ');
         }
-        body.append("a lobster in a creel at dawn and then much more text that follows on and on and on until the end of the page is in sight");
+        body.append(
+                "a lobster in a creel at dawn and then much more text that follows on and on and on until the end of the page is in sight");
         site.post("1", "title", "T", "body", body.toString()).indexed();
-        String excerpt = marked(site.answer(design(), "lobster creel").hits().getFirst().excerpt());
-        assertThat(excerpt).startsWith("… filler").contains("a [lobster] in a [creel] at dawn").endsWith("…");
+        String excerpt =
+                marked(site.answer(design(), "lobster creel").hits().getFirst().excerpt());
+        assertThat(excerpt)
+                .startsWith("… filler")
+                .contains("a [lobster] in a [creel] at dawn")
+                .endsWith("…");
         assertThat(excerpt.replaceAll("[\\[\\]…]", "").strip().split("\\s+")).hasSize(30);
     }
 
@@ -150,11 +199,27 @@ class AnswerTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"🙂", "مرحبا بالعالم", "AND OR NOT", "\"open", "((((", "a\tb\u0000c", "-tern", "title:tern", "te*n?", "\\", "ﷺ"})
+    @ValueSource(
+            strings = {
+                "🙂",
+                "مرحبا بالعالم",
+                "AND OR NOT",
+                "\"open",
+                "((((",
+                "a\tb\u0000c",
+                "-tern",
+                "title:tern",
+                "te*n?",
+                "\\",
+                "ﷺ"
+            })
     void oddQueriesGetHarmlessAnswers(String query) {
         fill(20, 5);
         assertThat(site.answer(design(), query).pages()).isPositive();
-        assertThat(site.engine().live(SITE, design(), new VisitorQuery(query, 1)).total()).isNotNegative();
+        assertThat(site.engine()
+                        .live(SITE, design(), new VisitorQuery(query, 1))
+                        .total())
+                .isNotNegative();
     }
 
     @Test
@@ -163,7 +228,11 @@ class AnswerTest {
         Answer answer = site.answer(design(), "tern ".repeat(2_000));
         assertThat(answer.query().length()).isLessThanOrEqualTo(VisitorQuery.MOST_LETTERS);
         assertThat(answer.total()).isEqualTo(site.answer(design(), "tern").total());
-        String many = String.join(" ", java.util.stream.IntStream.range(0, 2_000).mapToObj(i -> "w" + i).toList());
+        String many = String.join(
+                " ",
+                java.util.stream.IntStream.range(0, 2_000)
+                        .mapToObj(i -> "w" + i)
+                        .toList());
         assertThat(site.answer(design(), many).total()).isZero();
     }
 }

@@ -24,8 +24,10 @@ import tidylantern.core.place.Gazetteer;
 
 /** What one answer may cost, and that what was spared is told. */
 class EffortTest {
-    private static final List<String> RIGHT = List.of("anchor", "barnacle", "compass", "driftwood", "estuary", "fathom", "gannet", "harbour", "island");
-    private static final List<String> WRONG = List.of("anchxr", "barnxcle", "compxss", "driftwxod", "estuxry", "fathxm", "gannxt", "harbxur", "islxnd");
+    private static final List<String> RIGHT =
+            List.of("anchor", "barnacle", "compass", "driftwood", "estuary", "fathom", "gannet", "harbour", "island");
+    private static final List<String> WRONG =
+            List.of("anchxr", "barnxcle", "compxss", "driftwxod", "estuxry", "fathxm", "gannxt", "harbxur", "islxnd");
     private SearchFixture site;
 
     @BeforeEach
@@ -44,7 +46,8 @@ class EffortTest {
 
     @Test
     void aPersonsQueryIsForgivenAllItsSlips() {
-        assertThat(site.found(String.join(" ", WRONG.subList(0, Effort.MOST_BENT)))).containsExactly("all");
+        assertThat(site.found(String.join(" ", WRONG.subList(0, Effort.MOST_BENT))))
+                .containsExactly("all");
     }
 
     @Test
@@ -57,22 +60,36 @@ class EffortTest {
 
     @Test
     void wordsOfAFilterAreTheAnswersToo() {
-        SearchDesign filtered = SearchFixture.design().withFilters(List.of(Filter.of("body", "Body", new FieldKey("body"))));
+        SearchDesign filtered =
+                SearchFixture.design().withFilters(List.of(Filter.of("body", "Body", new FieldKey("body"))));
         Map<String, List<String>> mistyped = Map.of("body", List.of(WRONG.getLast()));
         String six = String.join(" ", WRONG.subList(0, Effort.MOST_BENT));
         assertThat(total(filtered, "", mistyped)).as("the filter alone").isEqualTo(1);
         assertThat(total(filtered, six, Map.of())).as("the query alone").isEqualTo(1);
-        assertThat(total(filtered, six, mistyped)).as("one more than an answer looks for").isZero();
+        assertThat(total(filtered, six, mistyped))
+                .as("one more than an answer looks for")
+                .isZero();
     }
 
     private int total(SearchDesign design, String text, Map<String, List<String>> set) {
-        return site.engine().answer(SearchFixture.SITE, design, new VisitorQuery(text, 1, set, Whereabouts.UNKNOWN, "", LocalDate.of(2026, 5, 14))).total();
+        return site.engine()
+                .answer(
+                        SearchFixture.SITE,
+                        design,
+                        new VisitorQuery(text, 1, set, Whereabouts.UNKNOWN, "", LocalDate.of(2026, 5, 14)))
+                .total();
     }
 
     @Test
     void whyTellsWhichWordsWereNotLookedFor() {
-        Explanation why = site.engine().explain(SearchFixture.SITE, SearchFixture.design(), new VisitorQuery(String.join(" ", WRONG), 1), ItemRef.parse("posts/all"));
-        assertThat(why.words().stream().filter(Explanation.WordPart::cut).map(Explanation.WordPart::word)).containsExactlyElementsOf(WRONG.subList(Effort.MOST_BENT, WRONG.size()));
+        Explanation why = site.engine()
+                .explain(
+                        SearchFixture.SITE,
+                        SearchFixture.design(),
+                        new VisitorQuery(String.join(" ", WRONG), 1),
+                        ItemRef.parse("posts/all"));
+        assertThat(why.words().stream().filter(Explanation.WordPart::cut).map(Explanation.WordPart::word))
+                .containsExactlyElementsOf(WRONG.subList(Effort.MOST_BENT, WRONG.size()));
         assertThat(why.words().stream().filter(Explanation.WordPart::typos)).hasSize(Effort.MOST_BENT);
     }
 
@@ -80,13 +97,17 @@ class EffortTest {
     void anAnswerThatTakesTooLongIsNoAnswerRatherThanAHalfOne() {
         SearchEngine hurried = new SearchEngine(site.index(), Gazetteer.empty(), Duration.ofNanos(-1));
         VisitorQuery query = new VisitorQuery("shore", 1);
-        assertThatThrownBy(() -> hurried.answer(SearchFixture.SITE, SearchFixture.design(), query)).isInstanceOf(TookTooLong.class);
-        assertThatThrownBy(() -> hurried.live(SearchFixture.SITE, SearchFixture.design(), query)).isInstanceOf(TookTooLong.class);
+        assertThatThrownBy(() -> hurried.answer(SearchFixture.SITE, SearchFixture.design(), query))
+                .isInstanceOf(TookTooLong.class);
+        assertThatThrownBy(() -> hurried.live(SearchFixture.SITE, SearchFixture.design(), query))
+                .isInstanceOf(TookTooLong.class);
     }
 
     @Test
     void aMachinesQueryOfTheMostWordsIsAnswered() {
-        String query = IntStream.range(0, VisitorQuery.MOST_WORDS).mapToObj(i -> "barnaxle" + (char) ('a' + i)).collect(Collectors.joining(" "));
+        String query = IntStream.range(0, VisitorQuery.MOST_WORDS)
+                .mapToObj(i -> "barnaxle" + (char) ('a' + i))
+                .collect(Collectors.joining(" "));
         assertThat(site.answer(SearchFixture.design(), query).total()).isZero();
     }
 }

@@ -32,7 +32,8 @@ class FilterRulesTest {
     private static final Filter TAGS = Filter.of("tag", "Tag", new FieldKey("tags"));
     private static final Filter KINDS = Filter.of("kind", "Kind", new FieldKey("kind"));
     private static final Filter OPEN = Filter.of("open", "Open on Sundays", new FieldKey("open"));
-    private static final Filter WHERE = Filter.of("where", "Near", new FieldKey("where")).withControl(Control.DISTANCE);
+    private static final Filter WHERE =
+            Filter.of("where", "Near", new FieldKey("where")).withControl(Control.DISTANCE);
 
     private static SearchDesign design(Filter... filters) {
         return SearchFixture.design().withFilters(List.of(filters));
@@ -47,8 +48,13 @@ class FilterRulesTest {
     }
 
     private static String said(List<FilterAnswer.Offered> values) {
-        return String.join(", ", values.stream().map(value -> (value.heading().isEmpty() ? "" : value.heading() + ": ") + (value.selected() ? "*" : "") + value.label() + " " + value.count()
-                + (value.children().isEmpty() ? "" : " (" + said(value.children()) + ")")).toList());
+        return String.join(
+                ", ",
+                values.stream()
+                        .map(value -> (value.heading().isEmpty() ? "" : value.heading() + ": ")
+                                + (value.selected() ? "*" : "") + value.label() + " " + value.count()
+                                + (value.children().isEmpty() ? "" : " (" + said(value.children()) + ")"))
+                        .toList());
     }
 
     private static ValueRules rules(boolean withBelow, Map<String, String> merged, int depth) {
@@ -56,9 +62,18 @@ class FilterRulesTest {
     }
 
     private static SearchFixture boats(Path folder) {
-        return new SearchFixture(folder).item(SearchFixture.POSTS, "gig", Map.of("tags", List.of("Sea/Gigs", "Fast"), "kind", "Fast", "open", true))
-                .item(SearchFixture.POSTS, "skiff", Map.of("tags", List.of("Sea/Skiffs"), "kind", "Slow", "open", false)).item(SearchFixture.POSTS, "sea", Map.of("tags", List.of("Sea"), "open", true))
-                .item(SearchFixture.NOTES, "none", Map.of("kind", "Slow")).indexed();
+        return new SearchFixture(folder)
+                .item(
+                        SearchFixture.POSTS,
+                        "gig",
+                        Map.of("tags", List.of("Sea/Gigs", "Fast"), "kind", "Fast", "open", true))
+                .item(
+                        SearchFixture.POSTS,
+                        "skiff",
+                        Map.of("tags", List.of("Sea/Skiffs"), "kind", "Slow", "open", false))
+                .item(SearchFixture.POSTS, "sea", Map.of("tags", List.of("Sea"), "open", true))
+                .item(SearchFixture.NOTES, "none", Map.of("kind", "Slow"))
+                .indexed();
     }
 
     @Test
@@ -66,8 +81,12 @@ class FilterRulesTest {
         try (SearchFixture site = boats(folder)) {
             SearchDesign alone = design(TAGS.withPicked(List.of("sea", "fast")).withValues(rules(false, Map.of(), 0)));
             assertThat(said(answer(site, alone, Map.of()), 0)).isEqualTo("Sea 1, Fast 1");
-            assertThat(answer(site, alone, Map.of("tag", List.of("sea"))).total()).isEqualTo(1);
-            assertThat(site.engine().live(SearchFixture.SITE, alone, new VisitorQuery("", 1)).total()).isEqualTo(4);
+            assertThat(answer(site, alone, Map.of("tag", List.of("sea"))).total())
+                    .isEqualTo(1);
+            assertThat(site.engine()
+                            .live(SearchFixture.SITE, alone, new VisitorQuery("", 1))
+                            .total())
+                    .isEqualTo(4);
         }
     }
 
@@ -76,20 +95,30 @@ class FilterRulesTest {
         try (SearchFixture site = boats(folder)) {
             SearchDesign flat = design(TAGS.withValues(rules(true, Map.of(), 1)));
             assertThat(said(answer(site, flat, Map.of()), 0)).isEqualTo("Fast 1, Sea 3");
-            assertThat(answer(site, flat, Map.of("tag", List.of("sea/gigs"))).total()).as("what is deeper cannot be ticked").isEqualTo(4);
+            assertThat(answer(site, flat, Map.of("tag", List.of("sea/gigs"))).total())
+                    .as("what is deeper cannot be ticked")
+                    .isEqualTo(4);
         }
     }
 
     @Test
     void mergedValuesCountOnceAndOldAddressesWithThemHold(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign merged = design(TAGS.withValues(rules(true, Map.of("fast", "sea/gigs"), 0)).withLabels(Map.of("sea/gigs", "Quick boats")));
+            SearchDesign merged = design(TAGS.withValues(rules(true, Map.of("fast", "sea/gigs"), 0))
+                    .withLabels(Map.of("sea/gigs", "Quick boats")));
             assertThat(said(answer(site, merged, Map.of()), 0)).isEqualTo("Sea 3 (Quick boats 1, Skiffs 1)");
-            assertThat(said(answer(site, merged, Map.of("tag", List.of("fast"))), 0)).isEqualTo("Sea 3 (*Quick boats 1, Skiffs 1)");
+            assertThat(said(answer(site, merged, Map.of("tag", List.of("fast"))), 0))
+                    .isEqualTo("Sea 3 (*Quick boats 1, Skiffs 1)");
             SearchDesign gone = design(TAGS.withValues(rules(true, Map.of("fast", "sea/cutters"), 0)));
-            assertThat(said(answer(site, gone, Map.of()), 0)).as("no item has what it counts as").isEqualTo("Fast 1, Sea 3 (Gigs 1, Skiffs 1)");
-            assertThatThrownBy(() -> rules(true, Map.of("sea", "sea/gigs"), 0)).isInstanceOf(DesignFault.class).hasMessageContaining("itself or lies below it");
-            assertThatThrownBy(() -> rules(true, Map.of("a", "b", "b", "c"), 0)).isInstanceOf(DesignFault.class).hasMessageContaining("counts as another one");
+            assertThat(said(answer(site, gone, Map.of()), 0))
+                    .as("no item has what it counts as")
+                    .isEqualTo("Fast 1, Sea 3 (Gigs 1, Skiffs 1)");
+            assertThatThrownBy(() -> rules(true, Map.of("sea", "sea/gigs"), 0))
+                    .isInstanceOf(DesignFault.class)
+                    .hasMessageContaining("itself or lies below it");
+            assertThatThrownBy(() -> rules(true, Map.of("a", "b", "b", "c"), 0))
+                    .isInstanceOf(DesignFault.class)
+                    .hasMessageContaining("counts as another one");
         }
     }
 
@@ -99,96 +128,181 @@ class FilterRulesTest {
             SearchDesign chosen = design(TAGS.withStart(new Start(false, List.of("fast", "gone"))), KINDS);
             Answer begun = answer(site, chosen, Map.of());
             assertThat(begun.total()).isEqualTo(1);
-            assertThat(begun.filters().getFirst().start()).as("without what is not on offer").containsExactly("fast");
-            assertThat(answer(site, chosen, Map.of("tag", List.of())).total()).as("nothing is ticked although the start is something else").isEqualTo(4);
-            assertThat(answer(site, chosen, Map.of("tag", List.of("sea"))).filters().getFirst().start()).containsExactly("fast");
+            assertThat(begun.filters().getFirst().start())
+                    .as("without what is not on offer")
+                    .containsExactly("fast");
+            assertThat(answer(site, chosen, Map.of("tag", List.of())).total())
+                    .as("nothing is ticked although the start is something else")
+                    .isEqualTo(4);
+            assertThat(answer(site, chosen, Map.of("tag", List.of("sea")))
+                            .filters()
+                            .getFirst()
+                            .start())
+                    .containsExactly("fast");
             Answer all = answer(site, design(TAGS.withStart(new Start(true, null))), Map.of());
             assertThat(said(all, 0)).isEqualTo("*Fast 1, *Sea 3 (Gigs 1, Skiffs 1)");
-            assertThat(all.total()).as("without a value an item is not among them").isEqualTo(3);
+            assertThat(all.total())
+                    .as("without a value an item is not among them")
+                    .isEqualTo(3);
         }
     }
 
     @Test
     void aFilterShowsWhileItNarrowsAndWithResultsOfItsCollections(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign design = design(TAGS.withShown(new Shown(null, null, null, true, null)), KINDS.withShown(new Shown(OnPage.TOP, null, null, null, List.of(new CollectionKey("notes")))), OPEN);
+            SearchDesign design = design(
+                    TAGS.withShown(new Shown(null, null, null, true, null)),
+                    KINDS.withShown(new Shown(OnPage.TOP, null, null, null, List.of(new CollectionKey("notes")))),
+                    OPEN);
             assertThat(answer(site, design, Map.of()).shown()).containsExactlyInAnyOrder("tag", "kind", "open");
-            assertThat(answer(site, design, Map.of("open", List.of("yes"))).shown()).as("of the two that are open, one is fast; no note is").containsExactlyInAnyOrder("tag", "open");
-            assertThat(answer(site, design, Map.of("kind", List.of("slow"), "open", List.of("yes"))).shown()).as("what is set stays in sight; nothing is found").containsExactlyInAnyOrder("kind", "open");
+            assertThat(answer(site, design, Map.of("open", List.of("yes"))).shown())
+                    .as("of the two that are open, one is fast; no note is")
+                    .containsExactlyInAnyOrder("tag", "open");
+            assertThat(answer(site, design, Map.of("kind", List.of("slow"), "open", List.of("yes")))
+                            .shown())
+                    .as("what is set stays in sight; nothing is found")
+                    .containsExactlyInAnyOrder("kind", "open");
         }
     }
 
     @Test
     void valuesOfSeveralFieldsStandInOneFilter(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            Filter joint = Filter.of("what", "What", new FieldKey("tags")).withJoined(new Joined(List.of(TAGS.withExcept(List.of("sea/skiffs")), KINDS, OPEN), true, false));
-            assertThat(said(answer(site, design(joint), Map.of()), 0)).isEqualTo("Tag: Fast 1, Tag: Sea 3 (Gigs 1), Kind: Fast 1, Kind: Slow 2, Open on Sundays: Open on Sundays 2");
-            Answer ticked = answer(site, design(joint), Map.of("what", List.of("kind:slow", "tag:fast", "kind:gone", "gone:x", "slow")));
+            Filter joint = Filter.of("what", "What", new FieldKey("tags"))
+                    .withJoined(new Joined(List.of(TAGS.withExcept(List.of("sea/skiffs")), KINDS, OPEN), true, false));
+            assertThat(said(answer(site, design(joint), Map.of()), 0))
+                    .isEqualTo(
+                            "Tag: Fast 1, Tag: Sea 3 (Gigs 1), Kind: Fast 1, Kind: Slow 2, Open on Sundays: Open on Sundays 2");
+            Answer ticked = answer(
+                    site,
+                    design(joint),
+                    Map.of("what", List.of("kind:slow", "tag:fast", "kind:gone", "gone:x", "slow")));
             assertThat(ticked.total()).as("any of them").isEqualTo(3);
-            assertThat(answer(site, design(joint.withSeveral(Filter.Several.ALL)), Map.of("what", List.of("open:yes", "tag:sea"))).total()).as("all of them").isEqualTo(2);
-            Filter list = joint.withJoined(new Joined(joint.joined().parts(), false, false)).ordered(Filter.Order.COUNT, true, Filter.WithoutResults.HIDE);
-            assertThat(said(answer(site, design(list), Map.of()), 0)).isEqualTo("Sea 3 (Gigs 1), Open on Sundays 2, Slow 2, Fast 1, Fast 1");
-            assertThat(answer(site, design(joint.withControl(Control.MENU)), Map.of("what", List.of("kind:slow", "tag:fast"))).total()).as("one of a menu: the first part's").isEqualTo(1);
+            assertThat(answer(
+                                    site,
+                                    design(joint.withSeveral(Filter.Several.ALL)),
+                                    Map.of("what", List.of("open:yes", "tag:sea")))
+                            .total())
+                    .as("all of them")
+                    .isEqualTo(2);
+            Filter list = joint.withJoined(new Joined(joint.joined().parts(), false, false))
+                    .ordered(Filter.Order.COUNT, true, Filter.WithoutResults.HIDE);
+            assertThat(said(answer(site, design(list), Map.of()), 0))
+                    .isEqualTo("Sea 3 (Gigs 1), Open on Sundays 2, Slow 2, Fast 1, Fast 1");
+            assertThat(answer(
+                                    site,
+                                    design(joint.withControl(Control.MENU)),
+                                    Map.of("what", List.of("kind:slow", "tag:fast")))
+                            .total())
+                    .as("one of a menu: the first part's")
+                    .isEqualTo(1);
         }
     }
 
     @Test
     void joinedFiltersStandApartAndTogetherAgainWithAllTheyHave(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            Filter joint = Filter.of("what", "What", new FieldKey("tags")).withJoined(new Joined(List.of(TAGS.withExcept(List.of("sea")), KINDS), true, true));
+            Filter joint = Filter.of("what", "What", new FieldKey("tags"))
+                    .withJoined(new Joined(List.of(TAGS.withExcept(List.of("sea")), KINDS), true, true));
             SearchDesign apart = design(joint, OPEN.withAfter("what"));
-            assertThat(answer(site, apart, Map.of()).filters()).extracting(one -> one.filter().key()).containsExactly("tag", "kind", "open");
-            assertThat(answer(site, apart, Map.of("tag", List.of("fast"))).shown()).as("what waits for the joint filter waits for any of its parts").contains("open");
-            assertThat(DesignDifferences.between(design(joint), design(joint.withJoined(new Joined(joint.joined().parts(), true, false))))).extracting(DesignDifferences.Difference::what)
+            assertThat(answer(site, apart, Map.of()).filters())
+                    .extracting(one -> one.filter().key())
+                    .containsExactly("tag", "kind", "open");
+            assertThat(answer(site, apart, Map.of("tag", List.of("fast"))).shown())
+                    .as("what waits for the joint filter waits for any of its parts")
+                    .contains("open");
+            assertThat(DesignDifferences.between(
+                            design(joint),
+                            design(joint.withJoined(new Joined(joint.joined().parts(), true, false)))))
+                    .extracting(DesignDifferences.Difference::what)
                     .contains("Filter Tag", "Filter Kind", "Filter What");
-            assertThatThrownBy(() -> design(joint, TAGS)).isInstanceOf(DesignFault.class).hasMessageContaining("the key \"tag\" stands twice");
-            assertThatThrownBy(() -> new Joined(List.of(TAGS), true, false)).isInstanceOf(DesignFault.class).hasMessageContaining("2 to 12");
+            assertThatThrownBy(() -> design(joint, TAGS))
+                    .isInstanceOf(DesignFault.class)
+                    .hasMessageContaining("the key \"tag\" stands twice");
+            assertThatThrownBy(() -> new Joined(List.of(TAGS), true, false))
+                    .isInstanceOf(DesignFault.class)
+                    .hasMessageContaining("2 to 12");
         }
-        Filter wrong = Filter.of("what", "What", new FieldKey("tags")).withJoined(new Joined(List.of(TAGS, Filter.of("price", "Price", new FieldKey("price"))), true, false));
-        assertThat(DesignChecks.of(design(wrong), SearchFixture.SITE)).extracting(DesignChecks.Remark::text).anyMatch(text -> text.contains("cannot stand among those of other fields"));
+        Filter wrong = Filter.of("what", "What", new FieldKey("tags"))
+                .withJoined(new Joined(List.of(TAGS, Filter.of("price", "Price", new FieldKey("price"))), true, false));
+        assertThat(DesignChecks.of(design(wrong), SearchFixture.SITE))
+                .extracting(DesignChecks.Remark::text)
+                .anyMatch(text -> text.contains("cannot stand among those of other fields"));
     }
 
     @Test
     void whatIsLeftOutIsCountedWithItsItems(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign design = design(TAGS.withExcept(List.of("sea/gigs")), KINDS.withPicked(List.of("fast")), Filter.of("more", "More", new FieldKey("tags")).withValues(rules(true, Map.of("fast", "sea"), 1)));
+            SearchDesign design = design(
+                    TAGS.withExcept(List.of("sea/gigs")),
+                    KINDS.withPicked(List.of("fast")),
+                    Filter.of("more", "More", new FieldKey("tags")).withValues(rules(true, Map.of("fast", "sea"), 1)));
             List<FilterFigures> figures = site.engine().figures(SearchFixture.SITE, design);
             assertThat(figures).extracting(FilterFigures::values).containsExactly(3, 1, 1);
             assertThat(figures).extracting(FilterFigures::items).containsExactly(3, 3, 3);
             assertThat(figures.getFirst().leftOut()).isEqualTo(new FilterFigures.LeftOut(1, 1, List.of("Sea › Gigs")));
             assertThat(figures.get(1).leftOut()).isEqualTo(new FilterFigures.LeftOut(1, 2, List.of("Slow")));
-            assertThat(figures.get(2).leftOut()).as("the merged and the deeper ones are covered by Sea").isEqualTo(FilterFigures.LeftOut.NOTHING);
+            assertThat(figures.get(2).leftOut())
+                    .as("the merged and the deeper ones are covered by Sea")
+                    .isEqualTo(FilterFigures.LeftOut.NOTHING);
         }
     }
 
     @Test
     void aPictureIsAColourOrAnAddress() {
-        assertThat(new ValueRules(null, null, null, null, Map.of("sea", "#0E5f63", "fast", "/fast.svg")).pictures()).hasSize(2);
+        assertThat(new ValueRules(null, null, null, null, Map.of("sea", "#0E5f63", "fast", "/fast.svg")).pictures())
+                .hasSize(2);
         for (String wrong : List.of("red", "#12", "javascript:alert(1)", "data:text/html,x", "")) {
-            assertThatThrownBy(() -> new ValueRules(null, null, null, null, Map.of("sea", wrong))).as(wrong).isInstanceOf(DesignFault.class);
+            assertThatThrownBy(() -> new ValueRules(null, null, null, null, Map.of("sea", wrong)))
+                    .as(wrong)
+                    .isInstanceOf(DesignFault.class);
         }
     }
 
     @Test
     void capitalsAndAccentsMakeNoOtherValueAndNothingInOneIsTakenForMore(@TempDir Path folder) throws Exception {
-        try (SearchFixture site = new SearchFixture(folder).item(SearchFixture.POSTS, "a", Map.of("tags", List.of("Café", "Ale, \"dark\""))).item(SearchFixture.POSTS, "b", Map.of("tags", List.of("CAFÉ", "<b>R&D, 'Öl'", "Cafe")))
-                .item(SearchFixture.POSTS, "c", Map.of("tags", List.of("Café", "North/Cove", "South/Cove"))).indexed()) {
+        try (SearchFixture site = new SearchFixture(folder)
+                .item(SearchFixture.POSTS, "a", Map.of("tags", List.of("Café", "Ale, \"dark\"")))
+                .item(SearchFixture.POSTS, "b", Map.of("tags", List.of("CAFÉ", "<b>R&D, 'Öl'", "Cafe")))
+                .item(SearchFixture.POSTS, "c", Map.of("tags", List.of("Café", "North/Cove", "South/Cove")))
+                .indexed()) {
             Answer all = answer(site, design(TAGS), Map.of());
-            assertThat(said(all, 0)).as("capitals and accents apart: one value, as most write it").contains("Café 3", "<b>R&D, 'Öl' 1").doesNotContain("CAFÉ", "Cafe").contains("Ale, \"dark\" 1").contains("North 1 (Cove 1)").contains("South 1 (Cove 1)");
+            assertThat(said(all, 0))
+                    .as("capitals and accents apart: one value, as most write it")
+                    .contains("Café 3", "<b>R&D, 'Öl' 1")
+                    .doesNotContain("CAFÉ", "Cafe")
+                    .contains("Ale, \"dark\" 1")
+                    .contains("North 1 (Cove 1)")
+                    .contains("South 1 (Cove 1)");
             for (FilterAnswer.Offered value : all.filters().getFirst().values()) {
-                assertThat(answer(site, design(TAGS), Map.of("tag", List.of(value.value()))).total()).as(value.label()).isEqualTo(value.count());
+                assertThat(answer(site, design(TAGS), Map.of("tag", List.of(value.value())))
+                                .total())
+                        .as(value.label())
+                        .isEqualTo(value.count());
             }
         }
     }
 
     private static SearchFixture harbours(Path folder) {
-        return new SearchFixture(folder).item(SearchFixture.POSTS, "a", Map.of("where", Map.of("lat", 50.0, "lon", -5.0, "name", "Wickhaven")))
-                .item(SearchFixture.POSTS, "b", Map.of("where", Map.of("lat", 50.02, "lon", -5.0, "name", "Wickhaven"))).item(SearchFixture.POSTS, "c", Map.of("where", Map.of("lat", 50.1, "lon", -5.0, "name", "Éastwater")))
-                .post("nowhere", "title", "Nowhere").indexed();
+        return new SearchFixture(folder)
+                .item(SearchFixture.POSTS, "a", Map.of("where", Map.of("lat", 50.0, "lon", -5.0, "name", "Wickhaven")))
+                .item(SearchFixture.POSTS, "b", Map.of("where", Map.of("lat", 50.02, "lon", -5.0, "name", "Wickhaven")))
+                .item(SearchFixture.POSTS, "c", Map.of("where", Map.of("lat", 50.1, "lon", -5.0, "name", "Éastwater")))
+                .post("nowhere", "title", "Nowhere")
+                .indexed();
     }
 
-    private static Answer around(SearchFixture site, String near, String place, String within, Filter filter, String... radius) {
-        return site.engine().answer(SearchFixture.SITE, design(filter), new VisitorQuery("", 1, radius.length == 0 ? Map.of() : Map.of("where", List.of(radius)), Whereabouts.of(near, place, within)));
+    private static Answer around(
+            SearchFixture site, String near, String place, String within, Filter filter, String... radius) {
+        return site.engine()
+                .answer(
+                        SearchFixture.SITE,
+                        design(filter),
+                        new VisitorQuery(
+                                "",
+                                1,
+                                radius.length == 0 ? Map.of() : Map.of("where", List.of(radius)),
+                                Whereabouts.of(near, place, within)));
     }
 
     @Test
@@ -196,16 +310,30 @@ class FilterRulesTest {
         try (SearchFixture site = harbours(folder)) {
             Answer unknown = around(site, "", "", "", WHERE, "5");
             assertThat(unknown.total()).as("without a place nothing is set").isEqualTo(4);
-            assertThat(unknown.filters().getFirst().around()).isEqualTo(new FilterAnswer.Around(false, "", "", 3, List.of("Wickhaven", "Éastwater"), List.of(), ""));
+            assertThat(unknown.filters().getFirst().around())
+                    .isEqualTo(new FilterAnswer.Around(
+                            false, "", "", 3, List.of("Wickhaven", "Éastwater"), List.of(), ""));
             Answer near = around(site, "50,-5", "", "", WHERE, "5");
             assertThat(said(near, 0)).isEqualTo("1 km 1, 2 km 1, *5 km 2, 10 km 2, 25 km 3");
             assertThat(near.total()).isEqualTo(2);
             Answer named = around(site, "", "wickHAVEN", "2", WHERE);
-            assertThat(named.total()).as("from the middle of the two, and 'within' means the first filter by distance").isEqualTo(2);
-            assertThat(named.filters().getFirst().around()).extracting(FilterAnswer.Around::name).isEqualTo("Wickhaven");
-            assertThat(around(site, "", "east", "1", WHERE).total()).as("the beginning of a name, without its accent").isEqualTo(1);
-            assertThat(around(site, "", "Elsewhere", "1", WHERE).filters().getFirst().around()).extracting(FilterAnswer.Around::unknown).isEqualTo("Elsewhere");
-            assertThat(said(around(site, "50,-5", "", "", WHERE.withRadii(List.of(1.0, 1.5, 7.0), "mi"), "1.5"), 0)).isEqualTo("1 mi 1, *1.5 mi 2, 7 mi 3");
+            assertThat(named.total())
+                    .as("from the middle of the two, and 'within' means the first filter by distance")
+                    .isEqualTo(2);
+            assertThat(named.filters().getFirst().around())
+                    .extracting(FilterAnswer.Around::name)
+                    .isEqualTo("Wickhaven");
+            assertThat(around(site, "", "east", "1", WHERE).total())
+                    .as("the beginning of a name, without its accent")
+                    .isEqualTo(1);
+            assertThat(around(site, "", "Elsewhere", "1", WHERE)
+                            .filters()
+                            .getFirst()
+                            .around())
+                    .extracting(FilterAnswer.Around::unknown)
+                    .isEqualTo("Elsewhere");
+            assertThat(said(around(site, "50,-5", "", "", WHERE.withRadii(List.of(1.0, 1.5, 7.0), "mi"), "1.5"), 0))
+                    .isEqualTo("1 mi 1, *1.5 mi 2, 7 mi 3");
         }
     }
 
@@ -223,19 +351,29 @@ class FilterRulesTest {
         assertThat(Whereabouts.of(near, "", "").position()).isNull();
     }
 
-    /** Williams, Aviation Formulary, and the common haversine exercise, its second value recomputed for R = 6371.0088 km (both from memory, recomputed). */
+    /**
+     * Williams, Aviation Formulary, and the common haversine exercise, its second value recomputed for R = 6371.0088 km
+     * (both from memory, recomputed).
+     */
     @Test
     void distancesFollowTheGreatCircle() {
         double la = 33 + 57 / 60.0;
-        assertThat(SloppyMath.haversinMeters(la, -(118 + 24 / 60.0), 40 + 38 / 60.0, -(73 + 47 / 60.0)) / 6_371_008.8).isCloseTo(0.623585, within(1e-6));
-        assertThat(SloppyMath.haversinMeters(36.12, -86.67, 33.94, -118.40) / 1_000).isCloseTo(2886.45, within(0.01));
+        assertThat(SloppyMath.haversinMeters(la, -(118 + 24 / 60.0), 40 + 38 / 60.0, -(73 + 47 / 60.0)) / 6_371_008.8)
+                .isCloseTo(0.623585, within(1e-6));
+        assertThat(SloppyMath.haversinMeters(36.12, -86.67, 33.94, -118.40) / 1_000)
+                .isCloseTo(2886.45, within(0.01));
     }
 
     @Test
     void theMiddleOfAPlaceHoldsAcrossTheDateLine(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)) {
-            Stream.of(179.99, -179.99).forEach(longitude -> site.item(SearchFixture.POSTS, "at" + longitude, Map.of("where", Map.of("lat", 0, "lon", longitude, "name", "Line"))));
-            assertThat(around(site.indexed(), "", "Line", "", WHERE, "2").total()).isEqualTo(2);
+            Stream.of(179.99, -179.99)
+                    .forEach(longitude -> site.item(
+                            SearchFixture.POSTS,
+                            "at" + longitude,
+                            Map.of("where", Map.of("lat", 0, "lon", longitude, "name", "Line"))));
+            assertThat(around(site.indexed(), "", "Line", "", WHERE, "2").total())
+                    .isEqualTo(2);
         }
     }
 }

@@ -39,18 +39,27 @@ class FiltersTest {
         return SearchFixture.design().withFilters(List.of(filters));
     }
 
-    private static Answer answer(SearchFixture site, SearchDesign design, String text, Map<String, List<String>> ticked) {
+    private static Answer answer(
+            SearchFixture site, SearchDesign design, String text, Map<String, List<String>> ticked) {
         return site.engine().answer(SearchFixture.SITE, design, new VisitorQuery(text, 1, ticked));
     }
 
     private static SearchFixture boats(Path folder) {
-        return new SearchFixture(folder).item(SearchFixture.POSTS, "gig", Map.of("title", "Boat one", "tags", List.of("Sea/Gigs", "Fast")))
-                .item(SearchFixture.POSTS, "skiff", Map.of("title", "Boat two", "tags", List.of("Sea/Skiffs"))).item(SearchFixture.POSTS, "cart", Map.of("title", "Cart", "tags", List.of("Land/Gigs", "Fast")))
-                .item(SearchFixture.POSTS, "plain", Map.of("title", "Boat without")).indexed();
+        return new SearchFixture(folder)
+                .item(SearchFixture.POSTS, "gig", Map.of("title", "Boat one", "tags", List.of("Sea/Gigs", "Fast")))
+                .item(SearchFixture.POSTS, "skiff", Map.of("title", "Boat two", "tags", List.of("Sea/Skiffs")))
+                .item(SearchFixture.POSTS, "cart", Map.of("title", "Cart", "tags", List.of("Land/Gigs", "Fast")))
+                .item(SearchFixture.POSTS, "plain", Map.of("title", "Boat without"))
+                .indexed();
     }
 
     private static String said(List<FilterAnswer.Offered> values) {
-        return String.join(", ", values.stream().map(value -> (value.selected() ? "*" : "") + value.label() + " " + value.count() + (value.children().isEmpty() ? "" : " (" + said(value.children()) + ")")).toList());
+        return String.join(
+                ", ",
+                values.stream()
+                        .map(value -> (value.selected() ? "*" : "") + value.label() + " " + value.count()
+                                + (value.children().isEmpty() ? "" : " (" + said(value.children()) + ")"))
+                        .toList());
     }
 
     private static String offered(Answer answer, int filter) {
@@ -60,21 +69,36 @@ class FiltersTest {
     @Test
     void ticksOfAnAnyFilterLeaveTheAlternativesOnOffer(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            assertThat(offered(answer(site, design(TAGS), "", Map.of()), 0)).isEqualTo("Fast 2, Land 1 (Gigs 1), Sea 2 (Gigs 1, Skiffs 1)");
+            assertThat(offered(answer(site, design(TAGS), "", Map.of()), 0))
+                    .isEqualTo("Fast 2, Land 1 (Gigs 1), Sea 2 (Gigs 1, Skiffs 1)");
             Answer ticked = answer(site, design(TAGS), "boat", Map.of("tag", List.of("sea/gigs")));
             assertThat(ticked.total()).isEqualTo(1);
             assertThat(offered(ticked, 0)).isEqualTo("Fast 1, Land 0 (Gigs 0), Sea 2 (*Gigs 1, Skiffs 1)");
-            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of("sea"))).total()).as("a value stands for all below it").isEqualTo(2);
-            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of("sea/skiffs", "land"))).total()).isEqualTo(2);
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of("sea")))
+                            .total())
+                    .as("a value stands for all below it")
+                    .isEqualTo(2);
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of("sea/skiffs", "land")))
+                            .total())
+                    .isEqualTo(2);
         }
     }
 
     @Test
     void ticksOfAnAllFilterAreKeptIn(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            Answer ticked = answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", Map.of("tag", List.of("fast")));
-            assertThat(offered(ticked, 0)).as("what one more tick leaves").isEqualTo("*Fast 2, Land 1 (Gigs 1), Sea 1 (Gigs 1, Skiffs 0)");
-            assertThat(answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", Map.of("tag", List.of("fast", "sea"))).total()).isEqualTo(1);
+            Answer ticked =
+                    answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", Map.of("tag", List.of("fast")));
+            assertThat(offered(ticked, 0))
+                    .as("what one more tick leaves")
+                    .isEqualTo("*Fast 2, Land 1 (Gigs 1), Sea 1 (Gigs 1, Skiffs 0)");
+            assertThat(answer(
+                                    site,
+                                    design(TAGS.withSeveral(Filter.Several.ALL)),
+                                    "",
+                                    Map.of("tag", List.of("fast", "sea")))
+                            .total())
+                    .isEqualTo(1);
         }
     }
 
@@ -83,7 +107,10 @@ class FiltersTest {
         try (SearchFixture site = boats(folder)) {
             SearchDesign design = design(TAGS.withExcept(List.of("sea")));
             assertThat(offered(answer(site, design, "", Map.of()), 0)).isEqualTo("Fast 2, Land 1 (Gigs 1)");
-            assertThat(answer(site, design, "", Map.of("tag", List.of("sea/gigs"))).total()).as("an old address with it").isEqualTo(4);
+            assertThat(answer(site, design, "", Map.of("tag", List.of("sea/gigs")))
+                            .total())
+                    .as("an old address with it")
+                    .isEqualTo(4);
         }
     }
 
@@ -91,32 +118,47 @@ class FiltersTest {
     void aFlatListTellsTheSameNameUnderTwoParentsApart(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
             Filter flat = TAGS.ordered(Filter.Order.COUNT, false, Filter.WithoutResults.HIDE);
-            assertThat(offered(answer(site, design(flat), "boat", Map.of()), 0)).isEqualTo("Sea 2, Fast 1, Gigs (Sea) 1, Skiffs 1");
+            assertThat(offered(answer(site, design(flat), "boat", Map.of()), 0))
+                    .isEqualTo("Sea 2, Fast 1, Gigs (Sea) 1, Skiffs 1");
         }
     }
 
     @Test
     void handPickedValuesStandAloneInTheOwnersOrderUnderTheOwnersLabels(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign design = design(TAGS.withPicked(List.of("sea", "gone", "land/gigs")).withLabels(Map.of("land/gigs", "Carts <b>", "sea", "At sea")));
-            assertThat(offered(answer(site, design, "", Map.of()), 0)).as("a picked parent stands for all below it").isEqualTo("At sea 2, Carts <b> 1");
-            assertThat(answer(site, design, "", Map.of("tag", List.of("sea"))).total()).isEqualTo(2);
-            assertThat(answer(site, design, "", Map.of("tag", List.of("fast"))).total()).as("what is not picked cannot be ticked").isEqualTo(4);
+            SearchDesign design = design(TAGS.withPicked(List.of("sea", "gone", "land/gigs"))
+                    .withLabels(Map.of("land/gigs", "Carts <b>", "sea", "At sea")));
+            assertThat(offered(answer(site, design, "", Map.of()), 0))
+                    .as("a picked parent stands for all below it")
+                    .isEqualTo("At sea 2, Carts <b> 1");
+            assertThat(answer(site, design, "", Map.of("tag", List.of("sea"))).total())
+                    .isEqualTo(2);
+            assertThat(answer(site, design, "", Map.of("tag", List.of("fast"))).total())
+                    .as("what is not picked cannot be ticked")
+                    .isEqualTo(4);
         }
     }
 
     @Test
     void aFilterThatWaitsForAnotherShowsOnceThatIsSet(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign design = design(TAGS, Filter.of("more", "More", new FieldKey("tags")).withAfter("tag"));
+            SearchDesign design =
+                    design(TAGS, Filter.of("more", "More", new FieldKey("tags")).withAfter("tag"));
             Answer before = answer(site, design, "", Map.of());
             assertThat(before.filters()).extracting(before::shows).containsExactly(true, false);
             Answer then = answer(site, design, "", Map.of("tag", List.of("sea")));
             assertThat(then.filters()).extracting(then::shows).containsExactly(true, true);
             Answer alone = answer(site, design, "", Map.of("more", List.of("sea")));
-            assertThat(alone.filters()).as("what is set stays in sight").extracting(alone::shows).containsExactly(true, true);
-            assertThatThrownBy(() -> design(TAGS.withAfter("gone"))).isInstanceOfSatisfying(DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[0].after"));
-            assertThatThrownBy(() -> TAGS.withAfter("tag")).isInstanceOf(DesignFault.class).hasMessageContaining("cannot wait for itself");
+            assertThat(alone.filters())
+                    .as("what is set stays in sight")
+                    .extracting(alone::shows)
+                    .containsExactly(true, true);
+            assertThatThrownBy(() -> design(TAGS.withAfter("gone")))
+                    .isInstanceOfSatisfying(
+                            DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[0].after"));
+            assertThatThrownBy(() -> TAGS.withAfter("tag"))
+                    .isInstanceOf(DesignFault.class)
+                    .hasMessageContaining("cannot wait for itself");
         }
     }
 
@@ -124,9 +166,14 @@ class FiltersTest {
     void aThousandTicksAreObeyed(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)) {
             List<String> all = IntStream.range(0, 300).mapToObj(n -> "V" + n).toList();
-            site.item(SearchFixture.POSTS, "all", Map.of("title", "Boat", "tags", all)).item(SearchFixture.POSTS, "most", Map.of("title", "Boat", "tags", all.subList(0, 299))).indexed();
-            Map<String, List<String>> ticked = Map.of("tag", all.stream().map(String::toLowerCase).toList());
-            assertThat(answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", ticked).total()).isEqualTo(1);
+            site.item(SearchFixture.POSTS, "all", Map.of("title", "Boat", "tags", all))
+                    .item(SearchFixture.POSTS, "most", Map.of("title", "Boat", "tags", all.subList(0, 299)))
+                    .indexed();
+            Map<String, List<String>> ticked =
+                    Map.of("tag", all.stream().map(String::toLowerCase).toList());
+            assertThat(answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", ticked)
+                            .total())
+                    .isEqualTo(1);
             assertThat(answer(site, design(TAGS), "", ticked).total()).isEqualTo(2);
         }
     }
@@ -135,21 +182,49 @@ class FiltersTest {
     void branchesOfALargeTreeComeWhenTheyAreOpened(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)) {
             for (int i = 0; i < 500; i++) {
-                site.item(SearchFixture.POSTS, "i" + i, Map.of("title", i % 2 == 0 ? "Boat" : "Cart", "tags", List.of("Isle %d/Bay %d/Berth %d".formatted(i % 5, i % 25, i))));
+                site.item(
+                        SearchFixture.POSTS,
+                        "i" + i,
+                        Map.of(
+                                "title",
+                                i % 2 == 0 ? "Boat" : "Cart",
+                                "tags",
+                                List.of("Isle %d/Bay %d/Berth %d".formatted(i % 5, i % 25, i))));
             }
             site.indexed();
             SearchDesign design = design(TAGS, KINDS);
-            List<FilterAnswer.Offered> top = answer(site, design, "boat", Map.of()).filters().getFirst().values();
+            List<FilterAnswer.Offered> top =
+                    answer(site, design, "boat", Map.of()).filters().getFirst().values();
             assertThat(said(top)).isEqualTo("Isle 0 50, Isle 1 50, Isle 2 50, Isle 3 50, Isle 4 50");
             assertThat(top.getFirst().below()).isEqualTo(5);
             Map<String, List<String>> ticked = Map.of("tag", List.of("isle-1/bay-6"));
-            FilterAnswer.Offered open = answer(site, design, "boat", ticked).filters().getFirst().values().get(1);
-            assertThat(said(open.children()).split(" \\(")[0]).as("down to the ticked one and right below it").isEqualTo("Bay 1 10, Bay 11 10, Bay 16 10, Bay 21 10, *Bay 6 10");
+            FilterAnswer.Offered open = answer(site, design, "boat", ticked)
+                    .filters()
+                    .getFirst()
+                    .values()
+                    .get(1);
+            assertThat(said(open.children()).split(" \\(")[0])
+                    .as("down to the ticked one and right below it")
+                    .isEqualTo("Bay 1 10, Bay 11 10, Bay 16 10, Bay 21 10, *Bay 6 10");
             assertThat(open.children().getLast().children()).hasSize(20);
-            assertThat(said(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("boat", 1, ticked), "tag", "isle-0", ""))).as("the filter's own ticks left out").isEqualTo("Bay 0 10, Bay 10 10, Bay 15 10, Bay 20 10, Bay 5 10");
-            assertThat(said(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("boat", 1), "tag", "", "BÉRTH 49"))).isEqualTo("Berth 49 0, Berth 490 1, Berth 491 0, Berth 492 1, Berth 493 0, Berth 494 1, Berth 495 0, Berth 496 1, Berth 497 0, Berth 498 1, Berth 499 0");
-            assertThat(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("", 1), "tag", "isle-9", "")).isEmpty();
-            assertThat(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("", 1), "nope", "isle-0", "")).isEmpty();
+            assertThat(said(site.engine()
+                            .values(
+                                    SearchFixture.SITE,
+                                    design,
+                                    new VisitorQuery("boat", 1, ticked),
+                                    "tag",
+                                    "isle-0",
+                                    "")))
+                    .as("the filter's own ticks left out")
+                    .isEqualTo("Bay 0 10, Bay 10 10, Bay 15 10, Bay 20 10, Bay 5 10");
+            assertThat(said(site.engine()
+                            .values(SearchFixture.SITE, design, new VisitorQuery("boat", 1), "tag", "", "BÉRTH 49")))
+                    .isEqualTo(
+                            "Berth 49 0, Berth 490 1, Berth 491 0, Berth 492 1, Berth 493 0, Berth 494 1, Berth 495 0, Berth 496 1, Berth 497 0, Berth 498 1, Berth 499 0");
+            assertThat(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("", 1), "tag", "isle-9", ""))
+                    .isEmpty();
+            assertThat(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("", 1), "nope", "isle-0", ""))
+                    .isEmpty();
         }
     }
 
@@ -157,28 +232,59 @@ class FiltersTest {
     void ofAOneOfListTheFirstKnownValueHolds(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
             for (Control control : List.of(Control.ONE_OF, Control.MENU)) {
-                Answer answer = answer(site, design(TAGS.withControl(control).withSeveral(Filter.Several.ALL)), "", Map.of("tag", List.of("nope", "land", "sea")));
-                assertThat(offered(answer, 0)).as("the alternatives stay on offer").isEqualTo("Fast 2, *Land 1 (Gigs 1), Sea 2 (Gigs 1, Skiffs 1)");
+                Answer answer = answer(
+                        site,
+                        design(TAGS.withControl(control).withSeveral(Filter.Several.ALL)),
+                        "",
+                        Map.of("tag", List.of("nope", "land", "sea")));
+                assertThat(offered(answer, 0))
+                        .as("the alternatives stay on offer")
+                        .isEqualTo("Fast 2, *Land 1 (Gigs 1), Sea 2 (Gigs 1, Skiffs 1)");
             }
         }
     }
 
     @Test
     void valuesStandByTheNumberInTheirNames(@TempDir Path folder) throws Exception {
-        try (SearchFixture site = new SearchFixture(folder).post("1", "kind", "10 rooms").post("2", "kind", "2 rooms").post("3", "kind", "Loft").post("4", "kind", "2.5 rooms").indexed()) {
-            assertThat(offered(answer(site, design(KINDS.ordered(Filter.Order.NUMBER, false, Filter.WithoutResults.DIM)), "", Map.of()), 0)).isEqualTo("2 rooms 1, 2.5 rooms 1, 10 rooms 1, Loft 1");
-            assertThat(offered(answer(site, design(KINDS.ordered(Filter.Order.NAME_DOWN, false, Filter.WithoutResults.DIM)), "", Map.of()), 0)).startsWith("Loft 1");
+        try (SearchFixture site = new SearchFixture(folder)
+                .post("1", "kind", "10 rooms")
+                .post("2", "kind", "2 rooms")
+                .post("3", "kind", "Loft")
+                .post("4", "kind", "2.5 rooms")
+                .indexed()) {
+            assertThat(offered(
+                            answer(
+                                    site,
+                                    design(KINDS.ordered(Filter.Order.NUMBER, false, Filter.WithoutResults.DIM)),
+                                    "",
+                                    Map.of()),
+                            0))
+                    .isEqualTo("2 rooms 1, 2.5 rooms 1, 10 rooms 1, Loft 1");
+            assertThat(offered(
+                            answer(
+                                    site,
+                                    design(KINDS.ordered(Filter.Order.NAME_DOWN, false, Filter.WithoutResults.DIM)),
+                                    "",
+                                    Map.of()),
+                            0))
+                    .startsWith("Loft 1");
         }
     }
 
     /**
-     * CLDR's tailorings, as the JDK's collator has them: Swedish puts å, ä, ö after z (and ü among y), Spanish ñ after n, German
-     * takes umlauts as their letters.
+     * CLDR's tailorings, as the JDK's collator has them: Swedish puts å, ä, ö after z (and ü among y), Spanish ñ after
+     * n, German takes umlauts as their letters.
      */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"sv | zon, äng, åker, öga, and, yta | and, yta, zon, åker, äng, öga", "de | Zopf, Ärmel, Apfel, Öl, Ofen, Azur | Apfel, Ärmel, Azur, Ofen, Öl, Zopf",
-        "es | ñandú, nuez, oca, nata | nata, nuez, ñandú, oca"})
-    void namesStandByTheRulesOfTheLanguage(String language, String given, String expected, @TempDir Path folder) throws Exception {
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "sv | zon, äng, åker, öga, and, yta | and, yta, zon, åker, äng, öga",
+                "de | Zopf, Ärmel, Apfel, Öl, Ofen, Azur | Apfel, Ärmel, Azur, Ofen, Öl, Zopf",
+                "es | ñandú, nuez, oca, nata | nata, nuez, ñandú, oca"
+            })
+    void namesStandByTheRulesOfTheLanguage(String language, String given, String expected, @TempDir Path folder)
+            throws Exception {
         Collection words = SearchFixture.collection("posts", language);
         SiteContent content = new SiteContent(List.of(words));
         try (SearchFixture site = new SearchFixture(folder)) {
@@ -187,7 +293,16 @@ class FiltersTest {
             }
             site.indexed();
             SearchDesign design = SearchDesign.firstFor("Words", content).withFilters(List.of(KINDS));
-            List<String> labels = site.engine().answer(content, design, new VisitorQuery("", 1)).filters().getFirst().values().stream().map(FilterAnswer.Offered::label).toList();
+            List<String> labels =
+                    site
+                            .engine()
+                            .answer(content, design, new VisitorQuery("", 1))
+                            .filters()
+                            .getFirst()
+                            .values()
+                            .stream()
+                            .map(FilterAnswer.Offered::label)
+                            .toList();
             assertThat(labels).containsExactly(expected.split(", "));
         }
     }
@@ -196,17 +311,35 @@ class FiltersTest {
     @ValueSource(strings = {"no-such", "", "SEA", "sea/", "<b>", "sea'", "0"})
     void unknownValuesAndFiltersArePassedOver(String value, @TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of(value), "colour", List.of("red"))).total()).isEqualTo(4);
-            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of(value, "land"))).total()).isEqualTo(1);
-            assertThat(answer(site, design(TAGS), "", Map.of("tag", IntStream.range(0, 5_000).mapToObj(n -> value + n).toList())).total()).isEqualTo(4);
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of(value), "colour", List.of("red")))
+                            .total())
+                    .isEqualTo(4);
+            assertThat(answer(site, design(TAGS), "", Map.of("tag", List.of(value, "land")))
+                            .total())
+                    .isEqualTo(1);
+            assertThat(answer(
+                                    site,
+                                    design(TAGS),
+                                    "",
+                                    Map.of(
+                                            "tag",
+                                            IntStream.range(0, 5_000)
+                                                    .mapToObj(n -> value + n)
+                                                    .toList()))
+                            .total())
+                    .isEqualTo(4);
         }
     }
 
     @Test
     void suggestionsKeepToTheFilters(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            assertThat(answer(site, design(TAGS), "caart", Map.of()).didYouMean()).isEqualTo("cart");
-            assertThat(answer(site, design(TAGS), "caart", Map.of("tag", List.of("sea"))).didYouMean()).as("there is no cart at sea").isNull();
+            assertThat(answer(site, design(TAGS), "caart", Map.of()).didYouMean())
+                    .isEqualTo("cart");
+            assertThat(answer(site, design(TAGS), "caart", Map.of("tag", List.of("sea")))
+                            .didYouMean())
+                    .as("there is no cart at sea")
+                    .isNull();
         }
     }
 
@@ -214,11 +347,24 @@ class FiltersTest {
     void whyNamesTheFilterThatHoldsAnItemBack(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
             ItemRef skiff = new ItemRef(SearchFixture.POSTS.key(), new ItemId("skiff"));
-            Explanation lost = site.engine().explain(SearchFixture.SITE, design(TAGS), new VisitorQuery("boat", 1, Map.of("tag", List.of("land", "fast"))), skiff);
+            Explanation lost = site.engine()
+                    .explain(
+                            SearchFixture.SITE,
+                            design(TAGS),
+                            new VisitorQuery("boat", 1, Map.of("tag", List.of("land", "fast"))),
+                            skiff);
             assertThat(lost.place()).isNull();
             assertThat(lost.total()).isEqualTo(1);
-            assertThat(lost.reasons()).extracting(Explanation.Reason::kind, Explanation.Reason::words).containsExactly(org.assertj.core.groups.Tuple.tuple(Explanation.Kind.FILTERED, List.of("Land", "Fast")));
-            Explanation found = site.engine().explain(SearchFixture.SITE, design(TAGS), new VisitorQuery("boat", 1, Map.of("tag", List.of("sea/skiffs"))), skiff);
+            assertThat(lost.reasons())
+                    .extracting(Explanation.Reason::kind, Explanation.Reason::words)
+                    .containsExactly(
+                            org.assertj.core.groups.Tuple.tuple(Explanation.Kind.FILTERED, List.of("Land", "Fast")));
+            Explanation found = site.engine()
+                    .explain(
+                            SearchFixture.SITE,
+                            design(TAGS),
+                            new VisitorQuery("boat", 1, Map.of("tag", List.of("sea/skiffs"))),
+                            skiff);
             assertThat(found.place()).as("among what the filter lets through").isEqualTo(1);
             assertThat(found.total()).isEqualTo(1);
         }
@@ -226,22 +372,35 @@ class FiltersTest {
 
     @Test
     void whatCannotBeAFilterNamesTheKey() {
-        assertThatThrownBy(() -> Filter.of("page", "Page", new FieldKey("tags"))).isInstanceOf(DesignFault.class).hasMessageContaining("parameter of the search itself");
-        assertThatThrownBy(() -> Filter.of("Ta g", "Tag", new FieldKey("tags"))).isInstanceOf(DesignFault.class).hasMessageContaining("cannot stand in an address");
-        assertThatThrownBy(() -> Filter.of("tag", " ", new FieldKey("tags"))).isInstanceOfSatisfying(DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("label"));
-        assertThatThrownBy(() -> design(TAGS, TAGS)).isInstanceOfSatisfying(DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[1]"));
+        assertThatThrownBy(() -> Filter.of("page", "Page", new FieldKey("tags")))
+                .isInstanceOf(DesignFault.class)
+                .hasMessageContaining("parameter of the search itself");
+        assertThatThrownBy(() -> Filter.of("Ta g", "Tag", new FieldKey("tags")))
+                .isInstanceOf(DesignFault.class)
+                .hasMessageContaining("cannot stand in an address");
+        assertThatThrownBy(() -> Filter.of("tag", " ", new FieldKey("tags")))
+                .isInstanceOfSatisfying(
+                        DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("label"));
+        assertThatThrownBy(() -> design(TAGS, TAGS))
+                .isInstanceOfSatisfying(
+                        DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[1]"));
     }
 
     private record Plain(String title, List<String> tags, List<String> kinds) {
         boolean passes(Filter filter, List<String> ticked) {
             Set<String> values = values(filter);
-            return ticked.isEmpty() || (filter.several() == Filter.Several.ALL ? values.containsAll(ticked) : ticked.stream().anyMatch(values::contains));
+            return ticked.isEmpty()
+                    || (filter.several() == Filter.Several.ALL
+                            ? values.containsAll(ticked)
+                            : ticked.stream().anyMatch(values::contains));
         }
 
         Set<String> values(Filter filter) {
             Set<String> values = new HashSet<>();
             for (String path : filter.key().equals("tag") ? tags : kinds) {
-                for (String at = path; !at.isEmpty(); at = at.contains("/") ? at.substring(0, at.lastIndexOf('/')) : "") {
+                for (String at = path;
+                        !at.isEmpty();
+                        at = at.contains("/") ? at.substring(0, at.lastIndexOf('/')) : "") {
                     values.add(at);
                 }
             }
@@ -250,7 +409,8 @@ class FiltersTest {
     }
 
     @RepeatedTest(12)
-    void countsAreThoseOfAPlainLoopInEveryModeAndCombination(RepetitionInfo run, @TempDir Path folder) throws Exception {
+    void countsAreThoseOfAPlainLoopInEveryModeAndCombination(RepetitionInfo run, @TempDir Path folder)
+            throws Exception {
         Random random = new Random(run.getCurrentRepetition());
         try (SearchFixture site = new SearchFixture(folder)) {
             Map<String, Plain> items = new HashMap<>();
@@ -258,7 +418,8 @@ class FiltersTest {
             for (int round = 0; round < 3; round++) {
                 for (int i = 0; i < 25; i++) {
                     String id = "p" + random.nextInt(40);
-                    Plain plain = new Plain(random.nextBoolean() ? "boat" : "cart", some(random, 4, 3), some(random, 2, 1));
+                    Plain plain =
+                            new Plain(random.nextBoolean() ? "boat" : "cart", some(random, 4, 3), some(random, 2, 1));
                     items.put(id, plain);
                     Map<String, Object> properties = new HashMap<>(Map.of("title", plain.title()));
                     properties.put("tags", plain.tags());
@@ -269,27 +430,48 @@ class FiltersTest {
                 }
                 site.indexed();
                 String gone = "p" + random.nextInt(40);
-                site.index().apply(List.of(), List.of(new ItemRef(SearchFixture.POSTS.key(), new ItemId(gone))), round + 2);
+                site.index()
+                        .apply(List.of(), List.of(new ItemRef(SearchFixture.POSTS.key(), new ItemId(gone))), round + 2);
                 site.forget(gone);
                 items.remove(gone);
                 for (int query = 0; query < 25; query++) {
-                    List<Filter> filters = new ArrayList<>(List.of(TAGS.withSeveral(Filter.Several.values()[random.nextInt(2)]), KINDS.withSeveral(Filter.Several.values()[random.nextInt(2)])));
-                    Map<String, List<String>> ticked = new HashMap<>(Map.of("tag", some(random, 2, 2), "kind", some(random, 2, 1)));
-                    ticked.replaceAll((key, values) -> values.stream().filter(value -> items.values().stream().anyMatch(item -> item.values(key.equals("tag") ? TAGS : KINDS).contains(value))).toList());
+                    List<Filter> filters = new ArrayList<>(List.of(
+                            TAGS.withSeveral(Filter.Several.values()[random.nextInt(2)]),
+                            KINDS.withSeveral(Filter.Several.values()[random.nextInt(2)])));
+                    Map<String, List<String>> ticked =
+                            new HashMap<>(Map.of("tag", some(random, 2, 2), "kind", some(random, 2, 1)));
+                    ticked.replaceAll((key, values) -> values.stream()
+                            .filter(value -> items.values().stream()
+                                    .anyMatch(item -> item.values(key.equals("tag") ? TAGS : KINDS)
+                                            .contains(value)))
+                            .toList());
                     String text = List.of("boat", "cart", "", "nothing").get(random.nextInt(4));
-                    compare(answer(site, design(filters.toArray(Filter[]::new)), text, ticked), items.values().stream().filter(item -> text.isEmpty() || item.title().equals(text)).toList(), filters, ticked);
+                    compare(
+                            answer(site, design(filters.toArray(Filter[]::new)), text, ticked),
+                            items.values().stream()
+                                    .filter(item ->
+                                            text.isEmpty() || item.title().equals(text))
+                                    .toList(),
+                            filters,
+                            ticked);
                 }
             }
         }
     }
 
-    private static void compare(Answer answer, List<Plain> found, List<Filter> filters, Map<String, List<String>> ticked) {
-        assertThat(answer.total()).as("%s under %s", ticked, filters).isEqualTo((int) found.stream().filter(item -> filters.stream().allMatch(filter -> item.passes(filter, ticked.getOrDefault(filter.key(), List.of())))).count());
+    private static void compare(
+            Answer answer, List<Plain> found, List<Filter> filters, Map<String, List<String>> ticked) {
+        assertThat(answer.total()).as("%s under %s", ticked, filters).isEqualTo((int) found.stream()
+                .filter(item -> filters.stream()
+                        .allMatch(filter -> item.passes(filter, ticked.getOrDefault(filter.key(), List.of()))))
+                .count());
         for (int i = 0; i < filters.size(); i++) {
             Filter filter = filters.get(i);
             Map<String, Integer> expected = new TreeMap<>();
             for (Plain item : found) {
-                boolean counts = filters.stream().allMatch(other -> (other.equals(filter) && filter.several() == Filter.Several.ANY) || item.passes(other, ticked.getOrDefault(other.key(), List.of())));
+                boolean counts = filters.stream()
+                        .allMatch(other -> (other.equals(filter) && filter.several() == Filter.Several.ANY)
+                                || item.passes(other, ticked.getOrDefault(other.key(), List.of())));
                 if (counts) {
                     item.values(filter).forEach(value -> expected.merge(value, 1, Integer::sum));
                 }
@@ -297,7 +479,9 @@ class FiltersTest {
             Map<String, Integer> counted = new TreeMap<>();
             collect(answer.filters().get(i).values(), counted);
             counted.values().removeIf(count -> count == 0);
-            assertThat(counted).as("%s of %s, ticked %s", filter.several(), filter.key(), ticked).isEqualTo(expected);
+            assertThat(counted)
+                    .as("%s of %s, ticked %s", filter.several(), filter.key(), ticked)
+                    .isEqualTo(expected);
         }
     }
 
@@ -309,6 +493,13 @@ class FiltersTest {
     }
 
     private static List<String> some(Random random, int most, int levels) {
-        return IntStream.range(0, random.nextInt(most)).mapToObj(n -> String.join("/", IntStream.rangeClosed(0, random.nextInt(levels)).mapToObj(level -> List.of("a", "b", "c").get(random.nextInt(3))).toList())).distinct().toList();
+        return IntStream.range(0, random.nextInt(most))
+                .mapToObj(n -> String.join(
+                        "/",
+                        IntStream.rangeClosed(0, random.nextInt(levels))
+                                .mapToObj(level -> List.of("a", "b", "c").get(random.nextInt(3)))
+                                .toList()))
+                .distinct()
+                .toList();
     }
 }

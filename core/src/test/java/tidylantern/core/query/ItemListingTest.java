@@ -28,22 +28,42 @@ class ItemListingTest {
     }
 
     private static List<String> ids(SearchFixture site, ItemFilter filter) {
-        return site.listing().page(SearchFixture.SITE, filter, new ItemListing.ById(), false, 1, 50, Set.of()).rows().stream().map(row -> row.item().ref().id().value()).toList();
+        return site
+                .listing()
+                .page(SearchFixture.SITE, filter, new ItemListing.ById(), false, 1, 50, Set.of())
+                .rows()
+                .stream()
+                .map(row -> row.item().ref().id().value())
+                .toList();
     }
 
     @Test
     void itemsAreFoundByAnyPartOfTitleOrIdAndByWhatTheySay(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)) {
-            site.post("alpha-1", "title", "Café at the Harbour", "tags", "Food/Coffee").marked(OwnerMark.NONE.withKeptOut(true));
-            site.post("beta-2", "title", "Rope*walk", "tags", "Boats").post("gamma-3", "body", "No title here", "tags", "Food").item(SearchFixture.NOTES, "alpha-n", "title", "A note").indexed();
+            site.post("alpha-1", "title", "Café at the Harbour", "tags", "Food/Coffee")
+                    .marked(OwnerMark.NONE.withKeptOut(true));
+            site.post("beta-2", "title", "Rope*walk", "tags", "Boats")
+                    .post("gamma-3", "body", "No title here", "tags", "Food")
+                    .item(SearchFixture.NOTES, "alpha-n", "title", "A note")
+                    .indexed();
             assertThat(ids(site, posts("cafe at"))).containsExactly("alpha-1");
             assertThat(ids(site, posts("A-2"))).containsExactly("beta-2");
             assertThat(ids(site, posts("e*w"))).as("a star is a star").containsExactly("beta-2");
-            assertThat(ids(site, posts("", new ItemFilter.Value(TAGS, "food")))).as("with all below").containsExactly("alpha-1", "gamma-3");
-            assertThat(ids(site, posts("", new ItemFilter.Says(FieldKey.TITLE, false)))).containsExactly("gamma-3");
+            assertThat(ids(site, posts("", new ItemFilter.Value(TAGS, "food"))))
+                    .as("with all below")
+                    .containsExactly("alpha-1", "gamma-3");
+            assertThat(ids(site, posts("", new ItemFilter.Says(FieldKey.TITLE, false))))
+                    .containsExactly("gamma-3");
             assertThat(ids(site, posts("", new ItemFilter.KeptOut(true)))).containsExactly("alpha-1");
-            assertThat(ids(site, posts("", new ItemFilter.InReach(SearchFixture.design().reach(), false)))).containsExactly("alpha-1");
-            assertThat(site.listing().count(new ItemFilter(null, "", List.of()))).isEqualTo(4);
+            assertThat(ids(
+                            site,
+                            posts(
+                                    "",
+                                    new ItemFilter.InReach(
+                                            SearchFixture.design().reach(), false))))
+                    .containsExactly("alpha-1");
+            assertThat(site.listing().count(new ItemFilter(null, "", List.of())))
+                    .isEqualTo(4);
         }
     }
 
@@ -75,8 +95,12 @@ class ItemListingTest {
             List<String> all = new ArrayList<>(ids(site, posts("")));
             assertThat(all).hasSize(50);
             for (boolean reversed : new boolean[] {false, true}) {
-                assertThat(walked(site, new ItemListing.ByField(PRICE), reversed)).as("price, reversed %s", reversed).isEqualTo(sorted(prices, reversed));
-                assertThat(walked(site, new ItemListing.ByField(TAGS), reversed)).as("tags, reversed %s", reversed).isEqualTo(sorted(tags, reversed));
+                assertThat(walked(site, new ItemListing.ByField(PRICE), reversed))
+                        .as("price, reversed %s", reversed)
+                        .isEqualTo(sorted(prices, reversed));
+                assertThat(walked(site, new ItemListing.ByField(TAGS), reversed))
+                        .as("tags, reversed %s", reversed)
+                        .isEqualTo(sorted(tags, reversed));
             }
         }
     }
@@ -84,7 +108,10 @@ class ItemListingTest {
     private static List<String> walked(SearchFixture site, ItemListing.Key by, boolean reversed) {
         List<String> ids = new ArrayList<>();
         for (int page = 1; page <= 9; page++) {
-            site.listing().page(SearchFixture.SITE, posts(""), by, reversed, page, 7, Set.of()).rows().forEach(row -> ids.add(row.item().ref().id().value()));
+            site.listing()
+                    .page(SearchFixture.SITE, posts(""), by, reversed, page, 7, Set.of())
+                    .rows()
+                    .forEach(row -> ids.add(row.item().ref().id().value()));
         }
         return ids;
     }
@@ -95,19 +122,25 @@ class ItemListingTest {
             ids.add("i%02d".formatted(i));
         }
         Comparator<V> order = reversed ? Comparator.reverseOrder() : Comparator.naturalOrder();
-        ids.sort(Comparator.comparing((String id) -> values.get(id), Comparator.nullsLast(order)).thenComparing(Comparator.naturalOrder()));
+        ids.sort(Comparator.comparing((String id) -> values.get(id), Comparator.nullsLast(order))
+                .thenComparing(Comparator.naturalOrder()));
         return ids;
     }
 
     @Test
     void valuesAreCountedByDistinctItemsUpTheTree(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)) {
-            site.item(SearchFixture.POSTS, "a", Map.of("tags", List.of("Sea/Gig", "Sea/Skiff"))).item(SearchFixture.POSTS, "b", Map.of("tags", List.of("sea/gig")))
-                    .item(SearchFixture.POSTS, "c", Map.of("tags", List.of("Sea/Gig", "Land/Gig"))).indexed();
-            assertThat(CategoryCounts.of(Objects.requireNonNull(site.index()), TAGS, posts(""))).containsExactly(
-                    new CategoryCounts.Counted("land", List.of("Land"), 1), new CategoryCounts.Counted("land/gig", List.of("Land", "Gig"), 1),
-                    new CategoryCounts.Counted("sea", List.of("Sea"), 3), new CategoryCounts.Counted("sea/gig", List.of("Sea", "Gig"), 3),
-                    new CategoryCounts.Counted("sea/skiff", List.of("Sea", "Skiff"), 1));
+            site.item(SearchFixture.POSTS, "a", Map.of("tags", List.of("Sea/Gig", "Sea/Skiff")))
+                    .item(SearchFixture.POSTS, "b", Map.of("tags", List.of("sea/gig")))
+                    .item(SearchFixture.POSTS, "c", Map.of("tags", List.of("Sea/Gig", "Land/Gig")))
+                    .indexed();
+            assertThat(CategoryCounts.of(Objects.requireNonNull(site.index()), TAGS, posts("")))
+                    .containsExactly(
+                            new CategoryCounts.Counted("land", List.of("Land"), 1),
+                            new CategoryCounts.Counted("land/gig", List.of("Land", "Gig"), 1),
+                            new CategoryCounts.Counted("sea", List.of("Sea"), 3),
+                            new CategoryCounts.Counted("sea/gig", List.of("Sea", "Gig"), 3),
+                            new CategoryCounts.Counted("sea/skiff", List.of("Sea", "Skiff"), 1));
         }
     }
 }

@@ -18,21 +18,37 @@ class LanguagesTest {
     private static final SiteContent SITE = new SiteContent(List.of(ENGLISH, GERMAN));
 
     private static List<String> found(SearchFixture site, String query) {
-        Words words = new Words(List.of(SearchFixture.weight("title", 5)), Words.WordsNeeded.ALL, Words.PartOfWord.WHOLE, new Words.Typos(false, true), true, 2, null);
+        Words words = new Words(
+                List.of(SearchFixture.weight("title", 5)),
+                Words.WordsNeeded.ALL,
+                Words.PartOfWord.WHOLE,
+                new Words.Typos(false, true),
+                true,
+                2,
+                null);
         SearchDesign design = SearchDesign.firstFor("Both", SITE).withWords(words);
-        return site.engine().answer(SITE, design, new VisitorQuery(query, 1)).hits().stream().map(hit -> hit.ref().id().value()).sorted().toList();
+        return site.engine().answer(SITE, design, new VisitorQuery(query, 1)).hits().stream()
+                .map(hit -> hit.ref().id().value())
+                .sorted()
+                .toList();
     }
 
     @Test
     void eachCollectionIsStemmedInItsOwnLanguage(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)) {
-            site.item(ENGLISH, "en-houses", "title", "Houses").item(GERMAN, "de-haeuser", "title", "Häuser am Hafen").item(GERMAN, "de-haus", "title", "Das Haus")
-                    .item(ENGLISH, "en-gift", "title", "Gifts").item(GERMAN, "de-gift", "title", "Gifte im Wald").indexed();
+            site.item(ENGLISH, "en-houses", "title", "Houses")
+                    .item(GERMAN, "de-haeuser", "title", "Häuser am Hafen")
+                    .item(GERMAN, "de-haus", "title", "Das Haus")
+                    .item(ENGLISH, "en-gift", "title", "Gifts")
+                    .item(GERMAN, "de-gift", "title", "Gifte im Wald")
+                    .indexed();
             assertThat(found(site, "house")).containsExactly("en-houses");
             assertThat(found(site, "haus")).containsExactly("de-haeuser", "de-haus");
             assertThat(found(site, "häusern")).containsExactly("de-haeuser", "de-haus");
             assertThat(found(site, "hauser")).as("typed without its accent").contains("de-haeuser");
-            assertThat(found(site, "gift")).as("the English stem of 'gifts', the German one of 'gifte'").containsExactly("de-gift", "en-gift");
+            assertThat(found(site, "gift"))
+                    .as("the English stem of 'gifts', the German one of 'gifte'")
+                    .containsExactly("de-gift", "en-gift");
         }
     }
 }

@@ -21,11 +21,13 @@ import tidylantern.core.design.Words;
 import tidylantern.core.index.Stemming;
 
 /**
- * What is found, against a plain loop over the items written from product.md alone ('Reach' and 'Words'), without Lucene:
- * random items, random designs, random queries.
+ * What is found, against a plain loop over the items written from product.md alone ('Reach' and 'Words'), without
+ * Lucene: random items, random designs, random queries.
  */
 class PlainLoopTest {
-    private static final String[] STEMS = {"harbour", "bake", "kettle", "lantern", "ferry", "rope", "gull", "hummingbird", "tide", "skerry"};
+    private static final String[] STEMS = {
+        "harbour", "bake", "kettle", "lantern", "ferry", "rope", "gull", "hummingbird", "tide", "skerry"
+    };
     private static final String[] ENDINGS = {"", "s", "ed", "ing", "er"};
     private static final List<String> FIELDS = List.of("title", "summary", "body");
     private static final int QUERIES = 120;
@@ -63,7 +65,9 @@ class PlainLoopTest {
                 }
                 Set<String> expected = new TreeSet<>(plainly(items, design, typed));
                 Set<String> found = new TreeSet<>(all(site, design, String.join(" ", typed)));
-                assertThat(found).as("query %d of seed %d: %s under %s", q, seed, typed, design.words()).isEqualTo(expected);
+                assertThat(found)
+                        .as("query %d of seed %d: %s under %s", q, seed, typed, design.words())
+                        .isEqualTo(expected);
             }
         }
     }
@@ -86,24 +90,39 @@ class PlainLoopTest {
 
     private static SearchDesign design(Random random) {
         List<FieldWeight> weights = new ArrayList<>();
-        FIELDS.forEach(field -> weights.add(SearchFixture.weight(field, random.nextInt(3) == 0 ? 0 : 1 + random.nextInt(9))));
-        Words words = new Words(weights, Words.WordsNeeded.values()[random.nextInt(3)], Words.PartOfWord.values()[random.nextInt(2)],
-                new Words.Typos(random.nextBoolean(), random.nextBoolean()), random.nextBoolean(), 1, null);
+        FIELDS.forEach(
+                field -> weights.add(SearchFixture.weight(field, random.nextInt(3) == 0 ? 0 : 1 + random.nextInt(9))));
+        Words words = new Words(
+                weights,
+                Words.WordsNeeded.values()[random.nextInt(3)],
+                Words.PartOfWord.values()[random.nextInt(2)],
+                new Words.Typos(random.nextBoolean(), random.nextBoolean()),
+                random.nextBoolean(),
+                1,
+                null);
         SearchDesign design = SearchFixture.design().withWords(words);
-        return random.nextInt(4) == 0 ? design.withReach(new Reach(List.of(Reach.Searched.all(SearchFixture.POSTS.key())))) : design;
+        return random.nextInt(4) == 0
+                ? design.withReach(new Reach(List.of(Reach.Searched.all(SearchFixture.POSTS.key()))))
+                : design;
     }
 
     private static List<String> all(SearchFixture site, SearchDesign design, String query) {
         List<String> found = new ArrayList<>();
         Answer first = site.answer(design, query);
         for (int page = 1; page <= first.pages(); page++) {
-            site.engine().answer(SearchFixture.SITE, design, new VisitorQuery(query, page)).hits().forEach(hit -> found.add(hit.ref().id().value()));
+            site.engine()
+                    .answer(SearchFixture.SITE, design, new VisitorQuery(query, page))
+                    .hits()
+                    .forEach(hit -> found.add(hit.ref().id().value()));
         }
         return found;
     }
 
     private static Set<String> plainly(List<Plain> items, SearchDesign design, List<String> typed) {
-        List<Plain> reach = items.stream().filter(item -> design.searched().stream().anyMatch(key -> key.value().equals(item.collection()))).toList();
+        List<Plain> reach = items.stream()
+                .filter(item ->
+                        design.searched().stream().anyMatch(key -> key.value().equals(item.collection())))
+                .toList();
         List<String> words = typed.stream().distinct().toList();
         List<Set<String>> holders = new ArrayList<>();
         for (int w = 0; w < words.size(); w++) {
@@ -115,7 +134,9 @@ class PlainLoopTest {
         }
         Set<String> found = new HashSet<>();
         for (Plain item : reach) {
-            long held = holders.stream().filter(holder -> holder.contains(item.id())).count();
+            long held = holders.stream()
+                    .filter(holder -> holder.contains(item.id()))
+                    .count();
             if (held >= design.words().needed().of(words.size())) {
                 found.add(item.id());
             }
@@ -132,8 +153,11 @@ class PlainLoopTest {
         for (Plain item : reach) {
             for (FieldWeight weight : rules.searched()) {
                 for (String said : item.words().getOrDefault(weight.field().value(), List.of())) {
-                    boolean met = said.equals(word) || (starts && said.startsWith(word)) || (rules.stemming() && stemming.stem(said).equals(stemming.stem(word)))
-                            || (edits > 0 && bent(word, said, edits, rules.typos().firstLetterFixed(), starts && last));
+                    boolean met = said.equals(word)
+                            || (starts && said.startsWith(word))
+                            || (rules.stemming() && stemming.stem(said).equals(stemming.stem(word)))
+                            || (edits > 0
+                                    && bent(word, said, edits, rules.typos().firstLetterFixed(), starts && last));
                     if (met) {
                         held.add(item.id());
                     }

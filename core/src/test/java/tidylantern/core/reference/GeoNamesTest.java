@@ -30,19 +30,30 @@ import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.query.Answer;
 import tidylantern.core.place.Gazetteer;
+import tidylantern.core.query.Answer;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.query.Whereabouts;
 
-/** Filters over the 135,233 places of GeoNames in the package, against a plain loop over them. Nobody of this project wrote them. */
+/**
+ * Filters over the 135,233 places of GeoNames in the package, against a plain loop over them. Nobody of this project
+ * wrote them.
+ */
 @EnabledIfSystemProperty(named = "long", matches = ".*")
 class GeoNamesTest {
     private static final List<Double> BANDS = List.of(2_000.0, 10_000.0, 100_000.0, 1_000_000.0);
-    private static final Collection PLACES = new Collection(new CollectionKey("places"), "Places", "en", List.of(field("title", FieldKind.TEXT), field("country", FieldKind.CATEGORY), field("population", FieldKind.NUMBER), field("where", FieldKind.PLACE)));
+    private static final Collection PLACES = new Collection(
+            new CollectionKey("places"),
+            "Places",
+            "en",
+            List.of(
+                    field("title", FieldKind.TEXT),
+                    field("country", FieldKind.CATEGORY),
+                    field("population", FieldKind.NUMBER),
+                    field("where", FieldKind.PLACE)));
 
     private static Field field(String key, FieldKind kind) {
         return new Field(new FieldKey(key), kind, key, Field.labelFrom(key));
@@ -57,35 +68,59 @@ class GeoNamesTest {
             ItemReader reader = new ItemReader(PLACES);
             List<SiteIndex.Changed> all = new ArrayList<>();
             for (GeoNames.City city : cities) {
-                all.add(new SiteIndex.Changed(reader.read(new ItemId("c" + all.size()), Map.of("title", city.name(), "country", city.country(), "population", city.population(), "where", city.latitude() + "," + city.longitude())), "en"));
+                all.add(new SiteIndex.Changed(
+                        reader.read(
+                                new ItemId("c" + all.size()),
+                                Map.of(
+                                        "title",
+                                        city.name(),
+                                        "country",
+                                        city.country(),
+                                        "population",
+                                        city.population(),
+                                        "where",
+                                        city.latitude() + "," + city.longitude())),
+                        "en"));
             }
             index.apply(all, List.of(), 1);
             SiteContent content = new SiteContent(List.of(PLACES));
             Filter country = Filter.of("country", "Country", new FieldKey("country"));
-            Filter population = Filter.of("population", "Population", new FieldKey("population")).withControl(Control.BANDS).withBands(BANDS);
-            Filter where = Filter.of("where", "Near", new FieldKey("where")).withRadii(List.of(10.0, 100.0, 1_000.0), "km");
-            SearchDesign design = SearchDesign.firstFor("Places", content).withFilters(List.of(country, population, where));
+            Filter population = Filter.of("population", "Population", new FieldKey("population"))
+                    .withControl(Control.BANDS)
+                    .withBands(BANDS);
+            Filter where =
+                    Filter.of("where", "Near", new FieldKey("where")).withRadii(List.of(10.0, 100.0, 1_000.0), "km");
+            SearchDesign design =
+                    SearchDesign.firstFor("Places", content).withFilters(List.of(country, population, where));
             Map<String, List<String>> set = new HashMap<>();
             // Around Lake Constance, where three countries meet.
             Whereabouts around = Whereabouts.of("47.6,9.4", "", "");
             Predicate<GeoNames.City> large = city -> city.population() >= 10_000 && city.population() <= 100_000;
             Predicate<GeoNames.City> near = city -> kilometres(city, 47.6, 9.4) <= 100;
-            compare(new SearchEngine(index).answer(content, design, new VisitorQuery("", 1, set, around)), cities, city -> true, city -> true, city -> true);
+            compare(
+                    new SearchEngine(index).answer(content, design, new VisitorQuery("", 1, set, around)),
+                    cities,
+                    city -> true,
+                    city -> true,
+                    city -> true);
             set.put("population", List.of("10000..100000"));
             set.put("where", List.of("100"));
             Answer both = new SearchEngine(index).answer(content, design, new VisitorQuery("", 1, set, around));
-            assertThat(both.total()).isEqualTo((int) cities.stream().filter(large.and(near)).count());
+            assertThat(both.total())
+                    .isEqualTo((int) cities.stream().filter(large.and(near)).count());
             compare(both, cities, large.and(near), near, large);
             theNearestAreThoseOfAReckoningOverAll(index, content, design, cities);
         }
     }
 
     /** From towns and from the open sea, the poles and the date line among them. */
-    private static void theNearestAreThoseOfAReckoningOverAll(SiteIndex index, SiteContent content, SearchDesign design, List<GeoNames.City> cities) {
+    private static void theNearestAreThoseOfAReckoningOverAll(
+            SiteIndex index, SiteContent content, SearchDesign design, List<GeoNames.City> cities) {
         List<OrderKey> keys = List.of(OrderKey.of(OrderKey.By.DISTANCE));
         SearchDesign nearest = design.withFilters(List.of()).withOrder(new ResultOrder(keys, keys, null, null));
         Random random = new Random(7);
-        List<String> places = new ArrayList<>(List.of("90,0", "-90,0", "0,180", "0,0", "47.6,9.4", "-17,179.99", "35.68,139.69"));
+        List<String> places =
+                new ArrayList<>(List.of("90,0", "-90,0", "0,180", "0,0", "47.6,9.4", "-17,179.99", "35.68,139.69"));
         for (int n = 0; n < 30; n++) {
             GeoNames.City near = cities.get(random.nextInt(cities.size()));
             places.add("%s,%s".formatted(near.latitude(), near.longitude()));
@@ -93,12 +128,20 @@ class GeoNamesTest {
         for (String here : places) {
             double latitude = Double.parseDouble(here.split(",")[0]);
             double longitude = Double.parseDouble(here.split(",")[1]);
-            List<Double> plain = cities.stream().map(city -> kilometres(city, latitude, longitude)).sorted().limit(10).toList();
-            List<Hit> given = new SearchEngine(index).answer(content, nearest, new VisitorQuery("", 1, Map.of(), Whereabouts.of(here, "", ""))).hits();
+            List<Double> plain = cities.stream()
+                    .map(city -> kilometres(city, latitude, longitude))
+                    .sorted()
+                    .limit(10)
+                    .toList();
+            List<Hit> given = new SearchEngine(index)
+                    .answer(content, nearest, new VisitorQuery("", 1, Map.of(), Whereabouts.of(here, "", "")))
+                    .hits();
             assertThat(given).hasSize(10);
             for (int i = 0; i < 10; i++) {
                 // The law of cosines is a few metres off where places are close to each other.
-                assertThat(Objects.requireNonNull(given.get(i).metres()) / 1_000).as("%d from %s", i, here).isCloseTo(plain.get(i), org.assertj.core.api.Assertions.within(0.1));
+                assertThat(Objects.requireNonNull(given.get(i).metres()) / 1_000)
+                        .as("%d from %s", i, here)
+                        .isCloseTo(plain.get(i), org.assertj.core.api.Assertions.within(0.1));
             }
         }
     }
@@ -113,7 +156,11 @@ class GeoNamesTest {
         for (int n = 0; n < 500; n++) {
             GeoNames.City city = cities.get(random.nextInt(cities.size()));
             if (!city.name().contains(",")) {
-                assertThat(world.named(city.name())).as(city.name()).anyMatch(found -> found.name().equals(city.name()) && Math.abs(found.position().latitude() - city.latitude()) < 1e-5 && found.people() == city.population());
+                assertThat(world.named(city.name()))
+                        .as(city.name())
+                        .anyMatch(found -> found.name().equals(city.name())
+                                && Math.abs(found.position().latitude() - city.latitude()) < 1e-5
+                                && found.people() == city.population());
             }
         }
         assertThat(world.named("zurich").getFirst().label()).isEqualTo("Zürich, ZH, Switzerland");
@@ -122,29 +169,55 @@ class GeoNamesTest {
         assertThat(world.named("london, canada")).hasSize(1);
     }
 
-    private static void compare(Answer answer, List<GeoNames.City> cities, Predicate<GeoNames.City> forCountries, Predicate<GeoNames.City> forPopulations, Predicate<GeoNames.City> forDistances) {
-        Map<String, Long> byCountry = cities.stream().filter(forCountries).collect(Collectors.groupingBy(city -> city.country().toLowerCase(java.util.Locale.ROOT), Collectors.counting()));
-        Map<String, Long> given = answer.filters().getFirst().values().stream().filter(value -> value.count() > 0).collect(Collectors.toMap(FilterAnswer.Offered::value, value -> (long) value.count()));
+    private static void compare(
+            Answer answer,
+            List<GeoNames.City> cities,
+            Predicate<GeoNames.City> forCountries,
+            Predicate<GeoNames.City> forPopulations,
+            Predicate<GeoNames.City> forDistances) {
+        Map<String, Long> byCountry = cities.stream()
+                .filter(forCountries)
+                .collect(Collectors.groupingBy(
+                        city -> city.country().toLowerCase(java.util.Locale.ROOT), Collectors.counting()));
+        Map<String, Long> given = answer.filters().getFirst().values().stream()
+                .filter(value -> value.count() > 0)
+                .collect(Collectors.toMap(FilterAnswer.Offered::value, value -> (long) value.count()));
         assertThat(given).isEqualTo(byCountry);
         List<Long> ranges = new ArrayList<>();
         for (int i = 0; i <= BANDS.size(); i++) {
             double from = i == 0 ? -1 : BANDS.get(i - 1);
             double to = i == BANDS.size() ? 1e12 : BANDS.get(i);
-            ranges.add(cities.stream().filter(forPopulations).filter(city -> city.population() >= from && city.population() <= to).count());
+            ranges.add(cities.stream()
+                    .filter(forPopulations)
+                    .filter(city -> city.population() >= from && city.population() <= to)
+                    .count());
         }
-        assertThat(answer.filters().get(1).values()).extracting(value -> (long) value.count()).containsExactlyElementsOf(ranges);
-        assertThat(answer.filters().get(2).values()).extracting(value -> (long) value.count())
-                .containsExactly(within(cities, forDistances, 10), within(cities, forDistances, 100), within(cities, forDistances, 1_000));
+        assertThat(answer.filters().get(1).values())
+                .extracting(value -> (long) value.count())
+                .containsExactlyElementsOf(ranges);
+        assertThat(answer.filters().get(2).values())
+                .extracting(value -> (long) value.count())
+                .containsExactly(
+                        within(cities, forDistances, 10),
+                        within(cities, forDistances, 100),
+                        within(cities, forDistances, 1_000));
     }
 
     private static long within(List<GeoNames.City> cities, Predicate<GeoNames.City> some, double most) {
-        return cities.stream().filter(some).filter(city -> kilometres(city, 47.6, 9.4) <= most).count();
+        return cities.stream()
+                .filter(some)
+                .filter(city -> kilometres(city, 47.6, 9.4) <= most)
+                .count();
     }
 
     /** By the spherical law of cosines, which the engine does not use; R = 6371.0088 km. */
     private static double kilometres(GeoNames.City city, double latitude, double longitude) {
         double a = Math.toRadians(city.latitude());
         double b = Math.toRadians(latitude);
-        return 6371.0088 * Math.acos(Math.min(1, Math.sin(a) * Math.sin(b) + Math.cos(a) * Math.cos(b) * Math.cos(Math.toRadians(city.longitude() - longitude))));
+        return 6371.0088
+                * Math.acos(Math.min(
+                        1,
+                        Math.sin(a) * Math.sin(b)
+                                + Math.cos(a) * Math.cos(b) * Math.cos(Math.toRadians(city.longitude() - longitude))));
     }
 }

@@ -17,6 +17,7 @@ import java.util.TreeMap;
 public final class WordNet {
     /** As the package has them: nouns, verbs, adjectives, adverbs together. */
     public static final int ENTRIES = 117_659;
+
     private static final Path FOLDER = Path.of("/usr/share/wordnet");
 
     /**
@@ -53,7 +54,8 @@ public final class WordNet {
             }
         }
         if (entries.size() != ENTRIES) {
-            throw new IllegalStateException("WordNet 3.0 has " + ENTRIES + " entries; these files have " + entries.size());
+            throw new IllegalStateException(
+                    "WordNet 3.0 has " + ENTRIES + " entries; these files have " + entries.size());
         }
         return entries;
     }
@@ -76,9 +78,12 @@ public final class WordNet {
     /** Without the licence, which every file begins with in indented lines. */
     private static List<String> lines(String file) {
         try {
-            return Files.readAllLines(FOLDER.resolve(file), StandardCharsets.ISO_8859_1).stream().filter(line -> !line.startsWith("  ")).toList();
+            return Files.readAllLines(FOLDER.resolve(file), StandardCharsets.ISO_8859_1).stream()
+                    .filter(line -> !line.startsWith("  "))
+                    .toList();
         } catch (IOException missing) {
-            throw new UncheckedIOException("WordNet's " + file + " is needed: install the package wordnet-base", missing);
+            throw new UncheckedIOException(
+                    "WordNet's " + file + " is needed: install the package wordnet-base", missing);
         }
     }
 
@@ -98,6 +103,11 @@ public final class WordNet {
             }
         }
         int bar = line.indexOf('|');
-        return new Entry(part + "-" + fields[0], fields[1], words, bar < 0 ? "" : line.substring(bar + 1).strip(), above);
+        return new Entry(
+                part + "-" + fields[0],
+                fields[1],
+                words,
+                bar < 0 ? "" : line.substring(bar + 1).strip(),
+                above);
     }
 }

@@ -40,11 +40,17 @@ import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.Ranking;
 import tidylantern.core.query.SearchEngine;
 
-/** Answers over the 82,115 nouns of WordNet 3.0: words as titles, glosses as texts. Nobody of this project wrote them. */
+/**
+ * Answers over the 82,115 nouns of WordNet 3.0: words as titles, glosses as texts. Nobody of this project wrote them.
+ */
 @EnabledIfSystemProperty(named = "long", matches = ".*")
 class WordNetTest {
     private static final int LEMMAS = 200;
-    private static final Collection WORDS = new Collection(new CollectionKey("words"), "Words", "en", List.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT), field("tree", FieldKind.CATEGORY)));
+    private static final Collection WORDS = new Collection(
+            new CollectionKey("words"),
+            "Words",
+            "en",
+            List.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT), field("tree", FieldKind.CATEGORY)));
     private static final SiteContent SITE = new SiteContent(List.of(WORDS));
     private static final Stemming ENGLISH = new Stemming("en");
     private static List<WordNet.Entry> entries;
@@ -65,7 +71,11 @@ class WordNetTest {
         entries.forEach(entry -> byId.put(entry.id(), entry));
         List<SiteIndex.Changed> all = new ArrayList<>();
         for (WordNet.Entry entry : entries) {
-            all.add(new SiteIndex.Changed(reader.read(new ItemId(entry.id()), Map.of("title", entry.words(), "body", entry.gloss(), "tree", paths(entry))), "en"));
+            all.add(new SiteIndex.Changed(
+                    reader.read(
+                            new ItemId(entry.id()),
+                            Map.of("title", entry.words(), "body", entry.gloss(), "tree", paths(entry))),
+                    "en"));
         }
         index.apply(all, List.of(), 1);
         engine = new SearchEngine(index);
@@ -74,8 +84,12 @@ class WordNetTest {
     /** From the one most general noun down to the entry, in every way there is; a name of its own for each synset. */
     private static List<String> paths(WordNet.Entry entry) {
         String name = entry.words().getFirst().replace('/', ' ') + " " + entry.id();
-        return entry.above().isEmpty() ? List.of(name)
-                : entry.above().stream().flatMap(id -> paths(Objects.requireNonNull(byId.get(id))).stream()).map(above -> above + "/" + name).toList();
+        return entry.above().isEmpty()
+                ? List.of(name)
+                : entry.above().stream()
+                        .flatMap(id -> paths(Objects.requireNonNull(byId.get(id))).stream())
+                        .map(above -> above + "/" + name)
+                        .toList();
     }
 
     @AfterAll
@@ -86,13 +100,16 @@ class WordNetTest {
     }
 
     private static SearchDesign design(Words words) {
-        return SearchDesign.firstFor("Words", SITE).withWords(words.withWeights(List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1))));
+        return SearchDesign.firstFor("Words", SITE)
+                .withWords(words.withWeights(
+                        List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1))));
     }
 
     /** One word of five letters or more, one sense: of all such the same 200, evenly spread over the alphabet. */
     private static Map<String, String> lemmas() {
         List<Map.Entry<String, List<String>>> fitting = WordNet.nounSenses().entrySet().stream()
-                .filter(sense -> sense.getValue().size() == 1 && sense.getKey().matches("[a-z]{5,}")).toList();
+                .filter(sense -> sense.getValue().size() == 1 && sense.getKey().matches("[a-z]{5,}"))
+                .toList();
         Map<String, String> lemmas = new LinkedHashMap<>();
         for (int i = 0; i < LEMMAS; i++) {
             Map.Entry<String, List<String>> one = fitting.get(i * (fitting.size() / LEMMAS));
@@ -102,7 +119,9 @@ class WordNetTest {
     }
 
     private static List<String> words(String text) {
-        return List.of(text.toLowerCase(Locale.ROOT).split("[^\\p{L}]+")).stream().filter(word -> !word.isEmpty()).toList();
+        return List.of(text.toLowerCase(Locale.ROOT).split("[^\\p{L}]+")).stream()
+                .filter(word -> !word.isEmpty())
+                .toList();
     }
 
     private static String stem(String word) {
@@ -117,8 +136,9 @@ class WordNetTest {
     }
 
     /**
-     * The word with one letter wrong, never the first, and not giving another word of the corpus or a form of one ("clans"):
-     * of a fixed order the first that nothing else is as near to; where there is none, in short words, just the first.
+     * The word with one letter wrong, never the first, and not giving another word of the corpus or a form of one
+     * ("clans"): of a fixed order the first that nothing else is as near to; where there is none, in short words, just
+     * the first.
      */
     private static String misspelt(String word, Set<String> vocabulary, Set<String> stems, int turn) {
         Predicate<String> noWord = made -> !vocabulary.contains(made) && !stems.contains(stem(made));
@@ -142,8 +162,11 @@ class WordNetTest {
 
     /** Whether a word of the corpus other than the lemma begins with it or with something one letter off it. */
     private static boolean mayMeanAnother(String misspelt, String lemma, Set<String> vocabulary) {
-        return vocabulary.stream().anyMatch(word -> word.charAt(0) == misspelt.charAt(0) && !word.startsWith(lemma) && word.length() >= misspelt.length() - 1
-                && (oneLetterOff(word, misspelt) || word.startsWith(misspelt)));
+        return vocabulary.stream()
+                .anyMatch(word -> word.charAt(0) == misspelt.charAt(0)
+                        && !word.startsWith(lemma)
+                        && word.length() >= misspelt.length() - 1
+                        && (oneLetterOff(word, misspelt) || word.startsWith(misspelt)));
     }
 
     /** Whether the word, or a beginning of it, comes of the other by one letter more, less or other, or two swapped. */
@@ -154,8 +177,16 @@ class WordNetTest {
         }
         String left = word.substring(same);
         String right = other.substring(same);
-        return right.isEmpty() || left.startsWith(right.substring(1)) || (!left.isEmpty() && (left.substring(1).startsWith(right) || left.substring(1).startsWith(right.substring(1))))
-                || (left.length() > 1 && right.length() > 1 && left.charAt(0) == right.charAt(1) && left.charAt(1) == right.charAt(0) && left.substring(2).startsWith(right.substring(2)));
+        return right.isEmpty()
+                || left.startsWith(right.substring(1))
+                || (!left.isEmpty()
+                        && (left.substring(1).startsWith(right)
+                                || left.substring(1).startsWith(right.substring(1))))
+                || (left.length() > 1
+                        && right.length() > 1
+                        && left.charAt(0) == right.charAt(1)
+                        && left.charAt(1) == right.charAt(0)
+                        && left.substring(2).startsWith(right.substring(2)));
     }
 
     private static List<String> missed(Map<String, String> queries, int first) {
@@ -191,17 +222,23 @@ class WordNetTest {
     void countsOfATreeAreOfDistinctItemsAtEveryValue() {
         Map<String, Set<String>> below = new HashMap<>();
         for (WordNet.Entry entry : entries) {
-            above(entry, new HashSet<>()).forEach(id -> below.computeIfAbsent(id, key -> new HashSet<>()).add(entry.id()));
+            above(entry, new HashSet<>()).forEach(id -> below.computeIfAbsent(id, key -> new HashSet<>())
+                    .add(entry.id()));
         }
-        List<CategoryCounts.Counted> counted = CategoryCounts.of(index, new FieldKey("tree"), new ItemFilter(null, "", List.of()));
+        List<CategoryCounts.Counted> counted =
+                CategoryCounts.of(index, new FieldKey("tree"), new ItemFilter(null, "", List.of()));
         assertThat(counted).as("every path there is").hasSize(111_557);
         for (CategoryCounts.Counted value : counted) {
             String id = value.names().getLast().replaceAll(".* ", "");
-            assertThat(value.count()).as(value.value()).isEqualTo(below.getOrDefault(id, Set.of()).size());
+            assertThat(value.count())
+                    .as(value.value())
+                    .isEqualTo(below.getOrDefault(id, Set.of()).size());
         }
         // From the project's references: distinct items below each, itself left aside.
-        Map.of("noun-00015388", 4016, "noun-01503061", 871, "noun-02084071", 189, "noun-04524313", 527).forEach((id, items) ->
-                assertThat(below.getOrDefault(id, Set.of())).as(String.valueOf(byId.get(id))).hasSize(items + 1));
+        Map.of("noun-00015388", 4016, "noun-01503061", 871, "noun-02084071", 189, "noun-04524313", 527)
+                .forEach((id, items) -> assertThat(below.getOrDefault(id, Set.of()))
+                        .as(String.valueOf(byId.get(id)))
+                        .hasSize(items + 1));
     }
 
     /** The entry and everything above it. */
@@ -214,29 +251,58 @@ class WordNetTest {
 
     @Test
     void everySynsetOfSeveralWordsIsAGroupOfSynonyms() {
-        List<Synonym> groups = entries.stream().map(entry -> entry.words().stream().map(word -> word.toLowerCase(Locale.ROOT)).distinct().toList())
-                .filter(words -> words.size() > 1 && words.stream().allMatch(word -> word.codePoints().anyMatch(Character::isLetterOrDigit)))
-                .map(words -> new Synonym(null, words)).distinct().toList();
-        assertThat(entries.stream().filter(entry -> entry.words().size() > 1).count()).as("as the references say").isEqualTo(40_061);
+        List<Synonym> groups = entries.stream()
+                .map(entry -> entry.words().stream()
+                        .map(word -> word.toLowerCase(Locale.ROOT))
+                        .distinct()
+                        .toList())
+                .filter(words -> words.size() > 1
+                        && words.stream().allMatch(word -> word.codePoints().anyMatch(Character::isLetterOrDigit)))
+                .map(words -> new Synonym(null, words))
+                .distinct()
+                .toList();
+        assertThat(entries.stream().filter(entry -> entry.words().size() > 1).count())
+                .as("as the references say")
+                .isEqualTo(40_061);
         assertThat(groups).hasSizeGreaterThan(38_000);
-        Words whole = new Words(List.of(new FieldWeight(FieldKey.TITLE, 1)), Words.WordsNeeded.ALL, Words.PartOfWord.WHOLE, new Words.Typos(false, true), false, 2, null);
+        Words whole = new Words(
+                List.of(new FieldWeight(FieldKey.TITLE, 1)),
+                Words.WordsNeeded.ALL,
+                Words.PartOfWord.WHOLE,
+                new Words.Typos(false, true),
+                false,
+                2,
+                null);
         SearchDesign design = SearchDesign.firstFor("Words", SITE).withWords(whole.withSynonyms(groups));
         Predicate<String> oneWord = word -> word.matches("[a-z]{5,}");
-        // Groups of single words alone, so that a plain reckoning needs no phrases: who asks for one word finds every entry
+        // Groups of single words alone, so that a plain reckoning needs no phrases: who asks for one word finds every
+        // entry
         // that has it, or one of those that stand for it in any group, among its words.
         Map<String, Set<String>> standing = new HashMap<>();
         for (Synonym group : groups) {
-            group.words().forEach(word -> standing.computeIfAbsent(word, key -> new HashSet<>()).addAll(group.words()));
+            group.words().forEach(word -> standing.computeIfAbsent(word, key -> new HashSet<>())
+                    .addAll(group.words()));
         }
         Map<String, Integer> byWord = new HashMap<>();
-        List<String> asked = standing.entrySet().stream().filter(entry -> entry.getValue().stream().allMatch(oneWord)).map(Map.Entry::getKey).sorted().toList();
+        List<String> asked = standing.entrySet().stream()
+                .filter(entry -> entry.getValue().stream().allMatch(oneWord))
+                .map(Map.Entry::getKey)
+                .sorted()
+                .toList();
         for (int i = 0; i < asked.size(); i += asked.size() / 100) {
             byWord.put(asked.get(i), 0);
         }
         for (WordNet.Entry entry : entries) {
-            Set<String> words = new HashSet<>(List.of(String.join(" ", entry.words()).toLowerCase(Locale.ROOT).replace("'", "").split("[^\\p{L}\\p{N}]+")));
-            byWord.replaceAll((word, found) -> found + (standing.get(word).stream().anyMatch(words::contains) ? 1 : 0));
+            Set<String> words = new HashSet<>(List.of(String.join(" ", entry.words())
+                    .toLowerCase(Locale.ROOT)
+                    .replace("'", "")
+                    .split("[^\\p{L}\\p{N}]+")));
+            byWord.replaceAll(
+                    (word, found) -> found + (standing.get(word).stream().anyMatch(words::contains) ? 1 : 0));
         }
-        byWord.forEach((word, found) -> assertThat(engine.ranking(SITE, design, word, 1, Set.of(), false).total()).as(word + " and " + standing.get(word)).isEqualTo(found));
+        byWord.forEach((word, found) -> assertThat(
+                        engine.ranking(SITE, design, word, 1, Set.of(), false).total())
+                .as(word + " and " + standing.get(word))
+                .isEqualTo(found));
     }
 }

@@ -32,12 +32,16 @@ import tidylantern.core.query.Ranking;
 import tidylantern.core.query.SearchEngine;
 
 /**
- * The 623 nouns that WordNet 3.0 has both ways, 'air mail' and 'airmail': whoever types one finds an item that has only the
- * other. Of the 540 that mean one thing both ways, one spelling is taken out of the title, and asked for.
+ * The 623 nouns that WordNet 3.0 has both ways, 'air mail' and 'airmail': whoever types one finds an item that has only
+ * the other. Of the 540 that mean one thing both ways, one spelling is taken out of the title, and asked for.
  */
 @EnabledIfSystemProperty(named = "long", matches = ".*")
 class WrittenTogetherOrApartTest {
-    private static final Collection WORDS = new Collection(new CollectionKey("words"), "Words", "en", List.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT)));
+    private static final Collection WORDS = new Collection(
+            new CollectionKey("words"),
+            "Words",
+            "en",
+            List.of(field("title", FieldKind.TEXT), field("body", FieldKind.TEXT)));
     private static final SiteContent SITE = new SiteContent(List.of(WORDS));
     private static List<WordNet.Entry> nouns;
     /** Written apart, and the synset that has both; the spelling together is without the blanks. */
@@ -59,7 +63,10 @@ class WrittenTogetherOrApartTest {
                 both++;
                 Set<String> shared = new HashSet<>(noun.getValue());
                 shared.retainAll(together);
-                shared.stream().sorted().findFirst().ifPresent(id -> pairs.put(noun.getKey().replace('_', ' '), id));
+                shared.stream()
+                        .sorted()
+                        .findFirst()
+                        .ifPresent(id -> pairs.put(noun.getKey().replace('_', ' '), id));
             }
         }
         assertThat(both).isEqualTo(623);
@@ -72,6 +79,7 @@ class WrittenTogetherOrApartTest {
 
     /** Three words and more are put together, not taken apart; and an apostrophe is no blank. */
     private static final Set<String> NOT_OF_TWO = Set.of("rock'n'roll", "taekwondo", "taichichuan");
+
     private static final int OF_THEM_FIRST = 520;
 
     @Test
@@ -90,17 +98,24 @@ class WrittenTogetherOrApartTest {
     }
 
     /**
-     * Only titles are searched: in glosses many of the words stand both ways. Where three titles hold a word as it is typed
-     * nothing else is looked for; that is the rule, and the only way to be missed.
+     * Only titles are searched: in glosses many of the words stand both ways. Where three titles hold a word as it is
+     * typed nothing else is looked for; that is the rule, and the only way to be missed.
      */
     private static void holds(Path folder, Set<String> gone, Map<String, String> asked) throws Exception {
         ItemReader reader = new ItemReader(WORDS);
         List<SiteIndex.Changed> all = new ArrayList<>();
         for (WordNet.Entry entry : nouns) {
-            List<String> names = entry.words().stream().filter(word -> !gone.contains(word.toLowerCase(Locale.ROOT))).toList();
-            all.add(new SiteIndex.Changed(reader.read(new ItemId(entry.id()), Map.of("title", names.isEmpty() ? List.of(entry.id()) : names, "body", entry.gloss())), "en"));
+            List<String> names = entry.words().stream()
+                    .filter(word -> !gone.contains(word.toLowerCase(Locale.ROOT)))
+                    .toList();
+            all.add(new SiteIndex.Changed(
+                    reader.read(
+                            new ItemId(entry.id()),
+                            Map.of("title", names.isEmpty() ? List.of(entry.id()) : names, "body", entry.gloss())),
+                    "en"));
         }
-        SearchDesign design = SearchDesign.firstFor("Words", SITE).withWords(Words.standard().withWeights(List.of(new FieldWeight(FieldKey.TITLE, 1))));
+        SearchDesign design = SearchDesign.firstFor("Words", SITE)
+                .withWords(Words.standard().withWeights(List.of(new FieldWeight(FieldKey.TITLE, 1))));
         List<String> missed = new ArrayList<>();
         int first = 0;
         try (SiteIndex index = SiteIndex.open(folder)) {

@@ -19,7 +19,10 @@ import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
 
-/** Keys that scripts send instead of a session. Each may do some things on one site or on all; nobody keeps the key itself. */
+/**
+ * Keys that scripts send instead of a session. Each may do some things on one site or on all; nobody keeps the key
+ * itself.
+ */
 @Component
 class AccessKeys implements InitializingBean {
     private static final Logger LOG = LoggerFactory.getLogger(AccessKeys.class);
@@ -49,7 +52,9 @@ class AccessKeys implements InitializingBean {
     public void afterPropertiesSet() {
         String key = settings.accessKey() == null ? "" : settings.accessKey().strip();
         if (!key.isEmpty() && key.length() < SHORTEST) {
-            throw new IllegalArgumentException("TIDY_LANTERN_ACCESS_KEY has %d characters; a key that nobody guesses has %d or more. A random one: openssl rand -base64 24".formatted(key.length(), SHORTEST));
+            throw new IllegalArgumentException(
+                    "TIDY_LANTERN_ACCESS_KEY has %d characters; a key that nobody guesses has %d or more. A random one: openssl rand -base64 24"
+                            .formatted(key.length(), SHORTEST));
         }
         if (gate.objection() != null) {
             return;
@@ -102,7 +107,8 @@ class AccessKeys implements InitializingBean {
     private void note(long id) {
         Instant now = clock.instant();
         Instant before = noted.get(id);
-        if (gate.objection() != null || before != null && before.plus(BETWEEN_NOTES).isAfter(now)) {
+        if (gate.objection() != null
+                || before != null && before.plus(BETWEEN_NOTES).isAfter(now)) {
             return;
         }
         noted.put(id, now);
@@ -130,8 +136,14 @@ class AccessKeys implements InitializingBean {
         return switch (holder.rights()) {
             case ALL -> true;
             // What is deleted takes designs and sources with it, which is more than content.
-            case CONTENT -> path.matches("sites/[^/]+/collections(/.*)?") && !(method.equals("DELETE") && path.matches("sites/[^/]+/collections/[^/]+")) || reads && path.matches("sites(/[^/]+)?");
-            case ANSWERS -> reads && (path.matches("searches/[^/]+/(draft|live-version)/(results|live|face|why|filters/.*)") || path.matches("sites(/[^/]+(/searches)?)?"));
+            case CONTENT ->
+                path.matches("sites/[^/]+/collections(/.*)?")
+                                && !(method.equals("DELETE") && path.matches("sites/[^/]+/collections/[^/]+"))
+                        || reads && path.matches("sites(/[^/]+)?");
+            case ANSWERS ->
+                reads
+                        && (path.matches("searches/[^/]+/(draft|live-version)/(results|live|face|why|filters/.*)")
+                                || path.matches("sites(/[^/]+(/searches)?)?"));
         };
     }
 

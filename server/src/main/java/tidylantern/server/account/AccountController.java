@@ -40,7 +40,13 @@ class AccountController {
     private final Sites sites;
     private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
 
-    AccountController(Accounts accounts, AccessKeys keys, SignInAttempts attempts, KnownBrowsers browsers, Sites sites, TransactionTemplate transaction) {
+    AccountController(
+            Accounts accounts,
+            AccessKeys keys,
+            SignInAttempts attempts,
+            KnownBrowsers browsers,
+            Sites sites,
+            TransactionTemplate transaction) {
         this.accounts = accounts;
         this.keys = keys;
         this.browsers = browsers;
@@ -64,14 +70,22 @@ class AccountController {
      * @param site that the key is good for; null for all sites
      * @param rights null for all
      */
-    record NewKeyGiven(String name, @Nullable String site, @Nullable KeyRights rights) {}
+    record NewKeyGiven(
+            String name, @Nullable String site, @Nullable KeyRights rights) {}
 
     /**
      * @param site null for all sites
      * @param lastUsed to about a minute; null if it never was
      * @param operators whether it comes from the operator's settings
      */
-    record AccessKey(long id, String name, OffsetDateTime created, @Nullable String site, KeyRights rights, @Nullable OffsetDateTime lastUsed, boolean operators) {}
+    record AccessKey(
+            long id,
+            String name,
+            OffsetDateTime created,
+            @Nullable String site,
+            KeyRights rights,
+            @Nullable OffsetDateTime lastUsed,
+            boolean operators) {}
 
     record NewPassword(String old, String password) {}
 
@@ -101,7 +115,11 @@ class AccountController {
 
     @Operation(summary = "Sets another password for whoever is signed in. Every other session of theirs ends.")
     @PutMapping("/password")
-    Session changePassword(@RequestBody NewPassword given, Authentication who, HttpServletRequest request, HttpServletResponse response) {
+    Session changePassword(
+            @RequestBody NewPassword given,
+            Authentication who,
+            HttpServletRequest request,
+            HttpServletResponse response) {
         if (request.getSession(false) == null) {
             throw Refusal.conflict("A password is changed by whoever is signed in with it; an access key has none.");
         }
@@ -154,7 +172,16 @@ class AccountController {
 
     @GetMapping("/access-keys")
     List<AccessKey> keys() {
-        return keys.all().stream().map(key -> new AccessKey(key.id(), key.name(), key.created(), key.siteKey(), KeyRights.of(key.rights()), key.lastUsed(), key.operators())).toList();
+        return keys.all().stream()
+                .map(key -> new AccessKey(
+                        key.id(),
+                        key.name(),
+                        key.created(),
+                        key.siteKey(),
+                        KeyRights.of(key.rights()),
+                        key.lastUsed(),
+                        key.operators()))
+                .toList();
     }
 
     @PostMapping("/access-keys")

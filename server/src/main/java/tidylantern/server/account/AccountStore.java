@@ -16,7 +16,9 @@ class AccountStore {
     }
 
     boolean hasOwners() {
-        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM owner)").query(Boolean.class).single();
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM owner)")
+                .query(Boolean.class)
+                .single();
     }
 
     /** @throws org.springframework.dao.DuplicateKeyException if there was one already */
@@ -25,20 +27,32 @@ class AccountStore {
     }
 
     Optional<String> passwordHash(String owner) {
-        return jdbc.sql("SELECT password_hash FROM owner WHERE name = :name").param("name", owner).query(String.class).optional();
+        return jdbc.sql("SELECT password_hash FROM owner WHERE name = :name")
+                .param("name", owner)
+                .query(String.class)
+                .optional();
     }
 
     /** How often the owner's password was set; none for nobody. */
     Optional<Integer> passwordNumber(String owner) {
-        return jdbc.sql("SELECT password_number FROM owner WHERE name = :name").param("name", owner).query(Integer.class).optional();
+        return jdbc.sql("SELECT password_number FROM owner WHERE name = :name")
+                .param("name", owner)
+                .query(Integer.class)
+                .optional();
     }
 
     void addOwner(String name, String passwordHash) {
-        jdbc.sql("INSERT INTO owner (name, password_hash) VALUES (:name, :hash)").param("name", name).param("hash", passwordHash).update();
+        jdbc.sql("INSERT INTO owner (name, password_hash) VALUES (:name, :hash)")
+                .param("name", name)
+                .param("hash", passwordHash)
+                .update();
     }
 
     void changePassword(String name, String passwordHash) {
-        jdbc.sql("UPDATE owner SET password_hash = :hash, password_number = password_number + 1 WHERE name = :name").param("name", name).param("hash", passwordHash).update();
+        jdbc.sql("UPDATE owner SET password_hash = :hash, password_number = password_number + 1 WHERE name = :name")
+                .param("name", name)
+                .param("hash", passwordHash)
+                .update();
     }
 
     /**
@@ -47,9 +61,17 @@ class AccountStore {
      * @param siteKey null for all sites
      * @param lastUsed null if it never was; else to about a minute
      */
-    record StoredKey(long id, String name, OffsetDateTime created, @Nullable String siteKey, String rights, @Nullable OffsetDateTime lastUsed, boolean operators) {}
+    record StoredKey(
+            long id,
+            String name,
+            OffsetDateTime created,
+            @Nullable String siteKey,
+            String rights,
+            @Nullable OffsetDateTime lastUsed,
+            boolean operators) {}
 
-    private static final String KEY = "SELECT id, name, created, site_key, rights, last_used, operators FROM access_key ";
+    private static final String KEY =
+            "SELECT id, name, created, site_key, rights, last_used, operators FROM access_key ";
 
     /** The newest first. */
     List<StoredKey> keys() {
@@ -57,16 +79,30 @@ class AccountStore {
     }
 
     Optional<StoredKey> key(String hash) {
-        return jdbc.sql(KEY + "WHERE key_hash = :hash").param("hash", hash).query(StoredKey.class).optional();
+        return jdbc.sql(KEY + "WHERE key_hash = :hash")
+                .param("hash", hash)
+                .query(StoredKey.class)
+                .optional();
     }
 
-    void addKey(String name, String hash, OffsetDateTime created, @Nullable String site, String rights, boolean operators) {
-        jdbc.sql("INSERT INTO access_key (name, key_hash, created, site_key, rights, operators) VALUES (:name, :hash, :created, :site, :rights, :operators)")
-                .param("name", name).param("hash", hash).param("created", created).param("site", site).param("rights", rights).param("operators", operators).update();
+    void addKey(
+            String name, String hash, OffsetDateTime created, @Nullable String site, String rights, boolean operators) {
+        jdbc.sql(
+                        "INSERT INTO access_key (name, key_hash, created, site_key, rights, operators) VALUES (:name, :hash, :created, :site, :rights, :operators)")
+                .param("name", name)
+                .param("hash", hash)
+                .param("created", created)
+                .param("site", site)
+                .param("rights", rights)
+                .param("operators", operators)
+                .update();
     }
 
     void used(long id, OffsetDateTime when) {
-        jdbc.sql("UPDATE access_key SET last_used = :when WHERE id = :id").param("id", id).param("when", when).update();
+        jdbc.sql("UPDATE access_key SET last_used = :when WHERE id = :id")
+                .param("id", id)
+                .param("when", when)
+                .update();
     }
 
     boolean removeKey(long id) {
@@ -75,14 +111,22 @@ class AccountStore {
 
     /** Ends the keys that the operator's settings named before. */
     void removeOperatorsKeysBut(String hash) {
-        jdbc.sql("DELETE FROM access_key WHERE operators AND key_hash <> :hash").param("hash", hash).update();
+        jdbc.sql("DELETE FROM access_key WHERE operators AND key_hash <> :hash")
+                .param("hash", hash)
+                .update();
     }
 
     Optional<String> secret(String name) {
-        return jdbc.sql("SELECT secret FROM secret WHERE name = :name").param("name", name).query(String.class).optional();
+        return jdbc.sql("SELECT secret FROM secret WHERE name = :name")
+                .param("name", name)
+                .query(String.class)
+                .optional();
     }
 
     void addSecret(String name, String secret) {
-        jdbc.sql("INSERT INTO secret (name, secret) VALUES (:name, :secret)").param("name", name).param("secret", secret).update();
+        jdbc.sql("INSERT INTO secret (name, secret) VALUES (:name, :secret)")
+                .param("name", name)
+                .param("secret", secret)
+                .update();
     }
 }

@@ -27,6 +27,7 @@ public class Accounts implements InitializingBean {
     private static final int SHORTEST_PASSWORD = 10;
     /** BCrypt looks at no more bytes than these. */
     private static final int LONGEST_PASSWORD = 72;
+
     private static final int BYTES_OF_TOKEN = 15;
 
     private final AccountStore store;
@@ -46,7 +47,10 @@ public class Accounts implements InitializingBean {
         this.standby = standby;
     }
 
-    /** Makes the owner that the operator's settings name, or says what a first owner has to know, before anybody can ask. */
+    /**
+     * Makes the owner that the operator's settings name, or says what a first owner has to know, before anybody can
+     * ask.
+     */
     @Override
     public void afterPropertiesSet() {
         String owner = settings.owner();
@@ -59,7 +63,9 @@ public class Accounts implements InitializingBean {
             addOwner(owner, password);
         } else {
             firstStartToken = Secrets.random(BYTES_OF_TOKEN);
-            LOG.warn("\n\nThis installation has no owner yet. Open it in a browser; it asks for this token:  {}\n", firstStartToken);
+            LOG.warn(
+                    "\n\nThis installation has no owner yet. Open it in a browser; it asks for this token:  {}\n",
+                    firstStartToken);
         }
     }
 
@@ -73,7 +79,10 @@ public class Accounts implements InitializingBean {
         return firstStartToken;
     }
 
-    /** @throws Refusal if the token is not the one that the log tells, or there is an owner already, or name or password will not do */
+    /**
+     * @throws Refusal if the token is not the one that the log tells, or there is an owner already, or name or password
+     *     will not do
+     */
     @Transactional
     public void addFirstOwner(String token, String name, String password) {
         String known = firstStartToken;
@@ -81,7 +90,10 @@ public class Accounts implements InitializingBean {
             throw Refusal.conflict("This installation has an owner already. Sign in.");
         }
         if (!Secrets.same(token.strip(), known)) {
-            throw new Refusal(HttpStatus.FORBIDDEN, "token", "This is not the token of this installation. It stands in the service's log, where it says that there is no owner yet.");
+            throw new Refusal(
+                    HttpStatus.FORBIDDEN,
+                    "token",
+                    "This is not the token of this installation. It stands in the service's log, where it says that there is no owner yet.");
         }
         try {
             // The database allows one, however many ask at once.
@@ -106,11 +118,15 @@ public class Accounts implements InitializingBean {
     }
 
     private static String checked(String field, String password) {
-        if (password.length() < SHORTEST_PASSWORD || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
-            throw Refusal.bad(field, "Choose a password of %d to %d characters.".formatted(SHORTEST_PASSWORD, LONGEST_PASSWORD));
+        if (password.length() < SHORTEST_PASSWORD
+                || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
+            throw Refusal.bad(
+                    field, "Choose a password of %d to %d characters.".formatted(SHORTEST_PASSWORD, LONGEST_PASSWORD));
         }
         if (CommonPasswords.has(password)) {
-            throw Refusal.bad(field, "Many people have chosen this password, so it is among the first that anybody tries. Choose another.");
+            throw Refusal.bad(
+                    field,
+                    "Many people have chosen this password, so it is among the first that anybody tries. Choose another.");
         }
         return password;
     }
@@ -119,7 +135,8 @@ public class Accounts implements InitializingBean {
     boolean matches(String name, String password) {
         Optional<String> hash = store.passwordHash(name.strip());
         // BCrypt refuses longer ones, and none of those was ever set.
-        boolean right = password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_PASSWORD && passwords.matches(password, hash.orElse(nobodysHash));
+        boolean right = password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_PASSWORD
+                && passwords.matches(password, hash.orElse(nobodysHash));
         return right && hash.isPresent();
     }
 
@@ -131,7 +148,8 @@ public class Accounts implements InitializingBean {
 
     /** How often an owner's password was set; 0 for nobody. */
     int passwordNumber(String name) {
-        return passwordNumbers.computeIfAbsent(name, owner -> store.passwordNumber(owner).orElse(0));
+        return passwordNumbers.computeIfAbsent(
+                name, owner -> store.passwordNumber(owner).orElse(0));
     }
 
     @EventListener

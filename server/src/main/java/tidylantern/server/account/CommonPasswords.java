@@ -25,7 +25,10 @@ final class CommonPasswords {
             if (list == null) {
                 throw new FileNotFoundException("passwords/common.txt is not in the application");
             }
-            return new BufferedReader(new InputStreamReader(list, StandardCharsets.UTF_8)).lines().filter(line -> !line.startsWith("#")).collect(Collectors.toSet());
+            return new BufferedReader(new InputStreamReader(list, StandardCharsets.UTF_8))
+                    .lines()
+                    .filter(line -> !line.startsWith("#"))
+                    .collect(Collectors.toSet());
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the common passwords", failure);
         }

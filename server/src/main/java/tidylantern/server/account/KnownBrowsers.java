@@ -12,7 +12,10 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Component;
 
-/** Browsers in which an owner signed in before: each keeps a number of its own, signed for that owner. It opens nothing by itself. */
+/**
+ * Browsers in which an owner signed in before: each keeps a number of its own, signed for that owner. It opens nothing
+ * by itself.
+ */
 @Component
 class KnownBrowsers {
     private static final Logger LOG = LoggerFactory.getLogger(KnownBrowsers.class);
@@ -34,7 +37,10 @@ class KnownBrowsers {
             if (cookie.getName().equals(COOKIE) && dot > 0) {
                 String number = cookie.getValue().substring(0, dot);
                 String secret = store.secret(SECRET).orElse("");
-                if (!secret.isEmpty() && Secrets.same(cookie.getValue().substring(dot + 1), Secrets.signature(secret, number + " " + owner))) {
+                if (!secret.isEmpty()
+                        && Secrets.same(
+                                cookie.getValue().substring(dot + 1),
+                                Secrets.signature(secret, number + " " + owner))) {
                     return number;
                 }
             }
@@ -55,7 +61,15 @@ class KnownBrowsers {
             }
         }
         String number = Secrets.random(BYTES);
-        response.addHeader(HttpHeaders.SET_COOKIE, ResponseCookie.from(COOKIE, number + "." + Secrets.signature(secret, number + " " + owner))
-                .httpOnly(true).secure(request.isSecure()).sameSite("Lax").path("/api/owner/session").maxAge(KEPT).build().toString());
+        response.addHeader(
+                HttpHeaders.SET_COOKIE,
+                ResponseCookie.from(COOKIE, number + "." + Secrets.signature(secret, number + " " + owner))
+                        .httpOnly(true)
+                        .secure(request.isSecure())
+                        .sameSite("Lax")
+                        .path("/api/owner/session")
+                        .maxAge(KEPT)
+                        .build()
+                        .toString());
     }
 }

@@ -21,10 +21,14 @@ final class PasswordNumberFilter extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         HttpSession session = request.getSession(false);
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
-        if (session != null && who != null && session.getAttribute(NUMBER) instanceof Integer number && number != accounts.passwordNumber(who.getName())) {
+        if (session != null
+                && who != null
+                && session.getAttribute(NUMBER) instanceof Integer number
+                && number != accounts.passwordNumber(who.getName())) {
             session.invalidate();
             SecurityContextHolder.clearContext();
         }

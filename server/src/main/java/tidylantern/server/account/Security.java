@@ -42,59 +42,74 @@ class Security {
     private static final String OWNERS = "/api/owner/";
     private static final String BEARER = "Bearer ";
     /** Scripts, styles and fonts are our own; pictures come from the owner's site, wherever that is. */
-    private static final String CONTENT_POLICY = "default-src 'self'; img-src * data:; style-src 'self' 'unsafe-inline'; "
-            + "object-src 'none'; base-uri 'none'; frame-ancestors 'self'; form-action 'self'";
+    private static final String CONTENT_POLICY =
+            "default-src 'self'; img-src * data:; style-src 'self' 'unsafe-inline'; "
+                    + "object-src 'none'; base-uri 'none'; frame-ancestors 'self'; form-action 'self'";
 
     /** What visitors meet: no session, no cookie, nothing to sign. */
     @Bean
     @Order(1)
     SecurityFilterChain visitors(HttpSecurity http, Sites sites, RefusedOrigins refused) throws Exception {
-        return http
-                .securityMatcher("/api/public/**", "/s/**", "/elements/**", "/hosted.css", "/lantern.svg")
+        return http.securityMatcher("/api/public/**", "/s/**", "/elements/**", "/hosted.css", "/lantern.svg")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .cors(cors -> cors.configurationSource(request -> origins(request, sites, refused)))
-                .headers(headers -> headers
-                        .cacheControl(cache -> cache.disable())
+                .headers(headers -> headers.cacheControl(cache -> cache.disable())
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
                 .requestCache(cache -> cache.disable())
-                .formLogin(form -> form.disable()).httpBasic(basic -> basic.disable()).logout(logout -> logout.disable())
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
+                .logout(logout -> logout.disable())
                 .build();
     }
 
     @Bean
     @Order(2)
-    SecurityFilterChain owners(HttpSecurity http, Accounts accounts, AccessKeys keys, Problems problems) throws Exception {
+    SecurityFilterChain owners(HttpSecurity http, Accounts accounts, AccessKeys keys, Problems problems)
+            throws Exception {
         CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
         tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
         CsrfTokenRequestAttributeHandler plainTokens = new CsrfTokenRequestAttributeHandler();
         // Null: the token is written to its cookie with every answer, so that the workbench has it before it needs it.
         plainTokens.setCsrfRequestAttributeName(null);
-        return http
-                .authorizeHttpRequests(requests -> requests
-                        .requestMatchers("/api/owner/session", "/api/owner/first-start").permitAll()
-                        .requestMatchers("/api/owner/**").authenticated()
-                        .anyRequest().permitAll())
-                .csrf(csrf -> csrf.csrfTokenRepository(tokens).csrfTokenRequestHandler(plainTokens)
+        return http.authorizeHttpRequests(
+                        requests -> requests.requestMatchers("/api/owner/session", "/api/owner/first-start")
+                                .permitAll()
+                                .requestMatchers("/api/owner/**")
+                                .authenticated()
+                                .anyRequest()
+                                .permitAll())
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens)
+                        .csrfTokenRequestHandler(plainTokens)
                         .ignoringRequestMatchers(request -> bearer(request) != null))
                 .addFilterBefore(new AccessKeyFilter(keys, problems), UsernamePasswordAuthenticationFilter.class)
                 .addFilterBefore(new PasswordNumberFilter(accounts), AccessKeyFilter.class)
-                .exceptionHandling(failures -> failures
-                        .authenticationEntryPoint((request, response, missing) -> problems.write(response, HttpStatus.UNAUTHORIZED, null,
-                                "Sign in, or send an access key as \"Authorization: Bearer KEY\"."))
-                        .accessDeniedHandler((request, response, denied) -> problems.write(response, HttpStatus.FORBIDDEN, null,
-                                "The request lacks the session's X-XSRF-TOKEN. Load the page again, or use an access key.")))
-                .headers(headers -> headers
-                        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                .exceptionHandling(
+                        failures -> failures.authenticationEntryPoint((request, response, missing) -> problems.write(
+                                        response,
+                                        HttpStatus.UNAUTHORIZED,
+                                        null,
+                                        "Sign in, or send an access key as \"Authorization: Bearer KEY\"."))
+                                .accessDeniedHandler(
+                                        (request, response, denied) -> problems.write(
+                                                response,
+                                                HttpStatus.FORBIDDEN,
+                                                null,
+                                                "The request lacks the session's X-XSRF-TOKEN. Load the page again, or use an access key.")))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .frameOptions(frames -> frames.sameOrigin())
-                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
+                        .referrerPolicy(
+                                referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
                 .requestCache(cache -> cache.disable())
-                .formLogin(form -> form.disable()).httpBasic(basic -> basic.disable()).logout(logout -> logout.disable())
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
+                .logout(logout -> logout.disable())
                 .build();
     }
 
-    private static @Nullable CorsConfiguration origins(HttpServletRequest request, Sites sites, RefusedOrigins refused) {
+    private static @Nullable CorsConfiguration origins(
+            HttpServletRequest request, Sites sites, RefusedOrigins refused) {
         CorsConfiguration allowed = new CorsConfiguration();
         allowed.setAllowedMethods(List.of("GET", "POST"));
         allowed.setAllowedHeaders(List.of("Content-Type"));
@@ -121,13 +136,16 @@ class Security {
 
     private static @Nullable String bearer(HttpServletRequest request) {
         String header = request.getHeader(HttpHeaders.AUTHORIZATION);
-        return header != null && header.regionMatches(true, 0, BEARER, 0, BEARER.length()) ? header.substring(BEARER.length()).strip() : null;
+        return header != null && header.regionMatches(true, 0, BEARER, 0, BEARER.length())
+                ? header.substring(BEARER.length()).strip()
+                : null;
     }
 
     private static final class AccessKeyFilter extends OncePerRequestFilter {
         private final AccessKeys keys;
         private final Problems problems;
-        private final RequestAttributeSecurityContextRepository contexts = new RequestAttributeSecurityContextRepository();
+        private final RequestAttributeSecurityContextRepository contexts =
+                new RequestAttributeSecurityContextRepository();
 
         AccessKeyFilter(AccessKeys keys, Problems problems) {
             this.keys = keys;
@@ -135,21 +153,39 @@ class Security {
         }
 
         @Override
-        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
             String key = bearer(request);
             if (key != null) {
                 Optional<AccessKeys.Holder> holder = keys.holder(key);
                 if (holder.isEmpty()) {
-                    problems.write(response, HttpStatus.UNAUTHORIZED, null, "No such access key. It may have been removed; make a new one under Site.");
+                    problems.write(
+                            response,
+                            HttpStatus.UNAUTHORIZED,
+                            null,
+                            "No such access key. It may have been removed; make a new one under Site.");
                     return;
                 }
                 String path = request.getRequestURI();
-                if (path.startsWith(OWNERS) && !keys.opens(holder.get(), request.getMethod(), path.substring(OWNERS.length()))) {
-                    problems.write(response, HttpStatus.FORBIDDEN, null, "This key may %s%s, and not this.".formatted(holder.get().rights().said(), holder.get().site() == null ? "" : " on the site \"%s\"".formatted(holder.get().site())));
+                if (path.startsWith(OWNERS)
+                        && !keys.opens(holder.get(), request.getMethod(), path.substring(OWNERS.length()))) {
+                    problems.write(
+                            response,
+                            HttpStatus.FORBIDDEN,
+                            null,
+                            "This key may %s%s, and not this."
+                                    .formatted(
+                                            holder.get().rights().said(),
+                                            holder.get().site() == null
+                                                    ? ""
+                                                    : " on the site \"%s\""
+                                                            .formatted(
+                                                                    holder.get().site())));
                     return;
                 }
                 SecurityContext context = SecurityContextHolder.createEmptyContext();
-                context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated("access key " + holder.get().name(), null, List.of()));
+                context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                        "access key " + holder.get().name(), null, List.of()));
                 SecurityContextHolder.setContext(context);
                 // The request goes through here once more when its body has arrived.
                 contexts.saveContext(context, request, response);

@@ -11,9 +11,9 @@ import org.springframework.stereotype.Component;
 import tidylantern.server.platform.Refusal;
 
 /**
- * Makes guessing passwords slow. Each try is counted before it is looked at, however many come at once: by the name, and by
- * where it comes from. Tries from a browser that an owner signed in with before are counted by themselves, so that a stranger
- * who guesses at a name locks nobody out.
+ * Makes guessing passwords slow. Each try is counted before it is looked at, however many come at once: by the name,
+ * and by where it comes from. Tries from a browser that an owner signed in with before are counted by themselves, so
+ * that a stranger who guesses at a name locks nobody out.
  */
 @Component
 class SignInAttempts {
@@ -47,17 +47,23 @@ class SignInAttempts {
      * @throws Refusal with status 429 if there were too many
      */
     synchronized void begin(String name, String client, @Nullable String knownBrowser) {
-        boolean tooMany = knownBrowser != null ? isOver("browser " + knownBrowser, MOST_OF_A_NAME)
+        boolean tooMany = knownBrowser != null
+                ? isOver("browser " + knownBrowser, MOST_OF_A_NAME)
                 : isOver("client " + client, MOST_OF_A_CLIENT) | isOver("name " + name, MOST_OF_A_NAME);
         if (tooMany) {
-            throw new Refusal(HttpStatus.TOO_MANY_REQUESTS, "password", "Too many wrong passwords. Try again in a quarter of an hour, or from a browser in which you were signed in before.");
+            throw new Refusal(
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "password",
+                    "Too many wrong passwords. Try again in a quarter of an hour, or from a browser in which you were signed in before.");
         }
     }
 
     private boolean isOver(String key, int most) {
         Instant now = clock.instant();
         Tries before = tries.get(key);
-        Tries after = before == null || before.first().plus(WAIT).isBefore(now) ? new Tries(1, now) : new Tries(before.times() + 1, before.first());
+        Tries after = before == null || before.first().plus(WAIT).isBefore(now)
+                ? new Tries(1, now)
+                : new Tries(before.times() + 1, before.first());
         tries.put(key, after);
         return after.times() > most;
     }
@@ -65,6 +71,7 @@ class SignInAttempts {
     /** It was right: the tries of that name, or browser, are forgotten, and one less counts where it came from. */
     synchronized void right(String name, String client, @Nullable String knownBrowser) {
         tries.remove(knownBrowser != null ? "browser " + knownBrowser : "name " + name);
-        tries.computeIfPresent("client " + client, (key, before) -> new Tries(Math.max(0, before.times() - 1), before.first()));
+        tries.computeIfPresent(
+                "client " + client, (key, before) -> new Tries(Math.max(0, before.times() - 1), before.first()));
     }
 }

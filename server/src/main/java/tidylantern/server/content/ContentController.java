@@ -40,7 +40,13 @@ class ContentController {
     private final Corrections corrections;
     private final HealthChecks health;
 
-    ContentController(SiteContents contents, ItemPush push, ItemExport export, FieldCorrection correction, Corrections corrections, HealthChecks health) {
+    ContentController(
+            SiteContents contents,
+            ItemPush push,
+            ItemExport export,
+            FieldCorrection correction,
+            Corrections corrections,
+            HealthChecks health) {
         this.contents = contents;
         this.push = push;
         this.export = export;
@@ -50,27 +56,60 @@ class ContentController {
     }
 
     /** @param searchable whether words can be looked for in it */
-    record FieldShape(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, boolean searchable, List<Finding.Merge> merged) {}
+    record FieldShape(
+            FieldKey key,
+            FieldKind kind,
+            String property,
+            String label,
+            @Nullable String unit,
+            boolean searchable,
+            List<Finding.Merge> merged) {}
 
     /** @param correction that goes on, or went wrong in the background; null where there is none */
-    record CollectionShape(CollectionKey key, String label, String language, int items, List<FieldShape> fields, Corrections.@Nullable Correction correction) {}
+    record CollectionShape(
+            CollectionKey key,
+            String label,
+            String language,
+            int items,
+            List<FieldShape> fields,
+            Corrections.@Nullable Correction correction) {}
 
     record CollectionGiven(String label, String language) {}
 
-    record FieldGiven(FieldKind kind, String label, @Nullable String unit) {}
+    record FieldGiven(
+            FieldKind kind, String label, @Nullable String unit) {}
 
     record Parted(CategoryPath from) {}
 
     @GetMapping("/collections")
     List<CollectionShape> all(@PathVariable String site) {
         Map<String, Integer> counts = contents.counts(site);
-        return contents.of(site).collections().stream().map(collection -> shape(site, collection, counts)).toList();
+        return contents.of(site).collections().stream()
+                .map(collection -> shape(site, collection, counts))
+                .toList();
     }
 
     private CollectionShape shape(String site, Collection collection, Map<String, Integer> counts) {
-        return new CollectionShape(collection.key(), collection.label(), collection.language(), counts.getOrDefault(collection.key().value(), 0),
-                collection.fields().stream().map(field -> new FieldShape(field.key(), field.kind(), field.property(), field.label(), field.unit(), DesignChecks.searchable(field.kind()),
-                        field.merged().entrySet().stream().map(merge -> new Finding.Merge(merge.getKey(), merge.getValue())).sorted(Comparator.comparing(merge -> merge.from().toString())).toList())).toList(), corrections.of(site, collection.key()));
+        return new CollectionShape(
+                collection.key(),
+                collection.label(),
+                collection.language(),
+                counts.getOrDefault(collection.key().value(), 0),
+                collection.fields().stream()
+                        .map(field -> new FieldShape(
+                                field.key(),
+                                field.kind(),
+                                field.property(),
+                                field.label(),
+                                field.unit(),
+                                DesignChecks.searchable(field.kind()),
+                                field.merged().entrySet().stream()
+                                        .map(merge -> new Finding.Merge(merge.getKey(), merge.getValue()))
+                                        .sorted(Comparator.comparing(
+                                                merge -> merge.from().toString()))
+                                        .toList()))
+                        .toList(),
+                corrections.of(site, collection.key()));
     }
 
     private CollectionShape shape(String site, String collection) {
@@ -78,15 +117,22 @@ class ContentController {
     }
 
     @PutMapping("/collections/{collection}")
-    CollectionShape put(@PathVariable String site, @PathVariable String collection, @RequestBody CollectionGiven given) {
+    CollectionShape put(
+            @PathVariable String site, @PathVariable String collection, @RequestBody CollectionGiven given) {
         contents.of(site);
         correction.putCollection(site, collection, given.label(), given.language());
         return shape(site, collection);
     }
 
-    @Operation(summary = "Corrects a field's kind, label or unit. What takes longer than two seconds goes on as the collection's correction.")
+    @Operation(
+            summary =
+                    "Corrects a field's kind, label or unit. What takes longer than two seconds goes on as the collection's correction.")
     @PutMapping("/collections/{collection}/fields/{field}")
-    CollectionShape correct(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestBody FieldGiven given) {
+    CollectionShape correct(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @PathVariable String field,
+            @RequestBody FieldGiven given) {
         correction.correct(site, collection, field, given.kind(), given.label(), given.unit());
         return shape(site, collection);
     }
@@ -100,31 +146,60 @@ class ContentController {
 
     @Operation(summary = "Lets one category value count under another, now and whenever items bring it again.")
     @PostMapping("/collections/{collection}/fields/{field}/merges")
-    CollectionShape merge(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestBody Finding.Merge given) {
+    CollectionShape merge(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @PathVariable String field,
+            @RequestBody Finding.Merge given) {
         correction.merge(site, collection, field, given.from(), given.into());
         return shape(site, collection);
     }
 
     @Operation(summary = "Takes a merge back.")
     @DeleteMapping("/collections/{collection}/fields/{field}/merges")
-    CollectionShape part(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestBody Parted given) {
+    CollectionShape part(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @PathVariable String field,
+            @RequestBody Parted given) {
         correction.part(site, collection, field, given.from());
         return shape(site, collection);
     }
 
-    @Operation(summary = "Takes items as JSON Lines, one a line, known by their id; an item that is there already is replaced.")
-    @PutMapping(path = "/collections/{collection}/items", consumes = {"application/jsonl", "application/x-ndjson", MediaType.APPLICATION_JSON_VALUE, MediaType.TEXT_PLAIN_VALUE})
-    IntakeReport push(@PathVariable String site, @PathVariable String collection,
-            @Parameter(description = "Properties that a line does not name stay as they were; null takes one away.") @RequestParam(defaultValue = "false") boolean partial,
-            @Parameter(description = "What is not named is removed from the collection.") @RequestParam(defaultValue = "false") boolean everything,
-            @Parameter(description = "Whether that may be more than a third of it.") @RequestParam(defaultValue = "false") boolean removeMany,
+    @Operation(
+            summary =
+                    "Takes items as JSON Lines, one a line, known by their id; an item that is there already is replaced.")
+    @PutMapping(
+            path = "/collections/{collection}/items",
+            consumes = {
+                "application/jsonl",
+                "application/x-ndjson",
+                MediaType.APPLICATION_JSON_VALUE,
+                MediaType.TEXT_PLAIN_VALUE
+            })
+    IntakeReport push(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @Parameter(description = "Properties that a line does not name stay as they were; null takes one away.")
+                    @RequestParam(defaultValue = "false")
+                    boolean partial,
+            @Parameter(description = "What is not named is removed from the collection.")
+                    @RequestParam(defaultValue = "false")
+                    boolean everything,
+            @Parameter(description = "Whether that may be more than a third of it.")
+                    @RequestParam(defaultValue = "false")
+                    boolean removeMany,
             @Parameter(hidden = true) HttpServletRequest request) {
         return push.push(site, collection, ReceivedBody.of(request), partial, everything, removeMany);
     }
 
     @Operation(summary = "All items as JSON Lines, in the form that a push takes.")
     @GetMapping("/collections/{collection}/export.jsonl")
-    void jsonLines(@PathVariable String site, @PathVariable String collection, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
+    void jsonLines(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
         Collection known = contents.collection(site, collection);
         begin(response, "application/jsonl", collection + ".jsonl");
         export.jsonLines(site, known, response.getOutputStream());
@@ -132,7 +207,11 @@ class ContentController {
 
     @Operation(summary = "All items as CSV, a column a field.")
     @GetMapping("/collections/{collection}/export.csv")
-    void csv(@PathVariable String site, @PathVariable String collection, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
+    void csv(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
         Collection known = contents.collection(site, collection);
         begin(response, "text/csv;charset=UTF-8", collection + ".csv");
         export.csv(site, known, response.getOutputStream());

@@ -22,7 +22,9 @@ import tidylantern.core.content.Placement;
 import tidylantern.core.health.Finding;
 import tidylantern.server.platform.Refusal;
 
-/** What a site decides about its content, without the items: collections, their fields, and what owners added to items. */
+/**
+ * What a site decides about its content, without the items: collections, their fields, and what owners added to items.
+ */
 @Component
 public class ContentSetUps {
     private final ContentStore store;
@@ -41,7 +43,13 @@ public class ContentSetUps {
      * @param marks in the order of the ids
      * @param placements by tier and place
      */
-    public record CollectionSetUp(CollectionKey key, String label, String language, List<FieldSetUp> fields, List<MarkSetUp> marks, List<PlacementSetUp> placements) {
+    public record CollectionSetUp(
+            CollectionKey key,
+            String label,
+            String language,
+            List<FieldSetUp> fields,
+            List<MarkSetUp> marks,
+            List<PlacementSetUp> placements) {
         public CollectionSetUp {
             fields = List.copyOf(Objects.requireNonNullElse(fields, List.of()));
             marks = List.copyOf(Objects.requireNonNullElse(marks, List.of()));
@@ -50,14 +58,29 @@ public class ContentSetUps {
     }
 
     /** @param merged values that count under others */
-    public record FieldSetUp(FieldKey key, FieldKind kind, String property, String label, @Nullable String unit, List<Finding.Merge> merged) {
+    public record FieldSetUp(
+            FieldKey key,
+            FieldKind kind,
+            String property,
+            String label,
+            @Nullable String unit,
+            List<Finding.Merge> merged) {
         public FieldSetUp {
             merged = List.copyOf(Objects.requireNonNullElse(merged, List.of()));
         }
 
         private static FieldSetUp of(Field field) {
-            return new FieldSetUp(field.key(), field.kind(), field.property(), field.label(), field.unit(),
-                    field.merged().entrySet().stream().map(merge -> new Finding.Merge(merge.getKey(), merge.getValue())).sorted(java.util.Comparator.comparing(merge -> merge.from().key())).toList());
+            return new FieldSetUp(
+                    field.key(),
+                    field.kind(),
+                    field.property(),
+                    field.label(),
+                    field.unit(),
+                    field.merged().entrySet().stream()
+                            .map(merge -> new Finding.Merge(merge.getKey(), merge.getValue()))
+                            .sorted(java.util.Comparator.comparing(
+                                    merge -> merge.from().key()))
+                            .toList());
         }
 
         private Field field() {
@@ -70,14 +93,31 @@ public class ContentSetUps {
     public record MarkSetUp(ItemId id, OwnerMark mark) {}
 
     /** That an item of the collection holds a featured tier. */
-    public record PlacementSetUp(ItemId id, String tier, @Nullable Integer place, @Nullable LocalDate from, @Nullable LocalDate until) {}
+    public record PlacementSetUp(
+            ItemId id,
+            String tier,
+            @Nullable Integer place,
+            @Nullable LocalDate from,
+            @Nullable LocalDate until) {}
 
     /** In the owner's order. */
     public List<CollectionSetUp> of(String site) {
-        return contents.of(site).collections().stream().map(collection -> new CollectionSetUp(collection.key(), collection.label(), collection.language(),
-                collection.fields().stream().map(FieldSetUp::of).toList(),
-                store.marks(site, collection.key().value()).entrySet().stream().sorted(Map.Entry.comparingByKey()).map(mark -> new MarkSetUp(new ItemId(mark.getKey()), mark.getValue())).toList(),
-                contents.of(site).placements().stream().filter(one -> one.item().collection().equals(collection.key())).map(one -> new PlacementSetUp(one.item().id(), one.tier(), one.place(), one.from(), one.until())).toList())).toList();
+        return contents.of(site).collections().stream()
+                .map(collection -> new CollectionSetUp(
+                        collection.key(),
+                        collection.label(),
+                        collection.language(),
+                        collection.fields().stream().map(FieldSetUp::of).toList(),
+                        store.marks(site, collection.key().value()).entrySet().stream()
+                                .sorted(Map.Entry.comparingByKey())
+                                .map(mark -> new MarkSetUp(new ItemId(mark.getKey()), mark.getValue()))
+                                .toList(),
+                        contents.of(site).placements().stream()
+                                .filter(one -> one.item().collection().equals(collection.key()))
+                                .map(one -> new PlacementSetUp(
+                                        one.item().id(), one.tier(), one.place(), one.from(), one.until()))
+                                .toList()))
+                .toList();
     }
 
     /** The owner's own names of places, by name. */
@@ -86,7 +126,8 @@ public class ContentSetUps {
     }
 
     /**
-     * Makes the collections of a site that has none yet, and its own names of places; to be called within a transaction.
+     * Makes the collections of a site that has none yet, and its own names of places; to be called within a
+     * transaction.
      *
      * @throws Refusal naming what is wrong
      */
@@ -106,13 +147,27 @@ public class ContentSetUps {
                 }
                 FieldKind before = kinds.putIfAbsent(given.key(), given.kind());
                 if (before != null && before != given.kind()) {
-                    throw Refusal.bad(at + ".fields", "The field \"%s\" is %s here and %s elsewhere; a field's key has one kind in a site.".formatted(given.key(), given.kind(), before));
+                    throw Refusal.bad(
+                            at + ".fields",
+                            "The field \"%s\" is %s here and %s elsewhere; a field's key has one kind in a site."
+                                    .formatted(given.key(), given.kind(), before));
                 }
                 store.addField(site, collection.key(), given.field());
                 store.putMerged(site, collection.key(), given.field());
             }
-            collection.marks().forEach(mark -> store.putMark(site, new ItemRef(collection.key(), mark.id()), mark.mark()));
-            collection.placements().forEach(one -> placements.put(site, new Placement(new ItemRef(collection.key(), one.id()), one.tier(), one.place(), one.from(), one.until())));
+            collection
+                    .marks()
+                    .forEach(mark -> store.putMark(site, new ItemRef(collection.key(), mark.id()), mark.mark()));
+            collection
+                    .placements()
+                    .forEach(one -> placements.put(
+                            site,
+                            new Placement(
+                                    new ItemRef(collection.key(), one.id()),
+                                    one.tier(),
+                                    one.place(),
+                                    one.from(),
+                                    one.until())));
         }
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override

@@ -37,35 +37,54 @@ class ContentStore {
 
     /** In the owner's order. */
     List<StoredCollection> collections(String site) {
-        return jdbc.sql("SELECT collection_key, label, language FROM collection WHERE site_key = :site ORDER BY place, collection_key")
-                .param("site", site).query(StoredCollection.class).list();
+        return jdbc.sql(
+                        "SELECT collection_key, label, language FROM collection WHERE site_key = :site ORDER BY place, collection_key")
+                .param("site", site)
+                .query(StoredCollection.class)
+                .list();
     }
 
     void addCollection(String site, StoredCollection collection) {
         jdbc.sql("""
                 INSERT INTO collection (site_key, collection_key, label, language, place)
                 VALUES (:site, :key, :label, :language, (SELECT COUNT(*) FROM collection WHERE site_key = :site))""")
-                .param("site", site).param("key", collection.collectionKey()).param("label", collection.label())
-                .param("language", collection.language()).update();
+                .param("site", site)
+                .param("key", collection.collectionKey())
+                .param("label", collection.label())
+                .param("language", collection.language())
+                .update();
     }
 
     void changeCollection(String site, StoredCollection collection) {
-        jdbc.sql("UPDATE collection SET label = :label, language = :language WHERE site_key = :site AND collection_key = :key")
-                .param("site", site).param("key", collection.collectionKey()).param("label", collection.label())
-                .param("language", collection.language()).update();
+        jdbc.sql(
+                        "UPDATE collection SET label = :label, language = :language WHERE site_key = :site AND collection_key = :key")
+                .param("site", site)
+                .param("key", collection.collectionKey())
+                .param("label", collection.label())
+                .param("language", collection.language())
+                .update();
     }
 
     /** By collection; each in the order in which its fields were first seen. */
     Map<String, List<Field>> fields(String site) {
         Map<String, Map<CategoryPath, CategoryPath>> merged = merged(site);
         Map<String, List<Field>> byCollection = new HashMap<>();
-        jdbc.sql("SELECT collection_key, field_key, kind, property, label, unit, guessed FROM field WHERE site_key = :site ORDER BY collection_key, place, field_key")
+        jdbc.sql(
+                        "SELECT collection_key, field_key, kind, property, label, unit, guessed FROM field WHERE site_key = :site ORDER BY collection_key, place, field_key")
                 .param("site", site)
                 .query(row -> {
                     String collection = row.getString("collection_key");
                     String key = row.getString("field_key");
-                    byCollection.computeIfAbsent(collection, of -> new ArrayList<>()).add(new Field(new FieldKey(key), FieldKind.of(row.getString("kind")),
-                            row.getString("property"), row.getString("label"), row.getString("unit"), merged.getOrDefault(collection + "/" + key, Map.of()), row.getBoolean("guessed")));
+                    byCollection
+                            .computeIfAbsent(collection, of -> new ArrayList<>())
+                            .add(new Field(
+                                    new FieldKey(key),
+                                    FieldKind.of(row.getString("kind")),
+                                    row.getString("property"),
+                                    row.getString("label"),
+                                    row.getString("unit"),
+                                    merged.getOrDefault(collection + "/" + key, Map.of()),
+                                    row.getBoolean("guessed")));
                 });
         return byCollection;
     }
@@ -73,10 +92,13 @@ class ContentStore {
     /** By collection and field, a slash between the two. */
     private Map<String, Map<CategoryPath, CategoryPath>> merged(String site) {
         Map<String, Map<CategoryPath, CategoryPath>> merged = new HashMap<>();
-        jdbc.sql("SELECT collection_key, field_key, from_path, into_path FROM merged_value WHERE site_key = :site ORDER BY collection_key, field_key, from_path")
+        jdbc.sql(
+                        "SELECT collection_key, field_key, from_path, into_path FROM merged_value WHERE site_key = :site ORDER BY collection_key, field_key, from_path")
                 .param("site", site)
                 .query(row -> {
-                    merged.computeIfAbsent(row.getString("collection_key") + "/" + row.getString("field_key"), key -> new HashMap<>())
+                    merged.computeIfAbsent(
+                                    row.getString("collection_key") + "/" + row.getString("field_key"),
+                                    key -> new HashMap<>())
                             .put(path(row.getString("from_path")), path(row.getString("into_path")));
                 });
         return merged;
@@ -88,11 +110,20 @@ class ContentStore {
 
     /** Puts what a field's merged values are in place of what they were. */
     void putMerged(String site, CollectionKey collection, Field field) {
-        jdbc.sql("DELETE FROM merged_value WHERE site_key = :site AND collection_key = :collection AND field_key = :field")
-                .param("site", site).param("collection", collection.value()).param("field", field.key().value()).update();
-        field.merged().forEach((from, into) -> jdbc.sql("INSERT INTO merged_value (site_key, collection_key, field_key, from_path, into_path) VALUES (:site, :collection, :field, :from, :into)")
-                .param("site", site).param("collection", collection.value()).param("field", field.key().value())
-                .param("from", json.writeValueAsString(from.names())).param("into", json.writeValueAsString(into.names())).update());
+        jdbc.sql(
+                        "DELETE FROM merged_value WHERE site_key = :site AND collection_key = :collection AND field_key = :field")
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("field", field.key().value())
+                .update();
+        field.merged().forEach((from, into) -> jdbc.sql(
+                        "INSERT INTO merged_value (site_key, collection_key, field_key, from_path, into_path) VALUES (:site, :collection, :field, :from, :into)")
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("field", field.key().value())
+                .param("from", json.writeValueAsString(from.names()))
+                .param("into", json.writeValueAsString(into.names()))
+                .update());
     }
 
     void addField(String site, CollectionKey collection, Field field) {
@@ -100,99 +131,158 @@ class ContentStore {
                 INSERT INTO field (site_key, collection_key, field_key, kind, property, label, unit, guessed, place)
                 VALUES (:site, :collection, :key, :kind, :property, :label, :unit, :guessed,
                         (SELECT COUNT(*) FROM field WHERE site_key = :site AND collection_key = :collection))""")
-                .param("site", site).param("collection", collection.value()).param("key", field.key().value())
-                .param("kind", field.kind().toString()).param("property", field.property()).param("label", field.label()).param("unit", field.unit()).param("guessed", field.guessed()).update();
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("key", field.key().value())
+                .param("kind", field.kind().toString())
+                .param("property", field.property())
+                .param("label", field.label())
+                .param("unit", field.unit())
+                .param("guessed", field.guessed())
+                .update();
     }
 
     void changeField(String site, CollectionKey collection, Field field) {
-        jdbc.sql("UPDATE field SET kind = :kind, label = :label, unit = :unit, guessed = :guessed WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
-                .param("site", site).param("collection", collection.value()).param("key", field.key().value())
-                .param("kind", field.kind().toString()).param("label", field.label()).param("unit", field.unit()).param("guessed", field.guessed()).update();
+        jdbc.sql(
+                        "UPDATE field SET kind = :kind, label = :label, unit = :unit, guessed = :guessed WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("key", field.key().value())
+                .param("kind", field.kind().toString())
+                .param("label", field.label())
+                .param("unit", field.unit())
+                .param("guessed", field.guessed())
+                .update();
     }
 
     /** How many items each collection has; none for those without. */
     Map<String, Integer> counts(String site) {
         Map<String, Integer> counts = new HashMap<>();
-        jdbc.sql("SELECT collection_key, COUNT(*) AS items FROM item WHERE site_key = :site GROUP BY collection_key ORDER BY collection_key")
-                .param("site", site).query(row -> {
+        jdbc.sql(
+                        "SELECT collection_key, COUNT(*) AS items FROM item WHERE site_key = :site GROUP BY collection_key ORDER BY collection_key")
+                .param("site", site)
+                .query(row -> {
                     counts.put(row.getString("collection_key"), row.getInt("items"));
                 });
         return counts;
     }
 
     /** An item as its source brought it. */
-    record StoredItem(String collectionKey, String itemId, String properties, String title, @Nullable String address,
-            long changeNumber, OffsetDateTime changed, @Nullable Long sourceId) {
+    record StoredItem(
+            String collectionKey,
+            String itemId,
+            String properties,
+            String title,
+            @Nullable String address,
+            long changeNumber,
+            OffsetDateTime changed,
+            @Nullable Long sourceId) {
         ItemRef ref() {
             return new ItemRef(new CollectionKey(collectionKey), new ItemId(itemId));
         }
     }
 
-    private static final String ITEM = "SELECT collection_key, item_id, properties, title, address, change_number, changed, source_id FROM item ";
+    private static final String ITEM =
+            "SELECT collection_key, item_id, properties, title, address, change_number, changed, source_id FROM item ";
 
     /** What an item says, and the source that brought it last. */
     record Said(String properties, @Nullable Long sourceId) {}
 
     /**
-     * What an item says, as its source brought it. One look-up by its whole key: asked for a list, H2 walks over the whole
-     * collection, which makes a large push quadratic.
+     * What an item says, as its source brought it. One look-up by its whole key: asked for a list, H2 walks over the
+     * whole collection, which makes a large push quadratic.
      */
     Optional<Said> said(String site, CollectionKey collection, String id) {
-        return jdbc.sql("SELECT properties, source_id FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                .param("site", site).param("collection", collection.value()).param("id", id).query(Said.class).optional();
+        return jdbc.sql(
+                        "SELECT properties, source_id FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("id", id)
+                .query(Said.class)
+                .optional();
     }
 
     /** These items are a source's from now on, though it changed nothing. */
     void claim(String site, CollectionKey collection, List<String> ids, long source) {
-        batches.batchUpdate("UPDATE item SET source_id = :source WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
-                ids.stream().map(id -> new MapSqlParameterSource("site", site).addValue("collection", collection.value()).addValue("id", id).addValue("source", source)).toArray(MapSqlParameterSource[]::new));
+        batches.batchUpdate(
+                "UPDATE item SET source_id = :source WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
+                ids.stream()
+                        .map(id -> new MapSqlParameterSource("site", site)
+                                .addValue("collection", collection.value())
+                                .addValue("id", id)
+                                .addValue("source", source))
+                        .toArray(MapSqlParameterSource[]::new));
     }
 
     void put(String site, List<StoredItem> items) {
-        batches.batchUpdate("""
+        batches.batchUpdate(
+                """
                 MERGE INTO item (site_key, collection_key, item_id, properties, title, address, change_number, changed, source_id)
                 KEY (site_key, collection_key, item_id)
                 VALUES (:site, :collection, :id, :properties, :title, :address, :change, :changed, :source)""",
-                items.stream().map(item -> new MapSqlParameterSource("site", site).addValue("collection", item.collectionKey())
-                        .addValue("id", item.itemId()).addValue("properties", item.properties()).addValue("title", item.title())
-                        .addValue("address", item.address()).addValue("change", item.changeNumber()).addValue("changed", item.changed()).addValue("source", item.sourceId(), java.sql.Types.BIGINT))
+                items.stream()
+                        .map(item -> new MapSqlParameterSource("site", site)
+                                .addValue("collection", item.collectionKey())
+                                .addValue("id", item.itemId())
+                                .addValue("properties", item.properties())
+                                .addValue("title", item.title())
+                                .addValue("address", item.address())
+                                .addValue("change", item.changeNumber())
+                                .addValue("changed", item.changed())
+                                .addValue("source", item.sourceId(), java.sql.Types.BIGINT))
                         .toArray(MapSqlParameterSource[]::new));
     }
 
     /** Raises the site's number of changes, and with it locks out other writers of the site until the commit. */
     long nextChange(String site) {
-        jdbc.sql("UPDATE site SET last_change = last_change + 1 WHERE site_key = :site").param("site", site).update();
+        jdbc.sql("UPDATE site SET last_change = last_change + 1 WHERE site_key = :site")
+                .param("site", site)
+                .update();
         return lastChange(site);
     }
 
     long lastChange(String site) {
-        return jdbc.sql("SELECT last_change FROM site WHERE site_key = :site").param("site", site).query(Long.class).single();
+        return jdbc.sql("SELECT last_change FROM site WHERE site_key = :site")
+                .param("site", site)
+                .query(Long.class)
+                .single();
     }
 
     /** Marks every item of a collection as changed, so that the index reads it anew. */
     void touch(String site, CollectionKey collection, long change) {
         jdbc.sql("UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection")
-                .param("site", site).param("collection", collection.value()).param("change", change).update();
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("change", change)
+                .update();
     }
 
     /** The same for some of the items. */
     void touch(String site, CollectionKey collection, List<String> ids, long change) {
-        batches.batchUpdate("UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
-                ids.stream().map(id -> new MapSqlParameterSource("site", site).addValue("collection", collection.value()).addValue("id", id).addValue("change", change)).toArray(MapSqlParameterSource[]::new));
+        batches.batchUpdate(
+                "UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
+                ids.stream()
+                        .map(id -> new MapSqlParameterSource("site", site)
+                                .addValue("collection", collection.value())
+                                .addValue("id", id)
+                                .addValue("change", change))
+                        .toArray(MapSqlParameterSource[]::new));
     }
 
     /** Where a walk over the changes stands: after this item. */
     record Place(long changeNumber, String collection, String id) {}
 
     /**
-     * The items that follow a place in the order of changes: a stretch of one change and collection, at most {@code most}
-     * of them; none at the end. In steps that each follow the index: H2 compares rows
-     * (a, b, c) > (x, y, z) one by one, and sorts anew unless the order names all of the index's columns.
+     * The items that follow a place in the order of changes: a stretch of one change and collection, at most
+     * {@code most} of them; none at the end. In steps that each follow the index: H2 compares rows (a, b, c) > (x, y,
+     * z) one by one, and sorts anew unless the order names all of the index's columns.
      */
     List<StoredItem> changedAfter(String site, Place place, int most) {
         List<StoredItem> items = stretch(site, place, most);
         if (items.isEmpty()) {
-            return nextStretch(site, place).map(next -> stretch(site, next, most)).orElse(List.of());
+            return nextStretch(site, place)
+                    .map(next -> stretch(site, next, most))
+                    .orElse(List.of());
         }
         return items;
     }
@@ -201,8 +291,13 @@ class ContentStore {
         return jdbc.sql(ITEM + """
                 WHERE site_key = :site AND change_number = :change AND collection_key = :collection AND item_id > :id
                 ORDER BY site_key, change_number, collection_key, item_id LIMIT :most""")
-                .param("site", site).param("change", after.changeNumber()).param("collection", after.collection()).param("id", after.id())
-                .param("most", most).query(StoredItem.class).list();
+                .param("site", site)
+                .param("change", after.changeNumber())
+                .param("collection", after.collection())
+                .param("id", after.id())
+                .param("most", most)
+                .query(StoredItem.class)
+                .list();
     }
 
     private Optional<Place> nextStretch(String site, Place after) {
@@ -210,30 +305,54 @@ class ContentStore {
                 SELECT change_number, collection_key AS collection, '' AS id FROM item
                 WHERE site_key = :site AND change_number = :change AND collection_key > :collection
                 ORDER BY site_key, change_number, collection_key LIMIT 1""")
-                .param("site", site).param("change", after.changeNumber()).param("collection", after.collection()).query(Place.class).optional();
-        return sameChange.isPresent() ? sameChange : jdbc.sql("""
+                .param("site", site)
+                .param("change", after.changeNumber())
+                .param("collection", after.collection())
+                .query(Place.class)
+                .optional();
+        return sameChange.isPresent()
+                ? sameChange
+                : jdbc.sql("""
                 SELECT change_number, collection_key AS collection, '' AS id FROM item
                 WHERE site_key = :site AND change_number > :change
                 ORDER BY site_key, change_number, collection_key LIMIT 1""")
-                .param("site", site).param("change", after.changeNumber()).query(Place.class).optional();
+                        .param("site", site)
+                        .param("change", after.changeNumber())
+                        .query(Place.class)
+                        .optional();
     }
 
-    /** The items of a collection whose ids follow one, by id; at most {@code most} of them. The empty id comes before all. */
+    /**
+     * The items of a collection whose ids follow one, by id; at most {@code most} of them. The empty id comes before
+     * all.
+     */
     List<StoredItem> itemsAfter(String site, CollectionKey collection, String id, int most) {
         return jdbc.sql(ITEM + """
                 WHERE site_key = :site AND collection_key = :collection AND item_id > :id
                 ORDER BY site_key, collection_key, item_id LIMIT :most""")
-                .param("site", site).param("collection", collection.value()).param("id", id).param("most", most).query(StoredItem.class).list();
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("id", id)
+                .param("most", most)
+                .query(StoredItem.class)
+                .list();
     }
 
     Optional<StoredItem> item(String site, CollectionKey collection, String id) {
         return jdbc.sql(ITEM + "WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                .param("site", site).param("collection", collection.value()).param("id", id).query(StoredItem.class).optional();
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("id", id)
+                .query(StoredItem.class)
+                .optional();
     }
 
     int count(String site, CollectionKey collection) {
         return jdbc.sql("SELECT COUNT(*) FROM item WHERE site_key = :site AND collection_key = :collection")
-                .param("site", site).param("collection", collection.value()).query(Integer.class).single();
+                .param("site", site)
+                .param("collection", collection.value())
+                .query(Integer.class)
+                .single();
     }
 
     /** An item's id and its title. */
@@ -244,13 +363,22 @@ class ContentStore {
         return jdbc.sql("""
                 SELECT item_id, title FROM item WHERE site_key = :site AND collection_key = :collection AND (source_id = :source OR :source IS NULL)
                 ORDER BY site_key, collection_key, item_id""")
-                .param("site", site).param("collection", collection.value()).param("source", source, java.sql.Types.BIGINT).query(Titled.class).list();
+                .param("site", site)
+                .param("collection", collection.value())
+                .param("source", source, java.sql.Types.BIGINT)
+                .query(Titled.class)
+                .list();
     }
 
     void remove(String site, CollectionKey collection, List<String> ids, long change) {
-        MapSqlParameterSource[] each = ids.stream().map(id -> new MapSqlParameterSource("site", site).addValue("collection", collection.value()).addValue("id", id).addValue("change", change))
+        MapSqlParameterSource[] each = ids.stream()
+                .map(id -> new MapSqlParameterSource("site", site)
+                        .addValue("collection", collection.value())
+                        .addValue("id", id)
+                        .addValue("change", change))
                 .toArray(MapSqlParameterSource[]::new);
-        batches.batchUpdate("DELETE FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id", each);
+        batches.batchUpdate(
+                "DELETE FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id", each);
         batches.batchUpdate("""
                 MERGE INTO removed_item (site_key, collection_key, item_id, change_number) KEY (site_key, collection_key, item_id)
                 VALUES (:site, :collection, :id, :change)""", each);
@@ -258,22 +386,35 @@ class ContentStore {
 
     /** These are there (again), so no index may take them out any more. */
     void notRemoved(String site, CollectionKey collection, List<String> ids) {
-        batches.batchUpdate("DELETE FROM removed_item WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
-                ids.stream().map(id -> new MapSqlParameterSource("site", site).addValue("collection", collection.value()).addValue("id", id)).toArray(MapSqlParameterSource[]::new));
+        batches.batchUpdate(
+                "DELETE FROM removed_item WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
+                ids.stream()
+                        .map(id -> new MapSqlParameterSource("site", site)
+                                .addValue("collection", collection.value())
+                                .addValue("id", id))
+                        .toArray(MapSqlParameterSource[]::new));
     }
 
     /** What was removed by a change after {@code change}, and has not come back. */
     List<ItemRef> removedAfter(String site, long change) {
-        return jdbc.sql("SELECT collection_key, item_id FROM removed_item WHERE site_key = :site AND change_number > :change ORDER BY collection_key, item_id")
-                .param("site", site).param("change", change)
-                .query((row, n) -> new ItemRef(new CollectionKey(row.getString("collection_key")), new ItemId(row.getString("item_id")))).list();
+        return jdbc.sql(
+                        "SELECT collection_key, item_id FROM removed_item WHERE site_key = :site AND change_number > :change ORDER BY collection_key, item_id")
+                .param("site", site)
+                .param("change", change)
+                .query((row, n) -> new ItemRef(
+                        new CollectionKey(row.getString("collection_key")), new ItemId(row.getString("item_id"))))
+                .list();
     }
 
     /** The marks of the items from one id to another, by id. */
     Map<String, OwnerMark> marks(String site, String collection, String first, String last) {
         Map<String, OwnerMark> marks = new HashMap<>();
-        jdbc.sql("SELECT item_id, mark FROM item_mark WHERE site_key = :site AND collection_key = :collection AND item_id >= :first AND item_id <= :last ORDER BY site_key, collection_key, item_id")
-                .param("site", site).param("collection", collection).param("first", first).param("last", last)
+        jdbc.sql(
+                        "SELECT item_id, mark FROM item_mark WHERE site_key = :site AND collection_key = :collection AND item_id >= :first AND item_id <= :last ORDER BY site_key, collection_key, item_id")
+                .param("site", site)
+                .param("collection", collection)
+                .param("first", first)
+                .param("last", last)
                 .query(row -> {
                     marks.put(row.getString("item_id"), json.readValue(row.getString("mark"), OwnerMark.class));
                 });
@@ -289,17 +430,30 @@ class ContentStore {
     void putMark(String site, ItemRef item, OwnerMark mark) {
         if (mark.saysNothing()) {
             jdbc.sql("DELETE FROM item_mark WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                    .param("site", site).param("collection", item.collection().value()).param("id", item.id().value()).update();
+                    .param("site", site)
+                    .param("collection", item.collection().value())
+                    .param("id", item.id().value())
+                    .update();
             return;
         }
-        jdbc.sql("MERGE INTO item_mark (site_key, collection_key, item_id, mark) KEY (site_key, collection_key, item_id) VALUES (:site, :collection, :id, :mark)")
-                .param("site", site).param("collection", item.collection().value()).param("id", item.id().value()).param("mark", json.writeValueAsString(mark)).update();
+        jdbc.sql(
+                        "MERGE INTO item_mark (site_key, collection_key, item_id, mark) KEY (site_key, collection_key, item_id) VALUES (:site, :collection, :id, :mark)")
+                .param("site", site)
+                .param("collection", item.collection().value())
+                .param("id", item.id().value())
+                .param("mark", json.writeValueAsString(mark))
+                .update();
     }
 
     /** Marks one item as changed, so that the index reads it anew. */
     void touch(String site, ItemRef item, long change) {
-        jdbc.sql("UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                .param("site", site).param("collection", item.collection().value()).param("id", item.id().value()).param("change", change).update();
+        jdbc.sql(
+                        "UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                .param("site", site)
+                .param("collection", item.collection().value())
+                .param("id", item.id().value())
+                .param("change", change)
+                .update();
     }
 
     /** Has what was committed written to the disk itself, so that a power cut keeps it too. */

@@ -20,8 +20,8 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.server.platform.Refusal;
 
 /**
- * Corrections that read items anew, each as a run of its own: whoever asks for one waits for a moment, in which most are
- * over, and watches the rest. One at a time for a collection.
+ * Corrections that read items anew, each as a run of its own: whoever asks for one waits for a moment, in which most
+ * are over, and watches the rest. One at a time for a collection.
  */
 @Component
 class Corrections implements SmartLifecycle {
@@ -31,7 +31,8 @@ class Corrections implements SmartLifecycle {
     /** Before the indexes, into which they write, are closed. */
     private static final int PHASE = 10;
 
-    private final ExecutorService threads = Executors.newCachedThreadPool(Thread.ofPlatform().name("correction-", 1).daemon().factory());
+    private final ExecutorService threads = Executors.newCachedThreadPool(
+            Thread.ofPlatform().name("correction-", 1).daemon().factory());
     private final Map<Of, Run> runs = new ConcurrentHashMap<>();
     private final long millisToWait;
     private volatile boolean running;
@@ -103,7 +104,12 @@ class Corrections implements SmartLifecycle {
      * @param indexing whether it is kept, and searches follow
      * @param problem why nothing was changed; null while it goes on
      */
-    record Correction(@Nullable FieldKey field, int read, int of, boolean indexing, @Nullable String problem) {}
+    record Correction(
+            @Nullable FieldKey field,
+            int read,
+            int of,
+            boolean indexing,
+            @Nullable String problem) {}
 
     /** What goes on in a collection, or went wrong there; null where there is no such thing. */
     @Nullable Correction of(String site, CollectionKey collection) {
@@ -126,7 +132,8 @@ class Corrections implements SmartLifecycle {
             return run;
         });
         // With its end noted: whoever comes back may begin the next one at once.
-        CompletableFuture<Void> end = CompletableFuture.runAsync(() -> work.go(run), threads).whenComplete((nothing, failure) -> ended(of, run, failure));
+        CompletableFuture<Void> end = CompletableFuture.runAsync(() -> work.go(run), threads)
+                .whenComplete((nothing, failure) -> ended(of, run, failure));
         try {
             end.get(millisToWait, TimeUnit.MILLISECONDS);
         } catch (TimeoutException goesOn) {
@@ -147,7 +154,8 @@ class Corrections implements SmartLifecycle {
     }
 
     private void ended(Of of, Run run, @Nullable Throwable failure) {
-        Throwable cause = failure instanceof CompletionException && failure.getCause() != null ? failure.getCause() : failure;
+        Throwable cause =
+                failure instanceof CompletionException && failure.getCause() != null ? failure.getCause() : failure;
         if (cause == null || cause instanceof Stopped) {
             runs.remove(of, run);
         } else if (cause instanceof Refusal refusal) {
@@ -168,7 +176,8 @@ class Corrections implements SmartLifecycle {
         if (run.problem != null) {
             runs.remove(of, run);
         } else if (run.kept) {
-            throw Refusal.conflict("The correction is kept already, and searches follow it. Correct the field again to take it back.");
+            throw Refusal.conflict(
+                    "The correction is kept already, and searches follow it. Correct the field again to take it back.");
         } else {
             run.stop = true;
         }

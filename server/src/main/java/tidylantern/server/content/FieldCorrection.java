@@ -26,8 +26,8 @@ import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Corrects what was guessed or brought: a field's kind, label and unit, two spellings of a value, a collection's label and
- * language. The items are read anew.
+ * Corrects what was guessed or brought: a field's kind, label and unit, two spellings of a value, a collection's label
+ * and language. The items are read anew.
  */
 @Component
 class FieldCorrection {
@@ -41,7 +41,13 @@ class FieldCorrection {
     private final TransactionTemplate transaction;
     private final JsonMapper json;
 
-    FieldCorrection(ContentStore store, SiteContents contents, SiteIndexes indexes, Corrections corrections, TransactionTemplate transaction, JsonMapper json) {
+    FieldCorrection(
+            ContentStore store,
+            SiteContents contents,
+            SiteIndexes indexes,
+            Corrections corrections,
+            TransactionTemplate transaction,
+            JsonMapper json) {
         this.store = store;
         this.contents = contents;
         this.indexes = indexes;
@@ -59,13 +65,15 @@ class FieldCorrection {
     }
 
     /**
-     * One that is not there yet is made, of the property of that name, so that its kind stands before anything is pushed.
+     * One that is not there yet is made, of the property of that name, so that its kind stands before anything is
+     * pushed.
      *
      * @param unit null for none
-     * @throws Refusal if another collection has the key with another kind, or an item's value does not fit the new kind;
-     *     nothing is changed then
+     * @throws Refusal if another collection has the key with another kind, or an item's value does not fit the new
+     *     kind; nothing is changed then
      */
-    void correct(String site, String collectionKey, String fieldKey, FieldKind kind, String label, @Nullable String unit) {
+    void correct(
+            String site, String collectionKey, String fieldKey, FieldKind kind, String label, @Nullable String unit) {
         if (label.isBlank() || label.strip().length() > 80) {
             throw Refusal.bad("label", "Give the field a label of 1 to 80 characters.");
         }
@@ -98,7 +106,8 @@ class FieldCorrection {
     void merge(String site, String collectionKey, String fieldKey, CategoryPath from, CategoryPath into) {
         change(site, collectionKey, fieldKey, merged -> {
             if (from.equals(into) || into.fromTheTop().contains(from)) {
-                throw Refusal.bad("into", "“%s” cannot be merged into “%s”. Choose another value.".formatted(from, into));
+                throw Refusal.bad(
+                        "into", "“%s” cannot be merged into “%s”. Choose another value.".formatted(from, into));
             }
             CategoryPath end = merged.getOrDefault(into, into);
             if (end.equals(from)) {
@@ -121,17 +130,34 @@ class FieldCorrection {
         });
     }
 
-    private void change(String site, String collectionKey, String fieldKey, java.util.function.Consumer<Map<CategoryPath, CategoryPath>> change) {
+    private void change(
+            String site,
+            String collectionKey,
+            String fieldKey,
+            java.util.function.Consumer<Map<CategoryPath, CategoryPath>> change) {
         Field changed = contents.field(site, collectionKey, fieldKey);
         inTurn(site, new CollectionKey(collectionKey), changed.key(), run -> {
             Collection collection = contents.collection(site, collectionKey);
             Field field = contents.field(site, collectionKey, fieldKey);
             if (field.kind() != FieldKind.CATEGORY) {
-                throw Refusal.bad("field", "Only values of categories can be merged; \"%s\" is of kind %s.".formatted(field.label(), field.kind()));
+                throw Refusal.bad(
+                        "field",
+                        "Only values of categories can be merged; \"%s\" is of kind %s."
+                                .formatted(field.label(), field.kind()));
             }
             Map<CategoryPath, CategoryPath> merged = new HashMap<>(field.merged());
             change.accept(merged);
-            store.putMerged(site, collection.key(), new Field(field.key(), field.kind(), field.property(), field.label(), field.unit(), merged, field.guessed()));
+            store.putMerged(
+                    site,
+                    collection.key(),
+                    new Field(
+                            field.key(),
+                            field.kind(),
+                            field.property(),
+                            field.label(),
+                            field.unit(),
+                            merged,
+                            field.guessed()));
             store.touch(site, collection.key(), holders(site, collection, field, run), store.nextChange(site));
         });
     }
@@ -156,8 +182,13 @@ class FieldCorrection {
         List<String> holders = new ArrayList<>();
         run.looksAt(contents.counts(site).getOrDefault(collection.key().value(), 0));
         String last = "";
-        for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH); !items.isEmpty(); items = store.itemsAfter(site, collection.key(), last, BATCH)) {
-            items.stream().filter(item -> item.properties().contains(property)).map(ContentStore.StoredItem::itemId).forEach(holders::add);
+        for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH);
+                !items.isEmpty();
+                items = store.itemsAfter(site, collection.key(), last, BATCH)) {
+            items.stream()
+                    .filter(item -> item.properties().contains(property))
+                    .map(ContentStore.StoredItem::itemId)
+                    .forEach(holders::add);
             last = items.getLast().itemId();
             run.looked(items.size());
         }
@@ -168,7 +199,8 @@ class FieldCorrection {
         for (Collection other : content.collections()) {
             Field there = other.field(after.key());
             if (!other.key().equals(of.key()) && there != null && there.kind() != after.kind()) {
-                throw Refusal.conflict("The field \"%s\" is %s in \"%s\" too, and a field's key has one kind in a site.".formatted(after.key(), there.kind(), other.label()));
+                throw Refusal.conflict("The field \"%s\" is %s in \"%s\" too, and a field's key has one kind in a site."
+                        .formatted(after.key(), there.kind(), other.label()));
             }
         }
     }
@@ -176,14 +208,17 @@ class FieldCorrection {
     private void mustFit(String site, Collection collection, Field after, List<String> holders, Corrections.Run run) {
         List<Field> fields = new ArrayList<>(collection.fields());
         fields.replaceAll(field -> field.key().equals(after.key()) ? after : field);
-        ItemReader reader = new ItemReader(new Collection(collection.key(), collection.label(), collection.language(), fields));
+        ItemReader reader =
+                new ItemReader(new Collection(collection.key(), collection.label(), collection.language(), fields));
         int wrong = 0;
         String first = null;
         run.looksAt(holders.size());
         for (String id : holders) {
-            ContentStore.StoredItem item = store.item(site, collection.key(), id).orElseThrow();
+            ContentStore.StoredItem item =
+                    store.item(site, collection.key(), id).orElseThrow();
             try {
-                Item read = reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
+                Item read = reader.read(
+                        new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
                 SiteIndex.check(new SiteIndex.Changed(read, collection.language()));
             } catch (ItemRefused | IllegalArgumentException refused) {
                 wrong++;
@@ -192,7 +227,9 @@ class FieldCorrection {
             run.looked(1);
         }
         if (wrong > 0) {
-            throw Refusal.conflict("%d items do not fit the kind %s, the first being %s. Correct them at their source first.".formatted(wrong, after.kind(), first));
+            throw Refusal.conflict(
+                    "%d items do not fit the kind %s, the first being %s. Correct them at their source first."
+                            .formatted(wrong, after.kind(), first));
         }
     }
 }

@@ -55,17 +55,39 @@ class HealthChecks {
         long change = store.lastChange(site);
         LocalDate today = LocalDate.now(clock);
         Map<ItemRef, String> passedOver = indexes.passedOver(site);
-        return known.compute(site, (key, before) -> before != null && before.change() == change && before.day().equals(today) && before.passedOver().equals(passedOver) ? before
-                : new Looked(change, today, passedOver, Stream.concat(cannotBeFound(passedOver), collections.stream().flatMap(collection -> look(site, collection, today).stream()))
-                        .sorted(Comparator.comparing(Finding::kind).thenComparing(Finding::items, Comparator.reverseOrder())).toList())).findings();
+        return known.compute(
+                        site,
+                        (key, before) -> before != null
+                                        && before.change() == change
+                                        && before.day().equals(today)
+                                        && before.passedOver().equals(passedOver)
+                                ? before
+                                : new Looked(
+                                        change,
+                                        today,
+                                        passedOver,
+                                        Stream.concat(
+                                                        cannotBeFound(passedOver),
+                                                        collections.stream()
+                                                                .flatMap(collection ->
+                                                                        look(site, collection, today).stream()))
+                                                .sorted(Comparator.comparing(Finding::kind)
+                                                        .thenComparing(Finding::items, Comparator.reverseOrder()))
+                                                .toList()))
+                .findings();
     }
 
     /** One finding a collection and reason. */
     private static Stream<Finding> cannotBeFound(Map<ItemRef, String> passedOver) {
-        Map<CollectionKey, Map<String, List<ItemRef>>> byReason = new TreeMap<>(Comparator.comparing(CollectionKey::value));
-        passedOver.keySet().stream().sorted(Comparator.comparing(ItemRef::toString)).forEach(item -> byReason.computeIfAbsent(item.collection(), key -> new TreeMap<>())
-                .computeIfAbsent(String.valueOf(passedOver.get(item)), reason -> new ArrayList<>()).add(item));
-        return byReason.entrySet().stream().flatMap(of -> of.getValue().entrySet().stream().map(one -> Finding.cannotBeFound(of.getKey(), one.getKey(), one.getValue())));
+        Map<CollectionKey, Map<String, List<ItemRef>>> byReason =
+                new TreeMap<>(Comparator.comparing(CollectionKey::value));
+        passedOver.keySet().stream()
+                .sorted(Comparator.comparing(ItemRef::toString))
+                .forEach(item -> byReason.computeIfAbsent(item.collection(), key -> new TreeMap<>())
+                        .computeIfAbsent(String.valueOf(passedOver.get(item)), reason -> new ArrayList<>())
+                        .add(item));
+        return byReason.entrySet().stream().flatMap(of -> of.getValue().entrySet().stream()
+                .map(one -> Finding.cannotBeFound(of.getKey(), one.getKey(), one.getValue())));
     }
 
     private List<Finding> look(String site, Collection collection, LocalDate today) {
@@ -73,7 +95,11 @@ class HealthChecks {
         ItemReader reader = new ItemReader(collection);
         List<ContentStore.StoredItem> items = new ArrayList<>(store.itemsAfter(site, collection.key(), "", BATCH));
         while (!items.isEmpty()) {
-            Map<String, OwnerMark> marks = store.marks(site, collection.key().value(), items.getFirst().itemId(), items.getLast().itemId());
+            Map<String, OwnerMark> marks = store.marks(
+                    site,
+                    collection.key().value(),
+                    items.getFirst().itemId(),
+                    items.getLast().itemId());
             for (ContentStore.StoredItem item : items) {
                 OwnerMark mark = marks.getOrDefault(item.itemId(), OwnerMark.NONE);
                 Item read = mark.keptOut() ? null : read(reader, item);
@@ -89,7 +115,8 @@ class HealthChecks {
     /** Null for an item that no longer fits its fields: the index has passed it over, and it is told as such. */
     private @Nullable Item read(ItemReader reader, ContentStore.StoredItem item) {
         try {
-            return reader.read(new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
+            return reader.read(
+                    new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
         } catch (ItemRefused broken) {
             return null;
         }

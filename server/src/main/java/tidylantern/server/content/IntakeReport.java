@@ -16,9 +16,20 @@ import tidylantern.core.content.FieldKind;
  * @param gaveWay fields whose guessed kind did not fit what came
  * @param notRemoved why nothing was removed although everything was to be named; null where nothing kept it
  */
-public record IntakeReport(int added, int changed, int unchanged, int removed, int refused, List<Refused> refusals, List<Change> changes,
-        List<NewField> newFields, List<PassedOver> passedOver, List<GaveWay> gaveWay, @Nullable String notRemoved) {
-    public static final IntakeReport NOTHING = new IntakeReport(0, 0, 0, 0, 0, List.of(), List.of(), List.of(), List.of(), List.of(), null);
+public record IntakeReport(
+        int added,
+        int changed,
+        int unchanged,
+        int removed,
+        int refused,
+        List<Refused> refusals,
+        List<Change> changes,
+        List<NewField> newFields,
+        List<PassedOver> passedOver,
+        List<GaveWay> gaveWay,
+        @Nullable String notRemoved) {
+    public static final IntakeReport NOTHING =
+            new IntakeReport(0, 0, 0, 0, 0, List.of(), List.of(), List.of(), List.of(), List.of(), null);
 
     /**
      * One item that was not taken.
@@ -28,14 +39,22 @@ public record IntakeReport(int added, int changed, int unchanged, int removed, i
      * @param id of the item, where it could be read
      * @param property the property or column at fault, where it is one
      */
-    public record Refused(int line, @Nullable String at, @Nullable String id, @Nullable String property, String reason) {}
+    public record Refused(
+            int line,
+            @Nullable String at,
+            @Nullable String id,
+            @Nullable String property,
+            String reason) {}
 
     /** @param reason which properties changed, or why it was removed; null for what was added */
-    public record Change(What what, String id, String title, @Nullable String reason) {}
+    public record Change(
+            What what, String id, String title, @Nullable String reason) {}
 
     /** What became of an item. */
     public enum What {
-        ADDED, CHANGED, REMOVED;
+        ADDED,
+        CHANGED,
+        REMOVED;
 
         @Override
         public String toString() {

@@ -68,7 +68,13 @@ class ItemController {
      * @param address where the item's page is; null where the site gives none
      * @param values of the columns asked for, as text; nothing where the item does not say
      */
-    record ItemRow(ItemId id, String title, @Nullable String address, Instant changed, boolean keptOut, Map<String, String> values) {}
+    record ItemRow(
+            ItemId id,
+            String title,
+            @Nullable String address,
+            Instant changed,
+            boolean keptOut,
+            Map<String, String> values) {}
 
     record ItemPage(int total, int page, int pages, List<ItemRow> items) {}
 
@@ -79,14 +85,29 @@ class ItemController {
      * @param addressed whether the text is an address
      * @param instead what its source says, where the owner wrote something in its place
      */
-    record FieldSaid(FieldKey key, String label, FieldKind kind, String property, @Nullable String text, boolean addressed, @Nullable String instead) {}
+    record FieldSaid(
+            FieldKey key,
+            String label,
+            FieldKind kind,
+            String property,
+            @Nullable String text,
+            boolean addressed,
+            @Nullable String instead) {}
 
     /**
      * @param unmapped properties that no field holds, or whose field cannot read them
      * @param notFound why no search finds it, where it could not be laid into the index; null where it could
      */
-    record ItemWhole(ItemId id, String title, @Nullable String address, Instant changed, @Nullable Long source, OwnerMark mark, List<FieldSaid> fields,
-            Map<String, @Nullable Object> unmapped, @Nullable String notFound) {}
+    record ItemWhole(
+            ItemId id,
+            String title,
+            @Nullable String address,
+            Instant changed,
+            @Nullable Long source,
+            OwnerMark mark,
+            List<FieldSaid> fields,
+            Map<String, @Nullable Object> unmapped,
+            @Nullable String notFound) {}
 
     /**
      * What to do to several items at once.
@@ -94,7 +115,10 @@ class ItemController {
      * @param keptOut null to leave as it is
      * @param addKeywords null to add none
      */
-    record Several(List<String> ids, @Nullable Boolean keptOut, @Nullable String addKeywords) {}
+    record Several(
+            List<String> ids,
+            @Nullable Boolean keptOut,
+            @Nullable String addKeywords) {}
 
     record Done(int items) {}
 
@@ -102,44 +126,77 @@ class ItemController {
 
     @Operation(summary = "A page of the collection's items, sorted and filtered by any field.")
     @GetMapping("/items")
-    ItemPage items(@PathVariable String site, @PathVariable String collection, @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "1") int page, @RequestParam(defaultValue = "25") int perPage,
-            @Parameter(description = "title, id, changed, or a field's key") @RequestParam(defaultValue = "title") String sort,
-            @RequestParam(defaultValue = "false") boolean reversed, @RequestParam(defaultValue = "") List<String> columns,
-            @Parameter(description = "A field's key, a colon, and a category value's key, or yes or no") @RequestParam(defaultValue = "") List<String> value,
-            @Parameter(description = "Keys of fields that say something") @RequestParam(defaultValue = "") List<String> with,
-            @Parameter(description = "Keys of fields that say nothing") @RequestParam(defaultValue = "") List<String> without,
+    ItemPage items(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "1") int page,
+            @RequestParam(defaultValue = "25") int perPage,
+            @Parameter(description = "title, id, changed, or a field's key") @RequestParam(defaultValue = "title")
+                    String sort,
+            @RequestParam(defaultValue = "false") boolean reversed,
+            @RequestParam(defaultValue = "") List<String> columns,
+            @Parameter(description = "A field's key, a colon, and a category value's key, or yes or no")
+                    @RequestParam(defaultValue = "")
+                    List<String> value,
+            @Parameter(description = "Keys of fields that say something") @RequestParam(defaultValue = "")
+                    List<String> with,
+            @Parameter(description = "Keys of fields that say nothing") @RequestParam(defaultValue = "")
+                    List<String> without,
             @RequestParam(required = false) @Nullable Boolean keptOut,
             @Parameter(description = "Only these items") @RequestParam(required = false) @Nullable List<String> id) {
         Collection known = contents.collection(site, collection);
         if (perPage < 1 || perPage > MOST_A_PAGE) {
-            throw Refusal.bad("perPage", "%d items a page are not possible; choose 1 to %d.".formatted(perPage, MOST_A_PAGE));
+            throw Refusal.bad(
+                    "perPage", "%d items a page are not possible; choose 1 to %d.".formatted(perPage, MOST_A_PAGE));
         }
         List<ItemFilter.Condition> conditions = new ArrayList<>();
         for (String one : value) {
             int colon = one.indexOf(':');
             if (colon < 1) {
-                throw Refusal.bad("value", "\"%s\" is no filter; write a field's key, a colon and a value.".formatted(one));
+                throw Refusal.bad(
+                        "value", "\"%s\" is no filter; write a field's key, a colon and a value.".formatted(one));
             }
-            conditions.add(new ItemFilter.Value(contents.field(site, collection, one.substring(0, colon)).key(), one.substring(colon + 1)));
+            conditions.add(new ItemFilter.Value(
+                    contents.field(site, collection, one.substring(0, colon)).key(), one.substring(colon + 1)));
         }
-        with.forEach(field -> conditions.add(new ItemFilter.Says(contents.field(site, collection, field).key(), true)));
+        with.forEach(field -> conditions.add(
+                new ItemFilter.Says(contents.field(site, collection, field).key(), true)));
         without.forEach(field -> conditions.add(new ItemFilter.Says(key(field), false)));
         if (keptOut != null) {
             conditions.add(new ItemFilter.KeptOut(keptOut));
         }
         if (id != null) {
-            conditions.add(new ItemFilter.OneOf(id.stream().map(one -> ref(known, one)).collect(Collectors.toSet())));
+            conditions.add(
+                    new ItemFilter.OneOf(id.stream().map(one -> ref(known, one)).collect(Collectors.toSet())));
         }
-        List<FieldKey> shown = columns.stream().filter(column -> !column.isBlank()).map(column -> contents.field(site, collection, column).key()).toList();
-        ItemListing.Key by = switch (sort) {
-            case "title" -> new ItemListing.ByTitle();
-            case "id" -> new ItemListing.ById();
-            case "changed" -> new ItemListing.ByChange();
-            default -> new ItemListing.ByField(contents.field(site, collection, sort).key());
-        };
-        ItemListing.Page found = indexes.listing(site).page(contents.of(site), new ItemFilter(known.key(), q, conditions), by, reversed, page, perPage, new HashSet<>(shown));
-        return new ItemPage(found.total(), found.page(), found.pages(), found.rows().stream().map(row -> row(row, shown)).toList());
+        List<FieldKey> shown = columns.stream()
+                .filter(column -> !column.isBlank())
+                .map(column -> contents.field(site, collection, column).key())
+                .toList();
+        ItemListing.Key by =
+                switch (sort) {
+                    case "title" -> new ItemListing.ByTitle();
+                    case "id" -> new ItemListing.ById();
+                    case "changed" -> new ItemListing.ByChange();
+                    default ->
+                        new ItemListing.ByField(
+                                contents.field(site, collection, sort).key());
+                };
+        ItemListing.Page found = indexes.listing(site)
+                .page(
+                        contents.of(site),
+                        new ItemFilter(known.key(), q, conditions),
+                        by,
+                        reversed,
+                        page,
+                        perPage,
+                        new HashSet<>(shown));
+        return new ItemPage(
+                found.total(),
+                found.page(),
+                found.pages(),
+                found.rows().stream().map(row -> row(row, shown)).toList());
     }
 
     private static FieldKey key(String name) {
@@ -150,7 +207,13 @@ class ItemController {
     }
 
     static ItemRow row(IndexFields.Row row, List<FieldKey> columns) {
-        return new ItemRow(row.item().ref().id(), row.item().title(), row.item().address(), Instant.ofEpochMilli(row.changed()), row.keptOut(), ShownValue.row(row.item(), columns));
+        return new ItemRow(
+                row.item().ref().id(),
+                row.item().title(),
+                row.item().address(),
+                Instant.ofEpochMilli(row.changed()),
+                row.keptOut(),
+                ShownValue.row(row.item(), columns));
     }
 
     @Operation(summary = "One item with everything it says, and what its owner added.")
@@ -159,7 +222,8 @@ class ItemController {
         Collection known = contents.collection(site, collection);
         ItemRef ref = ref(known, id);
         ContentStore.StoredItem stored = store.item(site, known.key(), id)
-                .orElseThrow(() -> Refusal.notFound("There is no item \"%s\" in %s. Its source may have removed it.".formatted(id, known.label())));
+                .orElseThrow(() -> Refusal.notFound(
+                        "There is no item \"%s\" in %s. Its source may have removed it.".formatted(id, known.label())));
         OwnerMark mark = marks.of(site, ref);
         Map<String, @Nullable Object> properties = Objects.requireNonNull(json.readValue(stored.properties(), OBJECT));
         Set<String> unfit = new HashSet<>();
@@ -169,13 +233,28 @@ class ItemController {
         for (Field field : known.fields()) {
             FieldValue value = shown.values().get(field.key());
             FieldValue source = said.values().get(field.key());
-            fields.add(new FieldSaid(field.key(), field.label(), field.kind(), field.property(), value == null ? null : ShownValue.of(value),
-                    field.kind() == FieldKind.LINK, Objects.equals(value, source) ? null : source == null ? "" : ShownValue.of(source)));
+            fields.add(new FieldSaid(
+                    field.key(),
+                    field.label(),
+                    field.kind(),
+                    field.property(),
+                    value == null ? null : ShownValue.of(value),
+                    field.kind() == FieldKind.LINK,
+                    Objects.equals(value, source) ? null : source == null ? "" : ShownValue.of(source)));
             if (!unfit.contains(field.property())) {
                 properties.remove(field.property());
             }
         }
-        return new ItemWhole(ref.id(), shown.title(), shown.address(), stored.changed().toInstant(), stored.sourceId(), mark, fields, properties, indexes.passedOver(site).get(ref));
+        return new ItemWhole(
+                ref.id(),
+                shown.title(),
+                shown.address(),
+                stored.changed().toInstant(),
+                stored.sourceId(),
+                mark,
+                fields,
+                properties,
+                indexes.passedOver(site).get(ref));
     }
 
     private static ItemRef ref(Collection collection, String id) {
@@ -184,7 +263,11 @@ class ItemController {
 
     @Operation(summary = "Puts what the owner adds to an item in place of what it was.")
     @PutMapping("/item/mark")
-    ItemWhole mark(@PathVariable String site, @PathVariable String collection, @RequestParam String id, @RequestBody OwnerMark given) {
+    ItemWhole mark(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @RequestParam String id,
+            @RequestBody OwnerMark given) {
         marks.change(site, List.of(ref(contents.collection(site, collection), id)), before -> given);
         return item(site, collection, id);
     }
@@ -194,25 +277,43 @@ class ItemController {
     Done several(@PathVariable String site, @PathVariable String collection, @RequestBody Several given) {
         Collection known = contents.collection(site, collection);
         if (given.ids().isEmpty() || given.ids().size() > MOST_AT_ONCE) {
-            throw Refusal.bad("ids", "Name 1 to %,d items, not %,d.".formatted(MOST_AT_ONCE, given.ids().size()));
+            throw Refusal.bad(
+                    "ids",
+                    "Name 1 to %,d items, not %,d."
+                            .formatted(MOST_AT_ONCE, given.ids().size()));
         }
-        marks.change(site, given.ids().stream().distinct().map(id -> ref(known, id)).toList(), before -> {
-            String keywords = given.addKeywords() == null || given.addKeywords().isBlank() ? before.keywords() : (before.keywords() + " " + given.addKeywords().strip()).strip();
-            boolean out = given.keptOut() == null ? before.keptOut() : given.keptOut();
-            return new OwnerMark(out, keywords, before.title(), before.summary(), before.image(), before.imageAlternative());
-        });
+        marks.change(
+                site, given.ids().stream().distinct().map(id -> ref(known, id)).toList(), before -> {
+                    String keywords = given.addKeywords() == null
+                                    || given.addKeywords().isBlank()
+                            ? before.keywords()
+                            : (before.keywords() + " " + given.addKeywords().strip()).strip();
+                    boolean out = given.keptOut() == null ? before.keptOut() : given.keptOut();
+                    return new OwnerMark(
+                            out, keywords, before.title(), before.summary(), before.image(), before.imageAlternative());
+                });
         return new Done(given.ids().size());
     }
 
-    @Operation(summary = "The values of a category field, or the names of authors, with the number of items that have each or something below it; 500 a page, and a Link header leads to the next.")
+    @Operation(
+            summary =
+                    "The values of a category field, or the names of authors, with the number of items that have each or something below it; 500 a page, and a Link header leads to the next.")
     @GetMapping("/fields/{field}/values")
-    ResponseEntity<List<Value>> values(@PathVariable String site, @PathVariable String collection, @PathVariable String field, @RequestParam(defaultValue = "") String q,
+    ResponseEntity<List<Value>> values(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @PathVariable String field,
+            @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page) {
         Collection known = contents.collection(site, collection);
         FieldKey key = contents.field(site, collection, field).key();
         String wanted = q.strip().toLowerCase(Locale.ROOT);
         List<CategoryCounts.Counted> counted = indexes.values(site, key, new ItemFilter(known.key(), "", List.of()));
-        List<Value> values = counted.stream().filter(one -> String.join(" ", one.names()).toLowerCase(Locale.ROOT).contains(wanted)).map(one -> new Value(one.value(), one.names(), one.count())).toList();
+        List<Value> values = counted.stream()
+                .filter(one ->
+                        String.join(" ", one.names()).toLowerCase(Locale.ROOT).contains(wanted))
+                .map(one -> new Value(one.value(), one.names(), one.count()))
+                .toList();
         return ListPages.answer(ResponseEntity.ok(), values, VALUES_ON_A_PAGE, page);
     }
 }

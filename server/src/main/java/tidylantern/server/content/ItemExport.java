@@ -25,10 +25,11 @@ import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Writes a collection out, as its sources brought it, in the forms that it can be read back from. JSON Lines are what a push
- * takes. CSV (RFC 4180, UTF-8) has a column a field; a place has columns for latitude, longitude and name, an image for its
- * alternative text, money for its currency, several values stand with {@code ; } between them, or as a JSON list where one of
- * them holds a semicolon itself. CSV is for people: what a spreadsheet would reckon is guarded; JSON Lines are exact.
+ * Writes a collection out, as its sources brought it, in the forms that it can be read back from. JSON Lines are what a
+ * push takes. CSV (RFC 4180, UTF-8) has a column a field; a place has columns for latitude, longitude and name, an
+ * image for its alternative text, money for its currency, several values stand with {@code ; } between them, or as a
+ * JSON list where one of them holds a semicolon itself. CSV is for people: what a spreadsheet would reckon is guarded;
+ * JSON Lines are exact.
  */
 @Component
 class ItemExport {
@@ -41,7 +42,9 @@ class ItemExport {
 
     ItemExport(ContentStore store, JsonMapper json) {
         this.store = store;
-        this.json = json.rebuild().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
+        this.json = json.rebuild()
+                .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+                .build();
     }
 
     @FunctionalInterface
@@ -51,7 +54,9 @@ class ItemExport {
 
     private void each(String site, Collection collection, Each each) throws IOException {
         String last = "";
-        for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH); !items.isEmpty(); items = store.itemsAfter(site, collection.key(), last, BATCH)) {
+        for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH);
+                !items.isEmpty();
+                items = store.itemsAfter(site, collection.key(), last, BATCH)) {
             for (ContentStore.StoredItem item : items) {
                 each.item(item.itemId(), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
             }
@@ -86,9 +91,17 @@ class ItemExport {
         printer.flush();
     }
 
-    /** A text that a spreadsheet would take for a formula and reckon gets an apostrophe before it, as people write it there (OWASP, CSV injection). */
+    /**
+     * A text that a spreadsheet would take for a formula and reckon gets an apostrophe before it, as people write it
+     * there (OWASP, CSV injection).
+     */
     private static @Nullable Object guarded(@Nullable Object cell) {
-        return cell instanceof String text && !text.isEmpty() && "=+-@\t\r".indexOf(text.charAt(0)) >= 0 && !NUMBER.matcher(text).matches() ? "'" + text : cell;
+        return cell instanceof String text
+                        && !text.isEmpty()
+                        && "=+-@\t\r".indexOf(text.charAt(0)) >= 0
+                        && !NUMBER.matcher(text).matches()
+                ? "'" + text
+                : cell;
     }
 
     private static List<String> columns(Field field) {
@@ -104,8 +117,11 @@ class ItemExport {
     private List<@Nullable Object> cells(Field field, @Nullable Object value) {
         List<@Nullable Object> cells = new ArrayList<>();
         if (field.kind() == FieldKind.PLACE) {
-            Map<?, ?> place = value instanceof Map<?, ?> map ? map : value instanceof String text && text.contains(",")
-                    ? Map.of("lat", text.split(",", 2)[0].strip(), "lon", text.split(",", 2)[1].strip()) : Map.of();
+            Map<?, ?> place = value instanceof Map<?, ?> map
+                    ? map
+                    : value instanceof String text && text.contains(",")
+                            ? Map.of("lat", text.split(",", 2)[0].strip(), "lon", text.split(",", 2)[1].strip())
+                            : Map.of();
             cells.add(place.get("lat"));
             cells.add(place.get("lon"));
             cells.add(place.get("name"));
@@ -116,13 +132,17 @@ class ItemExport {
             cells.add(value instanceof Map<?, ?> money ? money.get("amount") : value);
             cells.add(value instanceof Map<?, ?> money ? money.get("currency") : null);
         } else {
-            cells.add(value instanceof List<?> list ? joined(list) : value instanceof BigDecimal number ? Numbers.written(number) : value);
+            cells.add(
+                    value instanceof List<?> list
+                            ? joined(list)
+                            : value instanceof BigDecimal number ? Numbers.written(number) : value);
         }
         return cells;
     }
 
     private String joined(List<?> list) {
-        boolean plain = list.stream().allMatch(part -> part instanceof String text && !text.contains(";") && !text.startsWith("["));
+        boolean plain = list.stream()
+                .allMatch(part -> part instanceof String text && !text.contains(";") && !text.startsWith("["));
         return plain ? String.join("; ", list.stream().map(String::valueOf).toList()) : json.writeValueAsString(list);
     }
 }

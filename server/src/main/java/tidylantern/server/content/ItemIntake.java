@@ -45,17 +45,18 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Takes items as JSON Lines into a collection: one item a line, known by its {@code id}. What will not do is refused line by
- * line with its reason; the rest is kept, in one transaction, before anything is answered. The one way by which items
- * come in, pushed or synced.
+ * Takes items as JSON Lines into a collection: one item a line, known by its {@code id}. What will not do is refused
+ * line by line with its reason; the rest is kept, in one transaction, before anything is answered. The one way by which
+ * items come in, pushed or synced.
  *
- * <p>A line may say three things about itself, by names that no field can have: {@code "_delete": true} takes the item away,
- * {@code "_same": true} says that it is as it was, and {@code "_at"} tells where it stands at its source.
+ * <p>A line may say three things about itself, by names that no field can have: {@code "_delete": true} takes the item
+ * away, {@code "_same": true} says that it is as it was, and {@code "_at"} tells where it stands at its source.
  */
 @Component
 public class ItemIntake {
     /** So many refusals, and so many of each kind of change, are told one by one. */
     public static final int MOST_TOLD = 1_000;
+
     public static final String DELETE = "_delete";
     public static final String SAME = "_same";
     public static final String AT = "_at";
@@ -63,7 +64,15 @@ public class ItemIntake {
     private static final int MOST_FIELDS = 200;
     private static final int TITLE_KEPT = 300;
     /** Kinds that a text may fail to be; the others take any text that is short enough. */
-    private static final Set<FieldKind> GIVING_WAY = Set.of(FieldKind.LINK, FieldKind.IMAGE, FieldKind.NUMBER, FieldKind.MONEY, FieldKind.DATE, FieldKind.PLACE, FieldKind.YES_NO);
+    private static final Set<FieldKind> GIVING_WAY = Set.of(
+            FieldKind.LINK,
+            FieldKind.IMAGE,
+            FieldKind.NUMBER,
+            FieldKind.MONEY,
+            FieldKind.DATE,
+            FieldKind.PLACE,
+            FieldKind.YES_NO);
+
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     private final ContentStore store;
@@ -75,7 +84,15 @@ public class ItemIntake {
     private final ChangeGate gate;
     private final JsonMapper json;
 
-    ItemIntake(ContentStore store, SiteContents contents, SiteIndexes indexes, TransactionTemplate transaction, Clock clock, DiskRoom room, ChangeGate gate, JsonMapper json) {
+    ItemIntake(
+            ContentStore store,
+            SiteContents contents,
+            SiteIndexes indexes,
+            TransactionTemplate transaction,
+            Clock clock,
+            DiskRoom room,
+            ChangeGate gate,
+            JsonMapper json) {
         this.room = room;
         this.gate = gate;
         this.store = store;
@@ -84,8 +101,10 @@ public class ItemIntake {
         this.transaction = transaction;
         this.clock = clock;
         // Numbers keep their digits, and keys a fixed order, so that what did not change reads the same.
-        this.json = json.rebuild().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
-                .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
+        this.json = json.rebuild()
+                .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+                .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+                .build();
     }
 
     /**
@@ -97,12 +116,17 @@ public class ItemIntake {
      * @param source that the items come from; null for a push
      * @param fields what the source says about the kinds of its properties; empty to guess them
      */
-    public record Manner(boolean partial, boolean everything, boolean mayRemoveMany, @Nullable Long source, List<MappedField> fields) {}
+    public record Manner(
+            boolean partial,
+            boolean everything,
+            boolean mayRemoveMany,
+            @Nullable Long source,
+            List<MappedField> fields) {}
 
     /** Watches over a long intake. */
     public interface Watch {
         /** For those who cannot wait for more than the end. */
-        Watch NONE = of(taken -> { }, () -> false);
+        Watch NONE = of(taken -> {}, () -> false);
 
         /** Called now and then with the number of lines taken so far. */
         void taken(int lines);
@@ -195,7 +219,8 @@ public class ItemIntake {
         }
     }
 
-    private record Parsed(int line, @Nullable String at, ItemId id, boolean delete, Map<String, @Nullable Object> properties) {}
+    private record Parsed(
+            int line, @Nullable String at, ItemId id, boolean delete, Map<String, @Nullable Object> properties) {}
 
     /** One intake under way. */
     private final class Run {
@@ -220,7 +245,10 @@ public class ItemIntake {
         private int unchanged;
         private int removed;
         private int refused;
-        /** Lines of which nobody can tell the item. While there are some, what was not named may have been meant by them. */
+        /**
+         * Lines of which nobody can tell the item. While there are some, what was not named may have been meant by
+         * them.
+         */
         private int nameless;
 
         Run(String site, CollectionKey key, Manner manner, Watch watch) {
@@ -235,13 +263,32 @@ public class ItemIntake {
         }
 
         IntakeReport report() {
-            return new IntakeReport(added, changed, unchanged, removed, refused, List.copyOf(refusals), List.copyOf(changes), List.copyOf(newFields),
-                    passedOver.entrySet().stream().map(one -> new IntakeReport.PassedOver(one.getKey(), one.getValue())).toList(), List.copyOf(gaveWay), notRemoved());
+            return new IntakeReport(
+                    added,
+                    changed,
+                    unchanged,
+                    removed,
+                    refused,
+                    List.copyOf(refusals),
+                    List.copyOf(changes),
+                    List.copyOf(newFields),
+                    passedOver.entrySet().stream()
+                            .map(one -> new IntakeReport.PassedOver(one.getKey(), one.getValue()))
+                            .toList(),
+                    List.copyOf(gaveWay),
+                    notRemoved());
         }
 
         private @Nullable String notRemoved() {
-            return manner.everything() && nameless > 0 ? "%s not be told which item %s, so nothing was removed. Correct %s and send everything again."
-                    .formatted(nameless == 1 ? "Of one line it could" : "Of %,d lines it could".formatted(nameless), nameless == 1 ? "it is of" : "they are of", nameless == 1 ? "it" : "them") : null;
+            return manner.everything() && nameless > 0
+                    ? "%s not be told which item %s, so nothing was removed. Correct %s and send everything again."
+                            .formatted(
+                                    nameless == 1
+                                            ? "Of one line it could"
+                                            : "Of %,d lines it could".formatted(nameless),
+                                    nameless == 1 ? "it is of" : "they are of",
+                                    nameless == 1 ? "it" : "them")
+                    : null;
         }
 
         void take(JsonLines lines) {
@@ -272,7 +319,16 @@ public class ItemIntake {
                 return null;
             }
             if (!text.stripLeading().startsWith("{")) {
-                refuse(line.number(), null, null, null, "a line is one JSON object, in braces, not %s".formatted(text.stripLeading().startsWith("[") ? "a list" : "\"" + shortened(text.strip()) + "\""));
+                refuse(
+                        line.number(),
+                        null,
+                        null,
+                        null,
+                        "a line is one JSON object, in braces, not %s"
+                                .formatted(
+                                        text.stripLeading().startsWith("[")
+                                                ? "a list"
+                                                : "\"" + shortened(text.strip()) + "\""));
                 return null;
             }
             Map<String, @Nullable Object> properties;
@@ -286,8 +342,14 @@ public class ItemIntake {
             boolean delete = Boolean.TRUE.equals(properties.remove(DELETE));
             boolean same = Boolean.TRUE.equals(properties.remove(SAME));
             Object given = properties.remove(Mapping.ID);
-            if (!(given instanceof String || given instanceof Integer || given instanceof Long) || given.toString().isBlank()) {
-                refuse(line.number(), at, null, Mapping.ID, "the item has no id; give each a text or whole number of its own under \"id\"");
+            if (!(given instanceof String || given instanceof Integer || given instanceof Long)
+                    || given.toString().isBlank()) {
+                refuse(
+                        line.number(),
+                        at,
+                        null,
+                        Mapping.ID,
+                        "the item has no id; give each a text or whole number of its own under \"id\"");
                 return null;
             }
             ItemId id;
@@ -299,8 +361,16 @@ public class ItemIntake {
             }
             Integer earlier = lineById.putIfAbsent(id.value(), line.number());
             if (earlier != null) {
-                refuse(line.number(), at, id.value(), Mapping.ID, at == null ? "line %d has the id \"%s\" already; give each item one of its own".formatted(earlier, id)
-                        : "the id \"%s\" came before; give each item one of its own, or choose another column for it".formatted(id));
+                refuse(
+                        line.number(),
+                        at,
+                        id.value(),
+                        Mapping.ID,
+                        at == null
+                                ? "line %d has the id \"%s\" already; give each item one of its own"
+                                        .formatted(earlier, id)
+                                : "the id \"%s\" came before; give each item one of its own, or choose another column for it"
+                                        .formatted(id));
                 return null;
             }
             if (same) {
@@ -330,12 +400,19 @@ public class ItemIntake {
                         unchanged++;
                     } else {
                         gone.add(id);
-                        tell(IntakeReport.What.REMOVED, id, store.item(site, key, id).map(ContentStore.StoredItem::title).orElse(id), "named as deleted");
+                        tell(
+                                IntakeReport.What.REMOVED,
+                                id,
+                                store.item(site, key, id)
+                                        .map(ContentStore.StoredItem::title)
+                                        .orElse(id),
+                                "named as deleted");
                     }
                     continue;
                 }
                 try {
-                    Map<String, @Nullable Object> said = manner.partial() && old != null ? merged(old, parsed.properties()) : parsed.properties();
+                    Map<String, @Nullable Object> said =
+                            manner.partial() && old != null ? merged(old, parsed.properties()) : parsed.properties();
                     said.values().removeIf(Objects::isNull);
                     Item item = read(parsed.id(), said);
                     String properties = json.writeValueAsString(said);
@@ -347,8 +424,15 @@ public class ItemIntake {
                         continue;
                     }
                     String title = item.title();
-                    kept.add(new ContentStore.StoredItem(key.value(), id, properties, title.substring(0, Math.min(title.length(), TITLE_KEPT)), item.address(), change(),
-                            OffsetDateTime.now(clock), manner.source()));
+                    kept.add(new ContentStore.StoredItem(
+                            key.value(),
+                            id,
+                            properties,
+                            title.substring(0, Math.min(title.length(), TITLE_KEPT)),
+                            item.address(),
+                            change(),
+                            OffsetDateTime.now(clock),
+                            manner.source()));
                     if (old == null) {
                         added++;
                         arrived.add(id);
@@ -380,7 +464,11 @@ public class ItemIntake {
                     return reader.read(id, said);
                 } catch (ItemRefused unfit) {
                     Field field = collection.byProperty().get(String.valueOf(unfit.property()));
-                    if (field == null || !field.guessed() || !GIVING_WAY.contains(field.kind()) || !isText(said.get(field.property())) || !guessedEverywhere(field)) {
+                    if (field == null
+                            || !field.guessed()
+                            || !GIVING_WAY.contains(field.kind())
+                            || !isText(said.get(field.property()))
+                            || !guessedEverywhere(field)) {
                         throw unfit;
                     }
                     giveWay(field, String.valueOf(unfit.getMessage()));
@@ -389,12 +477,16 @@ public class ItemIntake {
         }
 
         private static boolean isText(@Nullable Object value) {
-            return value instanceof String || value instanceof List<?> list && list.stream().allMatch(String.class::isInstance);
+            return value instanceof String
+                    || value instanceof List<?> list && list.stream().allMatch(String.class::isInstance);
         }
 
         /** A key has one kind in a site, so it gives way in all collections or in none. */
         private boolean guessedEverywhere(Field field) {
-            return contents.of(site).collections().stream().map(other -> other.field(field.key())).filter(Objects::nonNull).allMatch(Field::guessed);
+            return contents.of(site).collections().stream()
+                    .map(other -> other.field(field.key()))
+                    .filter(Objects::nonNull)
+                    .allMatch(Field::guessed);
         }
 
         private void giveWay(Field field, String reason) {
@@ -410,7 +502,9 @@ public class ItemIntake {
             fields.replaceAll(one -> one.key().equals(field.key()) ? field.ofKind(FieldKind.TEXT, true) : one);
             collection = new Collection(collection.key(), collection.label(), collection.language(), fields);
             reader = new ItemReader(collection);
-            newFields.replaceAll(one -> one.key().equals(field.key()) ? new IntakeReport.NewField(one.property(), one.key(), FieldKind.TEXT, one.label()) : one);
+            newFields.replaceAll(one -> one.key().equals(field.key())
+                    ? new IntakeReport.NewField(one.property(), one.key(), FieldKind.TEXT, one.label())
+                    : one);
             gaveWay.add(new IntakeReport.GaveWay(field.key(), field.kind(), FieldKind.TEXT, reason));
         }
 
@@ -430,7 +524,9 @@ public class ItemIntake {
             Map<String, @Nullable Object> after = json.readValue(json.writeValueAsString(said), OBJECT);
             Set<String> names = new TreeSet<>(before.keySet());
             names.addAll(after.keySet());
-            return names.stream().filter(name -> !Objects.equals(before.get(name), after.get(name))).collect(Collectors.joining(", "));
+            return names.stream()
+                    .filter(name -> !Objects.equals(before.get(name), after.get(name)))
+                    .collect(Collectors.joining(", "));
         }
 
         /** What a source that names everything did not name. What was refused was named, and stays as it was. */
@@ -465,29 +561,39 @@ public class ItemIntake {
             return change;
         }
 
-        /** Makes fields of the properties that were never seen before, of the kinds declared, or else guessed from this batch. */
+        /**
+         * Makes fields of the properties that were never seen before, of the kinds declared, or else guessed from this
+         * batch.
+         */
         private void meetNewProperties(List<Parsed> batch) {
             Map<String, List<Object>> samples = new LinkedHashMap<>();
             Set<String> known = collection.byProperty().keySet();
             for (Parsed parsed : batch) {
                 parsed.properties().forEach((property, value) -> {
                     if (value != null && !known.contains(property)) {
-                        samples.computeIfAbsent(property, name -> new ArrayList<>()).add(value);
+                        samples.computeIfAbsent(property, name -> new ArrayList<>())
+                                .add(value);
                     }
                 });
             }
             for (Map.Entry<String, List<Object>> sample : samples.entrySet()) {
                 String property = sample.getKey();
                 if (collection.fields().size() >= MOST_FIELDS) {
-                    passedOver.putIfAbsent(shortened(property), "a collection has at most %d fields".formatted(MOST_FIELDS));
+                    passedOver.putIfAbsent(
+                            shortened(property), "a collection has at most %d fields".formatted(MOST_FIELDS));
                     continue;
                 }
                 if (!FieldKey.fits(property)) {
-                    passedOver.putIfAbsent(shortened(property), "the name of a field starts with a letter, then has up to 63 letters, digits, - or _");
+                    passedOver.putIfAbsent(
+                            shortened(property),
+                            "the name of a field starts with a letter, then has up to 63 letters, digits, - or _");
                     continue;
                 }
                 MappedField said = declared.get(property);
-                Field field = said == null ? field(property, KindGuess.of(property, sample.getValue()), Field.labelFrom(property), null).guess() : field(property, said.kind(), said.label(), said.unit());
+                Field field = said == null
+                        ? field(property, KindGuess.of(property, sample.getValue()), Field.labelFrom(property), null)
+                                .guess()
+                        : field(property, said.kind(), said.label(), said.unit());
                 store.addField(site, key, field);
                 List<Field> fields = new ArrayList<>(collection.fields());
                 fields.add(field);
@@ -496,10 +602,14 @@ public class ItemIntake {
             }
         }
 
-        /** A key has one kind in a site: where another collection has it with another kind, the field gets a key of its own. */
+        /**
+         * A key has one kind in a site: where another collection has it with another kind, the field gets a key of its
+         * own.
+         */
         private Field field(String property, FieldKind kind, String label, @Nullable String unit) {
             SiteContent content = contents.of(site);
-            Set<FieldKey> taken = new LinkedHashSet<>(collection.fields().stream().map(Field::key).toList());
+            Set<FieldKey> taken = new LinkedHashSet<>(
+                    collection.fields().stream().map(Field::key).toList());
             FieldKey wanted = new FieldKey(property);
             FieldKind elsewhere = content.kind(wanted);
             if (!taken.contains(wanted) && (elsewhere == null || elsewhere == kind)) {
@@ -507,7 +617,9 @@ public class ItemIntake {
             }
             String own = property.substring(0, Math.min(property.length(), 20)) + "-" + key;
             FieldKey ownKey = new FieldKey(own);
-            for (int n = 2; taken.contains(ownKey) || (content.kind(ownKey) != null && content.kind(ownKey) != kind); n++) {
+            for (int n = 2;
+                    taken.contains(ownKey) || (content.kind(ownKey) != null && content.kind(ownKey) != kind);
+                    n++) {
                 ownKey = new FieldKey(own + "-" + n);
             }
             return new Field(ownKey, kind, property, label + " (" + collection.label() + ")", unit, Map.of());
@@ -515,15 +627,18 @@ public class ItemIntake {
 
         private void tell(IntakeReport.What what, String id, String title, @Nullable String reason) {
             if (told.merge(what, 1, Integer::sum) <= MOST_TOLD) {
-                changes.add(new IntakeReport.Change(what, id, title.substring(0, Math.min(title.length(), 120)), reason));
+                changes.add(
+                        new IntakeReport.Change(what, id, title.substring(0, Math.min(title.length(), 120)), reason));
             }
         }
 
-        private void refuse(int line, @Nullable String at, @Nullable String id, @Nullable String property, String reason) {
+        private void refuse(
+                int line, @Nullable String at, @Nullable String id, @Nullable String property, String reason) {
             refused++;
             nameless += id == null ? 1 : 0;
             if (refusals.size() < MOST_TOLD) {
-                refusals.add(new IntakeReport.Refused(line, at, id, property == null ? null : shortened(property), reason));
+                refusals.add(
+                        new IntakeReport.Refused(line, at, id, property == null ? null : shortened(property), reason));
             }
         }
 

@@ -11,8 +11,8 @@ import java.nio.charset.StandardCharsets;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reads the lines of a JSON Lines body one by one, holding no more than one. A line that is too long or no UTF-8 is told
- * as such, and the next one is read as if nothing had happened.
+ * Reads the lines of a JSON Lines body one by one, holding no more than one. A line that is too long or no UTF-8 is
+ * told as such, and the next one is read as if nothing had happened.
  */
 final class JsonLines {
     /** A longer line is refused; one item's texts fit many times over. */
@@ -48,12 +48,19 @@ final class JsonLines {
                 }
             }
             if (length > MOST_BYTES) {
-                return new Line(number, null, "the line has %,d bytes; %,d are the most for one item".formatted(length, MOST_BYTES));
+                return new Line(
+                        number,
+                        null,
+                        "the line has %,d bytes; %,d are the most for one item".formatted(length, MOST_BYTES));
             }
             String text;
             try {
-                text = StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT)
-                        .onUnmappableCharacter(CodingErrorAction.REPORT).decode(ByteBuffer.wrap(bytes.toByteArray())).toString();
+                text = StandardCharsets.UTF_8
+                        .newDecoder()
+                        .onMalformedInput(CodingErrorAction.REPORT)
+                        .onUnmappableCharacter(CodingErrorAction.REPORT)
+                        .decode(ByteBuffer.wrap(bytes.toByteArray()))
+                        .toString();
             } catch (CharacterCodingException otherEncoding) {
                 return new Line(number, null, "the line is not UTF-8; send the body in that encoding");
             }

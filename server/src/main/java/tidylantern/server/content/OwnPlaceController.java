@@ -28,7 +28,8 @@ class OwnPlaceController {
     private final SiteContents contents;
     private final TransactionTemplate transaction;
 
-    OwnPlaceController(OwnPlaceStore places, ContentStore items, SiteContents contents, TransactionTemplate transaction) {
+    OwnPlaceController(
+            OwnPlaceStore places, ContentStore items, SiteContents contents, TransactionTemplate transaction) {
         this.places = places;
         this.items = items;
         this.contents = contents;
@@ -36,7 +37,10 @@ class OwnPlaceController {
     }
 
     /** @param latitude in degrees; null is refused */
-    record PlaceGiven(@Nullable String name, @Nullable Double latitude, @Nullable Double longitude) {}
+    record PlaceGiven(
+            @Nullable String name,
+            @Nullable Double latitude,
+            @Nullable Double longitude) {}
 
     @GetMapping
     List<OwnPlace> all(@PathVariable String site) {
@@ -51,16 +55,24 @@ class OwnPlaceController {
             throw Refusal.bad("places", "%,d names are too many; %,d are the most.".formatted(given.size(), MOST));
         }
         Set<String> names = new HashSet<>();
-        List<OwnPlace> checked = given.stream().map(one -> {
-            if (one.latitude() == null || one.longitude() == null) {
-                throw Refusal.bad("places", "Say where \"%s\" is, by latitude and longitude.".formatted(Objects.requireNonNullElse(one.name(), "")));
-            }
-            OwnPlace place = new OwnPlace(Objects.requireNonNullElse(one.name(), ""), one.latitude(), one.longitude());
-            if (!names.add(IndexFields.folded(place.name()))) {
-                throw Refusal.bad("places", "\"%s\" stands twice; visitors could not tell the two apart.".formatted(place.name()));
-            }
-            return place;
-        }).toList();
+        List<OwnPlace> checked = given.stream()
+                .map(one -> {
+                    if (one.latitude() == null || one.longitude() == null) {
+                        throw Refusal.bad(
+                                "places",
+                                "Say where \"%s\" is, by latitude and longitude."
+                                        .formatted(Objects.requireNonNullElse(one.name(), "")));
+                    }
+                    OwnPlace place =
+                            new OwnPlace(Objects.requireNonNullElse(one.name(), ""), one.latitude(), one.longitude());
+                    if (!names.add(IndexFields.folded(place.name()))) {
+                        throw Refusal.bad(
+                                "places",
+                                "\"%s\" stands twice; visitors could not tell the two apart.".formatted(place.name()));
+                    }
+                    return place;
+                })
+                .toList();
         transaction.executeWithoutResult(status -> {
             places.removeAll(site);
             checked.forEach(place -> places.add(site, place));

@@ -15,16 +15,26 @@ class OwnPlaceStore {
 
     /** By name. */
     List<OwnPlace> ofSite(String site) {
-        return jdbc.sql("SELECT name, latitude, longitude FROM own_place WHERE site_key = :site ORDER BY name").param("site", site)
-                .query((row, n) -> new OwnPlace(row.getString("name"), row.getDouble("latitude"), row.getDouble("longitude"))).list();
+        return jdbc.sql("SELECT name, latitude, longitude FROM own_place WHERE site_key = :site ORDER BY name")
+                .param("site", site)
+                .query((row, n) ->
+                        new OwnPlace(row.getString("name"), row.getDouble("latitude"), row.getDouble("longitude")))
+                .list();
     }
 
     void removeAll(String site) {
-        jdbc.sql("DELETE FROM own_place WHERE site_key = :site").param("site", site).update();
+        jdbc.sql("DELETE FROM own_place WHERE site_key = :site")
+                .param("site", site)
+                .update();
     }
 
     void add(String site, OwnPlace place) {
-        jdbc.sql("INSERT INTO own_place (site_key, name, latitude, longitude) VALUES (:site, :name, :latitude, :longitude)")
-                .param("site", site).param("name", place.name()).param("latitude", place.latitude()).param("longitude", place.longitude()).update();
+        jdbc.sql(
+                        "INSERT INTO own_place (site_key, name, latitude, longitude) VALUES (:site, :name, :latitude, :longitude)")
+                .param("site", site)
+                .param("name", place.name())
+                .param("latitude", place.latitude())
+                .param("longitude", place.longitude())
+                .update();
     }
 }

@@ -37,7 +37,8 @@ class OwnerMarks {
                 long number = store.nextChange(site);
                 for (ItemRef item : items) {
                     if (store.item(site, item.collection(), item.id().value()).isEmpty()) {
-                        throw Refusal.notFound("There is no item \"%s\" in \"%s\".".formatted(item.id(), item.collection()));
+                        throw Refusal.notFound(
+                                "There is no item \"%s\" in \"%s\".".formatted(item.id(), item.collection()));
                     }
                     store.putMark(site, item, change.apply(of(site, item)));
                     store.touch(site, item, number);
@@ -47,5 +48,4 @@ class OwnerMarks {
             indexes.followOrLater(site);
         }
     }
-
 }

@@ -36,7 +36,9 @@ class PlacementController {
 
     /** Whether a placement holds today, by the site's days. */
     enum State {
-        HOLDS, BEGINS_LATER, ENDED;
+        HOLDS,
+        BEGINS_LATER,
+        ENDED;
 
         @Override
         public String toString() {
@@ -45,10 +47,22 @@ class PlacementController {
     }
 
     /** @param title of the item; null where it is gone */
-    record PlacementShape(ItemRef item, @Nullable String title, String tier, @Nullable Integer place, @Nullable LocalDate from, @Nullable LocalDate until, State state) {}
+    record PlacementShape(
+            ItemRef item,
+            @Nullable String title,
+            String tier,
+            @Nullable Integer place,
+            @Nullable LocalDate from,
+            @Nullable LocalDate until,
+            State state) {}
 
     /** @param items that are placed so, 1 to 1,000 */
-    record PlacementGiven(List<ItemRef> items, String tier, @Nullable Integer place, @Nullable LocalDate from, @Nullable LocalDate until) {}
+    record PlacementGiven(
+            List<ItemRef> items,
+            String tier,
+            @Nullable Integer place,
+            @Nullable LocalDate from,
+            @Nullable LocalDate until) {}
 
     record PlacementTaken(List<ItemRef> items, String tier) {}
 
@@ -56,17 +70,26 @@ class PlacementController {
     @GetMapping
     List<PlacementShape> all(@PathVariable String site) {
         LocalDate today = LocalDate.now(clock.withZone(contents.of(site).zone()));
-        return placements.of(site).stream().map(stored -> {
-            Placement one = stored.placement();
-            State state = one.holdsOn(today) ? State.HOLDS : one.from() != null && one.from().isAfter(today) ? State.BEGINS_LATER : State.ENDED;
-            return new PlacementShape(one.item(), stored.title(), one.tier(), one.place(), one.from(), one.until(), state);
-        }).toList();
+        return placements.of(site).stream()
+                .map(stored -> {
+                    Placement one = stored.placement();
+                    State state = one.holdsOn(today)
+                            ? State.HOLDS
+                            : one.from() != null && one.from().isAfter(today) ? State.BEGINS_LATER : State.ENDED;
+                    return new PlacementShape(
+                            one.item(), stored.title(), one.tier(), one.place(), one.from(), one.until(), state);
+                })
+                .toList();
     }
 
     @Operation(summary = "Places items in a tier, or changes how they are placed in it. It holds at once.")
     @PutMapping
     List<PlacementShape> put(@PathVariable String site, @RequestBody PlacementGiven given) {
-        placements.put(site, items(given.items()).stream().map(item -> new Placement(item, given.tier(), given.place(), given.from(), given.until())).toList());
+        placements.put(
+                site,
+                items(given.items()).stream()
+                        .map(item -> new Placement(item, given.tier(), given.place(), given.from(), given.until()))
+                        .toList());
         return all(site);
     }
 

@@ -19,9 +19,17 @@ class PlacementStore {
     }
 
     /** @param title of the item; null where it is gone */
-    record StoredPlacement(String collectionKey, String itemId, String tier, @Nullable Integer place, @Nullable LocalDate fromDay, @Nullable LocalDate untilDay, @Nullable String title) {
+    record StoredPlacement(
+            String collectionKey,
+            String itemId,
+            String tier,
+            @Nullable Integer place,
+            @Nullable LocalDate fromDay,
+            @Nullable LocalDate untilDay,
+            @Nullable String title) {
         Placement placement() {
-            return new Placement(new ItemRef(new CollectionKey(collectionKey), new ItemId(itemId)), tier, place, fromDay, untilDay);
+            return new Placement(
+                    new ItemRef(new CollectionKey(collectionKey), new ItemId(itemId)), tier, place, fromDay, untilDay);
         }
     }
 
@@ -30,20 +38,30 @@ class PlacementStore {
         return jdbc.sql("""
                 SELECT p.collection_key, p.item_id, p.tier, p.place, p.from_day, p.until_day, i.title FROM placement p
                 LEFT JOIN item i ON i.site_key = p.site_key AND i.collection_key = p.collection_key AND i.item_id = p.item_id
-                WHERE p.site_key = :site ORDER BY p.tier, p.place NULLS LAST, p.collection_key, p.item_id""")
-                .param("site", site).query(StoredPlacement.class).list();
+                WHERE p.site_key = :site ORDER BY p.tier, p.place NULLS LAST, p.collection_key, p.item_id""").param("site", site).query(StoredPlacement.class).list();
     }
 
     void put(String site, Placement placement) {
         jdbc.sql("""
                 MERGE INTO placement (site_key, collection_key, item_id, tier, place, from_day, until_day) KEY (site_key, collection_key, item_id, tier)
                 VALUES (:site, :collection, :id, :tier, :place, :from, :until)""")
-                .param("site", site).param("collection", placement.item().collection().value()).param("id", placement.item().id().value()).param("tier", placement.tier())
-                .param("place", placement.place()).param("from", placement.from()).param("until", placement.until()).update();
+                .param("site", site)
+                .param("collection", placement.item().collection().value())
+                .param("id", placement.item().id().value())
+                .param("tier", placement.tier())
+                .param("place", placement.place())
+                .param("from", placement.from())
+                .param("until", placement.until())
+                .update();
     }
 
     void remove(String site, ItemRef item, String tier) {
-        jdbc.sql("DELETE FROM placement WHERE site_key = :site AND collection_key = :collection AND item_id = :id AND tier = :tier")
-                .param("site", site).param("collection", item.collection().value()).param("id", item.id().value()).param("tier", tier).update();
+        jdbc.sql(
+                        "DELETE FROM placement WHERE site_key = :site AND collection_key = :collection AND item_id = :id AND tier = :tier")
+                .param("site", site)
+                .param("collection", item.collection().value())
+                .param("id", item.id().value())
+                .param("tier", tier)
+                .update();
     }
 }

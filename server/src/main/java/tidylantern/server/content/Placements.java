@@ -34,8 +34,13 @@ class Placements {
      */
     void put(String site, List<Placement> given) {
         for (Placement placement : given) {
-            if (items.item(site, placement.item().collection(), placement.item().id().value()).isEmpty()) {
-                throw Refusal.notFound("There is no item \"%s\" in \"%s\".".formatted(placement.item().id(), placement.item().collection()));
+            if (items.item(
+                            site,
+                            placement.item().collection(),
+                            placement.item().id().value())
+                    .isEmpty()) {
+                throw Refusal.notFound("There is no item \"%s\" in \"%s\"."
+                        .formatted(placement.item().id(), placement.item().collection()));
             }
         }
         change(site, () -> given.forEach(placement -> placements.put(site, placement)));

@@ -19,13 +19,18 @@ final class ShownValue {
     static String of(FieldValue value) {
         return switch (value) {
             case FieldValue.Text text -> text.text();
-            case FieldValue.Categories categories -> categories.paths().stream().map(ShownValue::of).collect(Collectors.joining(", "));
+            case FieldValue.Categories categories ->
+                categories.paths().stream().map(ShownValue::of).collect(Collectors.joining(", "));
             case FieldValue.Numeric number -> number.number().toPlainString();
-            case FieldValue.Money money -> money.amount().toPlainString() + (money.currency() == null ? "" : " " + money.currency());
-            case FieldValue.Dates dates -> dates.days().stream().map(LocalDate::toString).collect(Collectors.joining(", "));
-            case FieldValue.Place place -> (place.name() == null ? "" : place.name() + " · ") + place.latitude() + ", " + place.longitude();
+            case FieldValue.Money money ->
+                money.amount().toPlainString() + (money.currency() == null ? "" : " " + money.currency());
+            case FieldValue.Dates dates ->
+                dates.days().stream().map(LocalDate::toString).collect(Collectors.joining(", "));
+            case FieldValue.Place place ->
+                (place.name() == null ? "" : place.name() + " · ") + place.latitude() + ", " + place.longitude();
             case FieldValue.YesNo answer -> answer.yes() ? "yes" : "no";
-            case FieldValue.Image image -> image.alternative() == null ? image.address() : image.alternative() + " · " + image.address();
+            case FieldValue.Image image ->
+                image.alternative() == null ? image.address() : image.alternative() + " · " + image.address();
             case FieldValue.Link link -> link.address();
             case FieldValue.Codes codes -> String.join(", ", codes.codes());
         };
@@ -42,7 +47,9 @@ final class ShownValue {
             FieldValue value = item.values().get(column);
             if (value != null) {
                 String text = of(value);
-                row.put(column.value(), text.length() <= LONGEST_IN_TABLE ? text : text.substring(0, LONGEST_IN_TABLE) + "…");
+                row.put(
+                        column.value(),
+                        text.length() <= LONGEST_IN_TABLE ? text : text.substring(0, LONGEST_IN_TABLE) + "…");
             }
         }
         return row;

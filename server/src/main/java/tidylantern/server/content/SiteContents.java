@@ -84,9 +84,19 @@ public class SiteContents {
 
     private SiteContent read(String site) {
         Map<String, List<Field>> fields = store.fields(site);
-        return new SiteContent(store.collections(site).stream()
-                .map(c -> new Collection(new CollectionKey(c.collectionKey()), c.label(), c.language(), fields.getOrDefault(c.collectionKey(), List.of())))
-                .toList(), placements.ofSite(site).stream().map(PlacementStore.StoredPlacement::placement).toList(), sites.get(site).zone(), places.ofSite(site));
+        return new SiteContent(
+                store.collections(site).stream()
+                        .map(c -> new Collection(
+                                new CollectionKey(c.collectionKey()),
+                                c.label(),
+                                c.language(),
+                                fields.getOrDefault(c.collectionKey(), List.of())))
+                        .toList(),
+                placements.ofSite(site).stream()
+                        .map(PlacementStore.StoredPlacement::placement)
+                        .toList(),
+                sites.get(site).zone(),
+                places.ofSite(site));
     }
 
     @EventListener
@@ -127,9 +137,19 @@ public class SiteContents {
     /** @throws Refusal if the site has no such collection; it names those there are */
     public Collection collection(String site, String key) {
         SiteContent content = of(site);
-        return content.collections().stream().filter(c -> c.key().value().equals(key)).findFirst()
-                .orElseThrow(() -> Refusal.notFound("The site \"%s\" has no collection \"%s\". It has %s; make another with PUT /api/owner/sites/%s/collections/%s."
-                        .formatted(site, key, content.collections().stream().map(c -> c.key().value()).toList(), site, key)));
+        return content.collections().stream()
+                .filter(c -> c.key().value().equals(key))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound(
+                        "The site \"%s\" has no collection \"%s\". It has %s; make another with PUT /api/owner/sites/%s/collections/%s."
+                                .formatted(
+                                        site,
+                                        key,
+                                        content.collections().stream()
+                                                .map(c -> c.key().value())
+                                                .toList(),
+                                        site,
+                                        key)));
     }
 
     /** Whether there is such an item. */
@@ -144,14 +164,19 @@ public class SiteContents {
      * @return null if there is none, or if several collections have one with that id
      */
     public @Nullable ItemRef item(String site, String written) {
-        List<CollectionKey> collections = of(site).collections().stream().map(Collection::key).toList();
+        List<CollectionKey> collections =
+                of(site).collections().stream().map(Collection::key).toList();
         for (CollectionKey collection : collections) {
             String start = collection.value() + "/";
             if (written.startsWith(start) && has(site, collection, written.substring(start.length()))) {
                 return ItemRef.parse(written);
             }
         }
-        List<CollectionKey> having = written.isEmpty() ? List.of() : collections.stream().filter(collection -> has(site, collection, written)).toList();
+        List<CollectionKey> having = written.isEmpty()
+                ? List.of()
+                : collections.stream()
+                        .filter(collection -> has(site, collection, written))
+                        .toList();
         return having.size() == 1 ? new ItemRef(having.getFirst(), new ItemId(written)) : null;
     }
 
@@ -183,12 +208,16 @@ public class SiteContents {
 
     private static String languageTag(String language) {
         try {
-            String tag = new Locale.Builder().setLanguageTag(language.strip()).build().toLanguageTag();
+            String tag = new Locale.Builder()
+                    .setLanguageTag(language.strip())
+                    .build()
+                    .toLanguageTag();
             if (!tag.equals("und")) {
                 return tag;
             }
         } catch (IllformedLocaleException wrong) {
-            throw Refusal.bad("language", "\"%s\" is no language tag; write one such as en or pt-BR.".formatted(language));
+            throw Refusal.bad(
+                    "language", "\"%s\" is no language tag; write one such as en or pt-BR.".formatted(language));
         }
         throw Refusal.bad("language", "Say which language the texts are in, with a tag such as en or pt-BR.");
     }

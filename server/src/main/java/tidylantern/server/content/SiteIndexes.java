@@ -67,13 +67,15 @@ public class SiteIndexes implements SmartLifecycle {
     private static final int SECONDS_TO_GAZETTEER = 20;
     /** Of a batch of items that cannot be indexed, so many are named in the log. */
     private static final int MOST_LOGGED = 20;
+
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     /** Shipped with the front end's packages, from one of which it comes. */
     private static final Gazetteer GAZETTEER = Gazetteer.of(() -> {
         InputStream cities = SiteIndexes.class.getResourceAsStream("/gazetteer/cities.pbf");
         if (cities == null) {
-            throw new FileNotFoundException("gazetteer/cities.pbf is not in the application; build it with its front end");
+            throw new FileNotFoundException(
+                    "gazetteer/cities.pbf is not in the application; build it with its front end");
         }
         return cities;
     });
@@ -92,11 +94,21 @@ public class SiteIndexes implements SmartLifecycle {
     private final Set<String> warmed = ConcurrentHashMap.newKeySet();
     /** Sites that could not be brought up to date when the service started. */
     private final Set<String> behind = ConcurrentHashMap.newKeySet();
+
     private final Map<String, Object> turns = new ConcurrentHashMap<>();
     private volatile boolean running;
-    private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("index-commits").daemon().factory());
+    private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().name("index-commits").daemon().factory());
 
-    SiteIndexes(ContentStore store, SiteContents contents, Sites sites, Settings settings, JsonMapper json, ObjectProvider<DesignsInUse> designs, Standby standby, DiskRoom room) {
+    SiteIndexes(
+            ContentStore store,
+            SiteContents contents,
+            Sites sites,
+            Settings settings,
+            JsonMapper json,
+            ObjectProvider<DesignsInUse> designs,
+            Standby standby,
+            DiskRoom room) {
         this.store = store;
         this.contents = contents;
         this.sites = sites;
@@ -107,7 +119,10 @@ public class SiteIndexes implements SmartLifecycle {
         this.room = room;
     }
 
-    /** Before the web server, which starts last of all: whoever can ask gets an answer from all that was ever acknowledged. */
+    /**
+     * Before the web server, which starts last of all: whoever can ask gets an answer from all that was ever
+     * acknowledged.
+     */
     @Override
     public int getPhase() {
         return 0;
@@ -127,7 +142,8 @@ public class SiteIndexes implements SmartLifecycle {
         }
         // Once the start is over, which waits for nothing; the first visitor who names a town would wait for it.
         commits.schedule(GAZETTEER::size, SECONDS_TO_GAZETTEER, TimeUnit.SECONDS);
-        commits.scheduleWithFixedDelay(this::commitAll, SECONDS_BETWEEN_COMMITS, SECONDS_BETWEEN_COMMITS, TimeUnit.SECONDS);
+        commits.scheduleWithFixedDelay(
+                this::commitAll, SECONDS_BETWEEN_COMMITS, SECONDS_BETWEEN_COMMITS, TimeUnit.SECONDS);
     }
 
     /** One site's trouble is its own: the service starts, other sites answer, and this one is tried again and again. */
@@ -139,7 +155,11 @@ public class SiteIndexes implements SmartLifecycle {
             warm(site);
         } catch (RuntimeException failure) {
             behind.add(site);
-            LOG.error("The site {} cannot be brought up to date; it will be tried again every {} seconds. Its items are safe in the database.", site, SECONDS_BETWEEN_COMMITS, failure);
+            LOG.error(
+                    "The site {} cannot be brought up to date; it will be tried again every {} seconds. Its items are safe in the database.",
+                    site,
+                    SECONDS_BETWEEN_COMMITS,
+                    failure);
         }
     }
 
@@ -197,13 +217,16 @@ public class SiteIndexes implements SmartLifecycle {
                 index.close();
             }
         } catch (IOException failure) {
-            LOG.error("The index of {} could not be closed; the next start reads from the database what it lacks", site, failure);
+            LOG.error(
+                    "The index of {} could not be closed; the next start reads from the database what it lacks",
+                    site,
+                    failure);
         }
     }
 
     /**
-     * What a writer of a site's content holds from its first change until the index has followed, so that the numbers of
-     * changes are committed in their order.
+     * What a writer of a site's content holds from its first change until the index has followed, so that the numbers
+     * of changes are committed in their order.
      */
     public Object turn(String site) {
         return turns.computeIfAbsent(site, key -> new Object());
@@ -214,8 +237,15 @@ public class SiteIndexes implements SmartLifecycle {
             try {
                 return opened(key);
             } catch (IOException failure) {
-                LOG.error("The index of {} cannot be opened under {}; the folder must be writable", key, settings.data(), failure);
-                throw new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, "The searches of this site cannot be asked just now. The service's log has the reason.");
+                LOG.error(
+                        "The index of {} cannot be opened under {}; the folder must be writable",
+                        key,
+                        settings.data(),
+                        failure);
+                throw new Refusal(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        null,
+                        "The searches of this site cannot be asked just now. The service's log has the reason.");
             }
         });
     }
@@ -229,7 +259,9 @@ public class SiteIndexes implements SmartLifecycle {
     /** On the thread of whoever changed something, so that no visitor waits for what a new state needs. */
     private void prepare(String site, IndexSearcher next) {
         try {
-            List<SearchDesign> inUse = designs.stream().flatMap(keeper -> keeper.designsInUse(site).stream()).toList();
+            List<SearchDesign> inUse = designs.stream()
+                    .flatMap(keeper -> keeper.designsInUse(site).stream())
+                    .toList();
             if (!inUse.isEmpty()) {
                 engine(site).prepare(next, contents.of(site), inUse);
             }
@@ -289,7 +321,9 @@ public class SiteIndexes implements SmartLifecycle {
         long until = store.lastChange(site);
         try {
             if (index.lastChange() > until && !standby.active()) {
-                LOG.warn("The index of {} is ahead of its database, which must have been put back to an earlier state; it is made anew", site);
+                LOG.warn(
+                        "The index of {} is ahead of its database, which must have been put back to an earlier state; it is made anew",
+                        site);
                 index.clear();
             }
             if (!standby.active()) {
@@ -300,7 +334,16 @@ public class SiteIndexes implements SmartLifecycle {
             ContentStore.Place place = new ContentStore.Place(seen, "\uffff", "");
             List<ContentStore.StoredItem> items = store.changedAfter(site, place, BATCH);
             while (!items.isEmpty()) {
-                add(index, content, readers, items, store.marks(site, items.getFirst().collectionKey(), items.getFirst().itemId(), items.getLast().itemId()));
+                add(
+                        index,
+                        content,
+                        readers,
+                        items,
+                        store.marks(
+                                site,
+                                items.getFirst().collectionKey(),
+                                items.getFirst().itemId(),
+                                items.getLast().itemId()));
                 ContentStore.StoredItem last = items.getLast();
                 place = new ContentStore.Place(last.changeNumber(), last.collectionKey(), last.itemId());
                 items = store.changedAfter(site, place, BATCH);
@@ -309,31 +352,47 @@ public class SiteIndexes implements SmartLifecycle {
                 index.apply(List.of(), List.of(), until);
             }
         } catch (IOException failure) {
-            throw new UncheckedIOException("The index of \"%s\" cannot be written. The items are safe in the database.".formatted(site), failure);
+            throw new UncheckedIOException(
+                    "The index of \"%s\" cannot be written. The items are safe in the database.".formatted(site),
+                    failure);
         }
     }
 
-    private void add(SiteIndex index, SiteContent content, Map<CollectionKey, ItemReader> readers, List<ContentStore.StoredItem> items, Map<String, OwnerMark> marks) throws IOException {
+    private void add(
+            SiteIndex index,
+            SiteContent content,
+            Map<CollectionKey, ItemReader> readers,
+            List<ContentStore.StoredItem> items,
+            Map<String, OwnerMark> marks)
+            throws IOException {
         Map<ItemRef, String> unreadable = new ConcurrentHashMap<>();
-        List<SiteIndex.Changed> readable = items.parallelStream().flatMap(item -> {
-            try {
-                return Stream.of(changed(content, readers, item, marks.getOrDefault(item.itemId(), OwnerMark.NONE)));
-            } catch (ItemRefused | RuntimeException broken) {
-                unreadable.put(item.ref(), String.valueOf(broken.getMessage()));
-                return Stream.empty();
-            }
-        }).toList();
+        List<SiteIndex.Changed> readable = items.parallelStream()
+                .flatMap(item -> {
+                    try {
+                        return Stream.of(
+                                changed(content, readers, item, marks.getOrDefault(item.itemId(), OwnerMark.NONE)));
+                    } catch (ItemRefused | RuntimeException broken) {
+                        unreadable.put(item.ref(), String.valueOf(broken.getMessage()));
+                        return Stream.empty();
+                    }
+                })
+                .toList();
         for (Map.Entry<ItemRef, String> one : unreadable.entrySet()) {
             index.passOver(one.getKey(), one.getValue());
         }
         unreadable.putAll(index.add(readable));
-        unreadable.entrySet().stream().limit(MOST_LOGGED).forEach(one -> LOG.warn("The item {} cannot be found by any search: {}", one.getKey(), one.getValue()));
+        unreadable.entrySet().stream()
+                .limit(MOST_LOGGED)
+                .forEach(
+                        one -> LOG.warn("The item {} cannot be found by any search: {}", one.getKey(), one.getValue()));
         if (unreadable.size() > MOST_LOGGED) {
             LOG.warn("… and {} more; Health names them", unreadable.size() - MOST_LOGGED);
         }
     }
 
-    private SiteIndex.Changed changed(SiteContent content, Map<CollectionKey, ItemReader> readers, ContentStore.StoredItem item, OwnerMark mark) throws ItemRefused {
+    private SiteIndex.Changed changed(
+            SiteContent content, Map<CollectionKey, ItemReader> readers, ContentStore.StoredItem item, OwnerMark mark)
+            throws ItemRefused {
         CollectionKey key = new CollectionKey(item.collectionKey());
         Collection collection = content.collection(key);
         ItemReader reader = readers.get(key);
@@ -341,10 +400,14 @@ public class SiteIndexes implements SmartLifecycle {
             throw new IllegalStateException("the item %s/%s is of no collection".formatted(key, item.itemId()));
         }
         Item read = reader.read(new ItemId(item.itemId()), json.readValue(item.properties(), OBJECT));
-        return new SiteIndex.Changed(mark.over(read), collection.language(), mark, item.changed().toInstant());
+        return new SiteIndex.Changed(
+                mark.over(read), collection.language(), mark, item.changed().toInstant());
     }
 
-    /** Makes the machine compile what answers need, with words of the site's own, so that the first visitor waits no longer than others. */
+    /**
+     * Makes the machine compile what answers need, with words of the site's own, so that the first visitor waits no
+     * longer than others.
+     */
     private void warm(String site) {
         SiteContent content = contents.of(site);
         if (contents.counts(site).isEmpty()) {
@@ -361,7 +424,9 @@ public class SiteIndexes implements SmartLifecycle {
         }
         SearchDesign design = SearchDesign.firstFor("warming", content);
         List<String> titles = content.collections().stream()
-                .flatMap(c -> store.itemsAfter(site, c.key(), "", 20).stream()).map(ContentStore.StoredItem::title).toList();
+                .flatMap(c -> store.itemsAfter(site, c.key(), "", 20).stream())
+                .map(ContentStore.StoredItem::title)
+                .toList();
         SearchEngine engine = engine(site);
         for (String title : titles) {
             String word = title.substring(0, Math.min(title.length(), 12));

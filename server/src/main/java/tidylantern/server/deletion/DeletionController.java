@@ -23,21 +23,33 @@ class DeletionController {
         this.deletions = deletions;
     }
 
-    @Operation(summary = "Deletes a site with all that belongs to it. The name has to be given, and for 30 days it can be brought back, but for its access keys.")
+    @Operation(
+            summary =
+                    "Deletes a site with all that belongs to it. The name has to be given, and for 30 days it can be brought back, but for its access keys.")
     @DeleteMapping("/sites/{site}")
-    Deletions.Deletion deleteSite(@PathVariable String site, @RequestParam(defaultValue = "") String name, Authentication who) {
+    Deletions.Deletion deleteSite(
+            @PathVariable String site, @RequestParam(defaultValue = "") String name, Authentication who) {
         return deletions.deleteSite(site, name, who.getName());
     }
 
-    @Operation(summary = "Deletes a collection with its items, fields and sources. The name (its label) has to be given, and for 30 days it can be brought back.")
+    @Operation(
+            summary =
+                    "Deletes a collection with its items, fields and sources. The name (its label) has to be given, and for 30 days it can be brought back.")
     @DeleteMapping("/sites/{site}/collections/{collection}")
-    Deletions.Deletion deleteCollection(@PathVariable String site, @PathVariable String collection, @RequestParam(defaultValue = "") String name, Authentication who) {
+    Deletions.Deletion deleteCollection(
+            @PathVariable String site,
+            @PathVariable String collection,
+            @RequestParam(defaultValue = "") String name,
+            Authentication who) {
         return deletions.deleteCollection(site, collection, name, who.getName());
     }
 
-    @Operation(summary = "Deletes a search with its versions and trials; visitors find it no more. The name has to be given, and for 30 days it can be brought back.")
+    @Operation(
+            summary =
+                    "Deletes a search with its versions and trials; visitors find it no more. The name has to be given, and for 30 days it can be brought back.")
     @DeleteMapping("/searches/{key}")
-    Deletions.Deletion deleteSearch(@PathVariable String key, @RequestParam(defaultValue = "") String name, Authentication who) {
+    Deletions.Deletion deleteSearch(
+            @PathVariable String key, @RequestParam(defaultValue = "") String name, Authentication who) {
         return deletions.deleteSearch(key, name, who.getName());
     }
 

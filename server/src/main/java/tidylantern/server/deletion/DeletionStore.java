@@ -42,7 +42,8 @@ class DeletionStore {
     private static final String OF_SOURCES = "source_id IN (SELECT source_id FROM source WHERE %s)";
     private static final String OF_SEARCHES = "search_key IN (SELECT search_key FROM search WHERE %s)";
     private static final String TABLE = "table";
-    private static final String DELETION = "SELECT deleted_id, kind, site_key, own_key, name, deleted, deleted_by FROM deleted ";
+    private static final String DELETION =
+            "SELECT deleted_id, kind, site_key, own_key, name, deleted, deleted_by FROM deleted ";
 
     private final JdbcClient jdbc;
     private final NamedParameterJdbcTemplate batches;
@@ -55,34 +56,44 @@ class DeletionStore {
     }
 
     /** @param ownKey of the site, collection or search itself */
-    record StoredDeletion(long deletedId, String kind, String siteKey, String ownKey, String name, OffsetDateTime deleted, String deletedBy) {}
+    record StoredDeletion(
+            long deletedId,
+            String kind,
+            String siteKey,
+            String ownKey,
+            String name,
+            OffsetDateTime deleted,
+            String deletedBy) {}
 
     /** Rows of one table that belong to what is deleted. */
     private record Rows(String table, String where) {}
 
     /**
-     * What belongs to each kind, in the order in which it can be put back. Access keys are not among it: whoever deletes a site
-     * ends them for good.
+     * What belongs to each kind, in the order in which it can be put back. Access keys are not among it: whoever
+     * deletes a site ends them for good.
      */
     private static List<Rows> rowsOf(Deletions.Kind kind) {
-        String own = switch (kind) {
-            case SITE -> "site_key = :site";
-            case COLLECTION -> "site_key = :site AND collection_key = :key";
-            case SEARCH -> "search_key = :key";
-        };
+        String own =
+                switch (kind) {
+                    case SITE -> "site_key = :site";
+                    case COLLECTION -> "site_key = :site AND collection_key = :key";
+                    case SEARCH -> "search_key = :key";
+                };
         List<Rows> rows = new ArrayList<>();
         if (kind == Deletions.Kind.SITE) {
             List.of("site", "site_origin", "own_place").forEach(table -> rows.add(new Rows(table, own)));
         }
         if (kind != Deletions.Kind.SEARCH) {
-            List.of("collection", "field", "merged_value", "item", "item_mark", "placement", "source").forEach(table -> rows.add(new Rows(table, own)));
+            List.of("collection", "field", "merged_value", "item", "item_mark", "placement", "source")
+                    .forEach(table -> rows.add(new Rows(table, own)));
             // A run that is under way ends with its source.
             rows.add(new Rows("sync", OF_SOURCES.formatted(own) + " AND ended IS NOT NULL"));
             rows.add(new Rows("crawled_page", OF_SOURCES.formatted(own)));
         }
         if (kind != Deletions.Kind.COLLECTION) {
             rows.add(new Rows("search", own));
-            List.of("search_version", "trial", "asked_query").forEach(table -> rows.add(new Rows(table, OF_SEARCHES.formatted(own))));
+            List.of("search_version", "trial", "asked_query")
+                    .forEach(table -> rows.add(new Rows(table, OF_SEARCHES.formatted(own))));
         }
         return rows;
     }
@@ -95,8 +106,16 @@ class DeletionStore {
             write(kind, site, key, file);
             GeneratedKeyHolder number = new GeneratedKeyHolder();
             try (InputStream rows = Files.newInputStream(file)) {
-                jdbc.sql("INSERT INTO deleted (kind, site_key, own_key, name, deleted, deleted_by, kept_rows) VALUES (:kind, :site, :key, :name, :now, :by, :rows)")
-                        .param("kind", kind.toString()).param("site", site).param("key", key).param("name", name).param("now", now).param("by", by).param("rows", rows, Types.BLOB).update(number, "deleted_id");
+                jdbc.sql(
+                                "INSERT INTO deleted (kind, site_key, own_key, name, deleted, deleted_by, kept_rows) VALUES (:kind, :site, :key, :name, :now, :by, :rows)")
+                        .param("kind", kind.toString())
+                        .param("site", site)
+                        .param("key", key)
+                        .param("name", name)
+                        .param("now", now)
+                        .param("by", by)
+                        .param("rows", rows, Types.BLOB)
+                        .update(number, "deleted_id");
             }
             // The rest goes with it, by its foreign keys.
             Rows first = rowsOf(kind).getFirst();
@@ -114,7 +133,8 @@ class DeletionStore {
     }
 
     private void write(Deletions.Kind kind, String site, String key, Path file) throws IOException {
-        try (BufferedWriter out = new BufferedWriter(new OutputStreamWriter(new GZIPOutputStream(Files.newOutputStream(file)), StandardCharsets.UTF_8))) {
+        try (BufferedWriter out = new BufferedWriter(
+                new OutputStreamWriter(new GZIPOutputStream(Files.newOutputStream(file)), StandardCharsets.UTF_8))) {
             for (Rows rows : rowsOf(kind)) {
                 batches.query("SELECT * FROM " + rows.table() + " WHERE " + rows.where(), of(site, key), row -> {
                     try {
@@ -153,58 +173,88 @@ class DeletionStore {
 
     /** Puts the rows back where they were. */
     void bringBack(long number) {
-        jdbc.sql("SELECT kept_rows FROM deleted WHERE deleted_id = :number").param("number", number).query(row -> {
-            try (BufferedReader lines = new BufferedReader(new InputStreamReader(new GZIPInputStream(row.getBinaryStream(1)), StandardCharsets.UTF_8))) {
-                List<Map<String, @Nullable Object>> batch = new ArrayList<>();
-                for (String line = lines.readLine(); line != null; line = lines.readLine()) {
-                    Map<String, @Nullable Object> one = json.readValue(line, ROW);
-                    if (!batch.isEmpty() && (batch.size() == BATCH || !one.get(TABLE).equals(batch.getFirst().get(TABLE)))) {
-                        insert(batch);
-                        batch.clear();
+        jdbc.sql("SELECT kept_rows FROM deleted WHERE deleted_id = :number")
+                .param("number", number)
+                .query(row -> {
+                    try (BufferedReader lines = new BufferedReader(new InputStreamReader(
+                            new GZIPInputStream(row.getBinaryStream(1)), StandardCharsets.UTF_8))) {
+                        List<Map<String, @Nullable Object>> batch = new ArrayList<>();
+                        for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+                            Map<String, @Nullable Object> one = json.readValue(line, ROW);
+                            if (!batch.isEmpty()
+                                    && (batch.size() == BATCH
+                                            || !one.get(TABLE)
+                                                    .equals(batch.getFirst().get(TABLE)))) {
+                                insert(batch);
+                                batch.clear();
+                            }
+                            batch.add(one);
+                        }
+                        if (!batch.isEmpty()) {
+                            insert(batch);
+                        }
+                    } catch (IOException failure) {
+                        throw new UncheckedIOException("reading what was deleted", failure);
                     }
-                    batch.add(one);
-                }
-                if (!batch.isEmpty()) {
-                    insert(batch);
-                }
-            } catch (IOException failure) {
-                throw new UncheckedIOException("reading what was deleted", failure);
-            }
-        });
+                });
         forget(number);
     }
 
     private void insert(List<Map<String, @Nullable Object>> rows) {
-        List<String> columns = rows.getFirst().keySet().stream().filter(column -> !column.equals(TABLE)).toList();
-        String sql = "INSERT INTO %s (%s) OVERRIDING SYSTEM VALUE VALUES (%s)".formatted(rows.getFirst().get(TABLE), String.join(", ", columns), String.join(", ", columns.stream().map(column -> ":" + column).toList()));
-        batches.batchUpdate(sql, rows.stream().map(row -> {
-            MapSqlParameterSource values = new MapSqlParameterSource();
-            columns.forEach(column -> values.addValue(column, row.get(column)));
-            return values;
-        }).toArray(MapSqlParameterSource[]::new));
+        List<String> columns = rows.getFirst().keySet().stream()
+                .filter(column -> !column.equals(TABLE))
+                .toList();
+        String sql = "INSERT INTO %s (%s) OVERRIDING SYSTEM VALUE VALUES (%s)"
+                .formatted(
+                        rows.getFirst().get(TABLE),
+                        String.join(", ", columns),
+                        String.join(
+                                ", ",
+                                columns.stream().map(column -> ":" + column).toList()));
+        batches.batchUpdate(
+                sql,
+                rows.stream()
+                        .map(row -> {
+                            MapSqlParameterSource values = new MapSqlParameterSource();
+                            columns.forEach(column -> values.addValue(column, row.get(column)));
+                            return values;
+                        })
+                        .toArray(MapSqlParameterSource[]::new));
     }
 
     void forget(long number) {
-        jdbc.sql("DELETE FROM deleted WHERE deleted_id = :number").param("number", number).update();
+        jdbc.sql("DELETE FROM deleted WHERE deleted_id = :number")
+                .param("number", number)
+                .update();
     }
 
     int forgetBefore(OffsetDateTime then) {
-        return jdbc.sql("DELETE FROM deleted WHERE deleted < :then").param("then", then).update();
+        return jdbc.sql("DELETE FROM deleted WHERE deleted < :then")
+                .param("then", then)
+                .update();
     }
 
     /** The newest first. */
     List<StoredDeletion> all() {
-        return jdbc.sql(DELETION + "ORDER BY deleted_id DESC").query(StoredDeletion.class).list();
+        return jdbc.sql(DELETION + "ORDER BY deleted_id DESC")
+                .query(StoredDeletion.class)
+                .list();
     }
 
     Optional<StoredDeletion> find(long number) {
-        return jdbc.sql(DELETION + "WHERE deleted_id = :number").param("number", number).query(StoredDeletion.class).optional();
+        return jdbc.sql(DELETION + "WHERE deleted_id = :number")
+                .param("number", number)
+                .query(StoredDeletion.class)
+                .optional();
     }
 
     /** Whether the place of what was deleted is taken by another. */
     boolean taken(StoredDeletion deletion) {
         Rows first = rowsOf(Deletions.Kind.of(deletion.kind())).getFirst();
-        Integer there = batches.queryForObject("SELECT COUNT(*) FROM " + first.table() + " WHERE " + first.where(), of(deletion.siteKey(), deletion.ownKey()), Integer.class);
+        Integer there = batches.queryForObject(
+                "SELECT COUNT(*) FROM " + first.table() + " WHERE " + first.where(),
+                of(deletion.siteKey(), deletion.ownKey()),
+                Integer.class);
         return there != null && there > 0;
     }
 }

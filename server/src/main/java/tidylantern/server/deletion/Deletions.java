@@ -41,7 +41,16 @@ class Deletions {
     private final Clock clock;
     private final Path folder;
 
-    Deletions(DeletionStore store, Sites sites, SiteContents contents, SiteIndexes indexes, Searches searches, TransactionTemplate transaction, ApplicationEventPublisher events, Clock clock, Settings settings) {
+    Deletions(
+            DeletionStore store,
+            Sites sites,
+            SiteContents contents,
+            SiteIndexes indexes,
+            Searches searches,
+            TransactionTemplate transaction,
+            ApplicationEventPublisher events,
+            Clock clock,
+            Settings settings) {
         this.store = store;
         this.sites = sites;
         this.contents = contents;
@@ -55,7 +64,9 @@ class Deletions {
 
     /** What can be deleted. */
     enum Kind {
-        SITE, COLLECTION, SEARCH;
+        SITE,
+        COLLECTION,
+        SEARCH;
 
         static Kind of(String stored) {
             return valueOf(stored.toUpperCase(Locale.ROOT));
@@ -68,7 +79,15 @@ class Deletions {
     }
 
     /** @param until when it goes for good */
-    record Deletion(long id, Kind kind, String site, String key, String name, OffsetDateTime deleted, String by, OffsetDateTime until) {}
+    record Deletion(
+            long id,
+            Kind kind,
+            String site,
+            String key,
+            String name,
+            OffsetDateTime deleted,
+            String by,
+            OffsetDateTime until) {}
 
     /** @param name of the site, to be sure; with any other nothing is deleted */
     Deletion deleteSite(String site, String name, String by) {
@@ -112,7 +131,15 @@ class Deletions {
     }
 
     private static Deletion shown(DeletionStore.StoredDeletion one) {
-        return new Deletion(one.deletedId(), Kind.of(one.kind()), one.siteKey(), one.ownKey(), one.name(), one.deleted(), one.deletedBy(), one.deleted().plus(REST));
+        return new Deletion(
+                one.deletedId(),
+                Kind.of(one.kind()),
+                one.siteKey(),
+                one.ownKey(),
+                one.name(),
+                one.deleted(),
+                one.deletedBy(),
+                one.deleted().plus(REST));
     }
 
     /** @param site null for sites themselves */
@@ -121,7 +148,12 @@ class Deletions {
             sites.get(site);
         }
         forgetOld();
-        return store.all().stream().map(Deletions::shown).filter(one -> site == null ? one.kind() == Kind.SITE : one.kind() != Kind.SITE && one.site().equals(site)).toList();
+        return store.all().stream()
+                .map(Deletions::shown)
+                .filter(one -> site == null
+                        ? one.kind() == Kind.SITE
+                        : one.kind() != Kind.SITE && one.site().equals(site))
+                .toList();
     }
 
     /**
@@ -131,7 +163,10 @@ class Deletions {
      * @throws Refusal if nothing of that number rests, or its key was taken meanwhile
      */
     void bringBack(@Nullable String site, long id) {
-        Deletion one = resting(site).stream().filter(resting -> resting.id() == id).findFirst().orElseThrow(() -> Refusal.notFound("Nothing of that number was deleted here in the last 30 days."));
+        Deletion one = resting(site).stream()
+                .filter(resting -> resting.id() == id)
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("Nothing of that number was deleted here in the last 30 days."));
         synchronized (indexes.turn(one.site())) {
             transaction.executeWithoutResult(status -> putBack(one));
             events.publishEvent(new Rearranged(one.site()));
@@ -140,13 +175,15 @@ class Deletions {
 
     private void putBack(Deletion one) {
         if (store.taken(store.find(one.id()).orElseThrow())) {
-            throw Refusal.conflict("There is another %s with the key \"%s\" by now. Delete that one first.".formatted(one.kind(), one.key()));
+            throw Refusal.conflict("There is another %s with the key \"%s\" by now. Delete that one first."
+                    .formatted(one.kind(), one.key()));
         }
         try {
             store.bringBack(one.id());
         } catch (DuplicateKeyException taken) {
             // Keys of searches are their own in the whole installation.
-            throw Refusal.conflict("A search of another site has the key that one of this site's searches had. Delete that search first.");
+            throw Refusal.conflict(
+                    "A search of another site has the key that one of this site's searches had. Delete that search first.");
         }
         if (one.kind() == Kind.COLLECTION) {
             contents.countAsChanged(one.site(), new CollectionKey(one.key()));

@@ -36,7 +36,9 @@ public class DesignJson {
                 throw Refusal.bad(null, "A search design is a JSON object.");
             }
             if (!tree.path("version").isInt()) {
-                throw Refusal.bad("version", "The design says no version; the current one is %d.".formatted(SearchDesign.CURRENT_VERSION));
+                throw Refusal.bad(
+                        "version",
+                        "The design says no version; the current one is %d.".formatted(SearchDesign.CURRENT_VERSION));
             }
             // Version 1 is the first. A change of shape adds its step here, from the version before it.
             return json.treeToValue(tree, SearchDesign.class);

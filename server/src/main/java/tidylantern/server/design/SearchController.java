@@ -42,7 +42,8 @@ class SearchController {
 
     @PostMapping("/sites/{site}/searches")
     @ResponseStatus(HttpStatus.CREATED)
-    Searches.Summary add(@PathVariable String site, @org.springframework.web.bind.annotation.RequestBody NewSearch given) {
+    Searches.Summary add(
+            @PathVariable String site, @org.springframework.web.bind.annotation.RequestBody NewSearch given) {
         return searches.add(site, given.name());
     }
 
@@ -57,21 +58,29 @@ class SearchController {
     }
 
     @PutMapping("/searches/{key}/draft")
-    ResponseEntity<SearchDesign> changeDraft(@PathVariable String key, @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
+    ResponseEntity<SearchDesign> changeDraft(
+            @PathVariable String key,
+            @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
             @RequestBody(content = @Content(schema = @Schema(implementation = SearchDesign.class)))
-            @org.springframework.web.bind.annotation.RequestBody String document) {
+                    @org.springframework.web.bind.annotation.RequestBody
+                    String document) {
         return tagged(searches.changeDraft(key, revision(ifMatch), json.read(document)));
     }
 
     @PostMapping("/searches/{key}/publish")
-    Searches.Summary publish(@PathVariable String key, @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch, Authentication who) {
+    Searches.Summary publish(
+            @PathVariable String key,
+            @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
+            Authentication who) {
         return searches.publish(key, revision(ifMatch), who.getName());
     }
 
     @Operation(summary = "The draft's synonyms as CSV: an entry a row, = before a group, > before what holds one way.")
     @GetMapping(path = "/searches/{key}/draft/synonyms.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> synonyms(@PathVariable String key) {
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + key + ".synonyms.csv\"").header(HttpHeaders.CACHE_CONTROL, "no-store")
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + key + ".synonyms.csv\"")
+                .header(HttpHeaders.CACHE_CONTROL, "no-store")
                 .body(SynonymTable.write(searches.draft(key).design().words().synonyms()));
     }
 
@@ -82,18 +91,27 @@ class SearchController {
     }
 
     private static ResponseEntity<SearchDesign> tagged(Searches.Draft draft) {
-        return ResponseEntity.ok().eTag("\"" + draft.revision() + "\"").header(HttpHeaders.CACHE_CONTROL, "no-store").body(draft.design());
+        return ResponseEntity.ok()
+                .eTag("\"" + draft.revision() + "\"")
+                .header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .body(draft.design());
     }
 
     private static long revision(@Nullable String ifMatch) {
         if (ifMatch == null) {
-            throw new Refusal(HttpStatus.PRECONDITION_REQUIRED, HttpHeaders.IF_MATCH, "Send the draft's ETag as If-Match, so that nobody's change is overwritten.");
+            throw new Refusal(
+                    HttpStatus.PRECONDITION_REQUIRED,
+                    HttpHeaders.IF_MATCH,
+                    "Send the draft's ETag as If-Match, so that nobody's change is overwritten.");
         }
         try {
             // Compression on the way adds a suffix to tags ("5-gzip"), and proxies a W/ before them.
             return Long.parseLong(ifMatch.replaceAll("^W/|\"|-gzip$|-gzip\"$", ""));
         } catch (NumberFormatException unknown) {
-            throw new Refusal(HttpStatus.PRECONDITION_FAILED, HttpHeaders.IF_MATCH, "This is no tag of the draft's. Read the draft again, then repeat your change.");
+            throw new Refusal(
+                    HttpStatus.PRECONDITION_FAILED,
+                    HttpHeaders.IF_MATCH,
+                    "This is no tag of the draft's. Read the draft again, then repeat your change.");
         }
     }
 }

@@ -5,13 +5,13 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -46,7 +46,13 @@ public class Searches implements DesignsInUse {
     }
 
     /** What visitors see. */
-    public record Live(String search, String site, int version, SearchDesign design, OffsetDateTime published, String publishedBy) {}
+    public record Live(
+            String search,
+            String site,
+            int version,
+            SearchDesign design,
+            OffsetDateTime published,
+            String publishedBy) {}
 
     /** @param revision raised with every change */
     public record Draft(String search, String site, long revision, SearchDesign design) {}
@@ -61,8 +67,14 @@ public class Searches implements DesignsInUse {
      * @param remarks what is open in the draft
      * @param differences of the draft from the live version; empty where there is none
      */
-    public record Summary(String key, String site, String name, long revision, @Nullable Publication live,
-            List<DesignChecks.Remark> remarks, List<DesignDifferences.Difference> differences) {}
+    public record Summary(
+            String key,
+            String site,
+            String name,
+            long revision,
+            @Nullable Publication live,
+            List<DesignChecks.Remark> remarks,
+            List<DesignDifferences.Difference> differences) {}
 
     @EventListener
     @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -89,16 +101,33 @@ public class Searches implements DesignsInUse {
     private Summary summary(SearchStore.StoredSearch search) {
         SearchDesign draft = json.read(search.draft());
         Optional<Live> published = findLive(search.searchKey());
-        return new Summary(search.searchKey(), search.siteKey(), draft.name(), search.draftRevision(),
-                published.map(version -> new Publication(version.version(), version.published(), version.publishedBy())).orElse(null),
-                Stream.concat(DesignChecks.of(draft, contents.of(search.siteKey())).stream(), gone(search.siteKey(), draft)).toList(),
-                published.map(version -> DesignDifferences.between(version.design(), draft)).orElse(List.of()));
+        return new Summary(
+                search.searchKey(),
+                search.siteKey(),
+                draft.name(),
+                search.draftRevision(),
+                published
+                        .map(version -> new Publication(version.version(), version.published(), version.publishedBy()))
+                        .orElse(null),
+                Stream.concat(
+                                DesignChecks.of(draft, contents.of(search.siteKey())).stream(),
+                                gone(search.siteKey(), draft))
+                        .toList(),
+                published
+                        .map(version -> DesignDifferences.between(version.design(), draft))
+                        .orElse(List.of()));
     }
 
     /** Items that a pin names and that are gone. */
     private Stream<DesignChecks.Remark> gone(String site, SearchDesign draft) {
-        return draft.pins().stream().flatMap(pin -> Stream.concat(pin.put().stream().map(Pin.Put::item), pin.takeOut().stream()).filter(item -> !contents.has(site, item.collection(), item.id().value()))
-                .map(item -> new DesignChecks.Remark(DesignChecks.Step.ORDER, "The pin for \"%s\" names the item \"%s\", and that is gone. Take it out of the pin, or bring the item back.".formatted(pin.queries().getFirst(), item), false)));
+        return draft.pins().stream().flatMap(pin -> Stream.concat(
+                        pin.put().stream().map(Pin.Put::item), pin.takeOut().stream())
+                .filter(item -> !contents.has(site, item.collection(), item.id().value()))
+                .map(item -> new DesignChecks.Remark(
+                        DesignChecks.Step.ORDER,
+                        "The pin for \"%s\" names the item \"%s\", and that is gone. Take it out of the pin, or bring the item back."
+                                .formatted(pin.queries().getFirst(), item),
+                        false)));
     }
 
     @Transactional
@@ -124,7 +153,9 @@ public class Searches implements DesignsInUse {
 
     /** By key. */
     public List<Draft> drafts(String site) {
-        return store.ofSite(site).stream().map(search -> new Draft(search.searchKey(), site, search.draftRevision(), json.read(search.draft()))).toList();
+        return store.ofSite(site).stream()
+                .map(search -> new Draft(search.searchKey(), site, search.draftRevision(), json.read(search.draft())))
+                .toList();
     }
 
     /** @throws Refusal if there is no such search */
@@ -141,7 +172,10 @@ public class Searches implements DesignsInUse {
     Draft changeDraft(String key, long from, SearchDesign design) {
         stored(key);
         if (!store.changeDraft(key, from, json.write(design))) {
-            throw new Refusal(HttpStatus.PRECONDITION_FAILED, null, "The draft was changed elsewhere since you read it. Read it again, then repeat your change.");
+            throw new Refusal(
+                    HttpStatus.PRECONDITION_FAILED,
+                    null,
+                    "The draft was changed elsewhere since you read it. Read it again, then repeat your change.");
         }
         return draft(key);
     }
@@ -162,7 +196,10 @@ public class Searches implements DesignsInUse {
     private void addVersion(String key, long revision, String by) {
         SearchStore.StoredSearch search = stored(key);
         if (search.draftRevision() != revision) {
-            throw new Refusal(HttpStatus.PRECONDITION_FAILED, null, "The draft was changed elsewhere since you looked it over. Look again, then publish.");
+            throw new Refusal(
+                    HttpStatus.PRECONDITION_FAILED,
+                    null,
+                    "The draft was changed elsewhere since you looked it over. Look again, then publish.");
         }
         SearchDesign draft = json.read(search.draft());
         for (DesignChecks.Remark remark : DesignChecks.of(draft, contents.of(search.siteKey()))) {
@@ -176,7 +213,10 @@ public class Searches implements DesignsInUse {
 
     /** @throws Refusal if there is no such search, or none of its versions was published */
     public Live live(String key) {
-        return findLive(key).orElseThrow(() -> Refusal.notFound("There is no live search \"%s\". Check the key in the tag, and whether the search was published.".formatted(key)));
+        return findLive(key)
+                .orElseThrow(() -> Refusal.notFound(
+                        "There is no live search \"%s\". Check the key in the tag, and whether the search was published."
+                                .formatted(key)));
     }
 
     /** What visitors see of a search; none where nothing was published. */
@@ -186,16 +226,28 @@ public class Searches implements DesignsInUse {
     }
 
     private @Nullable Live readLive(String key) {
-        return store.liveVersion(key).map(live -> {
-            SearchStore.StoredVersion stored = store.version(key, live.liveVersion())
-                    .orElseThrow(() -> new IllegalStateException("version %d of %s is gone".formatted(live.liveVersion(), key)));
-            return new Live(key, live.siteKey(), live.liveVersion(), json.read(stored.design()), stored.published(), stored.publishedBy());
-        }).orElse(null);
+        return store.liveVersion(key)
+                .map(live -> {
+                    SearchStore.StoredVersion stored = store.version(key, live.liveVersion())
+                            .orElseThrow(() -> new IllegalStateException(
+                                    "version %d of %s is gone".formatted(live.liveVersion(), key)));
+                    return new Live(
+                            key,
+                            live.siteKey(),
+                            live.liveVersion(),
+                            json.read(stored.design()),
+                            stored.published(),
+                            stored.publishedBy());
+                })
+                .orElse(null);
     }
 
     @Override
     public List<SearchDesign> designsInUse(String site) {
-        return store.ofSite(site).stream().flatMap(search -> findLive(search.searchKey()).stream()).map(Live::design).toList();
+        return store.ofSite(site).stream()
+                .flatMap(search -> findLive(search.searchKey()).stream())
+                .map(Live::design)
+                .toList();
     }
 
     private SearchStore.StoredSearch stored(String key) {

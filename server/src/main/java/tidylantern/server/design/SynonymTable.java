@@ -17,8 +17,8 @@ import tidylantern.core.design.Synonym;
 import tidylantern.server.platform.Refusal;
 
 /**
- * Synonyms as CSV (RFC 4180), an entry a row. The first cell says how it holds: {@code =} for a group, {@code >} for what is
- * typed in the second cell and finds the rest too; a row with neither is a group.
+ * Synonyms as CSV (RFC 4180), an entry a row. The first cell says how it holds: {@code =} for a group, {@code >} for
+ * what is typed in the second cell and finds the rest too; a row with neither is a group.
  */
 final class SynonymTable {
     private static final String BOTH_WAYS = "=";
@@ -43,7 +43,8 @@ final class SynonymTable {
     /**
      * What a table holds.
      *
-     * @param passedOver rows that say what another has said already: the same words in whatever order, or one word twice
+     * @param passedOver rows that say what another has said already: the same words in whatever order, or one word
+     *     twice
      */
     record SynonymsRead(List<Synonym> synonyms, int passedOver) {}
 
@@ -52,21 +53,29 @@ final class SynonymTable {
         List<Synonym> synonyms = new ArrayList<>();
         Set<Object> said = new HashSet<>();
         int passedOver = 0;
-        try (CSVParser rows = CSVParser.parse(new StringReader(csv.startsWith("\ufeff") ? csv.substring(1) : csv), CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get())) {
+        try (CSVParser rows = CSVParser.parse(
+                new StringReader(csv.startsWith("\ufeff") ? csv.substring(1) : csv),
+                CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get())) {
             for (CSVRecord row : rows) {
-                List<String> cells = row.toList().stream().map(String::strip).filter(cell -> !cell.isEmpty()).toList();
+                List<String> cells = row.toList().stream()
+                        .map(String::strip)
+                        .filter(cell -> !cell.isEmpty())
+                        .toList();
                 if (cells.isEmpty()) {
                     continue;
                 }
                 Synonym entry = saysNothing(cells) ? null : entry(row.getRecordNumber(), cells);
-                if (entry != null && said.add(List.of(Objects.requireNonNullElse(entry.from(), ""), Set.copyOf(entry.words())))) {
+                if (entry != null
+                        && said.add(List.of(Objects.requireNonNullElse(entry.from(), ""), Set.copyOf(entry.words())))) {
                     synonyms.add(entry);
                 } else {
                     passedOver++;
                 }
             }
         } catch (IOException | UncheckedIOException broken) {
-            throw Refusal.bad(null, "This is no CSV: a quote is opened and not closed, or something stands behind a closed one. Save it as CSV with commas first.");
+            throw Refusal.bad(
+                    null,
+                    "This is no CSV: a quote is opened and not closed, or something stands behind a closed one. Save it as CSV with commas first.");
         }
         return new SynonymsRead(synonyms, passedOver);
     }
@@ -81,7 +90,10 @@ final class SynonymTable {
     private static Synonym entry(long row, List<String> cells) {
         try {
             return switch (cells.getFirst()) {
-                case ONE_WAY -> new Synonym(cells.size() > 1 ? cells.get(1) : null, cells.subList(Math.min(2, cells.size()), cells.size()));
+                case ONE_WAY ->
+                    new Synonym(
+                            cells.size() > 1 ? cells.get(1) : null,
+                            cells.subList(Math.min(2, cells.size()), cells.size()));
                 case BOTH_WAYS -> new Synonym(null, cells.subList(1, cells.size()));
                 default -> new Synonym(null, cells);
             };

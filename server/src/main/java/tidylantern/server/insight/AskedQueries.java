@@ -17,8 +17,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.server.operation.ChangeGate;
 
 /**
- * How often visitors ask each query of a search: the words and a number, and nothing about who asked. Counted in memory and
- * written down every few seconds, since nobody is promised a count.
+ * How often visitors ask each query of a search: the words and a number, and nothing about who asked. Counted in memory
+ * and written down every few seconds, since nobody is promised a count.
  */
 @Component
 public class AskedQueries implements SmartLifecycle {
@@ -31,7 +31,8 @@ public class AskedQueries implements SmartLifecycle {
     private final AskedQueryStore store;
     private final TransactionTemplate transaction;
     private final ChangeGate gate;
-    private final ScheduledExecutorService writes = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("asked-queries").daemon().factory());
+    private final ScheduledExecutorService writes = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().name("asked-queries").daemon().factory());
     private Map<Asked, Long> unwritten = new HashMap<>();
     private volatile boolean running;
 
@@ -71,7 +72,8 @@ public class AskedQueries implements SmartLifecycle {
         }
         Map<String, Map<String, Long>> bySearch = new HashMap<>();
         synchronized (this) {
-            unwritten.forEach((asked, times) -> bySearch.computeIfAbsent(asked.search(), search -> new HashMap<>()).put(asked.query(), times));
+            unwritten.forEach((asked, times) -> bySearch.computeIfAbsent(asked.search(), search -> new HashMap<>())
+                    .put(asked.query(), times));
             unwritten = new HashMap<>();
         }
         bySearch.forEach((search, times) -> transaction.executeWithoutResult(status -> {
@@ -92,7 +94,8 @@ public class AskedQueries implements SmartLifecycle {
     @Override
     public void start() {
         running = true;
-        writes.scheduleWithFixedDelay(this::writeQuietly, SECONDS_BETWEEN_WRITES, SECONDS_BETWEEN_WRITES, TimeUnit.SECONDS);
+        writes.scheduleWithFixedDelay(
+                this::writeQuietly, SECONDS_BETWEEN_WRITES, SECONDS_BETWEEN_WRITES, TimeUnit.SECONDS);
     }
 
     @Override

@@ -17,8 +17,8 @@ import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Refusal;
 
 /**
- * Lets changes through while they can be kept: not while the database is not what it was, while a copy is brought back, or
- * while the disk has no more room than its reserve. Reading goes on.
+ * Lets changes through while they can be kept: not while the database is not what it was, while a copy is brought back,
+ * or while the disk has no more room than its reserve. Reading goes on.
  */
 @Component
 @Order(ChangeGate.BEHIND_SECURITY)
@@ -59,11 +59,17 @@ public class ChangeGate extends OncePerRequestFilter {
     /** Why nothing may be changed just now; null if it may. */
     public @Nullable Refusal objection() {
         if (standby.active()) {
-            return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, "The database is not what it was, so nothing is changed. " + String.join(" ", standby.missing())
-                    + " Whoever runs the service can bring a copy back, or accept the loss; its guide says how.");
+            return new Refusal(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    null,
+                    "The database is not what it was, so nothing is changed. " + String.join(" ", standby.missing())
+                            + " Whoever runs the service can bring a copy back, or accept the loss; its guide says how.");
         }
         if (shut) {
-            return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, "A copy of the database is being brought back. Try again in a minute.");
+            return new Refusal(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    null,
+                    "A copy of the database is being brought back. Try again in a minute.");
         }
         try {
             room.require(0);
@@ -76,11 +82,15 @@ public class ChangeGate extends OncePerRequestFilter {
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
         String path = request.getRequestURI();
-        return READING.contains(request.getMethod()) || !path.startsWith(OWNERS) || path.equals(SESSION) || path.equals(RESTORE);
+        return READING.contains(request.getMethod())
+                || !path.startsWith(OWNERS)
+                || path.equals(SESSION)
+                || path.equals(RESTORE);
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         Refusal objection = objection();
         if (objection != null) {
             problems.write(response, objection);

@@ -24,7 +24,9 @@ import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.PrivateFiles;
 import tidylantern.server.platform.Refusal;
 
-/** Copies of the database: made of a running service, and brought back into one. Visitors are answered all the while. */
+/**
+ * Copies of the database: made of a running service, and brought back into one. Visitors are answered all the while.
+ */
 @Component
 class Copies {
     private static final Logger LOG = LoggerFactory.getLogger(Copies.class);
@@ -33,6 +35,7 @@ class Copies {
     private static final Duration LONGEST_WAIT = Duration.ofSeconds(30);
     /** A smaller file is not worth the pause. */
     private static final long LEAST_TO_COMPACT = 64_000_000;
+
     private static final double WORTH_COMPACTING = 0.5;
 
     private final DatabaseFile file;
@@ -45,7 +48,16 @@ class Copies {
     private final DiskRoom room;
     private final ApplicationEventPublisher events;
 
-    Copies(DatabaseFile file, HikariDataSource pool, DatabaseStore database, Flyway flyway, ChangeGate gate, Standby standby, StandbyKeeper keeper, DiskRoom room, ApplicationEventPublisher events) {
+    Copies(
+            DatabaseFile file,
+            HikariDataSource pool,
+            DatabaseStore database,
+            Flyway flyway,
+            ChangeGate gate,
+            Standby standby,
+            StandbyKeeper keeper,
+            DiskRoom room,
+            ApplicationEventPublisher events) {
         this.file = file;
         this.pool = pool;
         this.database = database;
@@ -73,10 +85,11 @@ class Copies {
     }
 
     /**
-     * Puts a copy in the database's place. The one that was there stays beside it under another name, until the next time.
+     * Puts a copy in the database's place. The one that was there stays beside it under another name, until the next
+     * time.
      *
-     * @throws Refusal if it is no copy, or of a later version of the service, or if work under way does not end in time;
-     *     nothing is changed then
+     * @throws Refusal if it is no copy, or of a later version of the service, or if work under way does not end in
+     *     time; nothing is changed then
      */
     synchronized void bringBack(InputStream copy) throws IOException {
         Path arriving = file.of(ARRIVING);
@@ -84,11 +97,15 @@ class Copies {
             unpack(copy, arriving);
             Integer version = DatabaseFileStore.version(file.url(ARRIVING) + ";ACCESS_MODE_DATA=r");
             if (version == null) {
-                throw Refusal.bad(null, "This is no copy of a database of Tidy Lantern. Choose the ZIP file that was saved as a copy.");
+                throw Refusal.bad(
+                        null,
+                        "This is no copy of a database of Tidy Lantern. Choose the ZIP file that was saved as a copy.");
             }
             int own = DatabaseChoice.newest(flyway);
             if (version > own) {
-                throw Refusal.conflict("The copy is of a later version of Tidy Lantern (%d, and this is %d). Install that version first.".formatted(version, own));
+                throw Refusal.conflict(
+                        "The copy is of a later version of Tidy Lantern (%d, and this is %d). Install that version first."
+                                .formatted(version, own));
             }
             replace(arriving);
         } finally {
@@ -97,7 +114,8 @@ class Copies {
     }
 
     private void unpack(InputStream copy, Path into) throws IOException {
-        try (ZipInputStream zip = new ZipInputStream(copy); OutputStream out = Files.newOutputStream(into)) {
+        try (ZipInputStream zip = new ZipInputStream(copy);
+                OutputStream out = Files.newOutputStream(into)) {
             PrivateFiles.hide(into);
             ZipEntry entry = zip.getNextEntry();
             while (entry != null && !entry.getName().endsWith(".mv.db")) {
@@ -152,8 +170,11 @@ class Copies {
         }
         gate.shut(true);
         try {
-            whileShut(true, () -> { });
-            LOG.info("The database file was made smaller: {} MB, before {} MB", DatabaseFileStore.size(file.path()) / 1_000_000, size / 1_000_000);
+            whileShut(true, () -> {});
+            LOG.info(
+                    "The database file was made smaller: {} MB, before {} MB",
+                    DatabaseFileStore.size(file.path()) / 1_000_000,
+                    size / 1_000_000);
         } finally {
             gate.shut(false);
         }
@@ -170,7 +191,10 @@ class Copies {
             long end = System.nanoTime() + LONGEST_WAIT.toNanos();
             while (pool.getHikariPoolMXBean().getActiveConnections() > 0) {
                 if (System.nanoTime() > end) {
-                    throw new Refusal(HttpStatus.CONFLICT, null, "A push or a run is under way and did not end in time. Wait for it, or stop it, then try again.");
+                    throw new Refusal(
+                            HttpStatus.CONFLICT,
+                            null,
+                            "A push or a run is under way and did not end in time. Wait for it, or stop it, then try again.");
                 }
                 LockSupport.parkNanos(10_000_000);
             }

@@ -21,8 +21,8 @@ import tidylantern.server.platform.PrivateFiles;
 import tidylantern.server.platform.Settings;
 
 /**
- * Which database the service works with: its file, or, where that is not what it was, one in memory that holds what was known
- * last and is never written down.
+ * Which database the service works with: its file, or, where that is not what it was, one in memory that holds what was
+ * known last and is never written down.
  */
 @Configuration
 class DatabaseChoice {
@@ -51,8 +51,12 @@ class DatabaseChoice {
         if (!missing.isEmpty()) {
             standby.begin(missing);
         }
-        file.use(standby.active() ? "jdbc:h2:mem:standby-%d;DB_CLOSE_DELAY=-1".formatted(System.identityHashCode(this)) : file.url());
-        // A database that could not write has shut itself; connections to it are told from others whenever one is taken, and the
+        file.use(
+                standby.active()
+                        ? "jdbc:h2:mem:standby-%d;DB_CLOSE_DELAY=-1".formatted(System.identityHashCode(this))
+                        : file.url());
+        // A database that could not write has shut itself; connections to it are told from others whenever one is
+        // taken, and the
         // next one opens it again, once there is room.
         System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
         HikariDataSource pool = new HikariDataSource();
@@ -70,7 +74,8 @@ class DatabaseChoice {
         Path path = file.path();
         try {
             if (DatabaseFileStore.size(path) == 0) {
-                return List.of("The file %s is %s.".formatted(path.getFileName(), Files.exists(path) ? "empty" : "gone"));
+                return List.of(
+                        "The file %s is %s.".formatted(path.getFileName(), Files.exists(path) ? "empty" : "gone"));
             }
             List<String> missing = Standby.missing(sites, DatabaseFileStore.states(file.url()));
             if (!missing.isEmpty()) {
@@ -108,14 +113,21 @@ class DatabaseChoice {
 
     /** The number of the newest migration that this version of the service has. */
     static int newest(Flyway flyway) {
-        return Stream.of(flyway.info().all()).map(MigrationInfo::getVersion).filter(Objects::nonNull).mapToInt(version -> Integer.parseInt(version.getVersion())).max().orElse(0);
+        return Stream.of(flyway.info().all())
+                .map(MigrationInfo::getVersion)
+                .filter(Objects::nonNull)
+                .mapToInt(version -> Integer.parseInt(version.getVersion()))
+                .max()
+                .orElse(0);
     }
 
     private static void putBack(Flyway flyway, Standby.Known known) {
         try {
             DatabaseFileStore.put(flyway.getConfiguration().getDataSource(), known);
         } catch (DatabaseFileStore.Unusable unfit) {
-            throw new IllegalStateException("What was known last does not fit this version of the service. Bring a copy of the database back.", unfit);
+            throw new IllegalStateException(
+                    "What was known last does not fit this version of the service. Bring a copy of the database back.",
+                    unfit);
         }
     }
 }

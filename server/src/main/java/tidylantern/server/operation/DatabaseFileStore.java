@@ -22,7 +22,10 @@ import org.slf4j.LoggerFactory;
 final class DatabaseFileStore {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseFileStore.class);
     static final String USER = "lantern";
-    /** In an order in which each refers to those before it. Of versions only the live ones; never items, nor what is counted or crawled. */
+    /**
+     * In an order in which each refers to those before it. Of versions only the live ones; never items, nor what is
+     * counted or crawled.
+     */
     static final Map<String, String> KEPT = new LinkedHashMap<>();
 
     static {
@@ -36,7 +39,9 @@ final class DatabaseFileStore {
         KEPT.put("field", "SELECT * FROM field");
         KEPT.put("merged_value", "SELECT * FROM merged_value");
         KEPT.put("search", "SELECT * FROM search");
-        KEPT.put("search_version", "SELECT v.* FROM search_version v JOIN search s ON s.search_key = v.search_key AND s.live_version = v.version");
+        KEPT.put(
+                "search_version",
+                "SELECT v.* FROM search_version v JOIN search s ON s.search_key = v.search_key AND s.live_version = v.version");
         KEPT.put("placement", "SELECT * FROM placement");
         KEPT.put("own_place", "SELECT * FROM own_place");
     }
@@ -56,14 +61,21 @@ final class DatabaseFileStore {
 
     /** The states of the sites in a database; none in one without tables. */
     static Map<String, Standby.SiteState> states(String url) throws Unusable {
-        try (Connection connection = DriverManager.getConnection(url, USER, ""); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection(url, USER, "");
+                Statement statement = connection.createStatement()) {
             Map<String, Standby.SiteState> states = new HashMap<>();
             if (!hasTables(statement)) {
                 return states;
             }
             try (ResultSet row = statement.executeQuery(STATES)) {
                 while (row.next()) {
-                    states.put(row.getString("site_key"), new Standby.SiteState(row.getString("site_key"), row.getString("name"), row.getLong("last_change"), row.getLong("items")));
+                    states.put(
+                            row.getString("site_key"),
+                            new Standby.SiteState(
+                                    row.getString("site_key"),
+                                    row.getString("name"),
+                                    row.getLong("last_change"),
+                                    row.getLong("items")));
                 }
             }
             return states;
@@ -73,18 +85,21 @@ final class DatabaseFileStore {
     }
 
     private static boolean hasTables(Statement statement) throws SQLException {
-        try (ResultSet count = statement.executeQuery("SELECT COUNT(*) FROM information_schema.tables WHERE LOWER(table_name) IN ('site', 'item', 'flyway_schema_history')")) {
+        try (ResultSet count = statement.executeQuery(
+                "SELECT COUNT(*) FROM information_schema.tables WHERE LOWER(table_name) IN ('site', 'item', 'flyway_schema_history')")) {
             return count.next() && count.getInt(1) == 3;
         }
     }
 
     /** The schema's version of a copy; null if it is no database of this service. */
     static @Nullable Integer version(String url) {
-        try (Connection connection = DriverManager.getConnection(url, USER, ""); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection(url, USER, "");
+                Statement statement = connection.createStatement()) {
             if (!hasTables(statement)) {
                 return null;
             }
-            try (ResultSet newest = statement.executeQuery("SELECT MAX(CAST(\"version\" AS INT)) FROM \"flyway_schema_history\"")) {
+            try (ResultSet newest =
+                    statement.executeQuery("SELECT MAX(CAST(\"version\" AS INT)) FROM \"flyway_schema_history\"")) {
                 return newest.next() ? newest.getInt(1) : null;
             }
         } catch (SQLException noDatabase) {
@@ -106,13 +121,18 @@ final class DatabaseFileStore {
         }
     }
 
-    private static void put(Connection connection, String table, Map<String, @Nullable String> row) throws SQLException {
+    private static void put(Connection connection, String table, Map<String, @Nullable String> row)
+            throws SQLException {
         List<String> columns = new ArrayList<>(row.keySet());
         // Names of columns come from a file of our own making, yet they are names and nothing else.
         if (!columns.stream().allMatch(column -> column.matches("[a-z_]+"))) {
             throw new SQLException("a row of %s has columns that are none".formatted(table));
         }
-        String sql = "INSERT INTO %s (%s) OVERRIDING SYSTEM VALUE VALUES (%s)".formatted(table, String.join(", ", columns), String.join(", ", columns.stream().map(column -> "?").toList()));
+        String sql = "INSERT INTO %s (%s) OVERRIDING SYSTEM VALUE VALUES (%s)"
+                .formatted(
+                        table,
+                        String.join(", ", columns),
+                        String.join(", ", columns.stream().map(column -> "?").toList()));
         try (var statement = connection.prepareStatement(sql)) {
             for (int at = 0; at < columns.size(); at++) {
                 statement.setString(at + 1, row.get(columns.get(at)));
@@ -123,7 +143,8 @@ final class DatabaseFileStore {
 
     /** Shuts a database that nobody else uses any more, so that its file can be moved. */
     static void shut(String url, boolean compact) throws Unusable {
-        try (Connection connection = DriverManager.getConnection(url, USER, ""); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection(url, USER, "");
+                Statement statement = connection.createStatement()) {
             statement.execute(compact ? "SHUTDOWN COMPACT" : "SHUTDOWN");
         } catch (SQLException failure) {
             throw new Unusable(failure);

@@ -22,19 +22,34 @@ class DatabaseStore {
     Standby.Known known() {
         jdbc.sql("CHECKPOINT SYNC").update();
         Map<String, List<Map<String, @Nullable String>>> tables = new LinkedHashMap<>();
-        DatabaseFileStore.KEPT.forEach((table, rows) -> tables.put(table, jdbc.sql(rows).query((row, n) -> {
-            Map<String, @Nullable String> values = new LinkedHashMap<>();
-            for (int column = 1; column <= row.getMetaData().getColumnCount(); column++) {
-                values.put(row.getMetaData().getColumnName(column).toLowerCase(Locale.ROOT), row.getString(column));
-            }
-            return values;
-        }).list()));
-        return new Standby.Known(jdbc.sql(DatabaseFileStore.STATES).query((row, n) -> new Standby.SiteState(row.getString("site_key"), row.getString("name"), row.getLong("last_change"), row.getLong("items"))).list(), tables);
+        DatabaseFileStore.KEPT.forEach((table, rows) -> tables.put(
+                table,
+                jdbc.sql(rows)
+                        .query((row, n) -> {
+                            Map<String, @Nullable String> values = new LinkedHashMap<>();
+                            for (int column = 1; column <= row.getMetaData().getColumnCount(); column++) {
+                                values.put(
+                                        row.getMetaData().getColumnName(column).toLowerCase(Locale.ROOT),
+                                        row.getString(column));
+                            }
+                            return values;
+                        })
+                        .list()));
+        return new Standby.Known(
+                jdbc.sql(DatabaseFileStore.STATES)
+                        .query((row, n) -> new Standby.SiteState(
+                                row.getString("site_key"),
+                                row.getString("name"),
+                                row.getLong("last_change"),
+                                row.getLong("items")))
+                        .list(),
+                tables);
     }
 
     /** Writes the whole database as it is at one moment into a ZIP file, while it is in use. */
     void copyTo(Path zip) {
-        jdbc.sql("BACKUP TO '%s'".formatted(zip.toAbsolutePath().toString().replace("'", "''"))).update();
+        jdbc.sql("BACKUP TO '%s'".formatted(zip.toAbsolutePath().toString().replace("'", "''")))
+                .update();
     }
 
     /** How much of the file is in use, 0 to 1: by its pages, as the database counts them. */
@@ -43,6 +58,11 @@ class DatabaseStore {
     }
 
     private long setting(String name) {
-        return Long.parseLong(jdbc.sql("SELECT setting_value FROM information_schema.settings WHERE setting_name = :name").param("name", name).query(String.class).optional().orElse("0"));
+        return Long.parseLong(
+                jdbc.sql("SELECT setting_value FROM information_schema.settings WHERE setting_name = :name")
+                        .param("name", name)
+                        .query(String.class)
+                        .optional()
+                        .orElse("0"));
     }
 }

@@ -45,23 +45,41 @@ class InstallationController {
      * @param databaseBytes of the database's file
      * @param missing what the database lacks that was known of it; empty if nothing, and then changes are taken
      */
-    record Installation(long diskBytes, long freeBytes, long reserveBytes, boolean full, long databaseBytes, List<String> missing) {}
+    record Installation(
+            long diskBytes,
+            long freeBytes,
+            long reserveBytes,
+            boolean full,
+            long databaseBytes,
+            List<String> missing) {}
 
     @GetMapping
     Installation get() throws IOException {
-        return new Installation(room.all(), room.free(), room.reserve(), room.low(), DatabaseFileStore.size(file.path()), standby.missing());
+        return new Installation(
+                room.all(),
+                room.free(),
+                room.reserve(),
+                room.low(),
+                DatabaseFileStore.size(file.path()),
+                standby.missing());
     }
 
-    @Operation(summary = "A copy of the whole database, as a ZIP file: all sites, with owners and the hashes of keys. Keep it where nobody else can read it.")
+    @Operation(
+            summary =
+                    "A copy of the whole database, as a ZIP file: all sites, with owners and the hashes of keys. Keep it where nobody else can read it.")
     @GetMapping(path = "/copy", produces = "application/zip")
     void copy(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
         response.setContentType("application/zip");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"tidy-lantern-%s.zip\"".formatted(LocalDate.now(clock)));
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                "attachment; filename=\"tidy-lantern-%s.zip\"".formatted(LocalDate.now(clock)));
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         copies.write(response.getOutputStream());
     }
 
-    @Operation(summary = "Puts a copy, the body, in place of the database. Everything changed since it was made is gone; the database that was there stays beside it.")
+    @Operation(
+            summary =
+                    "Puts a copy, the body, in place of the database. Everything changed since it was made is gone; the database that was there stays beside it.")
     @PostMapping(path = "/restore", consumes = "application/zip")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void restore(@Parameter(hidden = true) HttpServletRequest request) throws IOException {

@@ -17,10 +17,10 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What the service knew last of its database, kept beside the indexes: everything that visitors' answers need but the items
- * themselves, which the indexes hold, and how many items there were. When the database is gone, cannot be read, or is older
- * than this, the service does not begin anew without a word: it says what is missing, answers visitors from what it has, and
- * changes nothing, until the operator brings a copy back or says that the loss is accepted.
+ * What the service knew last of its database, kept beside the indexes: everything that visitors' answers need but the
+ * items themselves, which the indexes hold, and how many items there were. When the database is gone, cannot be read,
+ * or is older than this, the service does not begin anew without a word: it says what is missing, answers visitors from
+ * what it has, and changes nothing, until the operator brings a copy back or says that the loss is accepted.
  */
 @Component
 public class Standby {
@@ -40,7 +40,10 @@ public class Standby {
      */
     record SiteState(String site, String name, long lastChange, long items) {}
 
-    /** @param tables rows by the names of their tables, each by the names of its columns, in an order in which they can be put back */
+    /**
+     * @param tables rows by the names of their tables, each by the names of its columns, in an order in which they can
+     *     be put back
+     */
     record Known(List<SiteState> sites, Map<String, List<Map<String, @Nullable String>>> tables) {}
 
     /** Whether the database is not what it was, so that nothing may be changed. */
@@ -102,9 +105,19 @@ public class Standby {
         for (SiteState was : known) {
             SiteState is = now.get(was.site());
             if (is == null) {
-                missing.add("The site \"%s\" (%s) with %,d items is not in it.".formatted(was.name(), was.site(), was.items()));
-            } else if (is.lastChange() < was.lastChange() || is.lastChange() == was.lastChange() && is.items() < was.items()) {
-                missing.add("The site \"%s\" (%s) is older in it: it has %,d items of change %,d, where there were %,d items of change %,d.".formatted(was.name(), was.site(), is.items(), is.lastChange(), was.items(), was.lastChange()));
+                missing.add("The site \"%s\" (%s) with %,d items is not in it."
+                        .formatted(was.name(), was.site(), was.items()));
+            } else if (is.lastChange() < was.lastChange()
+                    || is.lastChange() == was.lastChange() && is.items() < was.items()) {
+                missing.add(
+                        "The site \"%s\" (%s) is older in it: it has %,d items of change %,d, where there were %,d items of change %,d."
+                                .formatted(
+                                        was.name(),
+                                        was.site(),
+                                        is.items(),
+                                        is.lastChange(),
+                                        was.items(),
+                                        was.lastChange()));
             }
         }
         return missing;

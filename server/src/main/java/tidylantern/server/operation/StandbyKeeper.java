@@ -22,7 +22,8 @@ class StandbyKeeper implements SmartLifecycle {
     private final ChangeGate gate;
     private final DiskRoom room;
     private final DatabaseStore database;
-    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("standby").daemon().factory());
+    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().name("standby").daemon().factory());
     private int kept = -1;
     private volatile boolean running;
 

@@ -12,14 +12,17 @@ import org.springframework.stereotype.Component;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Refusal;
 
-/** Every hour: whoever has something to tidy up does so, and the database file is made smaller where that is worth it. */
+/**
+ * Every hour: whoever has something to tidy up does so, and the database file is made smaller where that is worth it.
+ */
 @Component
 class Upkeep implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
 
     private final Copies copies;
     private final ApplicationEventPublisher events;
-    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("upkeep").daemon().factory());
+    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().name("upkeep").daemon().factory());
     private volatile boolean running;
 
     Upkeep(Copies copies, ApplicationEventPublisher events) {

@@ -15,10 +15,10 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * Runs answers on as many threads as there are processors. They are reckoning, not waiting: more at once would only make
- * each slower. Those that come meanwhile wait their turn, up to a number that still gets its answer soon: live answers before
- * pages, pages before an owner's long work, short queries before long ones, and else as they came. While others wait, no
- * client has more than half of the threads.
+ * Runs answers on as many threads as there are processors. They are reckoning, not waiting: more at once would only
+ * make each slower. Those that come meanwhile wait their turn, up to a number that still gets its answer soon: live
+ * answers before pages, pages before an owner's long work, short queries before long ones, and else as they came. While
+ * others wait, no client has more than half of the threads.
  */
 @Component
 public class AnswerPool {
@@ -44,7 +44,8 @@ public class AnswerPool {
      */
     private record Waiting(FutureTask<?> task, String client, Kind kind, int size, long number) {}
 
-    private static final Comparator<Waiting> TURN = Comparator.comparing(Waiting::kind).thenComparing(Waiting::size).thenComparing(Waiting::number);
+    private static final Comparator<Waiting> TURN =
+            Comparator.comparing(Waiting::kind).thenComparing(Waiting::size).thenComparing(Waiting::number);
     /** So many questions are overtaken at most by those that came later. */
     private static final int MOST_OVERTAKING = 100;
 
@@ -96,7 +97,10 @@ public class AnswerPool {
     }
 
     private synchronized void add(FutureTask<?> task, String client, Kind kind, int size) {
-        boolean hasItsShare = queue.stream().filter(waiting -> waiting.client().equals(client)).count() >= MOST_WAITING_OF_ONE_CLIENT;
+        boolean hasItsShare = queue.stream()
+                        .filter(waiting -> waiting.client().equals(client))
+                        .count()
+                >= MOST_WAITING_OF_ONE_CLIENT;
         if (queue.size() >= MOST_WAITING || hasItsShare || stopped) {
             throw new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, "Too many ask at once. Try again in a second.");
         }
@@ -139,12 +143,15 @@ public class AnswerPool {
 
     /** Of those whose client has not its share already; of all, where there are no others. */
     private Waiting first() {
-        Waiting oldest = queue.stream().min(Comparator.comparing(Waiting::number)).orElseThrow();
+        Waiting oldest =
+                queue.stream().min(Comparator.comparing(Waiting::number)).orElseThrow();
         if (numbers - oldest.number() > MOST_OVERTAKING + queue.size()) {
             return oldest;
         }
         int share = Math.max(1, threads / 2);
-        return queue.stream().filter(waiting -> running.getOrDefault(waiting.client(), 0) < share).min(TURN)
+        return queue.stream()
+                .filter(waiting -> running.getOrDefault(waiting.client(), 0) < share)
+                .min(TURN)
                 .orElseGet(() -> queue.stream().min(TURN).orElseThrow());
     }
 

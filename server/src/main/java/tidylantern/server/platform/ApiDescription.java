@@ -7,8 +7,8 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
-import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.security.SecurityRequirement;
 import io.swagger.v3.oas.models.security.SecurityScheme;
@@ -48,37 +48,61 @@ public class ApiDescription {
     @Bean
     OpenAPI description() {
         // One server, wherever it runs: the description is the same on every machine, and can be kept beside the code.
-        return new OpenAPI().addServersItem(new Server().url("/")).info(new Info().title("Tidy Lantern").version("1")
-                .description("Public, read-only answers for visitors under /api/public; everything an owner can do under /api/owner."));
+        return new OpenAPI()
+                .addServersItem(new Server().url("/"))
+                .info(
+                        new Info()
+                                .title("Tidy Lantern")
+                                .version("1")
+                                .description(
+                                        "Public, read-only answers for visitors under /api/public; everything an owner can do under /api/owner."));
     }
 
     /** Who may ask what, and the values of a part of an address that takes two. */
     @Bean
     GlobalOpenApiCustomizer accessAndChoices() {
         return api -> {
-            api.getComponents().addSecuritySchemes(ACCESS_KEY, new SecurityScheme().type(SecurityScheme.Type.HTTP).scheme("bearer").description("A key made under Site › Access keys."));
-            api.getComponents().addSecuritySchemes(SESSION, new SecurityScheme().type(SecurityScheme.Type.APIKEY).in(SecurityScheme.In.COOKIE).name("tidy-lantern-session")
-                    .description("Of whoever is signed in. Changes need the header X-XSRF-TOKEN too, with the value of the cookie XSRF-TOKEN."));
+            api.getComponents()
+                    .addSecuritySchemes(
+                            ACCESS_KEY,
+                            new SecurityScheme()
+                                    .type(SecurityScheme.Type.HTTP)
+                                    .scheme("bearer")
+                                    .description("A key made under Site › Access keys."));
+            api.getComponents()
+                    .addSecuritySchemes(
+                            SESSION,
+                            new SecurityScheme()
+                                    .type(SecurityScheme.Type.APIKEY)
+                                    .in(SecurityScheme.In.COOKIE)
+                                    .name("tidy-lantern-session")
+                                    .description(
+                                            "Of whoever is signed in. Changes need the header X-XSRF-TOKEN too, with the value of the cookie XSRF-TOKEN."));
             api.getPaths().forEach((path, item) -> item.readOperations().forEach(operation -> {
                 if (path.startsWith("/api/owner/") && !OPEN.contains(path)) {
-                    operation.setSecurity(List.of(new SecurityRequirement().addList(ACCESS_KEY), new SecurityRequirement().addList(SESSION)));
+                    operation.setSecurity(List.of(
+                            new SecurityRequirement().addList(ACCESS_KEY), new SecurityRequirement().addList(SESSION)));
                 }
                 if (operation.getParameters() != null) {
-                    operation.getParameters().stream().filter(parameter -> parameter.getName().equals("which")).forEach(parameter -> parameter.setSchema(new StringSchema().addEnumItem("draft").addEnumItem("live-version")));
+                    operation.getParameters().stream()
+                            .filter(parameter -> parameter.getName().equals("which"))
+                            .forEach(parameter -> parameter.setSchema(
+                                    new StringSchema().addEnumItem("draft").addEnumItem("live-version")));
                 }
             }));
         };
     }
 
     /**
-     * Records say what is there: every part of a record is always present, and one that may be null says so. Choices are
-     * described as they are written, in small letters.
+     * Records say what is there: every part of a record is always present, and one that may be null says so. Choices
+     * are described as they are written, in small letters.
      */
     @Bean
     ModelConverter recordParts() {
         return new ModelConverter() {
             @Override
-            public @Nullable Schema<?> resolve(AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+            public @Nullable Schema<?> resolve(
+                    AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
                 Schema<?> resolved = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
                 JavaType java = Json.mapper().constructType(type.getType());
                 Class<?> raw = java == null ? Object.class : java.getRawClass();
@@ -90,7 +114,9 @@ public class ApiDescription {
                 } else if (raw.isEnum() && resolved != null && resolved.getEnum() != null) {
                     @SuppressWarnings("unchecked")
                     Schema<Object> choices = (Schema<Object>) resolved;
-                    choices.setEnum(new ArrayList<>(Arrays.stream(raw.getEnumConstants()).map(Object::toString).toList()));
+                    choices.setEnum(new ArrayList<>(Arrays.stream(raw.getEnumConstants())
+                            .map(Object::toString)
+                            .toList()));
                 }
                 return resolved;
             }

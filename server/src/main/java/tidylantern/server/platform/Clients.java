@@ -9,7 +9,9 @@ import java.util.HexFormat;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 
-/** Who asks, as far as fairness goes: an address, or the network of 64 bits that one customer has in IPv6 (RFC 6177). */
+/**
+ * Who asks, as far as fairness goes: an address, or the network of 64 bits that one customer has in IPv6 (RFC 6177).
+ */
 public final class Clients {
     private static final int BYTES_OF_NETWORK = 8;
     private static final String NOBODY = "";
@@ -18,7 +20,9 @@ public final class Clients {
 
     /** Of the request that this thread works on; an empty text where it works on none. */
     public static String current() {
-        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request ? of(request.getRequest()) : NOBODY;
+        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
+                ? of(request.getRequest())
+                : NOBODY;
     }
 
     public static String of(HttpServletRequest request) {
@@ -31,7 +35,9 @@ public final class Clients {
             return address;
         }
         try {
-            return InetAddress.getByName(address) instanceof Inet6Address v6 ? HexFormat.of().formatHex(Arrays.copyOf(v6.getAddress(), BYTES_OF_NETWORK)) : address;
+            return InetAddress.getByName(address) instanceof Inet6Address v6
+                    ? HexFormat.of().formatHex(Arrays.copyOf(v6.getAddress(), BYTES_OF_NETWORK))
+                    : address;
         } catch (UnknownHostException noAddress) {
             return address;
         }

@@ -1,27 +1,27 @@
 package tidylantern.server.platform;
 
+import java.util.List;
+import java.util.function.Function;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import java.util.List;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.CollectionKey;
-import tools.jackson.core.JsonGenerator;
-import tools.jackson.core.JsonParser;
-import tools.jackson.databind.SerializationContext;
-import tools.jackson.databind.deser.std.StdDeserializer;
-import tools.jackson.databind.ser.std.StdSerializer;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
 import tools.jackson.core.StreamReadFeature;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.cfg.EnumFeature;
-import tools.jackson.databind.module.SimpleModule;
-import tools.jackson.databind.deser.std.FromStringDeserializer;
 import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.deser.std.FromStringDeserializer;
+import tools.jackson.databind.deser.std.StdDeserializer;
+import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.ser.std.StdSerializer;
 import tools.jackson.databind.ser.std.ToStringSerializer;
-import java.util.function.Function;
 
 /** How the core's values stand in JSON: keys and ids as strings, choices in small letters; unknown keys are refused. */
 @Configuration
@@ -37,7 +37,8 @@ public class CoreJson {
         module.addSerializer(CategoryPath.class, new StdSerializer<>(CategoryPath.class) {
             @Override
             public void serialize(CategoryPath path, JsonGenerator out, SerializationContext context) {
-                out.writeArray(path.names().toArray(String[]::new), 0, path.names().size());
+                out.writeArray(
+                        path.names().toArray(String[]::new), 0, path.names().size());
             }
         });
         module.addDeserializer(CategoryPath.class, new StdDeserializer<CategoryPath>(CategoryPath.class) {
@@ -48,7 +49,9 @@ public class CoreJson {
         });
         return builder -> builder.addModule(module)
                 .enable(EnumFeature.READ_ENUMS_USING_TO_STRING, EnumFeature.WRITE_ENUMS_USING_TO_STRING)
-                .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES, DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES,
+                .enable(
+                        DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES,
+                        DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES,
                         DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
                 .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION);
     }

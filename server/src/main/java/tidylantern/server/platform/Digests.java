@@ -12,7 +12,8 @@ public final class Digests {
     /** SHA-256 of a text in UTF-8, in hexadecimal digits. */
     public static String sha256(String text) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException impossible) {
             throw new IllegalStateException("every Java has SHA-256", impossible);
         }

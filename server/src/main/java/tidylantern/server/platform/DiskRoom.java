@@ -8,8 +8,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * The room on the disk that holds the data. Below a reserve nothing is changed any more: a database that cannot write is no
- * database, while answers go on from index and memory.
+ * The room on the disk that holds the data. Below a reserve nothing is changed any more: a database that cannot write
+ * is no database, while answers go on from index and memory.
  */
 @Component
 public class DiskRoom {
@@ -56,8 +56,11 @@ public class DiskRoom {
     public void require(long more) {
         long free = free();
         if (free - more < reserve) {
-            throw new Refusal(HttpStatus.INSUFFICIENT_STORAGE, null, "The disk has %,d MB left, and %,d MB are kept in reserve, so nothing is changed just now. Visitors are answered all the same. Make room, or set the reserve lower."
-                    .formatted(free / 1_000_000, reserve / 1_000_000));
+            throw new Refusal(
+                    HttpStatus.INSUFFICIENT_STORAGE,
+                    null,
+                    "The disk has %,d MB left, and %,d MB are kept in reserve, so nothing is changed just now. Visitors are answered all the same. Make room, or set the reserve lower."
+                            .formatted(free / 1_000_000, reserve / 1_000_000));
         }
     }
 }

@@ -47,16 +47,27 @@ public final class JsonProblems {
                 case IllegalArgumentException refused -> {
                     return below(path, null, refused);
                 }
-                default -> { }
+                default -> {}
             }
         }
         String field = path.isEmpty() ? null : path;
         return switch (wrong) {
-            case UnrecognizedPropertyException unknown -> Refusal.bad(path, "There is no key \"%s\" here; known are %s.".formatted(unknown.getPropertyName(), unknown.getKnownPropertyIds()));
-            case InvalidTypeIdException type -> Refusal.bad(field, "Say with \"kind\" which it is; the API's description names the kinds.");
-            case InvalidFormatException form -> Refusal.bad(field, "This value does not fit: write %s, not %s.".formatted(expected(form.getTargetType()), Require.shown(form.getValue())));
-            case MismatchedInputException mismatch -> Refusal.bad(field, "This value does not fit: write %s.".formatted(expected(mismatch.getTargetType())));
-            case DatabindException other -> Refusal.bad(field, "This value does not fit. The API's description says what may stand here.");
+            case UnrecognizedPropertyException unknown ->
+                Refusal.bad(
+                        path,
+                        "There is no key \"%s\" here; known are %s."
+                                .formatted(unknown.getPropertyName(), unknown.getKnownPropertyIds()));
+            case InvalidTypeIdException type ->
+                Refusal.bad(field, "Say with \"kind\" which it is; the API's description names the kinds.");
+            case InvalidFormatException form ->
+                Refusal.bad(
+                        field,
+                        "This value does not fit: write %s, not %s."
+                                .formatted(expected(form.getTargetType()), Require.shown(form.getValue())));
+            case MismatchedInputException mismatch ->
+                Refusal.bad(field, "This value does not fit: write %s.".formatted(expected(mismatch.getTargetType())));
+            case DatabindException other ->
+                Refusal.bad(field, "This value does not fit. The API's description says what may stand here.");
             default -> Refusal.bad(null, "This is no JSON: " + where(wrong));
         };
     }
@@ -68,7 +79,10 @@ public final class JsonProblems {
             return "the key \"%s\" stands twice in it.".formatted(twice.group(1));
         }
         TokenStreamLocation at = wrong.getLocation();
-        return at == null || at.getLineNr() < 1 ? "it is broken, or ends too early." : "it is broken at line %d, character %d, or ends too early there.".formatted(at.getLineNr(), at.getColumnNr());
+        return at == null || at.getLineNr() < 1
+                ? "it is broken, or ends too early."
+                : "it is broken at line %d, character %d, or ends too early there."
+                        .formatted(at.getLineNr(), at.getColumnNr());
     }
 
     private static Refusal below(String path, @Nullable String key, Throwable fault) {
@@ -83,13 +97,19 @@ public final class JsonProblems {
         if (type.isEnum()) {
             return "one of " + Arrays.toString(type.getEnumConstants());
         }
-        if (type == String.class || type.getSimpleName().endsWith("Key") || type.getSimpleName().endsWith("Id")) {
+        if (type == String.class
+                || type.getSimpleName().endsWith("Key")
+                || type.getSimpleName().endsWith("Id")) {
             return "a text";
         }
         if (type == Boolean.class || type == boolean.class) {
             return "true or false";
         }
-        if (type == int.class || type == long.class || type == Integer.class || type == Long.class || type == BigInteger.class) {
+        if (type == int.class
+                || type == long.class
+                || type == Integer.class
+                || type == Long.class
+                || type == BigInteger.class) {
             return "a whole number";
         }
         if (type == double.class || type == Double.class || type == BigDecimal.class || type == Number.class) {
@@ -101,7 +121,9 @@ public final class JsonProblems {
         if (Collection.class.isAssignableFrom(type) || type.isArray() || type == CategoryPath.class) {
             return "a list";
         }
-        return type.isRecord() || Map.class.isAssignableFrom(type) || type.isInterface() ? "an object, in braces" : "what the API's description says";
+        return type.isRecord() || Map.class.isAssignableFrom(type) || type.isInterface()
+                ? "an object, in braces"
+                : "what the API's description says";
     }
 
     private static String path(JacksonException wrong) {

@@ -16,9 +16,14 @@ public final class KeyNames {
      * @param otherwise the key where the name has no letter that can stand in one
      */
     public static String from(String name, String otherwise, Predicate<String> taken) {
-        String plain = Normalizer.normalize(name, Normalizer.Form.NFD).toLowerCase(Locale.ROOT)
-                .replaceAll("\\p{M}+", "").replaceAll("[^a-z0-9]+", "-").replaceAll("^[^a-z]+|-+$", "");
-        String base = plain.isEmpty() ? otherwise : plain.substring(0, Math.min(plain.length(), LONGEST)).replaceAll("-+$", "");
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("\\p{M}+", "")
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^[^a-z]+|-+$", "");
+        String base = plain.isEmpty()
+                ? otherwise
+                : plain.substring(0, Math.min(plain.length(), LONGEST)).replaceAll("-+$", "");
         String key = base;
         for (int n = 2; taken.test(key); n++) {
             key = base + "-" + n;

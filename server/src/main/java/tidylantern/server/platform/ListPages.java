@@ -16,10 +16,14 @@ public final class ListPages {
      * @param size how many stand on a page
      * @param page as it stands in the address; beyond the last there is nothing
      */
-    public static <T> ResponseEntity<List<T>> answer(ResponseEntity.BodyBuilder answer, List<T> all, int size, String page) {
+    public static <T> ResponseEntity<List<T>> answer(
+            ResponseEntity.BodyBuilder answer, List<T> all, int size, String page) {
         int number = PageNumber.of(page);
         if ((long) number * size < all.size()) {
-            String next = ServletUriComponentsBuilder.fromCurrentRequest().replaceQueryParam("page", number + 1).build().getQuery();
+            String next = ServletUriComponentsBuilder.fromCurrentRequest()
+                    .replaceQueryParam("page", number + 1)
+                    .build()
+                    .getQuery();
             answer.header(HttpHeaders.LINK, "<?%s>; rel=\"next\"".formatted(next));
         }
         long from = Math.min((long) (number - 1) * size, all.size());

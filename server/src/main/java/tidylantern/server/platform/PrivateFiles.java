@@ -10,12 +10,17 @@ import java.nio.file.attribute.PosixFilePermissions;
 
 /** Files and folders that no other user of the machine can read. */
 public final class PrivateFiles {
-    private static final boolean POSIX = FileSystems.getDefault().supportedFileAttributeViews().contains("posix");
+    private static final boolean POSIX =
+            FileSystems.getDefault().supportedFileAttributeViews().contains("posix");
 
     private PrivateFiles() {}
 
     private static FileAttribute<?>[] only(String permissions) {
-        return POSIX ? new FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString(permissions))} : new FileAttribute<?>[0];
+        return POSIX
+                ? new FileAttribute<?>[] {
+                    PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString(permissions))
+                }
+                : new FileAttribute<?>[0];
     }
 
     public static void makeFolder(Path folder) throws IOException {

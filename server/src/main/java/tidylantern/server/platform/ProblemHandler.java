@@ -75,14 +75,23 @@ public class ProblemHandler extends ResponseEntityExceptionHandler {
     ResponseEntity<ProblemDetail> broken(Exception failure) {
         if (room.low()) {
             LOG.error("A request failed while the disk is full: {}", failure.toString());
-            return problem(HttpStatus.INSUFFICIENT_STORAGE, null, "The disk is full, so this could not be done. Visitors are answered all the same. Make room, then try again.");
+            return problem(
+                    HttpStatus.INSUFFICIENT_STORAGE,
+                    null,
+                    "The disk is full, so this could not be done. Visitors are answered all the same. Make room, then try again.");
         }
         String number = HexFormat.of().toHexDigits(ThreadLocalRandom.current().nextInt());
         tell(number, failure);
-        return problem(HttpStatus.INTERNAL_SERVER_ERROR, null, "The service could not do this; its log has the reason under the number %s. Nothing was half-done. Try again.".formatted(number));
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                null,
+                "The service could not do this; its log has the reason under the number %s. Nothing was half-done. Try again."
+                        .formatted(number));
     }
 
-    /** One kind of failure is told in full once a minute, so that nobody can fill the log with it; each has its line. */
+    /**
+     * One kind of failure is told in full once a minute, so that nobody can fill the log with it; each has its line.
+     */
     private void tell(String number, Exception failure) {
         StackTraceElement[] trace = failure.getStackTrace();
         String kind = failure.getClass().getName() + (trace.length > 0 ? trace[0].toString() : "");
@@ -95,33 +104,54 @@ public class ProblemHandler extends ResponseEntityExceptionHandler {
             told.put(kind, now);
             LOG.error("A request failed ({})", number, failure);
         } else {
-            LOG.error("A request failed ({}) as before: {}", number, failure.getClass().getSimpleName());
+            LOG.error(
+                    "A request failed ({}) as before: {}",
+                    number,
+                    failure.getClass().getSimpleName());
         }
     }
 
     /** A body that is no JSON, or JSON that does not fit. */
     @Override
-    protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException unreadable, HttpHeaders headers,
-            HttpStatusCode status, WebRequest request) {
-        Refusal refusal = unreadable.getCause() instanceof JacksonException wrong ? JsonProblems.of(wrong)
+    protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException unreadable,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        Refusal refusal = unreadable.getCause() instanceof JacksonException wrong
+                ? JsonProblems.of(wrong)
                 : Refusal.bad(null, "The body is missing or cannot be read. Send a JSON object.");
         return asObject(problem(HttpStatus.BAD_REQUEST, refusal.field(), String.valueOf(refusal.getMessage())));
     }
 
     /** A parameter, or a part of the address, of another kind. */
     @Override
-    protected @Nullable ResponseEntity<Object> handleTypeMismatch(TypeMismatchException mismatch, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        String name = mismatch instanceof MethodArgumentTypeMismatchException argument ? argument.getName() : String.valueOf(mismatch.getPropertyName());
+    protected @Nullable ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException mismatch, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String name = mismatch instanceof MethodArgumentTypeMismatchException argument
+                ? argument.getName()
+                : String.valueOf(mismatch.getPropertyName());
         Class<?> wanted = mismatch.getRequiredType();
-        String what = wanted == null ? "something else" : wanted == Boolean.class || wanted == boolean.class ? "true or false" : Number.class.isAssignableFrom(wanted) || wanted.isPrimitive() ? "a whole number" : "something else";
-        return asObject(problem(HttpStatus.BAD_REQUEST, name, "\"%s\" cannot be read; write %s, once.".formatted(name, what)));
+        String what = wanted == null
+                ? "something else"
+                : wanted == Boolean.class || wanted == boolean.class
+                        ? "true or false"
+                        : Number.class.isAssignableFrom(wanted) || wanted.isPrimitive()
+                                ? "a whole number"
+                                : "something else";
+        return asObject(
+                problem(HttpStatus.BAD_REQUEST, name, "\"%s\" cannot be read; write %s, once.".formatted(name, what)));
     }
 
     private static ResponseEntity<Object> asObject(ResponseEntity<ProblemDetail> problem) {
-        return ResponseEntity.status(problem.getStatusCode()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem.getBody());
+        return ResponseEntity.status(problem.getStatusCode())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem.getBody());
     }
 
     private static ResponseEntity<ProblemDetail> problem(HttpStatus status, @Nullable String field, String detail) {
-        return ResponseEntity.status(status).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(Problems.of(status, field, detail));
+        return ResponseEntity.status(status)
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(Problems.of(status, field, detail));
     }
 }

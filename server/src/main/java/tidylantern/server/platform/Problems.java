@@ -32,7 +32,8 @@ public class Problems {
     }
 
     /** @param field the field, parameter or header at fault; null where there is none */
-    public void write(HttpServletResponse response, HttpStatus status, @Nullable String field, String detail) throws IOException {
+    public void write(HttpServletResponse response, HttpStatus status, @Nullable String field, String detail)
+            throws IOException {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setCharacterEncoding(StandardCharsets.UTF_8);

@@ -22,11 +22,23 @@ import org.springframework.util.unit.DataSize;
  * @param proxies addresses of reverse proxies that say truly where a request comes from and whether it came by TLS
  */
 @ConfigurationProperties("tidy-lantern")
-public record Settings(Path data, @Nullable String owner, @Nullable String password, @Nullable String accessKey, @Nullable List<String> allowedHosts,
-        @DefaultValue("100") int answersPerSecond, @DefaultValue("300MB") DataSize reserve, @DefaultValue("false") boolean acceptLoss,
+public record Settings(
+        Path data,
+        @Nullable String owner,
+        @Nullable String password,
+        @Nullable String accessKey,
+        @Nullable List<String> allowedHosts,
+        @DefaultValue("100") int answersPerSecond,
+        @DefaultValue("300MB") DataSize reserve,
+        @DefaultValue("false") boolean acceptLoss,
         @Nullable List<String> proxies) {
     public Settings {
-        proxies = proxies == null ? List.of() : proxies.stream().map(String::strip).filter(proxy -> !proxy.isEmpty()).toList();
+        proxies = proxies == null
+                ? List.of()
+                : proxies.stream()
+                        .map(String::strip)
+                        .filter(proxy -> !proxy.isEmpty())
+                        .toList();
         allowedHosts = allowedHosts == null ? List.of() : List.copyOf(allowedHosts);
     }
 

@@ -13,20 +13,26 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
 
 /**
- * Refuses bodies in which something is missing that has to be there: every part of a record that is not marked as one that may
- * be null. Whoever works with a body can so take its parts for what their types say.
+ * Refuses bodies in which something is missing that has to be there: every part of a record that is not marked as one
+ * that may be null. Whoever works with a body can so take its parts for what their types say.
  */
 @RestControllerAdvice
 class WholeBodies extends RequestBodyAdviceAdapter {
     private static final int MOST_LEVELS = 12;
 
     @Override
-    public boolean supports(MethodParameter parameter, Type target, Class<? extends HttpMessageConverter<?>> converter) {
+    public boolean supports(
+            MethodParameter parameter, Type target, Class<? extends HttpMessageConverter<?>> converter) {
         return true;
     }
 
     @Override
-    public Object afterBodyRead(Object body, HttpInputMessage message, MethodParameter parameter, Type target, Class<? extends HttpMessageConverter<?>> converter) {
+    public Object afterBodyRead(
+            Object body,
+            HttpInputMessage message,
+            MethodParameter parameter,
+            Type target,
+            Class<? extends HttpMessageConverter<?>> converter) {
         check(body, "", 0);
         return body;
     }
@@ -36,7 +42,10 @@ class WholeBodies extends RequestBodyAdviceAdapter {
             return;
         }
         switch (value) {
-            case null -> throw Refusal.bad(path.isEmpty() ? null : path, path.isEmpty() ? "Something is missing here." : "\"%s\" is missing.".formatted(path));
+            case null ->
+                throw Refusal.bad(
+                        path.isEmpty() ? null : path,
+                        path.isEmpty() ? "Something is missing here." : "\"%s\" is missing.".formatted(path));
             case List<?> list -> {
                 for (int at = 0; at < list.size(); at++) {
                     check(list.get(at), path + "[" + at + "]", level + 1);
@@ -53,7 +62,7 @@ class WholeBodies extends RequestBodyAdviceAdapter {
                     }
                 }
             }
-            default -> { }
+            default -> {}
         }
     }
 

@@ -14,18 +14,31 @@ class WorkbenchPages implements WebMvcConfigurer {
     @Override
     public void addViewControllers(ViewControllerRegistry pages) {
         pages.addRedirectViewController("/", "/workbench/");
-        for (String address : new String[] {"/workbench", "/workbench/", "/workbench/{a:[^.]*}", "/workbench/{a:[^.]*}/{b:[^.]*}",
-                "/workbench/{a:[^.]*}/{b:[^.]*}/{c:[^.]*}", "/workbench/{a:[^.]*}/{b:[^.]*}/{c:[^.]*}/{d:[^.]*}"}) {
+        for (String address : new String[] {
+            "/workbench",
+            "/workbench/",
+            "/workbench/{a:[^.]*}",
+            "/workbench/{a:[^.]*}/{b:[^.]*}",
+            "/workbench/{a:[^.]*}/{b:[^.]*}/{c:[^.]*}",
+            "/workbench/{a:[^.]*}/{b:[^.]*}/{c:[^.]*}/{d:[^.]*}"
+        }) {
             pages.addViewController(address).setViewName(INDEX);
         }
     }
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry files) {
-        files.addResourceHandler("/workbench/assets/**").addResourceLocations("classpath:/static/workbench/assets/")
-                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365)).cachePublic().immutable());
+        files.addResourceHandler("/workbench/assets/**")
+                .addResourceLocations("classpath:/static/workbench/assets/")
+                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
+                        .cachePublic()
+                        .immutable());
         // The tag on a site never changes, so browsers ask whether the script behind it did.
-        files.addResourceHandler("/elements/**").addResourceLocations("classpath:/static/elements/").setCacheControl(CacheControl.noCache().cachePublic());
-        files.addResourceHandler("/workbench/**").addResourceLocations("classpath:/static/workbench/").setCacheControl(CacheControl.noCache());
+        files.addResourceHandler("/elements/**")
+                .addResourceLocations("classpath:/static/elements/")
+                .setCacheControl(CacheControl.noCache().cachePublic());
+        files.addResourceHandler("/workbench/**")
+                .addResourceLocations("classpath:/static/workbench/")
+                .setCacheControl(CacheControl.noCache());
     }
 }

@@ -1,4 +1,7 @@
-/** What every feature leans on: refusals as problem details, the pool that answers run on, JSON, security, the API's description. */
+/**
+ * What every feature leans on: refusals as problem details, the pool that answers run on, JSON, security, the API's
+ * description.
+ */
 @NullMarked
 package tidylantern.server.platform;
 

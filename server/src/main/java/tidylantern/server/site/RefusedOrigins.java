@@ -11,8 +11,8 @@ import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 
 /**
- * Origins whose pages asked a site's searches and were turned away: mostly the owner's own site under another address. Kept in
- * memory, the last few of each site, since anybody can send any.
+ * Origins whose pages asked a site's searches and were turned away: mostly the owner's own site under another address.
+ * Kept in memory, the last few of each site, since anybody can send any.
  */
 @Component
 public class RefusedOrigins {
@@ -37,7 +37,9 @@ public class RefusedOrigins {
 
     /** Notes that a page of this origin asked a search, unless it may. */
     public void noteUnlessAllowed(String search, String origin, Set<String> allowed) {
-        if (allowed.isEmpty() || allowed.contains(origin) || !ORIGIN.matcher(origin).matches()) {
+        if (allowed.isEmpty()
+                || allowed.contains(origin)
+                || !ORIGIN.matcher(origin).matches()) {
             return;
         }
         String site = sites.ofSearch(search);
@@ -60,8 +62,10 @@ public class RefusedOrigins {
     /** Those that would still be turned away, the last one first. */
     List<RefusedOrigin> of(Sites.Site site) {
         synchronized (this) {
-            return bySite.getOrDefault(site.key(), Map.of()).values().stream().filter(refused -> !site.origins().contains(refused.origin()))
-                    .sorted(Comparator.comparing(RefusedOrigin::last).reversed()).toList();
+            return bySite.getOrDefault(site.key(), Map.of()).values().stream()
+                    .filter(refused -> !site.origins().contains(refused.origin()))
+                    .sorted(Comparator.comparing(RefusedOrigin::last).reversed())
+                    .toList();
         }
     }
 }

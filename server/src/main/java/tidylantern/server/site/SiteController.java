@@ -27,7 +27,11 @@ class SiteController {
     record NewSite(String name, String address) {}
 
     /** @param timeZone null to leave as it is */
-    record ChangedSite(String name, String address, List<String> origins, @Nullable String timeZone) {}
+    record ChangedSite(
+            String name,
+            String address,
+            List<String> origins,
+            @Nullable String timeZone) {}
 
     @GetMapping
     List<Sites.Site> all() {

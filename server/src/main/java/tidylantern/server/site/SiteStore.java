@@ -17,50 +17,84 @@ class SiteStore {
 
     /** By key. */
     List<StoredSite> all() {
-        return jdbc.sql("SELECT site_key, name, address, time_zone FROM site ORDER BY site_key").query(StoredSite.class).list();
+        return jdbc.sql("SELECT site_key, name, address, time_zone FROM site ORDER BY site_key")
+                .query(StoredSite.class)
+                .list();
     }
 
     Optional<StoredSite> find(String key) {
-        return jdbc.sql("SELECT site_key, name, address, time_zone FROM site WHERE site_key = :key").param("key", key).query(StoredSite.class).optional();
+        return jdbc.sql("SELECT site_key, name, address, time_zone FROM site WHERE site_key = :key")
+                .param("key", key)
+                .query(StoredSite.class)
+                .optional();
     }
 
     void add(StoredSite site) {
         jdbc.sql("INSERT INTO site (site_key, name, address, time_zone) VALUES (:key, :name, :address, :zone)")
-                .param("key", site.siteKey()).param("name", site.name()).param("address", site.address()).param("zone", site.timeZone()).update();
+                .param("key", site.siteKey())
+                .param("name", site.name())
+                .param("address", site.address())
+                .param("zone", site.timeZone())
+                .update();
     }
 
     void change(StoredSite site) {
         jdbc.sql("UPDATE site SET name = :name, address = :address, time_zone = :zone WHERE site_key = :key")
-                .param("key", site.siteKey()).param("name", site.name()).param("address", site.address()).param("zone", site.timeZone()).update();
+                .param("key", site.siteKey())
+                .param("name", site.name())
+                .param("address", site.address())
+                .param("zone", site.timeZone())
+                .update();
     }
 
     /** In their own order. */
     List<String> origins(String site) {
-        return jdbc.sql("SELECT origin FROM site_origin WHERE site_key = :site ORDER BY origin").param("site", site).query(String.class).list();
+        return jdbc.sql("SELECT origin FROM site_origin WHERE site_key = :site ORDER BY origin")
+                .param("site", site)
+                .query(String.class)
+                .list();
     }
 
     List<String> originsOfSearch(String search) {
-        return jdbc.sql("SELECT o.origin FROM site_origin o JOIN search s ON s.site_key = o.site_key WHERE s.search_key = :search ORDER BY o.origin")
-                .param("search", search).query(String.class).list();
+        return jdbc.sql(
+                        "SELECT o.origin FROM site_origin o JOIN search s ON s.site_key = o.site_key WHERE s.search_key = :search ORDER BY o.origin")
+                .param("search", search)
+                .query(String.class)
+                .list();
     }
 
     Optional<String> siteOfSearch(String search) {
-        return jdbc.sql("SELECT site_key FROM search WHERE search_key = :search").param("search", search).query(String.class).optional();
+        return jdbc.sql("SELECT site_key FROM search WHERE search_key = :search")
+                .param("search", search)
+                .query(String.class)
+                .optional();
     }
 
     Optional<String> siteOfSource(long source) {
-        return jdbc.sql("SELECT site_key FROM source WHERE source_id = :source").param("source", source).query(String.class).optional();
+        return jdbc.sql("SELECT site_key FROM source WHERE source_id = :source")
+                .param("source", source)
+                .query(String.class)
+                .optional();
     }
 
     Optional<String> siteOfSync(long sync) {
-        return jdbc.sql("SELECT s.site_key FROM source s JOIN sync y ON y.source_id = s.source_id WHERE y.sync_id = :sync").param("sync", sync).query(String.class).optional();
+        return jdbc.sql(
+                        "SELECT s.site_key FROM source s JOIN sync y ON y.source_id = s.source_id WHERE y.sync_id = :sync")
+                .param("sync", sync)
+                .query(String.class)
+                .optional();
     }
 
     void removeOrigins(String site) {
-        jdbc.sql("DELETE FROM site_origin WHERE site_key = :site").param("site", site).update();
+        jdbc.sql("DELETE FROM site_origin WHERE site_key = :site")
+                .param("site", site)
+                .update();
     }
 
     void addOrigin(String site, String origin) {
-        jdbc.sql("INSERT INTO site_origin (site_key, origin) VALUES (:site, :origin)").param("site", site).param("origin", origin).update();
+        jdbc.sql("INSERT INTO site_origin (site_key, origin) VALUES (:site, :origin)")
+                .param("site", site)
+                .param("origin", origin)
+                .update();
     }
 }

@@ -78,7 +78,8 @@ public class Sites {
     /** @throws Refusal if there is no such site */
     public Site get(String key) {
         // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
-        Site site = known.computeIfAbsent(key, wanted -> store.find(wanted).map(this::whole).orElse(null));
+        Site site = known.computeIfAbsent(
+                key, wanted -> store.find(wanted).map(this::whole).orElse(null));
         if (site == null) {
             throw Refusal.notFound("There is no site \"%s\".".formatted(key));
         }
@@ -106,9 +107,12 @@ public class Sites {
     public Site change(String key, String name, String address, List<String> origins, @Nullable String timeZone) {
         Site before = get(key);
         check(name, address, origins);
-        store.change(new SiteStore.StoredSite(key, name.strip(), tidy(address), timeZone == null ? before.timeZone() : checkedZone(timeZone)));
+        store.change(new SiteStore.StoredSite(
+                key, name.strip(), tidy(address), timeZone == null ? before.timeZone() : checkedZone(timeZone)));
         store.removeOrigins(key);
-        Stream.concat(Stream.of(origin(address)), origins.stream().map(Sites::origin)).distinct().forEach(origin -> store.addOrigin(key, origin));
+        Stream.concat(Stream.of(origin(address)), origins.stream().map(Sites::origin))
+                .distinct()
+                .forEach(origin -> store.addOrigin(key, origin));
         afterCommit(() -> {
             originsBySearch.clear();
             known.remove(key);
@@ -150,23 +154,32 @@ public class Sites {
             throw Refusal.bad("name", "Give the site a name of 1 to 80 characters.");
         }
         if (!whole(address)) {
-            throw Refusal.bad("address", "\"%s\" is no web address; write the whole of it, from https:// on.".formatted(address));
+            throw Refusal.bad(
+                    "address", "\"%s\" is no web address; write the whole of it, from https:// on.".formatted(address));
         }
         for (int i = 0; i < origins.size(); i++) {
             if (!whole(origins.get(i))) {
-                throw Refusal.bad("origins[%d]".formatted(i), "\"%s\" is no origin; write one such as https://www.your-site.example.".formatted(origins.get(i)));
+                throw Refusal.bad(
+                        "origins[%d]".formatted(i),
+                        "\"%s\" is no origin; write one such as https://www.your-site.example."
+                                .formatted(origins.get(i)));
             }
         }
     }
 
     private static boolean whole(String address) {
         String tidy = address.strip();
-        return (tidy.startsWith("https://") || tidy.startsWith("http://")) && tidy.length() <= 300 && Addresses.safe(tidy) && URI.create(tidy).getHost() != null;
+        return (tidy.startsWith("https://") || tidy.startsWith("http://"))
+                && tidy.length() <= 300
+                && Addresses.safe(tidy)
+                && URI.create(tidy).getHost() != null;
     }
 
     private static String checkedZone(String timeZone) {
         if (!ZoneId.getAvailableZoneIds().contains(timeZone.strip())) {
-            throw Refusal.bad("timeZone", "\"%s\" is no time zone; write one such as Europe/Lisbon or UTC.".formatted(timeZone.strip()));
+            throw Refusal.bad(
+                    "timeZone",
+                    "\"%s\" is no time zone; write one such as Europe/Lisbon or UTC.".formatted(timeZone.strip()));
         }
         return timeZone.strip();
     }
@@ -199,6 +212,7 @@ public class Sites {
 
     private static String origin(String address) {
         URI uri = URI.create(address.strip());
-        return uri.getScheme().toLowerCase(java.util.Locale.ROOT) + "://" + uri.getRawAuthority().toLowerCase(java.util.Locale.ROOT);
+        return uri.getScheme().toLowerCase(java.util.Locale.ROOT) + "://"
+                + uri.getRawAuthority().toLowerCase(java.util.Locale.ROOT);
     }
 }

@@ -12,8 +12,8 @@ import tidylantern.server.platform.Rearranged;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Deletes uploaded files that no source reads any more: those that were looked at and never brought in, and those of sources
- * that went with their site or collection, once that cannot be brought back.
+ * Deletes uploaded files that no source reads any more: those that were looked at and never brought in, and those of
+ * sources that went with their site or collection, once that cannot be brought back.
  */
 @Component
 class AbandonedUploads {
@@ -44,7 +44,10 @@ class AbandonedUploads {
     }
 
     private Set<String> inUse() {
-        return sources.settings().stream().map(settings -> json.readValue(settings, SourceSettings.class))
-                .flatMap(settings -> settings instanceof SourceSettings.File file ? Stream.ofNullable(file.upload()) : Stream.of()).collect(Collectors.toSet());
+        return sources.settings().stream()
+                .map(settings -> json.readValue(settings, SourceSettings.class))
+                .flatMap(settings ->
+                        settings instanceof SourceSettings.File file ? Stream.ofNullable(file.upload()) : Stream.of())
+                .collect(Collectors.toSet());
     }
 }

@@ -8,15 +8,18 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What of an address nobody should read who sees it: user and password, and parameters that are called as tokens and keys
- * usually are. In their place stands {@value #MASK}.
+ * What of an address nobody should read who sees it: user and password, and parameters that are called as tokens and
+ * keys usually are. In their place stands {@value #MASK}.
  */
 final class AddressSecrets {
     static final String MASK = "***";
     /** Stands for user and password among the names of parameters. */
     private static final String USER = "@";
-    private static final Pattern PARTS = Pattern.compile("^(https?://)(?:([^@/?#]*)@)?([^?#]*)(?:\\?([^#]*))?(#.*)?$", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
-    private static final Pattern SECRET = Pattern.compile("(?i)(.*[-_.])?(token|apikey|key|secret|password|passwd|pwd|pass|auth|sig|signature)|accesstoken|authtoken");
+
+    private static final Pattern PARTS = Pattern.compile(
+            "^(https?://)(?:([^@/?#]*)@)?([^?#]*)(?:\\?([^#]*))?(#.*)?$", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
+    private static final Pattern SECRET = Pattern.compile(
+            "(?i)(.*[-_.])?(token|apikey|key|secret|password|passwd|pwd|pass|auth|sig|signature)|accesstoken|authtoken");
     /** Shorter ones would be found by chance in any text. */
     private static final int SHORTEST_IN_TEXTS = 4;
 
@@ -85,11 +88,24 @@ final class AddressSecrets {
         }
         made.append(parts.group(3));
         if (parts.group(4) != null) {
-            made.append('?').append(String.join("&", List.of(parts.group(4).split("&", -1)).stream().map(parameter -> {
-                int equals = parameter.indexOf('=');
-                boolean secret = equals > 0 && equals < parameter.length() - 1 && SECRET.matcher(parameter.substring(0, equals)).matches();
-                return secret ? parameter.substring(0, equals + 1) + change.of(parameter.substring(0, equals), parameter.substring(equals + 1)) : parameter;
-            }).toList()));
+            made.append('?')
+                    .append(String.join(
+                            "&",
+                            List.of(parts.group(4).split("&", -1)).stream()
+                                    .map(parameter -> {
+                                        int equals = parameter.indexOf('=');
+                                        boolean secret = equals > 0
+                                                && equals < parameter.length() - 1
+                                                && SECRET.matcher(parameter.substring(0, equals))
+                                                        .matches();
+                                        return secret
+                                                ? parameter.substring(0, equals + 1)
+                                                        + change.of(
+                                                                parameter.substring(0, equals),
+                                                                parameter.substring(equals + 1))
+                                                : parameter;
+                                    })
+                                    .toList()));
         }
         return made.append(parts.group(5) == null ? "" : parts.group(5)).toString();
     }

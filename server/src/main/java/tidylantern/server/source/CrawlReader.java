@@ -18,14 +18,15 @@ import tidylantern.server.platform.Digests;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Reads the pages of a website one after the other, with a pause between two: those of a sitemap, or those that links lead
- * to. Stays on the site and within what its robots.txt allows.
+ * Reads the pages of a website one after the other, with a pause between two: those of a sitemap, or those that links
+ * lead to. Stays on the site and within what its robots.txt allows.
  */
 final class CrawlReader {
     private static final WebFetcher.Limits PAGE = new WebFetcher.Limits(5_000_000, Duration.ofSeconds(30), true);
     private static final int MOST_FAILURES_IN_A_ROW = 10;
     /** So many pages are compared with one another before the first of them is told. */
     private static final int COMPARED_FIRST = 12;
+
     private static final long MOST_BYTES_HELD = 4_000_000;
 
     private final SourceSettings.Crawl settings;
@@ -33,6 +34,7 @@ final class CrawlReader {
     private final PageReader pages;
     /** Reads pages without comparing them with others. */
     private final PageReader byThemselves;
+
     private final Furniture furniture;
     private final Memory memory;
 
@@ -87,16 +89,21 @@ final class CrawlReader {
     }
 
     /** A page that was read, and is told once others were read to compare it with. */
-    private record PageRead(URI page, WebFetcher.Fetched answer, Document document, URI canonical, List<URI> links, boolean wanted) {}
+    private record PageRead(
+            URI page, WebFetcher.Fetched answer, Document document, URI canonical, List<URI> links, boolean wanted) {}
 
     void read(Reading reading) throws SourceProblem {
         URI start = URI.create(settings.address());
         Robots robots = Robots.of(start, fetcher);
         Walk walk = new Walk(reading, start, robots);
         if (settings.way() == SourceSettings.Way.SITEMAP) {
-            walk.left.addAll(new Sitemaps(fetcher).pages(start, SourceSettings.Crawl.MOST_PAGES, reading).stream().filter(this::wanted).toList());
+            walk.left.addAll(new Sitemaps(fetcher)
+                    .pages(start, SourceSettings.Crawl.MOST_PAGES, reading).stream()
+                            .filter(this::wanted)
+                            .toList());
             if (walk.left.isEmpty()) {
-                throw new SourceProblem("The sitemap names no page%s. Check the address.".formatted(settings.prefix() == null ? "" : " that begins with " + settings.prefix()));
+                throw new SourceProblem("The sitemap names no page%s. Check the address."
+                        .formatted(settings.prefix() == null ? "" : " that begins with " + settings.prefix()));
             }
         } else {
             URI first = SiteAddresses.tidy(start.toString());
@@ -119,6 +126,7 @@ final class CrawlReader {
         private final Set<URI> told = new LinkedHashSet<>();
         /** {@link #digest Digests} of what pages of folders say, as far as it was read in this crawl. */
         private final Map<URI, String> ofFolders = new HashMap<>();
+
         private final List<PageRead> held = new ArrayList<>();
         private long bytesHeld;
         private boolean compared;
@@ -137,7 +145,8 @@ final class CrawlReader {
             long pause = Math.max(settings.pauseMillis(), robots.pause());
             while (!left.isEmpty() && !reading.enough()) {
                 if (read >= settings.mostPages()) {
-                    reading.incomplete("The crawl ended after %,d pages, as you set it; %,d more were known.".formatted(read, left.size()));
+                    reading.incomplete("The crawl ended after %,d pages, as you set it; %,d more were known."
+                            .formatted(read, left.size()));
                     break;
                 }
                 URI page = left.removeFirst();
@@ -164,11 +173,16 @@ final class CrawlReader {
 
         private void visit(URI page) throws SourceProblem {
             // What may be a page that was read already is read whole, to be compared with it.
-            boolean perhapsRead = toldPerhaps(page) != null || held.stream().anyMatch(one -> SiteAddresses.samePagePerhaps(page).contains(one.canonical()));
+            boolean perhapsRead = toldPerhaps(page) != null
+                    || held.stream()
+                            .anyMatch(one -> SiteAddresses.samePagePerhaps(page).contains(one.canonical()));
             Remembered before = perhapsRead ? null : memory.of(page);
             WebFetcher.Fetched answer;
             try {
-                answer = fetcher.fetch(SiteAddresses.signedIn(start, page), before == null ? WebFetcher.Known.NOTHING : before.known(), PAGE);
+                answer = fetcher.fetch(
+                        SiteAddresses.signedIn(start, page),
+                        before == null ? WebFetcher.Known.NOTHING : before.known(),
+                        PAGE);
             } catch (SourceProblem failure) {
                 failed(page, String.valueOf(failure.getMessage()));
                 return;
@@ -192,7 +206,9 @@ final class CrawlReader {
                 return;
             }
             failedInARow = 0;
-            if (!answer.type().isEmpty() && !answer.type().equals("text/html") && !answer.type().equals("application/xhtml+xml")) {
+            if (!answer.type().isEmpty()
+                    && !answer.type().equals("text/html")
+                    && !answer.type().equals("application/xhtml+xml")) {
                 return;
             }
             take(page, answer);
@@ -202,11 +218,17 @@ final class CrawlReader {
             URI end = SiteAddresses.tidy(answer.address().toString());
             Document document = PageReader.parse(answer);
             URI canonical = PageReader.canonical(document, end == null ? page : end);
-            List<URI> links = settings.way() == SourceSettings.Way.LINKS && !PageReader.noFollow(document) ? PageReader.links(document, answer.address()) : List.of();
-            List<URI> inside = links.stream().filter(link -> SiteAddresses.sameSite(start, link)).distinct().toList();
+            List<URI> links = settings.way() == SourceSettings.Way.LINKS && !PageReader.noFollow(document)
+                    ? PageReader.links(document, answer.address())
+                    : List.of();
+            List<URI> inside = links.stream()
+                    .filter(link -> SiteAddresses.sameSite(start, link))
+                    .distinct()
+                    .toList();
             follow(inside);
             pages.learn(document);
-            PageRead one = new PageRead(page, answer, document, canonical, inside, !PageReader.noIndex(document) && wanted(canonical));
+            PageRead one = new PageRead(
+                    page, answer, document, canonical, inside, !PageReader.noIndex(document) && wanted(canonical));
             if (compared) {
                 tell(one);
                 return;
@@ -236,14 +258,25 @@ final class CrawlReader {
             }
         }
 
-        /** The page told in this crawl that this one may be by another address: {@code /x/} and {@code /x/index.html}. */
+        /**
+         * The page told in this crawl that this one may be by another address: {@code /x/} and {@code /x/index.html}.
+         */
         private @Nullable URI toldPerhaps(URI page) {
-            return settings.way() != SourceSettings.Way.LINKS ? null : SiteAddresses.samePagePerhaps(page).stream().filter(told::contains).findFirst().orElse(null);
+            return settings.way() != SourceSettings.Way.LINKS
+                    ? null
+                    : SiteAddresses.samePagePerhaps(page).stream()
+                            .filter(told::contains)
+                            .findFirst()
+                            .orElse(null);
         }
 
-        /** Whether the page says what its folder's page says that was told. It is then no item, and is not remembered, so that it is compared again. */
+        /**
+         * Whether the page says what its folder's page says that was told. It is then no item, and is not remembered,
+         * so that it is compared again.
+         */
         private boolean toldAlready(URI page, Document document) {
-            if (settings.way() != SourceSettings.Way.LINKS || SiteAddresses.samePagePerhaps(page).isEmpty()) {
+            if (settings.way() != SourceSettings.Way.LINKS
+                    || SiteAddresses.samePagePerhaps(page).isEmpty()) {
                 return false;
             }
             String content = digest(page, document);
@@ -258,12 +291,14 @@ final class CrawlReader {
         /** Of a page that is as it was in the last crawl, which nobody has read in this one. */
         private String contentOf(URI page) {
             try {
-                WebFetcher.Fetched answer = fetcher.fetch(SiteAddresses.signedIn(start, page), WebFetcher.Known.NOTHING, PAGE);
+                WebFetcher.Fetched answer =
+                        fetcher.fetch(SiteAddresses.signedIn(start, page), WebFetcher.Known.NOTHING, PAGE);
                 if (answer.ok()) {
                     return digest(page, PageReader.parse(answer));
                 }
             } catch (SourceProblem unreadable) {
-                reading.note("%s cannot be compared with its folder's page: %s".formatted(page, unreadable.getMessage()));
+                reading.note(
+                        "%s cannot be compared with its folder's page: %s".formatted(page, unreadable.getMessage()));
             }
             return "";
         }
@@ -282,21 +317,30 @@ final class CrawlReader {
                 throw new SourceProblem("%s: %s".formatted(page, why));
             }
             if (++failedInARow >= MOST_FAILURES_IN_A_ROW) {
-                throw new SourceProblem("%d pages in a row could not be read, the last being %s: %s. Try again later.".formatted(failedInARow, page, why));
+                throw new SourceProblem("%d pages in a row could not be read, the last being %s: %s. Try again later."
+                        .formatted(failedInARow, page, why));
             }
         }
 
         private void follow(List<@Nullable URI> links) {
             for (URI link : links) {
                 // Pages outside the prefix are not gone through either, but for the one that the crawl begins at.
-                if (link != null && settings.way() == SourceSettings.Way.LINKS && wanted(link) && !probablyNoPage(link) && seen.size() < SourceSettings.Crawl.MOST_PAGES * 2 && seen.add(link)) {
+                if (link != null
+                        && settings.way() == SourceSettings.Way.LINKS
+                        && wanted(link)
+                        && !probablyNoPage(link)
+                        && seen.size() < SourceSettings.Crawl.MOST_PAGES * 2
+                        && seen.add(link)) {
                     left.add(link);
                 }
             }
         }
 
         private static boolean probablyNoPage(URI link) {
-            return link.getPath() != null && link.getPath().matches("(?i).*\\.(png|jpe?g|gif|webp|avif|svg|ico|pdf|zip|gz|tar|mp[34]|webm|css|js|json|xml|csv|woff2?|geojson|atom|rss)");
+            return link.getPath() != null
+                    && link.getPath()
+                            .matches(
+                                    "(?i).*\\.(png|jpe?g|gif|webp|avif|svg|ico|pdf|zip|gz|tar|mp[34]|webm|css|js|json|xml|csv|woff2?|geojson|atom|rss)");
         }
 
         private void rest(long millis) throws SourceProblem {

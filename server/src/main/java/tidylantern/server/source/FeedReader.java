@@ -31,10 +31,12 @@ final class FeedReader {
 
     void read(Reading reading) throws SourceProblem {
         if (!answer.ok()) {
-            throw new SourceProblem("%s answers with status %d. Check the address, or try again later.".formatted(answer.address(), answer.status()));
+            throw new SourceProblem("%s answers with status %d. Check the address, or try again later."
+                    .formatted(answer.address(), answer.status()));
         }
         if (answer.body().length == 0) {
-            throw new SourceProblem("%s answers with nothing. Check the address, or try again later.".formatted(answer.address()));
+            throw new SourceProblem(
+                    "%s answers with nothing. Check the address, or try again later.".formatted(answer.address()));
         }
         SyndFeed feed = feed();
         List<SyndEntry> entries = feed.getEntries();
@@ -55,11 +57,19 @@ final class FeedReader {
     private SyndFeed feed() throws SourceProblem {
         SyndFeedInput input = new SyndFeedInput();
         input.setAllowDoctypes(false);
-        try (XmlReader xml = new XmlReader(new ByteArrayInputStream(answer.body()), answer.type().isEmpty() ? null : answer.type() + (answer.charset() == null ? "" : "; charset=" + answer.charset()), true)) {
+        try (XmlReader xml = new XmlReader(
+                new ByteArrayInputStream(answer.body()),
+                answer.type().isEmpty()
+                        ? null
+                        : answer.type() + (answer.charset() == null ? "" : "; charset=" + answer.charset()),
+                true)) {
             return input.build(xml);
         } catch (FeedException | IOException | IllegalArgumentException wrong) {
-            String reason = String.valueOf(wrong.getMessage()).contains("DOCTYPE") ? "it has a document type, which feeds do not need and this service does not read" : String.valueOf(wrong.getMessage());
-            throw new SourceProblem("What %s answers is no RSS or Atom feed: %s".formatted(answer.address(), reason), wrong);
+            String reason = String.valueOf(wrong.getMessage()).contains("DOCTYPE")
+                    ? "it has a document type, which feeds do not need and this service does not read"
+                    : String.valueOf(wrong.getMessage());
+            throw new SourceProblem(
+                    "What %s answers is no RSS or Atom feed: %s".formatted(answer.address(), reason), wrong);
         }
     }
 
@@ -68,15 +78,28 @@ final class FeedReader {
         columns.put("id", entry.getUri() == null ? entry.getLink() : entry.getUri());
         columns.put("title", text(entry.getTitleEx()));
         columns.put("summary", text(entry.getDescription()));
-        columns.put("content", entry.getContents().isEmpty() ? null : text(entry.getContents().getFirst()));
+        columns.put(
+                "content",
+                entry.getContents().isEmpty() ? null : text(entry.getContents().getFirst()));
         columns.put("link", absolute(entry.getLink()));
         columns.put("published", day(entry.getPublishedDate()));
         columns.put("updated", day(entry.getUpdatedDate()));
-        String author = entry.getAuthors().isEmpty() ? entry.getAuthor() : String.join(", ", entry.getAuthors().stream().map(SyndPerson::getName).toList());
+        String author = entry.getAuthors().isEmpty()
+                ? entry.getAuthor()
+                : String.join(
+                        ", ",
+                        entry.getAuthors().stream().map(SyndPerson::getName).toList());
         columns.put("author", author == null || author.isBlank() ? null : author);
-        List<String> categories = entry.getCategories().stream().map(SyndCategory::getName).filter(name -> name != null && !name.isBlank()).toList();
+        List<String> categories = entry.getCategories().stream()
+                .map(SyndCategory::getName)
+                .filter(name -> name != null && !name.isBlank())
+                .toList();
         columns.put("categories", categories.isEmpty() ? null : categories);
-        entry.getEnclosures().stream().filter(enclosure -> enclosure.getType() != null && enclosure.getType().startsWith("image/")).map(SyndEnclosure::getUrl).findFirst()
+        entry.getEnclosures().stream()
+                .filter(enclosure ->
+                        enclosure.getType() != null && enclosure.getType().startsWith("image/"))
+                .map(SyndEnclosure::getUrl)
+                .findFirst()
                 .ifPresent(image -> columns.put("image", absolute(image)));
         entry.getForeignMarkup().forEach(element -> add(columns, element));
         return columns;
@@ -84,10 +107,13 @@ final class FeedReader {
 
     /** Elements of other vocabularies, by their prefix and name; of one that comes several times, a list. */
     private static void add(Map<String, @Nullable Object> columns, Element element) {
-        String name = element.getNamespacePrefix().isEmpty() ? element.getName() : element.getNamespacePrefix() + ":" + element.getName();
+        String name = element.getNamespacePrefix().isEmpty()
+                ? element.getName()
+                : element.getNamespacePrefix() + ":" + element.getName();
         Object value = element.getTextTrim();
         if (String.valueOf(value).isEmpty()) {
-            element.getAttributes().forEach(attribute -> columns.putIfAbsent(name + "." + attribute.getName(), attribute.getValue()));
+            element.getAttributes()
+                    .forEach(attribute -> columns.putIfAbsent(name + "." + attribute.getName(), attribute.getValue()));
             return;
         }
         Object before = columns.get(name);
@@ -115,11 +141,18 @@ final class FeedReader {
         String type = content.getType();
         boolean plain = "text".equals(type) || "text/plain".equals(type);
         // RSS does not say what its texts are; a tag or an entity in them says it.
-        boolean html = "html".equals(type) || "xhtml".equals(type) || "text/html".equals(type) || (!plain && content.getValue().matches("(?s).*(</?[a-zA-Z][^>]*>|&[a-z#0-9]+;).*"));
-        return html ? PageText.ofFragment(content.getValue()) : content.getValue().strip();
+        boolean html = "html".equals(type)
+                || "xhtml".equals(type)
+                || "text/html".equals(type)
+                || (!plain && content.getValue().matches("(?s).*(</?[a-zA-Z][^>]*>|&[a-z#0-9]+;).*"));
+        return html
+                ? PageText.ofFragment(content.getValue())
+                : content.getValue().strip();
     }
 
     private static @Nullable String day(@Nullable Date date) {
-        return date == null ? null : date.toInstant().atOffset(ZoneOffset.UTC).toLocalDate().toString();
+        return date == null
+                ? null
+                : date.toInstant().atOffset(ZoneOffset.UTC).toLocalDate().toString();
     }
 }

@@ -38,12 +38,14 @@ import tools.jackson.databind.ObjectReader;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Reads the records of a file: CSV (RFC 4180, with other delimiters too), a JSON array, JSON Lines, GeoJSON (RFC 7946). Holds
- * one record at a time. Encoding: a byte-order mark, else UTF-8 if all of it is, else windows-1252 (common practice).
+ * Reads the records of a file: CSV (RFC 4180, with other delimiters too), a JSON array, JSON Lines, GeoJSON (RFC 7946).
+ * Holds one record at a time. Encoding: a byte-order mark, else UTF-8 if all of it is, else windows-1252 (common
+ * practice).
  */
 final class FileReader {
     /** A record with more is refused, and in a CSV nothing after it can be told apart. */
     static final int MOST_CHARACTERS = 1_000_000;
+
     private static final int HEAD = 1 << 16;
     private static final char[] DELIMITERS = {',', ';', '\t', '|'};
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
@@ -65,7 +67,11 @@ final class FileReader {
      * @param delimiter null for other formats than CSV
      * @param header null for other formats than CSV
      */
-    record Form(Format format, String encoding, @Nullable String delimiter, @Nullable Boolean header) {}
+    record Form(
+            Format format,
+            String encoding,
+            @Nullable String delimiter,
+            @Nullable Boolean header) {}
 
     Form form() throws SourceProblem {
         try {
@@ -75,14 +81,20 @@ final class FileReader {
             if (text.isBlank()) {
                 throw new SourceProblem("The file is empty. Choose another.");
             }
-            if (text.chars().limit(4_000).filter(c -> c < ' ' && c != '\n' && c != '\r' && c != '\t').count() > 4) {
+            if (text.chars()
+                            .limit(4_000)
+                            .filter(c -> c < ' ' && c != '\n' && c != '\r' && c != '\t')
+                            .count()
+                    > 4) {
                 throw new SourceProblem("This is no text file. Save it as CSV or JSON first.");
             }
             Format format = settings.format() == null ? format(text) : settings.format();
             if (format != Format.CSV) {
                 return new Form(format, encoding.name(), null, null);
             }
-            char delimiter = settings.delimiter() == null ? delimiter(text) : settings.delimiter().charAt(0);
+            char delimiter = settings.delimiter() == null
+                    ? delimiter(text)
+                    : settings.delimiter().charAt(0);
             boolean header = settings.header() == null ? header(text, delimiter) : settings.header();
             return new Form(format, encoding.name(), String.valueOf(delimiter), header);
         } catch (IOException failure) {
@@ -93,7 +105,8 @@ final class FileReader {
     void read(Reading reading) throws SourceProblem {
         Form form = form();
         if (settings.encoding() == null && form.encoding().equals("windows-1252")) {
-            reading.note("The file is not UTF-8, so it was read as windows-1252. If letters look wrong, choose its encoding.");
+            reading.note(
+                    "The file is not UTF-8, so it was read as windows-1252. If letters look wrong, choose its encoding.");
         }
         try (Reader text = open(Charset.forName(form.encoding()))) {
             switch (form.format()) {
@@ -128,7 +141,10 @@ final class FileReader {
     }
 
     private boolean allUtf8() throws IOException {
-        CharsetDecoder decoder = StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT).onUnmappableCharacter(CodingErrorAction.REPORT);
+        CharsetDecoder decoder = StandardCharsets.UTF_8
+                .newDecoder()
+                .onMalformedInput(CodingErrorAction.REPORT)
+                .onUnmappableCharacter(CodingErrorAction.REPORT);
         ByteBuffer bytes = ByteBuffer.allocate(HEAD);
         CharBuffer characters = CharBuffer.allocate(HEAD);
         try (InputStream in = Files.newInputStream(file)) {
@@ -154,8 +170,11 @@ final class FileReader {
     }
 
     private Reader open(Charset encoding) throws IOException {
-        InputStreamReader reader = new InputStreamReader(new BufferedInputStream(Files.newInputStream(file), HEAD),
-                encoding.newDecoder().onMalformedInput(CodingErrorAction.REPLACE).onUnmappableCharacter(CodingErrorAction.REPLACE));
+        InputStreamReader reader = new InputStreamReader(
+                new BufferedInputStream(Files.newInputStream(file), HEAD),
+                encoding.newDecoder()
+                        .onMalformedInput(CodingErrorAction.REPLACE)
+                        .onUnmappableCharacter(CodingErrorAction.REPLACE));
         java.io.PushbackReader pushback = new java.io.PushbackReader(reader, 1);
         int first = pushback.read();
         if (first >= 0 && first != '\uFEFF') {
@@ -172,7 +191,8 @@ final class FileReader {
             return Format.JSON;
         }
         if (start.startsWith("{")) {
-            boolean geo = start.matches("(?s)\\{[^\\[]{0,400}\"type\"\\s*:\\s*\"(FeatureCollection|Feature)\".*") || (start.contains("\"FeatureCollection\"") && start.contains("\"features\""));
+            boolean geo = start.matches("(?s)\\{[^\\[]{0,400}\"type\"\\s*:\\s*\"(FeatureCollection|Feature)\".*")
+                    || (start.contains("\"FeatureCollection\"") && start.contains("\"features\""));
             return geo ? Format.GEOJSON : lines(start) ? Format.JSON_LINES : Format.JSON;
         }
         return Format.CSV;
@@ -180,8 +200,14 @@ final class FileReader {
 
     /** Whether each line is an object; one line alone is the only item, unless it holds a list of objects. */
     private static boolean lines(String start) {
-        List<String> first = start.lines().filter(line -> !line.isBlank()).map(String::strip).limit(2).toList();
-        return first.size() == 2 ? first.getFirst().endsWith("}") && first.getLast().startsWith("{") : first.getFirst().endsWith("}") && !first.getFirst().matches(".*:\\s*\\[\\s*\\{.*");
+        List<String> first = start.lines()
+                .filter(line -> !line.isBlank())
+                .map(String::strip)
+                .limit(2)
+                .toList();
+        return first.size() == 2
+                ? first.getFirst().endsWith("}") && first.getLast().startsWith("{")
+                : first.getFirst().endsWith("}") && !first.getFirst().matches(".*:\\s*\\[\\s*\\{.*");
     }
 
     /** The one that gives the first records the same number of columns, and the most of them. */
@@ -195,8 +221,13 @@ final class FileReader {
                 widths.merge(row.size(), 1, Integer::sum);
                 rows++;
             }
-            int width = widths.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(1);
-            double score = width < 2 || rows == 0 ? 0 : (double) widths.getOrDefault(width, 0) / rows * (1 + Math.min(width, 50) / 50.0);
+            int width = widths.entrySet().stream()
+                    .max(Map.Entry.comparingByValue())
+                    .map(Map.Entry::getKey)
+                    .orElse(1);
+            double score = width < 2 || rows == 0
+                    ? 0
+                    : (double) widths.getOrDefault(width, 0) / rows * (1 + Math.min(width, 50) / 50.0);
             if (score > most) {
                 most = score;
                 best = candidate;
@@ -205,7 +236,10 @@ final class FileReader {
         return best;
     }
 
-    /** A first row names the columns if its cells are distinct, brief words while numbers, days or addresses stand below. */
+    /**
+     * A first row names the columns if its cells are distinct, brief words while numbers, days or addresses stand
+     * below.
+     */
     private static boolean header(String head, char delimiter) {
         List<List<String>> rows = rows(head, delimiter, 25);
         if (rows.isEmpty()) {
@@ -214,8 +248,11 @@ final class FileReader {
         List<String> first = rows.getFirst().stream().map(String::strip).toList();
         // A column without a name, or two of one name, are slips that happen; many are no names.
         List<String> named = first.stream().filter(cell -> !cell.isEmpty()).toList();
-        boolean names = named.stream().allMatch(cell -> cell.length() <= 60 && cell.chars().anyMatch(Character::isLetter)
-                && !cell.matches("(?i)https?://.*|.*@.*|\\d{4}-\\d{2}-\\d{2}.*")) && new HashSet<>(named).size() * 2 > named.size();
+        boolean names = named.stream()
+                        .allMatch(cell -> cell.length() <= 60
+                                && cell.chars().anyMatch(Character::isLetter)
+                                && !cell.matches("(?i)https?://.*|.*@.*|\\d{4}-\\d{2}-\\d{2}.*"))
+                && new HashSet<>(named).size() * 2 > named.size();
         return names && !rows.stream().skip(1).anyMatch(row -> row.equals(rows.getFirst()));
     }
 
@@ -234,14 +271,23 @@ final class FileReader {
     }
 
     private static CSVFormat csvFormat(char delimiter) {
-        return CSVFormat.RFC4180.builder().setDelimiter(delimiter).setIgnoreEmptyLines(true).setLenientEof(true).setTrailingData(true).get();
+        return CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setIgnoreEmptyLines(true)
+                .setLenientEof(true)
+                .setTrailingData(true)
+                .get();
     }
 
     // CSV
 
     private void csv(Reader text, Form form, Reading reading) throws SourceProblem, IOException {
         Bounded bounded = new Bounded(text);
-        try (CSVParser parser = CSVParser.builder().setReader(bounded).setFormat(csvFormat(String.valueOf(form.delimiter()).charAt(0))).get()) {
+        try (CSVParser parser = CSVParser.builder()
+                .setReader(bounded)
+                .setFormat(csvFormat(String.valueOf(form.delimiter()).charAt(0)))
+                .get()) {
             Iterator<CSVRecord> records = parser.iterator();
             List<String> columns = null;
             int row = 0;
@@ -256,14 +302,20 @@ final class FileReader {
                     }
                 }
                 if (record.size() > columns.size()) {
-                    reading.refuse("row " + row, "the row has %d columns, and there are %d; perhaps a text with the delimiter in it stands without quotes".formatted(record.size(), columns.size()));
+                    reading.refuse(
+                            "row " + row,
+                            "the row has %d columns, and there are %d; perhaps a text with the delimiter in it stands without quotes"
+                                    .formatted(record.size(), columns.size()));
                     continue;
                 }
                 if (record.size() < columns.size()) {
                     if (record.size() == 1 && record.get(0).isBlank()) {
                         continue;
                     }
-                    reading.refuse("row " + row, "the row has %d columns, and there are %d; perhaps it was cut off".formatted(record.size(), columns.size()));
+                    reading.refuse(
+                            "row " + row,
+                            "the row has %d columns, and there are %d; perhaps it was cut off"
+                                    .formatted(record.size(), columns.size()));
                     continue;
                 }
                 Map<String, @Nullable Object> values = new LinkedHashMap<>();
@@ -281,9 +333,15 @@ final class FileReader {
             return records.hasNext();
         } catch (UncheckedIOException wrong) {
             if (wrong.getCause() instanceof TooLong tooLong) {
-                throw new SourceProblem("Row %d has more than %,d characters; perhaps a quote was never closed. Close it and try again.".formatted(row, MOST_CHARACTERS), tooLong);
+                throw new SourceProblem(
+                        "Row %d has more than %,d characters; perhaps a quote was never closed. Close it and try again."
+                                .formatted(row, MOST_CHARACTERS),
+                        tooLong);
             }
-            throw new SourceProblem("Row %d cannot be read: %s".formatted(row, String.valueOf(wrong.getCause().getMessage())), wrong);
+            throw new SourceProblem(
+                    "Row %d cannot be read: %s"
+                            .formatted(row, String.valueOf(wrong.getCause().getMessage())),
+                    wrong);
         }
     }
 
@@ -351,11 +409,18 @@ final class FileReader {
         ObjectReader element = json.readerFor(OBJECT).without(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
         try (JsonParser parser = json.createParser(text)) {
             JsonToken token = parser.nextToken();
-            boolean found = token == JsonToken.START_ARRAY ? parser.nextToken() != null : token == JsonToken.START_OBJECT && toList(parser, geo ? "features" : null);
+            boolean found = token == JsonToken.START_ARRAY
+                    ? parser.nextToken() != null
+                    : token == JsonToken.START_OBJECT && toList(parser, geo ? "features" : null);
             if (!found) {
-                throw new SourceProblem(geo ? "This is no GeoJSON with features. Its outermost object needs a list \"features\"." : "There is no list of objects in this JSON.");
+                throw new SourceProblem(
+                        geo
+                                ? "This is no GeoJSON with features. Its outermost object needs a list \"features\"."
+                                : "There is no list of objects in this JSON.");
             }
-            for (token = parser.currentToken(); !reading.enough() && token != JsonToken.END_ARRAY; token = parser.nextToken()) {
+            for (token = parser.currentToken();
+                    !reading.enough() && token != JsonToken.END_ARRAY;
+                    token = parser.nextToken()) {
                 number++;
                 String at = (geo ? "feature " : "entry ") + number;
                 if (parser.currentToken() != JsonToken.START_OBJECT) {
@@ -375,7 +440,8 @@ final class FileReader {
                 reading.progress(number, 0);
             }
         } catch (JacksonException wrong) {
-            throw new SourceProblem("The JSON is broken after %d entries: %s".formatted(number, JsonProblems.where(wrong)), wrong);
+            throw new SourceProblem(
+                    "The JSON is broken after %d entries: %s".formatted(number, JsonProblems.where(wrong)), wrong);
         }
     }
 
@@ -407,7 +473,8 @@ final class FileReader {
         return token == null || token.isStructEnd() ? -1 : token.isStructStart() ? 1 : 0;
     }
 
-    private static void feature(String at, Map<String, @Nullable Object> feature, Reading reading) throws SourceProblem {
+    private static void feature(String at, Map<String, @Nullable Object> feature, Reading reading)
+            throws SourceProblem {
         Map<String, @Nullable Object> columns = new LinkedHashMap<>();
         if (feature.get("id") != null) {
             columns.put("id", feature.get("id"));

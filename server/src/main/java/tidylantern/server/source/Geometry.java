@@ -56,10 +56,14 @@ final class Geometry {
     }
 
     private static void collect(List<?> coordinates, List<double[]> positions, int level) {
-        if (coordinates.size() >= 2 && coordinates.getFirst() instanceof Number longitude && coordinates.get(1) instanceof Number latitude) {
+        if (coordinates.size() >= 2
+                && coordinates.getFirst() instanceof Number longitude
+                && coordinates.get(1) instanceof Number latitude) {
             double[] position = {longitude.doubleValue(), latitude.doubleValue()};
             if (Math.abs(position[1]) > 90 || Math.abs(position[0]) > 180) {
-                throw new IllegalArgumentException("the position [%s, %s] is outside of the globe; GeoJSON has longitude first, in degrees".formatted(position[0], position[1]));
+                throw new IllegalArgumentException(
+                        "the position [%s, %s] is outside of the globe; GeoJSON has longitude first, in degrees"
+                                .formatted(position[0], position[1]));
             }
             positions.add(position);
         } else if (level < MOST_LEVELS) {

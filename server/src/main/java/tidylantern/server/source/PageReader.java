@@ -16,7 +16,9 @@ import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Makes columns of a web page: what it is called, what it says, what it shows, and the parts that its owner points at. */
+/**
+ * Makes columns of a web page: what it is called, what it says, what it shows, and the parts that its owner points at.
+ */
 final class PageReader {
     private final SourceSettings.Crawl settings;
     private final StructuredData structured;
@@ -41,7 +43,10 @@ final class PageReader {
 
     static Document parse(WebFetcher.Fetched page) throws SourceProblem {
         try {
-            return Jsoup.parse(new ByteArrayInputStream(page.body()), page.charset(), page.address().toString());
+            return Jsoup.parse(
+                    new ByteArrayInputStream(page.body()),
+                    page.charset(),
+                    page.address().toString());
         } catch (IOException unreadable) {
             throw new SourceProblem("The page cannot be read: " + unreadable.getMessage(), unreadable);
         }
@@ -64,14 +69,19 @@ final class PageReader {
     }
 
     private static String robots(Document page) {
-        return String.join(",", page.select("meta[name~=(?i)^(robots|tidylantern)$]").eachAttr("content")).toLowerCase(Locale.ROOT);
+        return String.join(
+                        ",",
+                        page.select("meta[name~=(?i)^(robots|tidylantern)$]").eachAttr("content"))
+                .toLowerCase(Locale.ROOT);
     }
 
     /** The pages that it leads to, in its order; those that ask not to be followed left out. */
     static List<URI> links(Document page, URI address) {
         List<URI> links = new ArrayList<>();
         for (Element link : page.select("a[href]")) {
-            URI to = link.attr("rel").toLowerCase(Locale.ROOT).contains("nofollow") ? null : SiteAddresses.tidy(address, link.attr("href"));
+            URI to = link.attr("rel").toLowerCase(Locale.ROOT).contains("nofollow")
+                    ? null
+                    : SiteAddresses.tidy(address, link.attr("href"));
             if (to != null) {
                 links.add(to);
             }
@@ -89,17 +99,39 @@ final class PageReader {
         String title = title(page, main, apart);
         columns.put("title", title);
         columns.put("description", meta(page, "meta[name~=(?i)^description$]", "meta[property=og:description]"));
-        List<String> headings = main.select("h1, h2, h3, h4").stream().filter(heading -> !MainText.inside(heading, apart)).map(Element::text).filter(text -> !text.isBlank()).toList();
+        List<String> headings = main.select("h1, h2, h3, h4").stream()
+                .filter(heading -> !MainText.inside(heading, apart))
+                .map(Element::text)
+                .filter(text -> !text.isBlank())
+                .toList();
         columns.put("headings", headings.isEmpty() ? null : headings);
         // What is the title already is not said a second time.
-        main.select("h1").stream().filter(heading -> heading.text().equals(title)).findFirst().ifPresent(apart::add);
+        main.select("h1").stream()
+                .filter(heading -> heading.text().equals(title))
+                .findFirst()
+                .ifPresent(apart::add);
         columns.put("text", text(main, apart));
-        String language = page.selectFirst("html") == null ? "" : page.select("html").attr("lang").isEmpty() ? page.select("html").attr("xml:lang") : page.select("html").attr("lang");
+        String language = page.selectFirst("html") == null
+                ? ""
+                : page.select("html").attr("lang").isEmpty()
+                        ? page.select("html").attr("xml:lang")
+                        : page.select("html").attr("lang");
         columns.put("language", language.isBlank() ? null : language.strip());
         String keywords = meta(page, "meta[name~=(?i)^keywords$]");
-        columns.put("keywords", keywords == null ? null : List.of(keywords.split("\\s*,\\s*")).stream().filter(word -> !word.isBlank()).toList());
+        columns.put(
+                "keywords",
+                keywords == null
+                        ? null
+                        : List.of(keywords.split("\\s*,\\s*")).stream()
+                                .filter(word -> !word.isBlank())
+                                .toList());
         columns.put("image", image(page, main, apart, address));
-        columns.put("published", meta(page, "meta[property=article:published_time]", "meta[name~=(?i)^(date|dc\\.date|dcterms\\.created)$]"));
+        columns.put(
+                "published",
+                meta(
+                        page,
+                        "meta[property=article:published_time]",
+                        "meta[name~=(?i)^(date|dc\\.date|dcterms\\.created)$]"));
         columns.put("author", meta(page, "meta[name~=(?i)^author$]", "meta[property=article:author]"));
         structured.columns(page, address.toString()).forEach(columns::put);
         for (SourceSettings.Part part : settings.parts()) {
@@ -149,9 +181,18 @@ final class PageReader {
     /** The main heading where the page's title holds it too (the rest is the site's name), else the title. */
     private static @Nullable String title(Document page, Element main, Set<Element> apart) {
         String title = page.title().strip();
-        String heading = main.select("h1").stream().filter(one -> !MainText.inside(one, apart)).map(Element::text).filter(text -> !text.isBlank()).findFirst()
-                .orElseGet(() -> page.select("h1").stream().map(Element::text).filter(text -> !text.isBlank()).findFirst().orElse(""));
-        if (!heading.isEmpty() && (title.isEmpty() || title.toLowerCase(Locale.ROOT).contains(heading.toLowerCase(Locale.ROOT)))) {
+        String heading = main.select("h1").stream()
+                .filter(one -> !MainText.inside(one, apart))
+                .map(Element::text)
+                .filter(text -> !text.isBlank())
+                .findFirst()
+                .orElseGet(() -> page.select("h1").stream()
+                        .map(Element::text)
+                        .filter(text -> !text.isBlank())
+                        .findFirst()
+                        .orElse(""));
+        if (!heading.isEmpty()
+                && (title.isEmpty() || title.toLowerCase(Locale.ROOT).contains(heading.toLowerCase(Locale.ROOT)))) {
             return heading;
         }
         String shared = meta(page, "meta[property=og:title]");
@@ -180,7 +221,9 @@ final class PageReader {
             return picture(said.toString(), alternative == null ? "" : alternative);
         }
         for (Element image : main.select("img[src]")) {
-            URI source = MainText.inside(image, apart) || tiny(image) ? null : SiteAddresses.tidy(address, image.attr("src"));
+            URI source = MainText.inside(image, apart) || tiny(image)
+                    ? null
+                    : SiteAddresses.tidy(address, image.attr("src"));
             if (source != null) {
                 return picture(source.toString(), image.attr("alt"));
             }

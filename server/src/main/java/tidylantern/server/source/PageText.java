@@ -9,8 +9,39 @@ import org.jsoup.select.NodeVisitor;
 
 /** The words of a piece of HTML as plain text: paragraphs apart, spaces as they are read, nothing that is not shown. */
 final class PageText {
-    private static final Set<String> UNSEEN = Set.of("script", "style", "noscript", "template", "svg", "math", "iframe", "object", "canvas", "select", "head");
-    private static final Set<String> PARAGRAPHS = Set.of("p", "div", "section", "article", "main", "h1", "h2", "h3", "h4", "h5", "h6", "ul", "ol", "dl", "table", "blockquote", "pre", "figure", "figcaption", "header", "footer", "aside", "nav", "form", "fieldset", "hr", "address", "details", "summary", "body");
+    private static final Set<String> UNSEEN = Set.of(
+            "script", "style", "noscript", "template", "svg", "math", "iframe", "object", "canvas", "select", "head");
+    private static final Set<String> PARAGRAPHS = Set.of(
+            "p",
+            "div",
+            "section",
+            "article",
+            "main",
+            "h1",
+            "h2",
+            "h3",
+            "h4",
+            "h5",
+            "h6",
+            "ul",
+            "ol",
+            "dl",
+            "table",
+            "blockquote",
+            "pre",
+            "figure",
+            "figcaption",
+            "header",
+            "footer",
+            "aside",
+            "nav",
+            "form",
+            "fieldset",
+            "hr",
+            "address",
+            "details",
+            "summary",
+            "body");
     private static final Set<String> LINES = Set.of("li", "tr", "dt", "dd", "br", "option");
 
     private PageText() {}
@@ -85,7 +116,9 @@ final class PageText {
             boolean space = c == ' ' || c == '\n' || c == '\t' || c == '\r' || c == '\f' || c == '\u00a0';
             if (!space) {
                 text.append(c);
-            } else if (!text.isEmpty() && text.charAt(text.length() - 1) != ' ' && text.charAt(text.length() - 1) != '\n') {
+            } else if (!text.isEmpty()
+                    && text.charAt(text.length() - 1) != ' '
+                    && text.charAt(text.length() - 1) != '\n') {
                 text.append(' ');
             }
         }

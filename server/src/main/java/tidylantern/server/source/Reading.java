@@ -13,7 +13,10 @@ interface Reading {
      */
     void record(String at, Map<String, @Nullable Object> columns) throws SourceProblem;
 
-    /** A record that cannot be read. Nobody can tell which item it is of, so while there are some, none is taken for gone. */
+    /**
+     * A record that cannot be read. Nobody can tell which item it is of, so while there are some, none is taken for
+     * gone.
+     */
     void refuse(String at, String reason);
 
     /** A record that is said to be there no more. */

@@ -7,8 +7,9 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Makes the columns of a record from a nested object: {@code {"offers": {"price": 3}}} has the column {@code offers.price}. Of
- * a list of objects each property becomes a list. Objects that are one value (a place, an amount, an image) stay whole.
+ * Makes the columns of a record from a nested object: {@code {"offers": {"price": 3}}} has the column
+ * {@code offers.price}. Of a list of objects each property becomes a list. Objects that are one value (a place, an
+ * amount, an image) stay whole.
  */
 final class Records {
     private static final int MOST_LEVELS = 6;
@@ -28,7 +29,8 @@ final class Records {
         }
         if (value instanceof Map<?, ?> map && !oneValue(map)) {
             map.forEach((inner, part) -> put(columns, name + "." + inner, part, level + 1));
-        } else if (value instanceof List<?> list && list.stream().anyMatch(part -> part instanceof Map<?, ?> map && !oneValue(map))) {
+        } else if (value instanceof List<?> list
+                && list.stream().anyMatch(part -> part instanceof Map<?, ?> map && !oneValue(map))) {
             ofObjects(columns, name, list, level);
         } else {
             columns.put(name, value);
@@ -58,6 +60,8 @@ final class Records {
 
     /** What items keep as one value: a point, an amount with its currency, an image with its alternative text. */
     private static boolean oneValue(Map<?, ?> map) {
-        return (map.containsKey("lat") && map.containsKey("lon")) || (map.containsKey("amount") && map.size() <= 2) || (map.containsKey("url") && map.size() <= 2 && (map.size() == 1 || map.containsKey("alt")));
+        return (map.containsKey("lat") && map.containsKey("lon"))
+                || (map.containsKey("amount") && map.size() <= 2)
+                || (map.containsKey("url") && map.size() <= 2 && (map.size() == 1 || map.containsKey("alt")));
     }
 }

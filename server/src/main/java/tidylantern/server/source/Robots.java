@@ -22,11 +22,14 @@ final class Robots {
         URI address = site.resolve("/robots.txt");
         WebFetcher.Fetched answer = fetcher.fetch(address, WebFetcher.Known.NOTHING, LIMITS);
         if (answer.status() >= 500) {
-            throw new SourceProblem("The site's robots.txt cannot be had (status %d), so nothing may be read. Try again later.".formatted(answer.status()));
+            throw new SourceProblem(
+                    "The site's robots.txt cannot be had (status %d), so nothing may be read. Try again later."
+                            .formatted(answer.status()));
         }
         SimpleRobotRulesParser parser = new SimpleRobotRulesParser();
         byte[] body = answer.ok() ? answer.body() : new byte[0];
-        return new Robots(parser.parseContent(address.toString(), body, "text/plain", List.of(WebFetcher.ROBOT.toLowerCase(Locale.ROOT))));
+        return new Robots(parser.parseContent(
+                address.toString(), body, "text/plain", List.of(WebFetcher.ROBOT.toLowerCase(Locale.ROOT))));
     }
 
     boolean allows(URI address) {

@@ -9,8 +9,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Threads for runs of sources, which mostly wait for other machines. However many runs a site begins, it has a few at a time,
- * and those of the others do not wait for it.
+ * Threads for runs of sources, which mostly wait for other machines. However many runs a site begins, it has a few at a
+ * time, and those of the others do not wait for it.
  */
 final class SiteTurns {
     private static final Logger LOG = LoggerFactory.getLogger(SiteTurns.class);

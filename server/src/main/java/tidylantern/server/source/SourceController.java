@@ -34,7 +34,13 @@ class SourceController {
     private final Uploads uploads;
     private final SiteContents contents;
 
-    SourceController(Sources sources, Syncs syncs, SourcePreviews previews, PageOutlines outlines, Uploads uploads, SiteContents contents) {
+    SourceController(
+            Sources sources,
+            Syncs syncs,
+            SourcePreviews previews,
+            PageOutlines outlines,
+            Uploads uploads,
+            SiteContents contents) {
         this.sources = sources;
         this.syncs = syncs;
         this.previews = previews;
@@ -44,27 +50,51 @@ class SourceController {
     }
 
     /** @param last the newest run; null where there was none */
-    record SourceShape(long id, String site, CollectionKey collection, String name, SourceSettings settings, Mapping mapping, boolean removesMissing, Sources.Schedule schedule,
-            @Nullable OffsetDateTime nextRun, Syncs.@Nullable Sync last) {}
+    record SourceShape(
+            long id,
+            String site,
+            CollectionKey collection,
+            String name,
+            SourceSettings settings,
+            Mapping mapping,
+            boolean removesMissing,
+            Sources.Schedule schedule,
+            @Nullable OffsetDateTime nextRun,
+            Syncs.@Nullable Sync last) {}
 
     /**
      * @param mapping null to have one guessed
      * @param collection that the items would go to; null for a new one
      * @param fresh whether to read the source again though it was read a moment ago
      */
-    record PreviewGiven(SourceSettings settings, @Nullable Mapping mapping, @Nullable String collection, boolean fresh) {}
+    record PreviewGiven(
+            SourceSettings settings,
+            @Nullable Mapping mapping,
+            @Nullable String collection,
+            boolean fresh) {}
 
     record OutlineGiven(SourceSettings settings, String address) {}
 
     private SourceShape shape(Sources.Source source) {
         Sources.SourceGiven given = source.given();
-        return new SourceShape(source.id(), source.site(), given.collection(), given.name(), given.settings(), given.mapping(), given.removesMissing(), given.schedule(), source.nextRun(), syncs.last(source.id()));
+        return new SourceShape(
+                source.id(),
+                source.site(),
+                given.collection(),
+                given.name(),
+                given.settings(),
+                given.mapping(),
+                given.removesMissing(),
+                given.schedule(),
+                source.nextRun(),
+                syncs.last(source.id()));
     }
 
     @Operation(summary = "Keeps a file, the body, for a source to read.")
     @PostMapping(path = "/sites/{site}/uploads", consumes = "application/octet-stream")
     @ResponseStatus(HttpStatus.CREATED)
-    Uploads.Upload upload(@PathVariable String site, @Parameter(hidden = true) HttpServletRequest request) throws IOException {
+    Uploads.Upload upload(@PathVariable String site, @Parameter(hidden = true) HttpServletRequest request)
+            throws IOException {
         contents.of(site);
         return uploads.keep(site, request.getInputStream());
     }

@@ -27,9 +27,11 @@ import tidylantern.server.site.Sites;
 class SourcePreviews {
     /** What only one record in thousands says, such as an address among texts, decides about a kind as well. */
     private static final int RECORDS_TO_GUESS_FROM = 20_000;
+
     private static final int RECORDS_KEPT = 200;
     /** Of all values together, so many letters are kept to guess from; of long ones their beginning. */
     private static final long MOST_LETTERS = 5_000_000;
+
     private static final int LONGEST_VALUE = 200;
     private static final int PAGES = 5;
     private static final int SHOWN = 12;
@@ -65,7 +67,11 @@ class SourcePreviews {
      * @param values as text, by the mapped property
      * @param problem why it would be refused; null where it would be taken
      */
-    record PreviewItem(String at, @Nullable String id, Map<String, String> values, @Nullable String problem) {}
+    record PreviewItem(
+            String at,
+            @Nullable String id,
+            Map<String, String> values,
+            @Nullable String problem) {}
 
     /** Something that the owner should know about one mapped field. */
     record FieldNote(String property, String note) {}
@@ -77,8 +83,16 @@ class SourcePreviews {
      * @param mapping the one that was given, or the one guessed; null where no column says anything
      * @param complete whether these are all records there are
      */
-    record Preview(FileReader.@Nullable Form form, int records, boolean complete, List<Column> columns, @Nullable Mapping mapping, List<FieldNote> fieldNotes, List<PreviewItem> items,
-            List<String> notes, List<Problem> problems) {}
+    record Preview(
+            FileReader.@Nullable Form form,
+            int records,
+            boolean complete,
+            List<Column> columns,
+            @Nullable Mapping mapping,
+            List<FieldNote> fieldNotes,
+            List<PreviewItem> items,
+            List<String> notes,
+            List<Problem> problems) {}
 
     /** What was read of a source, kept for a while: an owner corrects a mapping in many small steps. */
     private record Read(First first, FileReader.@Nullable Form form, long until) {}
@@ -110,21 +124,41 @@ class SourcePreviews {
      * @param fresh whether to read the source again though it was read a moment ago
      * @throws Refusal with the reason, if the source cannot be read
      */
-    Preview of(String site, SourceSettings settings, @Nullable Mapping given, @Nullable String collectionKey, boolean fresh) {
-        Collection existing = collectionKey == null || !known(site, collectionKey) ? null : contents.collection(site, collectionKey);
+    Preview of(
+            String site,
+            SourceSettings settings,
+            @Nullable Mapping given,
+            @Nullable String collectionKey,
+            boolean fresh) {
+        Collection existing =
+                collectionKey == null || !known(site, collectionKey) ? null : contents.collection(site, collectionKey);
         Read read = read(site, settings, fresh);
         First first = read.first();
         if (first.records.isEmpty()) {
-            String why = first.problems.isEmpty() ? "There is nothing in it." : "Nothing in it can be read; the first is %s: %s.".formatted(first.problems.getFirst().at(), first.problems.getFirst().reason());
+            String why = first.problems.isEmpty()
+                    ? "There is nothing in it."
+                    : "Nothing in it can be read; the first is %s: %s."
+                            .formatted(
+                                    first.problems.getFirst().at(),
+                                    first.problems.getFirst().reason());
             throw Refusal.bad("settings", why);
         }
         Mapping mapping = given != null ? given : MappingGuess.of(first.values, existing);
-        return new Preview(read.form(), first.read, !first.full(), columns(first.records), mapping, mapping == null ? List.of() : notes(site, mapping, existing),
-                mapping == null ? List.of() : items(site, mapping, first.records), List.copyOf(first.notes), first.problems.stream().limit(SHOWN).toList());
+        return new Preview(
+                read.form(),
+                first.read,
+                !first.full(),
+                columns(first.records),
+                mapping,
+                mapping == null ? List.of() : notes(site, mapping, existing),
+                mapping == null ? List.of() : items(site, mapping, first.records),
+                List.copyOf(first.notes),
+                first.problems.stream().limit(SHOWN).toList());
     }
 
     private boolean known(String site, String collection) {
-        return contents.of(site).collections().stream().anyMatch(one -> one.key().value().equals(collection));
+        return contents.of(site).collections().stream()
+                .anyMatch(one -> one.key().value().equals(collection));
     }
 
     private static Map<String, List<Object>> samples(List<Rec> records) {
@@ -141,19 +175,38 @@ class SourcePreviews {
     }
 
     private static List<Column> columns(List<Rec> records) {
-        return samples(records).entrySet().stream().map(column -> new Column(column.getKey(), column.getValue().stream().map(SourcePreviews::text).distinct().limit(SAMPLES).toList())).toList();
+        return samples(records).entrySet().stream()
+                .map(column -> new Column(
+                        column.getKey(),
+                        column.getValue().stream()
+                                .map(SourcePreviews::text)
+                                .distinct()
+                                .limit(SAMPLES)
+                                .toList()))
+                .toList();
     }
 
     private static String text(Object value) {
-        String text = value instanceof List<?> list ? String.join(" · ", list.stream().map(String::valueOf).toList()) : value instanceof Map<?, ?> map
-                ? String.join(" · ", map.values().stream().map(String::valueOf).toList()) : String.valueOf(value);
+        String text = value instanceof List<?> list
+                ? String.join(" · ", list.stream().map(String::valueOf).toList())
+                : value instanceof Map<?, ?> map
+                        ? String.join(
+                                " · ",
+                                map.values().stream().map(String::valueOf).toList())
+                        : String.valueOf(value);
         return text.length() <= LONGEST_SAMPLE ? text : text.substring(0, LONGEST_SAMPLE) + "…";
     }
 
     private List<PreviewItem> items(String site, Mapping mapping, List<Rec> records) {
         Mapper mapper = new Mapper(mapping, sites.get(site).address());
-        ItemReader reader = new ItemReader(new Collection(new CollectionKey("preview"), "Preview", "en",
-                mapping.fields().stream().map(field -> new Field(new FieldKey(field.property()), field.kind(), field.property(), field.label())).toList()));
+        ItemReader reader = new ItemReader(new Collection(
+                new CollectionKey("preview"),
+                "Preview",
+                "en",
+                mapping.fields().stream()
+                        .map(field -> new Field(
+                                new FieldKey(field.property()), field.kind(), field.property(), field.label()))
+                        .toList()));
         List<PreviewItem> items = new ArrayList<>();
         for (Rec record : records.subList(0, Math.min(SHOWN, records.size()))) {
             try {
@@ -173,7 +226,9 @@ class SourcePreviews {
         return items;
     }
 
-    /** A field's key has one kind in a site; where a name is taken by another kind, the mapping says what becomes of it. */
+    /**
+     * A field's key has one kind in a site; where a name is taken by another kind, the mapping says what becomes of it.
+     */
     private List<FieldNote> notes(String site, Mapping mapping, @Nullable Collection existing) {
         SiteContent content = contents.of(site);
         List<FieldNote> notes = new ArrayList<>();
@@ -181,9 +236,15 @@ class SourcePreviews {
             Field here = existing == null ? null : existing.byProperty().get(field.property());
             FieldKind elsewhere = content.kind(new FieldKey(field.property()));
             if (here != null && here.kind() != field.kind()) {
-                notes.add(new FieldNote(field.property(), "%s keeps it as %s. Choose that kind, or correct the field first.".formatted(Objects.requireNonNull(existing).label(), here.kind())));
+                notes.add(new FieldNote(
+                        field.property(),
+                        "%s keeps it as %s. Choose that kind, or correct the field first."
+                                .formatted(Objects.requireNonNull(existing).label(), here.kind())));
             } else if (here == null && elsewhere != null && elsewhere != field.kind()) {
-                notes.add(new FieldNote(field.property(), "Another collection has \"%s\" as %s, so this becomes a field of its own.".formatted(field.property(), elsewhere)));
+                notes.add(new FieldNote(
+                        field.property(),
+                        "Another collection has \"%s\" as %s, so this becomes a field of its own."
+                                .formatted(field.property(), elsewhere)));
             }
         }
         return notes;
@@ -219,7 +280,8 @@ class SourcePreviews {
             columns.forEach((column, value) -> {
                 List<Object> said = values.computeIfAbsent(column, key -> new ArrayList<>());
                 if (value != null && !(value instanceof String text && text.isBlank())) {
-                    Object kept = value instanceof String text && text.length() > LONGEST_VALUE ? beginning(text) : value;
+                    Object kept =
+                            value instanceof String text && text.length() > LONGEST_VALUE ? beginning(text) : value;
                     letters += kept instanceof String text ? text.length() : LONGEST_VALUE;
                     said.add(kept);
                 }

@@ -15,7 +15,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Reads sources of every kind, record by record. */
 @Component
 class SourceReaders {
-    private static final WebFetcher.Limits FILE = new WebFetcher.Limits(Uploads.MOST_BYTES, Duration.ofMinutes(10), false);
+    private static final WebFetcher.Limits FILE =
+            new WebFetcher.Limits(Uploads.MOST_BYTES, Duration.ofMinutes(10), false);
     private static final WebFetcher.Limits FEED = new WebFetcher.Limits(20_000_000, Duration.ofSeconds(60), false);
 
     private final WebFetcher fetcher;
@@ -29,7 +30,9 @@ class SourceReaders {
         this.uploads = uploads;
         this.secrets = secrets;
         this.fetched = settings.data().resolve("uploads");
-        this.json = json.rebuild().enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS).build();
+        this.json = json.rebuild()
+                .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+                .build();
     }
 
     /** Breaks off what a thread is reading from the web just now. */
@@ -48,16 +51,19 @@ class SourceReaders {
      * @return how the file was read; null for other kinds
      * @throws SourceProblem if it cannot be read at all, or not to its end
      */
-    FileReader.@Nullable Form read(String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading) throws SourceProblem {
+    FileReader.@Nullable Form read(String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading)
+            throws SourceProblem {
         SourceSecrets.Revealed revealed = secrets.reveal(site, settings);
         try {
             return readWhole(site, revealed.settings(), memory, SourceSecrets.untold(reading, revealed.secrets()));
         } catch (SourceProblem problem) {
-            throw new SourceProblem(AddressSecrets.without(String.valueOf(problem.getMessage()), revealed.secrets()), problem);
+            throw new SourceProblem(
+                    AddressSecrets.without(String.valueOf(problem.getMessage()), revealed.secrets()), problem);
         }
     }
 
-    private FileReader.@Nullable Form readWhole(String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading) throws SourceProblem {
+    private FileReader.@Nullable Form readWhole(
+            String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading) throws SourceProblem {
         return switch (settings) {
             case SourceSettings.File file -> readFile(site, file, reading);
             case SourceSettings.Feed feed -> {
@@ -83,7 +89,8 @@ class SourceReaders {
             try (OutputStream out = Files.newOutputStream(file)) {
                 WebFetcher.Fetched answer = fetcher.fetch(address, WebFetcher.Known.NOTHING, FILE, out);
                 if (!answer.ok()) {
-                    throw new SourceProblem("%s answers with status %d. Check the address, or try again later.".formatted(address, answer.status()));
+                    throw new SourceProblem("%s answers with status %d. Check the address, or try again later."
+                            .formatted(address, answer.status()));
                 }
             }
             return read(file, settings, reading);

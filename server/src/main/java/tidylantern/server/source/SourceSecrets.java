@@ -29,7 +29,9 @@ class SourceSecrets {
     /** The settings as they may be shown. */
     static SourceSettings hidden(SourceSettings settings) {
         String address = settings.address();
-        return address == null ? settings : settings.withAddress(AddressSecrets.hide(address).address());
+        return address == null
+                ? settings
+                : settings.withAddress(AddressSecrets.hide(address).address());
     }
 
     /**
@@ -43,13 +45,19 @@ class SourceSecrets {
         if (address == null) {
             return "{}";
         }
-        Map<String, String> secrets = new LinkedHashMap<>(AddressSecrets.hide(address).secrets());
+        Map<String, String> secrets =
+                new LinkedHashMap<>(AddressSecrets.hide(address).secrets());
         List<String> masked = AddressSecrets.masked(address);
         if (!masked.isEmpty() && before != null) {
             SourceSettings old = json.readValue(before.settings(), SourceSettings.class);
-            Refusals.unless(old.address() != null && sameHost(old.address(), address), "settings", "Type the password or token of this address; the one that is kept is of another host.");
+            Refusals.unless(
+                    old.address() != null && sameHost(old.address(), address),
+                    "settings",
+                    "Type the password or token of this address; the one that is kept is of another host.");
             Map<String, String> known = secretsOf(before);
-            masked.stream().filter(known::containsKey).forEach(name -> secrets.put(name, String.valueOf(known.get(name))));
+            masked.stream()
+                    .filter(known::containsKey)
+                    .forEach(name -> secrets.put(name, String.valueOf(known.get(name))));
         }
         return json.writeValueAsString(secrets);
     }
@@ -57,7 +65,10 @@ class SourceSecrets {
     private Map<String, String> secretsOf(SourceStore.StoredSource stored) {
         // Sources of earlier versions have theirs in the address still.
         SourceSettings settings = json.readValue(stored.settings(), SourceSettings.class);
-        Map<String, String> secrets = new LinkedHashMap<>(settings.address() == null ? Map.of() : AddressSecrets.hide(settings.address()).secrets());
+        Map<String, String> secrets = new LinkedHashMap<>(
+                settings.address() == null
+                        ? Map.of()
+                        : AddressSecrets.hide(settings.address()).secrets());
         secrets.putAll(json.readValue(stored.secrets(), SECRETS));
         return secrets;
     }
@@ -65,11 +76,14 @@ class SourceSecrets {
     private static boolean sameHost(String a, String b) {
         URI one = URI.create(a);
         URI other = URI.create(b);
-        return one.getScheme().equalsIgnoreCase(other.getScheme()) && one.getHost().equalsIgnoreCase(other.getHost()) && one.getPort() == other.getPort();
+        return one.getScheme().equalsIgnoreCase(other.getScheme())
+                && one.getHost().equalsIgnoreCase(other.getHost())
+                && one.getPort() == other.getPort();
     }
 
     /**
-     * The settings as they are asked: what was typed just now, or what a source of the site with this very address keeps.
+     * The settings as they are asked: what was typed just now, or what a source of the site with this very address
+     * keeps.
      *
      * @throws SourceProblem if a secret is masked and nobody knows it
      */
@@ -90,7 +104,8 @@ class SourceSecrets {
         }
         String whole = AddressSecrets.reveal(address, secrets);
         if (!AddressSecrets.masked(whole).isEmpty()) {
-            throw new SourceProblem("The password or token of %s is not known here. Type the whole address again.".formatted(typed.address()));
+            throw new SourceProblem("The password or token of %s is not known here. Type the whole address again."
+                    .formatted(typed.address()));
         }
         return new Revealed(settings.withAddress(whole), secrets);
     }

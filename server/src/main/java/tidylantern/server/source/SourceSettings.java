@@ -17,11 +17,19 @@ import tidylantern.core.content.Addresses;
 import tidylantern.server.platform.Refusal;
 
 /** Where a source's records are and how they are read; a shape a kind of source. */
-@Schema(discriminatorProperty = "kind", discriminatorMapping = {@DiscriminatorMapping(value = "file", schema = SourceSettings.File.class),
-    @DiscriminatorMapping(value = "feed", schema = SourceSettings.Feed.class), @DiscriminatorMapping(value = "crawl", schema = SourceSettings.Crawl.class)})
+@Schema(
+        discriminatorProperty = "kind",
+        discriminatorMapping = {
+            @DiscriminatorMapping(value = "file", schema = SourceSettings.File.class),
+            @DiscriminatorMapping(value = "feed", schema = SourceSettings.Feed.class),
+            @DiscriminatorMapping(value = "crawl", schema = SourceSettings.Crawl.class)
+        })
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-@JsonSubTypes({@JsonSubTypes.Type(value = SourceSettings.File.class, name = "file"), @JsonSubTypes.Type(value = SourceSettings.Feed.class, name = "feed"),
-    @JsonSubTypes.Type(value = SourceSettings.Crawl.class, name = "crawl")})
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = SourceSettings.File.class, name = "file"),
+    @JsonSubTypes.Type(value = SourceSettings.Feed.class, name = "feed"),
+    @JsonSubTypes.Type(value = SourceSettings.Crawl.class, name = "crawl")
+})
 public sealed interface SourceSettings {
     /** What it is asked of: an address, or the name of what was uploaded. */
     String from();
@@ -41,22 +49,36 @@ public sealed interface SourceSettings {
      * @param encoding of a text; null to tell it from the file
      * @param header whether a CSV's first row names its columns; null to tell it from the file
      */
-    record File(@Nullable String upload, @Nullable String address, @Nullable Format format, @Nullable String delimiter, @Nullable String encoding, @Nullable Boolean header) implements SourceSettings {
+    record File(
+            @Nullable String upload,
+            @Nullable String address,
+            @Nullable Format format,
+            @Nullable String delimiter,
+            @Nullable String encoding,
+            @Nullable Boolean header)
+            implements SourceSettings {
         public File {
             upload = given(upload);
             address = given(address);
-            Refusals.unless((upload == null) != (address == null), "address", "Upload a file, or give the address of one.");
+            Refusals.unless(
+                    (upload == null) != (address == null), "address", "Upload a file, or give the address of one.");
             if (address != null) {
                 address = web(address, "address");
             }
             delimiter = delimiter == null || delimiter.isEmpty() ? null : delimiter;
-            Refusals.unless(delimiter == null || delimiter.length() == 1, "delimiter", "Between columns stands one character, such as ; or a tab.");
+            Refusals.unless(
+                    delimiter == null || delimiter.length() == 1,
+                    "delimiter",
+                    "Between columns stands one character, such as ; or a tab.");
             encoding = given(encoding);
             if (encoding != null) {
                 try {
                     encoding = Charset.forName(encoding).name();
                 } catch (IllegalCharsetNameException | UnsupportedCharsetException unknown) {
-                    throw Refusal.bad("encoding", "\"%s\" is no encoding known here. Choose UTF-8, windows-1252 or UTF-16.".formatted(encoding));
+                    throw Refusal.bad(
+                            "encoding",
+                            "\"%s\" is no encoding known here. Choose UTF-8, windows-1252 or UTF-16."
+                                    .formatted(encoding));
                 }
             }
         }
@@ -74,7 +96,10 @@ public sealed interface SourceSettings {
 
     /** How a file holds its records. */
     enum Format {
-        CSV, JSON, JSON_LINES, GEOJSON;
+        CSV,
+        JSON,
+        JSON_LINES,
+        GEOJSON;
 
         @Override
         public String toString() {
@@ -111,8 +136,16 @@ public sealed interface SourceSettings {
      * @param leaveOut CSS selectors of parts that belong to no text
      * @param parts of the page that become fields of their own
      */
-    record Crawl(String address, Way way, @Nullable String prefix, @Nullable Integer pauseMillis, @Nullable Integer mostPages, @Nullable String mainText,
-            List<String> leaveOut, List<Part> parts) implements SourceSettings {
+    record Crawl(
+            String address,
+            Way way,
+            @Nullable String prefix,
+            @Nullable Integer pauseMillis,
+            @Nullable Integer mostPages,
+            @Nullable String mainText,
+            List<String> leaveOut,
+            List<Part> parts)
+            implements SourceSettings {
         static final int USUAL_PAUSE = 500;
         static final int USUAL_PAGES = 2_000;
         static final int MOST_PAGES = 50_000;
@@ -122,12 +155,25 @@ public sealed interface SourceSettings {
             Refusals.unless(way != null, "way", "Say how pages are found: by sitemap or by links.");
             prefix = given(prefix);
             if (prefix != null) {
-                prefix = prefix.startsWith("/") ? URI.create(address.replaceFirst("(?i)^(https?://)[^@/?#]*@", "$1")).resolve(prefix).toString() : web(prefix, "prefix");
+                prefix = prefix.startsWith("/")
+                        ? URI.create(address.replaceFirst("(?i)^(https?://)[^@/?#]*@", "$1"))
+                                .resolve(prefix)
+                                .toString()
+                        : web(prefix, "prefix");
             }
             pauseMillis = Objects.requireNonNullElse(pauseMillis, USUAL_PAUSE);
-            Refusals.unless(pauseMillis >= 0 && pauseMillis <= 60_000, "pauseMillis", "A pause of %d ms is not possible; choose 0 to 60,000.", pauseMillis);
+            Refusals.unless(
+                    pauseMillis >= 0 && pauseMillis <= 60_000,
+                    "pauseMillis",
+                    "A pause of %d ms is not possible; choose 0 to 60,000.",
+                    pauseMillis);
             mostPages = Objects.requireNonNullElse(mostPages, USUAL_PAGES);
-            Refusals.unless(mostPages >= 1 && mostPages <= MOST_PAGES, "mostPages", "%d pages are not possible; choose 1 to %d.", mostPages, MOST_PAGES);
+            Refusals.unless(
+                    mostPages >= 1 && mostPages <= MOST_PAGES,
+                    "mostPages",
+                    "%d pages are not possible; choose 1 to %d.",
+                    mostPages,
+                    MOST_PAGES);
             mainText = given(mainText);
             if (mainText != null) {
                 selector(mainText, "mainText");
@@ -135,7 +181,10 @@ public sealed interface SourceSettings {
             leaveOut = leaveOut == null ? List.of() : List.copyOf(leaveOut);
             leaveOut.forEach(selector -> selector(selector, "leaveOut"));
             parts = parts == null ? List.of() : List.copyOf(parts);
-            Refusals.unless(parts.stream().map(Part::name).distinct().count() == parts.size(), "parts", "Two parts of the page have one name. Give each its own.");
+            Refusals.unless(
+                    parts.stream().map(Part::name).distinct().count() == parts.size(),
+                    "parts",
+                    "Two parts of the page have one name. Give each its own.");
         }
 
         @Override
@@ -151,7 +200,8 @@ public sealed interface SourceSettings {
 
     /** How a crawl finds its pages. */
     enum Way {
-        SITEMAP, LINKS;
+        SITEMAP,
+        LINKS;
 
         @Override
         public String toString() {
@@ -163,7 +213,10 @@ public sealed interface SourceSettings {
     record Part(String name, String selector) {
         public Part {
             name = given(name);
-            Refusals.unless(name != null && name.length() <= 60, "parts", "Give each part of the page a name of 1 to 60 characters.");
+            Refusals.unless(
+                    name != null && name.length() <= 60,
+                    "parts",
+                    "Give each part of the page a name of 1 to 60 characters.");
             SourceSettings.selector(selector, "parts");
         }
     }
@@ -174,7 +227,8 @@ public sealed interface SourceSettings {
 
     private static String web(@Nullable String address, String field) {
         String tidy = address == null ? "" : address.strip();
-        boolean whole = (tidy.startsWith("https://") || tidy.startsWith("http://")) && Addresses.safe(tidy) && host(tidy);
+        boolean whole =
+                (tidy.startsWith("https://") || tidy.startsWith("http://")) && Addresses.safe(tidy) && host(tidy);
         Refusals.unless(whole, field, "\"%s\" is no web address; write the whole of it, from https:// on.", tidy);
         return tidy;
     }
@@ -191,7 +245,8 @@ public sealed interface SourceSettings {
         try {
             QueryParser.parse(selector);
         } catch (Selector.SelectorParseException | IllegalArgumentException wrong) {
-            throw Refusal.bad(field, "\"%s\" is no CSS selector; write one such as .price or #headline.".formatted(selector));
+            throw Refusal.bad(
+                    field, "\"%s\" is no CSS selector; write one such as .price or #headline.".formatted(selector));
         }
     }
 }

@@ -24,7 +24,13 @@ public class Sources {
     private final SourceSecrets secrets;
     private final JsonMapper json;
 
-    Sources(SourceStore store, SiteContents contents, Uploads uploads, Clock clock, SourceSecrets secrets, JsonMapper json) {
+    Sources(
+            SourceStore store,
+            SiteContents contents,
+            Uploads uploads,
+            Clock clock,
+            SourceSecrets secrets,
+            JsonMapper json) {
         this.store = store;
         this.contents = contents;
         this.uploads = uploads;
@@ -35,7 +41,10 @@ public class Sources {
 
     /** How often a source runs by itself. */
     public enum Schedule {
-        NEVER, HOURLY, DAILY, WEEKLY;
+        NEVER,
+        HOURLY,
+        DAILY,
+        WEEKLY;
 
         @Override
         public String toString() {
@@ -57,21 +66,38 @@ public class Sources {
      *
      * @param removesMissing whether items that it no longer names are removed
      */
-    public record SourceGiven(CollectionKey collection, String name, SourceSettings settings, Mapping mapping, boolean removesMissing, Schedule schedule) {
+    public record SourceGiven(
+            CollectionKey collection,
+            String name,
+            SourceSettings settings,
+            Mapping mapping,
+            boolean removesMissing,
+            Schedule schedule) {
         public SourceGiven {
             Refusals.unless(collection != null, "collection", "Say which collection the items go to.");
-            Refusals.unless(name != null && !name.isBlank() && name.strip().length() <= 80, "name", "Give the source a name of 1 to 80 characters.");
+            Refusals.unless(
+                    name != null && !name.isBlank() && name.strip().length() <= 80,
+                    "name",
+                    "Give the source a name of 1 to 80 characters.");
             name = name.strip();
             Refusals.unless(settings != null, "settings", "Say where the items are.");
             Refusals.unless(mapping != null, "mapping", "Say which columns become which fields.");
             schedule = Objects.requireNonNullElse(schedule, Schedule.NEVER);
-            Refusals.unless(schedule == Schedule.NEVER || !(settings instanceof SourceSettings.File file) || file.upload() == null, "schedule",
+            Refusals.unless(
+                    schedule == Schedule.NEVER
+                            || !(settings instanceof SourceSettings.File file)
+                            || file.upload() == null,
+                    "schedule",
                     "An uploaded file does not change by itself. Give the address of one to have it read again.");
         }
     }
 
     /** @param nextRun null for one that runs by hand alone */
-    public record Source(long id, String site, SourceGiven given, @Nullable OffsetDateTime nextRun) {}
+    public record Source(
+            long id,
+            String site,
+            SourceGiven given,
+            @Nullable OffsetDateTime nextRun) {}
 
     public List<Source> ofSite(String site) {
         contents.of(site);
@@ -80,7 +106,9 @@ public class Sources {
 
     /** @throws Refusal if there is no such source */
     public Source get(long id) {
-        return store.find(id).map(this::read).orElseThrow(() -> Refusal.notFound("There is no source %d.".formatted(id)));
+        return store.find(id)
+                .map(this::read)
+                .orElseThrow(() -> Refusal.notFound("There is no source %d.".formatted(id)));
     }
 
     List<Source> due() {
@@ -98,7 +126,10 @@ public class Sources {
     public Source change(long id, SourceGiven given) {
         Source before = get(id);
         if (!before.given().collection().equals(given.collection())) {
-            throw Refusal.bad("collection", "The items of this source are in \"%s\". Make another source for \"%s\".".formatted(before.given().collection(), given.collection()));
+            throw Refusal.bad(
+                    "collection",
+                    "The items of this source are in \"%s\". Make another source for \"%s\"."
+                            .formatted(before.given().collection(), given.collection()));
         }
         store.change(written(id, before.site(), given, store.find(id).orElseThrow()));
         forgetUpload(before, given.settings());
@@ -118,19 +149,36 @@ public class Sources {
     }
 
     private void forgetUpload(Source before, @Nullable SourceSettings after) {
-        if (before.given().settings() instanceof SourceSettings.File old && old.upload() != null && !(after instanceof SourceSettings.File now && old.upload().equals(now.upload()))) {
+        if (before.given().settings() instanceof SourceSettings.File old
+                && old.upload() != null
+                && !(after instanceof SourceSettings.File now && old.upload().equals(now.upload()))) {
             uploads.delete(before.site(), old.upload());
         }
     }
 
-    private SourceStore.StoredSource written(long id, String site, SourceGiven given, SourceStore.@Nullable StoredSource before) {
-        return new SourceStore.StoredSource(id, site, given.collection().value(), given.name(), json.writerFor(SourceSettings.class).writeValueAsString(SourceSecrets.hidden(given.settings())),
-                json.writeValueAsString(given.mapping()), given.removesMissing(), given.schedule().toString(), given.schedule().after(OffsetDateTime.now(clock)), secrets.kept(given.settings(), before));
+    private SourceStore.StoredSource written(
+            long id, String site, SourceGiven given, SourceStore.@Nullable StoredSource before) {
+        return new SourceStore.StoredSource(
+                id,
+                site,
+                given.collection().value(),
+                given.name(),
+                json.writerFor(SourceSettings.class).writeValueAsString(SourceSecrets.hidden(given.settings())),
+                json.writeValueAsString(given.mapping()),
+                given.removesMissing(),
+                given.schedule().toString(),
+                given.schedule().after(OffsetDateTime.now(clock)),
+                secrets.kept(given.settings(), before));
     }
 
     private Source read(SourceStore.StoredSource stored) {
-        SourceGiven given = new SourceGiven(new CollectionKey(stored.collectionKey()), stored.name(), SourceSecrets.hidden(json.readValue(stored.settings(), SourceSettings.class)),
-                json.readValue(stored.mapping(), Mapping.class), stored.removesMissing(), Schedule.valueOf(stored.schedule().toUpperCase(Locale.ROOT)));
+        SourceGiven given = new SourceGiven(
+                new CollectionKey(stored.collectionKey()),
+                stored.name(),
+                SourceSecrets.hidden(json.readValue(stored.settings(), SourceSettings.class)),
+                json.readValue(stored.mapping(), Mapping.class),
+                stored.removesMissing(),
+                Schedule.valueOf(stored.schedule().toUpperCase(Locale.ROOT)));
         return new Source(stored.sourceId(), stored.siteKey(), given, stored.nextRun());
     }
 }

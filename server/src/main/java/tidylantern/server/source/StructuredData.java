@@ -14,13 +14,25 @@ import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What a page says in schema.org terms (JSON-LD): the thing that it is about, as columns {@code schema.<property>}. Of the
- * things that a page describes, the one whose address is the page's, else the first of a type that pages are about.
+ * What a page says in schema.org terms (JSON-LD): the thing that it is about, as columns {@code schema.<property>}. Of
+ * the things that a page describes, the one whose address is the page's, else the first of a type that pages are about.
  */
 final class StructuredData {
     private static final TypeReference<@Nullable Object> ANY = new TypeReference<>() {};
     /** Types that describe the page or the site around its subject. */
-    private static final Set<String> AROUND = Set.of("WebSite", "WebPage", "BreadcrumbList", "Organization", "SearchAction", "SiteNavigationElement", "WPHeader", "WPFooter", "CollectionPage", "ItemList", "ImageObject");
+    private static final Set<String> AROUND = Set.of(
+            "WebSite",
+            "WebPage",
+            "BreadcrumbList",
+            "Organization",
+            "SearchAction",
+            "SiteNavigationElement",
+            "WPHeader",
+            "WPFooter",
+            "CollectionPage",
+            "ItemList",
+            "ImageObject");
+
     private static final int MOST_LEVELS = 6;
 
     private final JsonMapper json;
@@ -70,9 +82,20 @@ final class StructuredData {
     }
 
     private static @Nullable Map<?, ?> subject(List<Map<?, ?>> things, String address) {
-        return things.stream().filter(thing -> !Objects.equals(type(thing), "WebPage") && !Objects.equals(type(thing), "BreadcrumbList") && (address.equals(thing.get("url")) || address.equals(thing.get("@id")) || aboutPage(thing, address))).findFirst()
-                .or(() -> things.stream().filter(thing -> !AROUND.contains(type(thing))).findFirst())
-                .or(() -> things.stream().filter(thing -> "ImageObject".equals(type(thing))).findFirst()).orElse(null);
+        return things.stream()
+                .filter(thing -> !Objects.equals(type(thing), "WebPage")
+                        && !Objects.equals(type(thing), "BreadcrumbList")
+                        && (address.equals(thing.get("url"))
+                                || address.equals(thing.get("@id"))
+                                || aboutPage(thing, address)))
+                .findFirst()
+                .or(() -> things.stream()
+                        .filter(thing -> !AROUND.contains(type(thing)))
+                        .findFirst())
+                .or(() -> things.stream()
+                        .filter(thing -> "ImageObject".equals(type(thing)))
+                        .findFirst())
+                .orElse(null);
     }
 
     private static boolean aboutPage(Map<?, ?> thing, String address) {
@@ -81,11 +104,13 @@ final class StructuredData {
     }
 
     private static String type(Map<?, ?> thing) {
-        Object type = thing.get("@type") instanceof List<?> types && !types.isEmpty() ? types.getFirst() : thing.get("@type");
+        Object type =
+                thing.get("@type") instanceof List<?> types && !types.isEmpty() ? types.getFirst() : thing.get("@type");
         return String.valueOf(type).replaceFirst("^https?://schema\\.org/", "").replaceFirst("^schema:", "");
     }
 
-    private static void put(Map<String, @Nullable Object> columns, String property, @Nullable Object value, List<Map<?, ?>> things) {
+    private static void put(
+            Map<String, @Nullable Object> columns, String property, @Nullable Object value, List<Map<?, ?>> things) {
         String column = "schema." + property;
         switch (property) {
             case "image", "photo", "thumbnail", "contentUrl" -> {
@@ -113,7 +138,10 @@ final class StructuredData {
         }
     }
 
-    /** Texts and numbers as they are; of things their name, or their properties where they have none; of lists, the texts of each. */
+    /**
+     * Texts and numbers as they are; of things their name, or their properties where they have none; of lists, the
+     * texts of each.
+     */
     private static @Nullable Object plain(@Nullable Object value, List<Map<?, ?>> things, int level) {
         if (value instanceof Map<?, ?> given) {
             Map<?, ?> map = resolved(given, things);
@@ -142,7 +170,8 @@ final class StructuredData {
             Map<String, List<Object>> all = new LinkedHashMap<>();
             for (Object one : list) {
                 if (plain(one, things, level + 1) instanceof Map<?, ?> inner) {
-                    inner.forEach((name, part) -> all.computeIfAbsent(String.valueOf(name), key -> new ArrayList<>()).addAll(part instanceof List<?> parts ? parts : List.of(Objects.requireNonNull(part))));
+                    inner.forEach((name, part) -> all.computeIfAbsent(String.valueOf(name), key -> new ArrayList<>())
+                            .addAll(part instanceof List<?> parts ? parts : List.of(Objects.requireNonNull(part))));
                 }
             }
             return all;
@@ -152,7 +181,7 @@ final class StructuredData {
 
     private static Map<?, ?> resolved(Map<?, ?> reference, List<Map<?, ?>> things) {
         if (reference.size() == 1 && reference.get("@id") != null) {
-                for (Map<?, ?> thing : things) {
+            for (Map<?, ?> thing : things) {
                 if (reference.get("@id").equals(thing.get("@id"))) {
                     return thing;
                 }
@@ -167,7 +196,9 @@ final class StructuredData {
         if (first instanceof Map<?, ?> given) {
             Map<?, ?> map = resolved(given, things);
             Object address = map.get("url") != null ? map.get("url") : map.get("contentUrl");
-            Object caption = map.get("caption") != null ? map.get("caption") : map.get("description") != null ? map.get("description") : map.get("name");
+            Object caption = map.get("caption") != null
+                    ? map.get("caption")
+                    : map.get("description") != null ? map.get("description") : map.get("name");
             if (address instanceof String) {
                 image.put("url", address);
             }
@@ -205,10 +236,18 @@ final class StructuredData {
     /** Steps of a recipe, a paragraph each; sections one after the other. */
     private static @Nullable Object steps(@Nullable Object value) {
         if (value instanceof List<?> list) {
-            return String.join("\n\n", list.stream().map(StructuredData::steps).filter(Objects::nonNull).map(String::valueOf).toList());
+            return String.join(
+                    "\n\n",
+                    list.stream()
+                            .map(StructuredData::steps)
+                            .filter(Objects::nonNull)
+                            .map(String::valueOf)
+                            .toList());
         }
         if (value instanceof Map<?, ?> map) {
-            return map.get("itemListElement") != null ? steps(map.get("itemListElement")) : map.get("text") != null ? map.get("text") : map.get("name");
+            return map.get("itemListElement") != null
+                    ? steps(map.get("itemListElement"))
+                    : map.get("text") != null ? map.get("text") : map.get("name");
         }
         return value;
     }

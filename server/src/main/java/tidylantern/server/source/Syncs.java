@@ -40,8 +40,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Runs sources. A sync reads its source to the end into a spool, a file of items; only then are they taken, all in one
- * transaction, so that one that fails or is stopped leaves nothing behind. One that would remove more than a third of the
- * collection keeps its spool and asks.
+ * transaction, so that one that fails or is stopped leaves nothing behind. One that would remove more than a third of
+ * the collection keeps its spool and asks.
  */
 @Component
 public class Syncs implements SmartLifecycle {
@@ -64,10 +64,21 @@ public class Syncs implements SmartLifecycle {
     private final JsonMapper json;
     private final Map<Long, Running> running = new ConcurrentHashMap<>();
     private final SiteTurns turns = new SiteTurns(AT_ONCE, AT_ONCE_OF_A_SITE);
-    private final ScheduledExecutorService schedule = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("sync-schedule").daemon().factory());
+    private final ScheduledExecutorService schedule = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().name("sync-schedule").daemon().factory());
     private volatile boolean started;
 
-    Syncs(SourceStore store, Sources sources, SourceReaders readers, ItemIntake intake, SiteContents contents, Sites sites, Settings settings, ChangeGate gate, Clock clock, JsonMapper json) {
+    Syncs(
+            SourceStore store,
+            Sources sources,
+            SourceReaders readers,
+            ItemIntake intake,
+            SiteContents contents,
+            Sites sites,
+            Settings settings,
+            ChangeGate gate,
+            Clock clock,
+            JsonMapper json) {
         this.gate = gate;
         this.store = store;
         this.sources = sources;
@@ -85,7 +96,10 @@ public class Syncs implements SmartLifecycle {
         /** Reads its source, or takes what it read. */
         RUNNING,
         /** Would remove so much that the owner should say yes or no. */
-        ASKING, DONE, FAILED, STOPPED;
+        ASKING,
+        DONE,
+        FAILED,
+        STOPPED;
 
         @Override
         public String toString() {
@@ -100,7 +114,16 @@ public class Syncs implements SmartLifecycle {
      * @param read records read so far
      * @param known records known so far; 0 where nobody knows
      */
-    public record Sync(long id, long source, State state, OffsetDateTime begun, String begunBy, @Nullable OffsetDateTime ended, int read, int known, SyncReport report) {}
+    public record Sync(
+            long id,
+            long source,
+            State state,
+            OffsetDateTime begun,
+            String begunBy,
+            @Nullable OffsetDateTime ended,
+            int read,
+            int known,
+            SyncReport report) {}
 
     private static final class Running {
         private final long source;
@@ -137,7 +160,14 @@ public class Syncs implements SmartLifecycle {
 
     private void endThoseCutOff() {
         for (SourceStore.StoredSync cut : store.inState(State.RUNNING.toString())) {
-            end(cut.syncId(), State.FAILED, SyncReport.failed(0, List.of(), List.of(), "The service was stopped while this ran. Nothing was changed; run it again."));
+            end(
+                    cut.syncId(),
+                    State.FAILED,
+                    SyncReport.failed(
+                            0,
+                            List.of(),
+                            List.of(),
+                            "The service was stopped while this ran. Nothing was changed; run it again."));
         }
     }
 
@@ -198,8 +228,16 @@ public class Syncs implements SmartLifecycle {
     private Sync shown(SourceStore.StoredSync stored) {
         Running now = running.get(stored.syncId());
         SyncReport report = json.readValue(stored.report(), SyncReport.class);
-        return new Sync(stored.syncId(), stored.sourceId(), State.valueOf(stored.state().toUpperCase(Locale.ROOT)), stored.begun(), stored.begunBy(), stored.ended(),
-                now == null ? report.read() : now.read, now == null ? 0 : now.known, report);
+        return new Sync(
+                stored.syncId(),
+                stored.sourceId(),
+                State.valueOf(stored.state().toUpperCase(Locale.ROOT)),
+                stored.begun(),
+                stored.begunBy(),
+                stored.ended(),
+                now == null ? report.read() : now.read,
+                now == null ? 0 : now.known,
+                report);
     }
 
     /** @throws Refusal if the source runs already, or asks */
@@ -207,9 +245,18 @@ public class Syncs implements SmartLifecycle {
         String site = sources.get(source).site();
         Sync last = last(source);
         if (last != null && (last.state() == State.RUNNING || last.state() == State.ASKING)) {
-            throw Refusal.conflict(last.state() == State.RUNNING ? "This source runs already." : "The last run asks whether it may remove %d items. Answer it first.".formatted(last.report().asks()));
+            throw Refusal.conflict(
+                    last.state() == State.RUNNING
+                            ? "This source runs already."
+                            : "The last run asks whether it may remove %d items. Answer it first."
+                                    .formatted(last.report().asks()));
         }
-        long sync = store.addSync(source, State.RUNNING.toString(), OffsetDateTime.now(clock), by, json.writeValueAsString(SyncReport.begun()));
+        long sync = store.addSync(
+                source,
+                State.RUNNING.toString(),
+                OffsetDateTime.now(clock),
+                by,
+                json.writeValueAsString(SyncReport.begun()));
         store.keepNewest(source, KEPT);
         Running now = new Running(source);
         running.put(sync, now);
@@ -235,7 +282,11 @@ public class Syncs implements SmartLifecycle {
     private void decline(long sync) {
         SyncReport asked = get(sync).report();
         delete(spool(sync));
-        end(sync, State.STOPPED, SyncReport.failed(asked.read(), asked.refusals(), asked.notes(), "You said no, so nothing was changed."));
+        end(
+                sync,
+                State.STOPPED,
+                SyncReport.failed(
+                        asked.read(), asked.refusals(), asked.notes(), "You said no, so nothing was changed."));
     }
 
     /** @throws Refusal if the sync does not ask */
@@ -249,7 +300,17 @@ public class Syncs implements SmartLifecycle {
         store.changeSync(sync, State.RUNNING.toString(), null, stored.report());
         Running now = new Running(source.id());
         running.put(sync, now);
-        turns.add(source.site(), () -> guarded(sync, now, () -> take(sync, now, source, new Spooled(asked.read(), asked.refusals(), asked.refused(), asked.notes(), true), true)));
+        turns.add(
+                source.site(),
+                () -> guarded(
+                        sync,
+                        now,
+                        () -> take(
+                                sync,
+                                now,
+                                source,
+                                new Spooled(asked.read(), asked.refusals(), asked.refused(), asked.notes(), true),
+                                true)));
         return get(sync);
     }
 
@@ -289,16 +350,36 @@ public class Syncs implements SmartLifecycle {
             work.go();
             asks = stored(sync).state().equals(State.ASKING.toString());
         } catch (Halted | ItemIntake.Stopped stopped) {
-            end(sync, State.STOPPED, SyncReport.failed(now.read, List.of(), List.of(), "Stopped. Nothing was changed."));
+            end(
+                    sync,
+                    State.STOPPED,
+                    SyncReport.failed(now.read, List.of(), List.of(), "Stopped. Nothing was changed."));
         } catch (SourceProblem problem) {
             // One that was stopped while it fetched something has been broken off there.
-            end(sync, now.stop ? State.STOPPED : State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), now.stop ? "Stopped. Nothing was changed." : String.valueOf(problem.getMessage())));
+            end(
+                    sync,
+                    now.stop ? State.STOPPED : State.FAILED,
+                    SyncReport.failed(
+                            now.read,
+                            List.of(),
+                            List.of(),
+                            now.stop ? "Stopped. Nothing was changed." : String.valueOf(problem.getMessage())));
         } catch (Refusal refusal) {
-            end(sync, State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), String.valueOf(refusal.getMessage())));
+            end(
+                    sync,
+                    State.FAILED,
+                    SyncReport.failed(now.read, List.of(), List.of(), String.valueOf(refusal.getMessage())));
         } catch (Throwable failure) {
             // Whatever it was, memory that ran out included: nobody waits for a run that is no more.
             LOG.error("The sync {} failed", sync, failure);
-            end(sync, State.FAILED, SyncReport.failed(now.read, List.of(), List.of(), "The service could not do this; its log has the reason. Nothing was changed. Try again."));
+            end(
+                    sync,
+                    State.FAILED,
+                    SyncReport.failed(
+                            now.read,
+                            List.of(),
+                            List.of(),
+                            "The service could not do this; its log has the reason. Nothing was changed. Try again."));
         } finally {
             now.thread = null;
             running.remove(sync);
@@ -315,16 +396,29 @@ public class Syncs implements SmartLifecycle {
     }
 
     /** @param whole whether what is not in it is gone */
-    private record Spooled(int read, List<IntakeReport.Refused> refusals, int refused, List<String> notes, boolean whole) {}
+    private record Spooled(
+            int read, List<IntakeReport.Refused> refusals, int refused, List<String> notes, boolean whole) {}
 
-    private Spooled spool(long sync, Running now, Sources.Source source, CrawlMemory memory) throws SourceProblem, IOException {
+    private Spooled spool(long sync, Running now, Sources.Source source, CrawlMemory memory)
+            throws SourceProblem, IOException {
         Files.createDirectories(spools);
         try (BufferedWriter out = Files.newBufferedWriter(spool(sync), StandardCharsets.UTF_8)) {
-            Spooling spooling = new Spooling(now, out, new Mapper(source.given().mapping(), sites.get(source.site()).address()), memory);
+            Spooling spooling = new Spooling(
+                    now,
+                    out,
+                    new Mapper(
+                            source.given().mapping(), sites.get(source.site()).address()),
+                    memory);
             readers.read(source.site(), source.given().settings(), memory, spooling);
-            return new Spooled(spooling.read, List.copyOf(spooling.refusals), spooling.refused, List.copyOf(spooling.notes), !spooling.partly);
+            return new Spooled(
+                    spooling.read,
+                    List.copyOf(spooling.refusals),
+                    spooling.refused,
+                    List.copyOf(spooling.notes),
+                    !spooling.partly);
         } catch (UncheckedIOException full) {
-            throw new SourceProblem("What was read could not be stored: " + full.getCause().getMessage(), full);
+            throw new SourceProblem(
+                    "What was read could not be stored: " + full.getCause().getMessage(), full);
         }
     }
 
@@ -333,21 +427,65 @@ public class Syncs implements SmartLifecycle {
         Sources.SourceGiven given = source.given();
         List<String> notes = new ArrayList<>(spooled.notes());
         try {
-            IntakeReport taken = intake.take(source.site(), given.collection().value(), () -> Files.newInputStream(spool(sync)),
-                    new ItemIntake.Manner(true, given.removesMissing() && spooled.whole(), mayRemoveMany, source.id(), given.mapping().fields()),
-                    ItemIntake.Watch.of(lines -> { }, () -> now.stop));
-            taken.gaveWay().forEach(field -> notes.add("The field “%s” was taken for %s and is text now: %s. Set its kind under Fields to have what does not fit refused.".formatted(field.key(), field.from(), field.reason())));
+            IntakeReport taken = intake.take(
+                    source.site(),
+                    given.collection().value(),
+                    () -> Files.newInputStream(spool(sync)),
+                    new ItemIntake.Manner(
+                            true,
+                            given.removesMissing() && spooled.whole(),
+                            mayRemoveMany,
+                            source.id(),
+                            given.mapping().fields()),
+                    ItemIntake.Watch.of(lines -> {}, () -> now.stop));
+            taken.gaveWay()
+                    .forEach(field -> notes.add(
+                            "The field “%s” was taken for %s and is text now: %s. Set its kind under Fields to have what does not fit refused."
+                                    .formatted(field.key(), field.from(), field.reason())));
             if (taken.notRemoved() != null) {
                 notes.add(taken.notRemoved());
             }
             List<IntakeReport.Refused> refusals = new ArrayList<>(spooled.refusals());
             refusals.addAll(taken.refusals());
-            end(sync, State.DONE, new SyncReport(spooled.read(), taken.added(), taken.changed(), taken.unchanged(), taken.removed(), spooled.refused() + taken.refused(),
-                    refusals.subList(0, Math.min(refusals.size(), ItemIntake.MOST_TOLD)), taken.changes(), taken.newFields(), taken.passedOver(), notes, null, null));
+            end(
+                    sync,
+                    State.DONE,
+                    new SyncReport(
+                            spooled.read(),
+                            taken.added(),
+                            taken.changed(),
+                            taken.unchanged(),
+                            taken.removed(),
+                            spooled.refused() + taken.refused(),
+                            refusals.subList(0, Math.min(refusals.size(), ItemIntake.MOST_TOLD)),
+                            taken.changes(),
+                            taken.newFields(),
+                            taken.passedOver(),
+                            notes,
+                            null,
+                            null));
             return true;
         } catch (ItemIntake.RemovesMany many) {
-            String question = "%,d of the %,d items of the collection are no longer there and would be removed.".formatted(many.removed(), many.of());
-            store.changeSync(sync, State.ASKING.toString(), null, json.writeValueAsString(new SyncReport(spooled.read(), 0, 0, 0, 0, spooled.refused(), spooled.refusals(), List.of(), List.of(), List.of(), notes, question, many.removed())));
+            String question = "%,d of the %,d items of the collection are no longer there and would be removed."
+                    .formatted(many.removed(), many.of());
+            store.changeSync(
+                    sync,
+                    State.ASKING.toString(),
+                    null,
+                    json.writeValueAsString(new SyncReport(
+                            spooled.read(),
+                            0,
+                            0,
+                            0,
+                            0,
+                            spooled.refused(),
+                            spooled.refusals(),
+                            List.of(),
+                            List.of(),
+                            List.of(),
+                            notes,
+                            question,
+                            many.removed())));
             return false;
         }
     }
@@ -470,7 +608,10 @@ public class Syncs implements SmartLifecycle {
         }
     }
 
-    /** What a crawl remembers from one run to the next: kept when all went well, and only for pages read in the same way. */
+    /**
+     * What a crawl remembers from one run to the next: kept when all went well, and only for pages read in the same
+     * way.
+     */
     private final class CrawlMemory implements CrawlReader.Memory {
         private final Sources.Source source;
         private final String readAs;
@@ -482,28 +623,45 @@ public class Syncs implements SmartLifecycle {
         CrawlMemory(Sources.Source source) {
             this.source = source;
             this.readAs = print(source);
-            this.before = source.given().settings() instanceof SourceSettings.Crawl ? store.pages(source.id(), readAs) : Map.of();
+            this.before = source.given().settings() instanceof SourceSettings.Crawl
+                    ? store.pages(source.id(), readAs)
+                    : Map.of();
         }
 
         private String print(Sources.Source of) {
-            return Digests.sha256(json.writerFor(SourceSettings.class).writeValueAsString(of.given().settings()) + json.writeValueAsString(of.given().mapping()));
+            return Digests.sha256(json.writerFor(SourceSettings.class)
+                            .writeValueAsString(of.given().settings())
+                    + json.writeValueAsString(of.given().mapping()));
         }
 
         @Override
         public CrawlReader.@Nullable Remembered of(URI page) {
             SourceStore.StoredPage known = before.get(page.toString());
-            boolean thereStill = known != null && (known.itemId() == null || contents.has(source.site(), source.given().collection(), known.itemId()));
+            boolean thereStill = known != null
+                    && (known.itemId() == null
+                            || contents.has(source.site(), source.given().collection(), known.itemId()));
             if (known == null || !thereStill || (known.entityTag() == null && known.lastModified() == null)) {
                 return null;
             }
-            return new CrawlReader.Remembered(new WebFetcher.Known(known.entityTag(), known.lastModified()), known.itemId(), List.of(json.readValue(known.links(), String[].class)));
+            return new CrawlReader.Remembered(
+                    new WebFetcher.Known(known.entityTag(), known.lastModified()),
+                    known.itemId(),
+                    List.of(json.readValue(known.links(), String[].class)));
         }
 
         @Override
         public void put(URI page, WebFetcher.Fetched answer, List<URI> links) {
             last = page.toString();
             if (page.toString().length() <= 2_000) {
-                after.put(last, new SourceStore.StoredPage(last, answer.entityTag(), answer.lastModified(), null, json.writeValueAsString(links.stream().map(URI::toString).toList())));
+                after.put(
+                        last,
+                        new SourceStore.StoredPage(
+                                last,
+                                answer.entityTag(),
+                                answer.lastModified(),
+                                null,
+                                json.writeValueAsString(
+                                        links.stream().map(URI::toString).toList())));
             }
         }
 
@@ -527,7 +685,10 @@ public class Syncs implements SmartLifecycle {
 
         void became(String id) {
             if (last != null) {
-                after.computeIfPresent(last, (address, page) -> new SourceStore.StoredPage(address, page.entityTag(), page.lastModified(), id, page.links()));
+                after.computeIfPresent(
+                        last,
+                        (address, page) -> new SourceStore.StoredPage(
+                                address, page.entityTag(), page.lastModified(), id, page.links()));
                 last = null;
             }
         }

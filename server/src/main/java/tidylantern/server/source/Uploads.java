@@ -46,7 +46,11 @@ class Uploads {
                 for (int n = body.read(some); n >= 0; n = body.read(some)) {
                     all += n;
                     if (all > MOST_BYTES) {
-                        throw new Refusal(HttpStatus.CONTENT_TOO_LARGE, null, "The file has more than %s. Split it, or push the items.".formatted(WebFetcher.size(MOST_BYTES)));
+                        throw new Refusal(
+                                HttpStatus.CONTENT_TOO_LARGE,
+                                null,
+                                "The file has more than %s. Split it, or push the items."
+                                        .formatted(WebFetcher.size(MOST_BYTES)));
                     }
                     out.write(some, 0, n);
                 }
@@ -60,7 +64,8 @@ class Uploads {
             }
             return new Upload(name, all);
         } catch (IOException brokenOff) {
-            throw Refusal.bad(null, "The file did not arrive whole (%s). Send it again.".formatted(brokenOff.getMessage()));
+            throw Refusal.bad(
+                    null, "The file did not arrive whole (%s). Send it again.".formatted(brokenOff.getMessage()));
         }
     }
 
@@ -97,7 +102,9 @@ class Uploads {
     /** Deletes the files of all sites that are older, but for some. */
     void deleteUnless(Set<String> tokens, Instant older) {
         try (Stream<Path> sites = Files.isDirectory(folder) ? Files.list(folder) : Stream.<Path>of()) {
-            for (Path file : sites.filter(Files::isDirectory).flatMap(site -> files(site, tokens).stream()).toList()) {
+            for (Path file : sites.filter(Files::isDirectory)
+                    .flatMap(site -> files(site, tokens).stream())
+                    .toList()) {
                 if (Files.getLastModifiedTime(file).toInstant().isBefore(older)) {
                     Files.deleteIfExists(file);
                 }
@@ -109,7 +116,9 @@ class Uploads {
 
     private static List<Path> files(Path site, Set<String> unless) {
         try (Stream<Path> files = Files.isDirectory(site) ? Files.list(site) : Stream.<Path>of()) {
-            return files.filter(file -> isToken(file.getFileName().toString()) && !unless.contains(file.getFileName().toString())).toList();
+            return files.filter(file -> isToken(file.getFileName().toString())
+                            && !unless.contains(file.getFileName().toString()))
+                    .toList();
         } catch (IOException failure) {
             throw new UncheckedIOException("looking at uploaded files", failure);
         }

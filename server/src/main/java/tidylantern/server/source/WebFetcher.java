@@ -37,17 +37,19 @@ import org.springframework.stereotype.Component;
 import tidylantern.server.platform.Settings;
 
 /**
- * Asks websites for pages, feeds and files, with every answer bounded in size and time. Redirects are followed by hand, a few
- * at most, so that each can be refused; private addresses are refused unless the operator allows the host.
+ * Asks websites for pages, feeds and files, with every answer bounded in size and time. Redirects are followed by hand,
+ * a few at most, so that each can be refused; private addresses are refused unless the operator allows the host.
  */
 @Component
 class WebFetcher {
     /** How this service names itself to sites; also what their robots.txt may call it. */
     static final String ROBOT = "TidyLantern";
+
     private static final String USER_AGENT = ROBOT + "/0.1 (+site search)";
     private static final int MOST_REDIRECTS = 5;
     /** Whoever sends less holds a run that others wait for. Counted once the sender had time to begin. */
     private static final int LEAST_BYTES_A_SECOND = 1_000;
+
     private static final Duration BEFORE_SPEED_COUNTS = Duration.ofSeconds(10);
 
     private final Duration beforeSpeedCounts;
@@ -55,7 +57,9 @@ class WebFetcher {
     private final CloseableHttpClient client;
     /** By the thread that waits for the answer. */
     private final Map<Thread, HttpGet> underWay = new ConcurrentHashMap<>();
-    private final ScheduledExecutorService deadlines = Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().name("fetch-deadlines").daemon().factory());
+
+    private final ScheduledExecutorService deadlines = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().name("fetch-deadlines").daemon().factory());
 
     @Autowired
     WebFetcher(Settings settings) {
@@ -65,10 +69,22 @@ class WebFetcher {
     WebFetcher(Settings settings, Duration beforeSpeedCounts) {
         this.beforeSpeedCounts = beforeSpeedCounts;
         hosts = new PublicHosts(settings.allowedHosts());
-        client = HttpClients.custom().disableRedirectHandling().disableCookieManagement().disableAuthCaching().disableAutomaticRetries().setUserAgent(USER_AGENT)
-                .setDefaultRequestConfig(RequestConfig.custom().setResponseTimeout(Timeout.ofSeconds(20)).build())
-                .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create().setDnsResolver(hosts)
-                        .setDefaultConnectionConfig(ConnectionConfig.custom().setConnectTimeout(Timeout.ofSeconds(10)).setSocketTimeout(Timeout.ofSeconds(20)).build()).build())
+        client = HttpClients.custom()
+                .disableRedirectHandling()
+                .disableCookieManagement()
+                .disableAuthCaching()
+                .disableAutomaticRetries()
+                .setUserAgent(USER_AGENT)
+                .setDefaultRequestConfig(RequestConfig.custom()
+                        .setResponseTimeout(Timeout.ofSeconds(20))
+                        .build())
+                .setConnectionManager(PoolingHttpClientConnectionManagerBuilder.create()
+                        .setDnsResolver(hosts)
+                        .setDefaultConnectionConfig(ConnectionConfig.custom()
+                                .setConnectTimeout(Timeout.ofSeconds(10))
+                                .setSocketTimeout(Timeout.ofSeconds(20))
+                                .build())
+                        .build())
                 .build();
     }
 
@@ -109,7 +125,15 @@ class WebFetcher {
      * @param type media type in small letters, without parameters; empty where none was said
      * @param charset that the header names; null where it names none
      */
-    record Fetched(URI address, int status, boolean notModified, String type, @Nullable String charset, @Nullable String entityTag, @Nullable String lastModified, byte[] body) {
+    record Fetched(
+            URI address,
+            int status,
+            boolean notModified,
+            String type,
+            @Nullable String charset,
+            @Nullable String entityTag,
+            @Nullable String lastModified,
+            byte[] body) {
         boolean ok() {
             return status >= 200 && status < 300;
         }
@@ -119,11 +143,22 @@ class WebFetcher {
         }
     }
 
-    /** Fetches into memory. An answer of any status comes back; only what is no answer at all, or too large, is a problem. */
+    /**
+     * Fetches into memory. An answer of any status comes back; only what is no answer at all, or too large, is a
+     * problem.
+     */
     Fetched fetch(URI address, Known known, Limits limits) throws SourceProblem {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         Fetched head = fetch(address, known, limits, body);
-        return new Fetched(head.address(), head.status(), head.notModified(), head.type(), head.charset(), head.entityTag(), head.lastModified(), body.toByteArray());
+        return new Fetched(
+                head.address(),
+                head.status(),
+                head.notModified(),
+                head.type(),
+                head.charset(),
+                head.entityTag(),
+                head.lastModified(),
+                body.toByteArray());
     }
 
     /** Like {@link #fetch(URI, Known, Limits)}, with the body going elsewhere. */
@@ -135,8 +170,14 @@ class WebFetcher {
         for (int redirects = 0; ; redirects++) {
             HttpGet request = new HttpGet(at);
             // Whoever is led elsewhere takes no password along.
-            if (address.getUserInfo() != null && first.getScheme().equals(at.getScheme()) && first.getRawAuthority().equals(at.getRawAuthority())) {
-                request.setHeader("Authorization", "Basic " + Base64.getEncoder().encodeToString(address.getUserInfo().getBytes(StandardCharsets.UTF_8)));
+            if (address.getUserInfo() != null
+                    && first.getScheme().equals(at.getScheme())
+                    && first.getRawAuthority().equals(at.getRawAuthority())) {
+                request.setHeader(
+                        "Authorization",
+                        "Basic "
+                                + Base64.getEncoder()
+                                        .encodeToString(address.getUserInfo().getBytes(StandardCharsets.UTF_8)));
             }
             if (known.entityTag() != null) {
                 request.setHeader("If-None-Match", known.entityTag());
@@ -144,10 +185,13 @@ class WebFetcher {
             if (known.lastModified() != null) {
                 request.setHeader("If-Modified-Since", known.lastModified());
             }
-            ScheduledFuture<?> deadline = deadlines.schedule(() -> {
-                late.set(true);
-                request.abort();
-            }, Math.max(1, end - System.nanoTime()), TimeUnit.NANOSECONDS);
+            ScheduledFuture<?> deadline = deadlines.schedule(
+                    () -> {
+                        late.set(true);
+                        request.abort();
+                    },
+                    Math.max(1, end - System.nanoTime()),
+                    TimeUnit.NANOSECONDS);
             URI asked = at;
             underWay.put(Thread.currentThread(), request);
             try {
@@ -157,18 +201,33 @@ class WebFetcher {
                 }
                 at = next(asked, answer.redirect(), limits, redirects);
             } catch (TooSlow slow) {
-                throw new SourceProblem("%s sends fewer than %d bytes a second, so it was given up. Try again later.".formatted(first, LEAST_BYTES_A_SECOND), slow);
+                throw new SourceProblem(
+                        "%s sends fewer than %d bytes a second, so it was given up. Try again later."
+                                .formatted(first, LEAST_BYTES_A_SECOND),
+                        slow);
             } catch (TooLarge large) {
-                throw new SourceProblem("%s has more than %s. Bring in a smaller one.".formatted(first, size(limits.bytes())), large);
+                throw new SourceProblem(
+                        "%s has more than %s. Bring in a smaller one.".formatted(first, size(limits.bytes())), large);
             } catch (PublicHosts.Refused refused) {
                 throw new SourceProblem(String.valueOf(refused.getMessage()), refused);
             } catch (UnknownHostException unknown) {
-                throw new SourceProblem("There is no host \"%s\". Check the address.".formatted(asked.getHost()), unknown);
+                throw new SourceProblem(
+                        "There is no host \"%s\". Check the address.".formatted(asked.getHost()), unknown);
             } catch (IOException | RuntimeException failure) {
                 if (late.get()) {
-                    throw new SourceProblem("%s took longer than %d s, so it was given up.".formatted(first, limits.time().toSeconds()), failure);
+                    throw new SourceProblem(
+                            "%s took longer than %d s, so it was given up."
+                                    .formatted(first, limits.time().toSeconds()),
+                            failure);
                 }
-                throw new SourceProblem("%s does not answer (%s). Try again later.".formatted(first, failure.getMessage() == null ? failure.getClass().getSimpleName() : failure.getMessage()), failure);
+                throw new SourceProblem(
+                        "%s does not answer (%s). Try again later."
+                                .formatted(
+                                        first,
+                                        failure.getMessage() == null
+                                                ? failure.getClass().getSimpleName()
+                                                : failure.getMessage()),
+                        failure);
             } finally {
                 underWay.remove(Thread.currentThread());
                 deadline.cancel(false);
@@ -177,15 +236,19 @@ class WebFetcher {
     }
 
     private static URI withoutUser(URI address) {
-        return address.getRawUserInfo() == null ? address : URI.create(address.toString().replaceFirst("://[^@/?#]*@", "://"));
+        return address.getRawUserInfo() == null
+                ? address
+                : URI.create(address.toString().replaceFirst("://[^@/?#]*@", "://"));
     }
 
     private HttpHost target(URI at) throws SourceProblem {
         int port = at.getPort() > 0 ? at.getPort() : at.getScheme().equalsIgnoreCase("https") ? 443 : 80;
         try {
-            boolean onlyOtherPortsAllowed = !hosts.allowed(at.getHost(), port) && PublicHosts.special(java.net.InetAddress.getByName(at.getHost()));
+            boolean onlyOtherPortsAllowed = !hosts.allowed(at.getHost(), port)
+                    && PublicHosts.special(java.net.InetAddress.getByName(at.getHost()));
             if (onlyOtherPortsAllowed) {
-                throw new SourceProblem(String.valueOf(new PublicHosts.Refused(at.getHost() + ":" + port).getMessage()));
+                throw new SourceProblem(
+                        String.valueOf(new PublicHosts.Refused(at.getHost() + ":" + port).getMessage()));
             }
         } catch (UnknownHostException unknown) {
             throw new SourceProblem("There is no host \"%s\". Check the address.".formatted(at.getHost()), unknown);
@@ -203,13 +266,27 @@ class WebFetcher {
         }
     }
 
-    private Answer read(HttpGet request, URI at, ClassicHttpResponse response, Limits limits, OutputStream body) throws IOException {
+    private Answer read(HttpGet request, URI at, ClassicHttpResponse response, Limits limits, OutputStream body)
+            throws IOException {
         int status = response.getCode();
         Header location = response.getFirstHeader("Location");
         HttpEntity entity = response.getEntity();
-        ContentType type = entity == null || entity.getContentType() == null ? null : ContentType.parseLenient(entity.getContentType());
-        Fetched head = new Fetched(at, status, status == 304, type == null || type.getMimeType() == null ? "" : type.getMimeType().toLowerCase(Locale.ROOT),
-                type == null || type.getCharset() == null ? null : type.getCharset().name(), header(response, "ETag"), header(response, "Last-Modified"), new byte[0]);
+        ContentType type = entity == null || entity.getContentType() == null
+                ? null
+                : ContentType.parseLenient(entity.getContentType());
+        Fetched head = new Fetched(
+                at,
+                status,
+                status == 304,
+                type == null || type.getMimeType() == null
+                        ? ""
+                        : type.getMimeType().toLowerCase(Locale.ROOT),
+                type == null || type.getCharset() == null
+                        ? null
+                        : type.getCharset().name(),
+                header(response, "ETag"),
+                header(response, "Last-Modified"),
+                new byte[0]);
         boolean redirected = status >= 300 && status < 400 && status != 304 && location != null;
         Answer answer = new Answer(head, redirected ? location.getValue() : null);
         if (entity == null) {
@@ -227,7 +304,10 @@ class WebFetcher {
         }
     }
 
-    /** Copies a body within the limits. Beyond them the connection is cut first: closing a stream of HttpClient would read the rest to its end. */
+    /**
+     * Copies a body within the limits. Beyond them the connection is cut first: closing a stream of HttpClient would
+     * read the rest to its end.
+     */
     private void copy(HttpGet request, HttpEntity entity, Limits limits, OutputStream body) throws IOException {
         try (InputStream in = entity.getContent()) {
             byte[] some = new byte[1 << 14];
@@ -251,7 +331,8 @@ class WebFetcher {
 
     private static URI next(URI asked, @Nullable String location, Limits limits, int redirects) throws SourceProblem {
         if (redirects >= MOST_REDIRECTS) {
-            throw new SourceProblem("%s leads from one address to the next without end. Give the address where it ends.".formatted(asked));
+            throw new SourceProblem("%s leads from one address to the next without end. Give the address where it ends."
+                    .formatted(asked));
         }
         URI next;
         try {
@@ -264,14 +345,19 @@ class WebFetcher {
             throw new SourceProblem("%s leads to \"%s\", which is no web address.".formatted(asked, location));
         }
         if (limits.sameSite() && !SiteAddresses.sameSite(asked, next)) {
-            throw new SourceProblem("%s leads to another site, %s, which is not followed.".formatted(asked, next.getHost()));
+            throw new SourceProblem(
+                    "%s leads to another site, %s, which is not followed.".formatted(asked, next.getHost()));
         }
         return next;
     }
 
     private static @Nullable String header(ClassicHttpResponse response, String name) {
         Header header = response.getFirstHeader(name);
-        return header == null || header.getValue().isBlank() || header.getValue().length() > 300 ? null : header.getValue();
+        return header == null
+                        || header.getValue().isBlank()
+                        || header.getValue().length() > 300
+                ? null
+                : header.getValue();
     }
 
     static String size(long bytes) {

@@ -17,8 +17,8 @@ import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Problems;
 
 /**
- * How many visitors' answers one address may ask for: so many a second, and some seconds' worth of them at once (a token
- * bucket). Many people may share an address, so it is there against machines alone.
+ * How many visitors' answers one address may ask for: so many a second, and some seconds' worth of them at once (a
+ * token bucket). Many people may share an address, so it is there against machines alone.
  */
 final class AnswerRate extends OncePerRequestFilter {
     private static final int SECONDS_AT_ONCE = 5;
@@ -52,13 +52,18 @@ final class AnswerRate extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         if (take(Clients.of(request))) {
             chain.doFilter(request, response);
             return;
         }
         response.setHeader(HttpHeaders.RETRY_AFTER, "1");
-        problems.write(response, HttpStatus.TOO_MANY_REQUESTS, null, "More than %d answers a second were asked for from here. Try again in a second.".formatted(perSecond));
+        problems.write(
+                response,
+                HttpStatus.TOO_MANY_REQUESTS,
+                null,
+                "More than %d answers a second were asked for from here. Try again in a second.".formatted(perSecond));
     }
 
     private synchronized boolean take(String client) {

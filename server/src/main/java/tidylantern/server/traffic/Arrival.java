@@ -20,8 +20,9 @@ import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Refusal;
 
 /**
- * One body on its way in. The container tells when bytes are there, when that was all, and when the time is over; whichever
- * end comes first is the end. What arrived goes on with the request; its file is deleted when the request is over.
+ * One body on its way in. The container tells when bytes are there, when that was all, and when the time is over;
+ * whichever end comes first is the end. What arrived goes on with the request; its file is deleted when the request is
+ * over.
  */
 final class Arrival implements ReadListener, AsyncListener {
     private static final Logger LOG = LoggerFactory.getLogger(Arrival.class);
@@ -51,7 +52,8 @@ final class Arrival implements ReadListener, AsyncListener {
     record Place(@Nullable Path file, boolean beforeSecurity, boolean gzip) {}
 
     /** @param done is run once, when no more will arrive */
-    Arrival(AsyncContext waiting, BodyRule rule, Place place, Problems problems, DiskRoom room, Runnable done) throws IOException {
+    Arrival(AsyncContext waiting, BodyRule rule, Place place, Problems problems, DiskRoom room, Runnable done)
+            throws IOException {
         this.waiting = waiting;
         this.rule = rule;
         this.place = place;
@@ -74,7 +76,8 @@ final class Arrival implements ReadListener, AsyncListener {
                 return;
             }
             bytes += n;
-            Refusal objection = bytes > rule.mostBytes() ? RequestHeads.tooLarge(rule) : place.file() == null ? null : tooFull(n);
+            Refusal objection =
+                    bytes > rule.mostBytes() ? RequestHeads.tooLarge(rule) : place.file() == null ? null : tooFull(n);
             if (objection != null) {
                 refuse(objection);
                 onDataAvailable();
@@ -116,7 +119,8 @@ final class Arrival implements ReadListener, AsyncListener {
         }
         try {
             // Nothing more comes, so nothing is waited for.
-            refuse(Refusal.bad(null, "The body broke off or could not be kept. Nothing of it was kept; send it again."));
+            refuse(Refusal.bad(
+                    null, "The body broke off or could not be kept. Nothing of it was kept; send it again."));
         } catch (IOException gone) {
             LOG.debug("Nobody is there to be told that a body broke off", gone);
         }
@@ -131,7 +135,11 @@ final class Arrival implements ReadListener, AsyncListener {
             discarding.onTimeout(event);
             return;
         }
-        refuse(new Refusal(HttpStatus.REQUEST_TIMEOUT, null, "The body did not arrive within %d seconds. Nothing of it was kept; send it again, in smaller parts if need be.".formatted(rule.time().toSeconds())));
+        refuse(new Refusal(
+                HttpStatus.REQUEST_TIMEOUT,
+                null,
+                "The body did not arrive within %d seconds. Nothing of it was kept; send it again, in smaller parts if need be."
+                        .formatted(rule.time().toSeconds())));
     }
 
     private void refuse(Refusal refusal) throws IOException {
@@ -139,8 +147,10 @@ final class Arrival implements ReadListener, AsyncListener {
             return;
         }
         ended = true;
-        // Whoever is too slow to send is not waited for any longer; others read the refusal once they have sent the rest.
-        discarding = new Discarding(waiting, done, () -> problems.write((HttpServletResponse) waiting.getResponse(), refusal));
+        // Whoever is too slow to send is not waited for any longer; others read the refusal once they have sent the
+        // rest.
+        discarding = new Discarding(
+                waiting, done, () -> problems.write((HttpServletResponse) waiting.getResponse(), refusal));
         if (refusal.status() == HttpStatus.REQUEST_TIMEOUT) {
             discarding.onError(new IOException("too slow"));
         }

@@ -20,12 +20,13 @@ import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Refusal;
 
 /**
- * Receives the bodies of requests that may send one, before anybody works with them. It waits for bytes without holding a
- * thread, as long and as much as the endpoint's {@link BodyRule} says, and lets no client have more than its share under way.
+ * Receives the bodies of requests that may send one, before anybody works with them. It waits for bytes without holding
+ * a thread, as long and as much as the endpoint's {@link BodyRule} says, and lets no client have more than its share
+ * under way.
  *
- * <p>It stands in two places. Before security it receives what says of itself that it is short: refused or not, such a request
- * is read to its end, and its sender can read why. Behind security stands all the rest, so that whoever may not send anything
- * is not listened to.
+ * <p>It stands in two places. Before security it receives what says of itself that it is short: refused or not, such a
+ * request is read to its end, and its sender can read why. Behind security stands all the rest, so that whoever may not
+ * send anything is not listened to.
  */
 final class BodyIntake implements Filter {
     /** Larger ones are received into a file. */
@@ -48,7 +49,8 @@ final class BodyIntake implements Filter {
     }
 
     @Override
-    public void doFilter(ServletRequest given, ServletResponse answer, FilterChain chain) throws IOException, ServletException {
+    public void doFilter(ServletRequest given, ServletResponse answer, FilterChain chain)
+            throws IOException, ServletException {
         HttpServletRequest request = (HttpServletRequest) given;
         boolean here = folder != null ? RequestHeads.bringsBody(request) : RequestHeads.isShort(request);
         if (!here) {
@@ -60,7 +62,12 @@ final class BodyIntake implements Filter {
             receive(request, (HttpServletResponse) answer, client);
         } else {
             ((HttpServletResponse) answer).setHeader(HttpHeaders.RETRY_AFTER, "5");
-            problems.write((HttpServletResponse) answer, new Refusal(HttpStatus.TOO_MANY_REQUESTS, null, "Too many bodies are being sent at once. Wait for the others to end."));
+            problems.write(
+                    (HttpServletResponse) answer,
+                    new Refusal(
+                            HttpStatus.TOO_MANY_REQUESTS,
+                            null,
+                            "Too many bodies are being sent at once. Wait for the others to end."));
         }
     }
 
@@ -70,7 +77,13 @@ final class BodyIntake implements Filter {
             Path file = folder != null && rule.mostBytes() > MOST_IN_MEMORY ? PrivateFiles.make(folder, "body-") : null;
             AsyncContext waiting = request.startAsync(request, UnreadBodies.rawResponse(request, response));
             waiting.setTimeout(rule.time().toMillis());
-            Arrival arrival = new Arrival(waiting, rule, new Arrival.Place(file, folder == null, RequestHeads.gzip(request)), problems, room, () -> underWay.giveBack(client));
+            Arrival arrival = new Arrival(
+                    waiting,
+                    rule,
+                    new Arrival.Place(file, folder == null, RequestHeads.gzip(request)),
+                    problems,
+                    room,
+                    () -> underWay.giveBack(client));
             waiting.addListener(arrival);
             request.getInputStream().setReadListener(arrival);
         } catch (IOException | RuntimeException failure) {

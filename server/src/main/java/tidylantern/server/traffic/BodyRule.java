@@ -36,7 +36,10 @@ record BodyRule(long mostBytes, Duration time, boolean gzip) {
             line("POST", "/api/owner/set-ups", new BodyRule(50 * MB, LONG, false)),
             line("POST", "/api/owner/synonym-tables", new BodyRule(20 * MB, SHORT, false)),
             line("POST", "/api/owner/searches/{key}/trials.csv", new BodyRule(5 * MB, SHORT, false)),
-            line("POST", "/api/owner/sites/{site}/collections/{collection}/items/marks", new BodyRule(5 * MB, SHORT, false)),
+            line(
+                    "POST",
+                    "/api/owner/sites/{site}/collections/{collection}/items/marks",
+                    new BodyRule(5 * MB, SHORT, false)),
             line("PUT", "/api/owner/sites/{site}/places", new BodyRule(5 * MB, SHORT, false)),
             line("PUT", "/api/owner/sites/{site}/placements", new BodyRule(5 * MB, SHORT, false)));
 
@@ -46,7 +49,11 @@ record BodyRule(long mostBytes, Duration time, boolean gzip) {
 
     static BodyRule of(String method, String path) {
         PathContainer parsed = PathContainer.parsePath(path);
-        return LINES.stream().filter(line -> line.method().equals(method) && line.path().matches(parsed)).map(Line::rule).findFirst().orElse(USUAL);
+        return LINES.stream()
+                .filter(line -> line.method().equals(method) && line.path().matches(parsed))
+                .map(Line::rule)
+                .findFirst()
+                .orElse(USUAL);
     }
 
     /** As people write it. */

@@ -8,8 +8,8 @@ import org.apache.tomcat.util.net.NioEndpoint;
 import tidylantern.server.platform.Clients;
 
 /**
- * Tomcat's own protocol with a bound to the connections of one client, whatever it does or does not do with them: idle ones,
- * and those whose request never ends, would otherwise fill the number that all clients share.
+ * Tomcat's own protocol with a bound to the connections of one client, whatever it does or does not do with them: idle
+ * ones, and those whose request never ends, would otherwise fill the number that all clients share.
  */
 public final class BoundedHttpProtocol extends Http11NioProtocol {
     /** Many visitors may share an address, each with some connections. */
@@ -28,11 +28,14 @@ public final class BoundedHttpProtocol extends Http11NioProtocol {
 
         private int fromOneClient(SocketChannel socket) {
             try {
-                if (!(socket.getRemoteAddress() instanceof InetSocketAddress client) || getConnections().size() < MOST_OF_ONE_CLIENT) {
+                if (!(socket.getRemoteAddress() instanceof InetSocketAddress client)
+                        || getConnections().size() < MOST_OF_ONE_CLIENT) {
                     return 0;
                 }
                 String address = Clients.of(client.getAddress().getHostAddress());
-                return (int) getConnections().stream().filter(one -> address.equals(Clients.of(one.getRemoteAddr()))).count();
+                return (int) getConnections().stream()
+                        .filter(one -> address.equals(Clients.of(one.getRemoteAddr())))
+                        .count();
             } catch (IOException closed) {
                 return MOST_OF_ONE_CLIENT;
             }

@@ -11,9 +11,9 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Reads the rest of a body that was refused and throws it away, without holding a thread, before the refusal is written:
- * whoever is still sending would otherwise find the connection gone, and not why. For a while, and up to a size; then the
- * refusal is written all the same, and the connection closed.
+ * Reads the rest of a body that was refused and throws it away, without holding a thread, before the refusal is
+ * written: whoever is still sending would otherwise find the connection gone, and not why. For a while, and up to a
+ * size; then the refusal is written all the same, and the connection closed.
  */
 final class Discarding implements ReadListener, AsyncListener {
     private static final Logger LOG = LoggerFactory.getLogger(Discarding.class);

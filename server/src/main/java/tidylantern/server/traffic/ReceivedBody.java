@@ -10,10 +10,13 @@ import java.util.zip.GZIPInputStream;
 import org.springframework.http.HttpStatus;
 import tidylantern.server.platform.Refusal;
 
-/** A request's body that has arrived whole, in memory or, where it may be large, in a file that goes with the request. */
+/**
+ * A request's body that has arrived whole, in memory or, where it may be large, in a file that goes with the request.
+ */
 public final class ReceivedBody {
     private static final String ATTRIBUTE = ReceivedBody.class.getName();
-    private static final ReceivedBody NOTHING = new ReceivedBody(new byte[0], new Arrival.Place(null, false, false), Long.MAX_VALUE);
+    private static final ReceivedBody NOTHING =
+            new ReceivedBody(new byte[0], new Arrival.Place(null, false, false), Long.MAX_VALUE);
 
     private final byte[] bytes;
     private final Arrival.Place place;
@@ -83,7 +86,11 @@ public final class ReceivedBody {
         private void count(int more) {
             read += more;
             if (read > most) {
-                throw new Refusal(HttpStatus.CONTENT_TOO_LARGE, null, "The body unpacks to more than %,d MB. Nothing of it was kept; send it in parts.".formatted(most / 1_000_000));
+                throw new Refusal(
+                        HttpStatus.CONTENT_TOO_LARGE,
+                        null,
+                        "The body unpacks to more than %,d MB. Nothing of it was kept; send it in parts."
+                                .formatted(most / 1_000_000));
             }
         }
     }

@@ -19,7 +19,8 @@ import java.nio.charset.StandardCharsets;
 /** Once a body has arrived, whoever works with the request reads it from where it was kept. */
 class ReceivedBodyRequests implements Filter {
     @Override
-    public void doFilter(ServletRequest request, ServletResponse response, FilterChain chain) throws IOException, ServletException {
+    public void doFilter(ServletRequest request, ServletResponse response, FilterChain chain)
+            throws IOException, ServletException {
         chain.doFilter(new WithBody((HttpServletRequest) request), response);
     }
 
@@ -31,7 +32,10 @@ class ReceivedBodyRequests implements Filter {
             this.body = ReceivedBody.of(request);
         }
 
-        /** What has not been through security yet is no second dispatch to it: filters that run once a request have yet to run. */
+        /**
+         * What has not been through security yet is no second dispatch to it: filters that run once a request have yet
+         * to run.
+         */
         @Override
         public DispatcherType getDispatcherType() {
             return body.beforeSecurity() ? DispatcherType.REQUEST : super.getDispatcherType();

@@ -18,7 +18,8 @@ class RequestHeadCheck extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         Refusal objection = RequestHeads.bringsBody(request) ? RequestHeads.objection(request) : null;
         if (objection != null) {
             problems.write(response, objection);

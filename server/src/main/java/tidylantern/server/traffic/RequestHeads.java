@@ -23,7 +23,9 @@ final class RequestHeads {
     }
 
     static boolean gzip(HttpServletRequest request) {
-        return "gzip".equalsIgnoreCase(String.valueOf(request.getHeader(HttpHeaders.CONTENT_ENCODING)).strip());
+        return "gzip"
+                .equalsIgnoreCase(String.valueOf(request.getHeader(HttpHeaders.CONTENT_ENCODING))
+                        .strip());
     }
 
     /** Why the body is not wanted as it is announced, or null if it may come. */
@@ -34,13 +36,20 @@ final class RequestHeads {
         }
         String type = String.valueOf(request.getContentType()).strip().toLowerCase(Locale.ROOT);
         if (type.startsWith("application/x-www-form-urlencoded") || type.startsWith("multipart/")) {
-            return new Refusal(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Content-Type", "Forms are not read here. Send JSON, JSON Lines or the file itself, as the API's description says.");
+            return new Refusal(
+                    HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                    "Content-Type",
+                    "Forms are not read here. Send JSON, JSON Lines or the file itself, as the API's description says.");
         }
         BodyRule rule = BodyRule.of(method, request.getRequestURI());
         String encoding = request.getHeader(HttpHeaders.CONTENT_ENCODING);
         if (encoding != null && !encoding.strip().equalsIgnoreCase("identity") && !(rule.gzip() && gzip(request))) {
-            return new Refusal(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Content-Encoding",
-                    rule.gzip() ? "Only gzip is unpacked here. Send the body plain or as gzip." : "The body is not unpacked here. Send it plain.");
+            return new Refusal(
+                    HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                    "Content-Encoding",
+                    rule.gzip()
+                            ? "Only gzip is unpacked here. Send the body plain or as gzip."
+                            : "The body is not unpacked here. Send it plain.");
         }
         if (request.getContentLengthLong() > rule.mostBytes()) {
             return tooLarge(rule);
@@ -49,6 +58,9 @@ final class RequestHeads {
     }
 
     static Refusal tooLarge(BodyRule rule) {
-        return new Refusal(HttpStatus.CONTENT_TOO_LARGE, null, "The body has more than %s, which is the most here. Nothing of it was kept.".formatted(rule.most()));
+        return new Refusal(
+                HttpStatus.CONTENT_TOO_LARGE,
+                null,
+                "The body has more than %s, which is the most here. Nothing of it was kept.".formatted(rule.most()));
     }
 }

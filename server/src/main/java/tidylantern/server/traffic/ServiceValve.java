@@ -13,12 +13,13 @@ import org.springframework.http.MediaType;
 import tidylantern.server.platform.Clients;
 
 /**
- * Stands before everything else that a request meets. No client holds more than its share of the threads, and work for owners
- * never all of them; a body that nobody wanted to read is not waited for, but its connection closed.
+ * Stands before everything else that a request meets. No client holds more than its share of the threads, and work for
+ * owners never all of them; a body that nobody wanted to read is not waited for, but its connection closed.
  */
 final class ServiceValve extends ValveBase {
     /** Of the server's 200 threads. */
     private static final int MOST_OF_ONE_CLIENT = 60;
+
     private static final int MOST_OF_ALL = 190;
     private static final int MOST_FOR_OWNERS = 100;
     private static final String OWNERS = "/api/owner/";
@@ -32,7 +33,8 @@ final class ServiceValve extends ValveBase {
 
     @Override
     public void invoke(Request request, Response response) throws IOException, ServletException {
-        UnreadBodies.howToDrop(request, () -> request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null));
+        UnreadBodies.howToDrop(
+                request, () -> request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null));
         String client = Clients.of(request);
         // Without an address where the head could not be read.
         boolean owners = String.valueOf(request.getRequestURI()).startsWith(OWNERS);
@@ -62,7 +64,10 @@ final class ServiceValve extends ValveBase {
         response.setStatus(status.value());
         response.setHeader(HttpHeaders.RETRY_AFTER, "1");
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getOutputStream().write("{\"status\":%d,\"title\":\"%s\",\"detail\":\"Too many requests at once. Try again in a second.\"}"
-                .formatted(status.value(), status.getReasonPhrase()).getBytes(StandardCharsets.UTF_8));
+        response.getOutputStream()
+                .write(
+                        "{\"status\":%d,\"title\":\"%s\",\"detail\":\"Too many requests at once. Try again in a second.\"}"
+                                .formatted(status.value(), status.getReasonPhrase())
+                                .getBytes(StandardCharsets.UTF_8));
     }
 }

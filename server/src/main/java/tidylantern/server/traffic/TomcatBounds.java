@@ -20,7 +20,8 @@ class TomcatBounds implements WebServerFactoryCustomizer<TomcatServletWebServerF
     /** From these alone is it believed who asks and how; whoever else says so is a stranger with a header. */
     private RemoteIpValve fromProxies() {
         RemoteIpValve proxies = new RemoteIpValve();
-        proxies.setInternalProxies(settings.proxies().stream().map(Pattern::quote).collect(Collectors.joining("|")));
+        proxies.setInternalProxies(
+                settings.proxies().stream().map(Pattern::quote).collect(Collectors.joining("|")));
         proxies.setRemoteIpHeader("X-Forwarded-For");
         proxies.setProtocolHeader("X-Forwarded-Proto");
         return proxies;

@@ -42,19 +42,28 @@ class TrafficFilters {
     @Bean
     FilterRegistrationBean<AnswerRate> answerRate(Settings settings, Clock clock, Problems problems) {
         // Behind security, which says in the refusal that the site's own script may read it.
-        return at(SecurityFilterProperties.DEFAULT_FILTER_ORDER + 10, new AnswerRate(settings.answersPerSecond(), clock, problems), DispatcherType.REQUEST);
+        return at(
+                SecurityFilterProperties.DEFAULT_FILTER_ORDER + 10,
+                new AnswerRate(settings.answersPerSecond(), clock, problems),
+                DispatcherType.REQUEST);
     }
 
     @Bean
     FilterRegistrationBean<BodyIntake> shortBodies(Problems problems, DiskRoom room) {
-        return at(Ordered.HIGHEST_PRECEDENCE + 11, new BodyIntake(problems, bodiesUnderWay, room, null), DispatcherType.REQUEST);
+        return at(
+                Ordered.HIGHEST_PRECEDENCE + 11,
+                new BodyIntake(problems, bodiesUnderWay, room, null),
+                DispatcherType.REQUEST);
     }
 
     @Bean
     FilterRegistrationBean<BodyIntake> otherBodies(Problems problems, Settings settings, DiskRoom room) {
         Path folder = settings.data().resolve("arriving");
         clear(folder);
-        return at(Ordered.LOWEST_PRECEDENCE - 10, new BodyIntake(problems, bodiesUnderWay, room, folder), DispatcherType.REQUEST);
+        return at(
+                Ordered.LOWEST_PRECEDENCE - 10,
+                new BodyIntake(problems, bodiesUnderWay, room, folder),
+                DispatcherType.REQUEST);
     }
 
     /** Reached once more when the body is there, which is a dispatch of its own kind. */

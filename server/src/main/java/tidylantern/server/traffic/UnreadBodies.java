@@ -12,7 +12,10 @@ import java.io.IOException;
 import org.springframework.web.util.ContentCachingResponseWrapper;
 import tidylantern.server.platform.Clients;
 
-/** What becomes of bodies that nobody read, since their requests were refused by their heads: they are thrown away first, and the refusal follows. */
+/**
+ * What becomes of bodies that nobody read, since their requests were refused by their heads: they are thrown away
+ * first, and the refusal follows.
+ */
 final class UnreadBodies implements Filter {
     private static final String DROP = UnreadBodies.class.getName() + ".drop";
     private static final String RAW = UnreadBodies.class.getName() + ".raw";
@@ -41,9 +44,11 @@ final class UnreadBodies implements Filter {
     }
 
     @Override
-    public void doFilter(ServletRequest given, ServletResponse response, FilterChain chain) throws IOException, ServletException {
+    public void doFilter(ServletRequest given, ServletResponse response, FilterChain chain)
+            throws IOException, ServletException {
         HttpServletRequest request = (HttpServletRequest) given;
-        boolean mayBring = request.getMethod().equals("POST") || request.getMethod().equals("PUT");
+        boolean mayBring =
+                request.getMethod().equals("POST") || request.getMethod().equals("PUT");
         if (!mayBring || !RequestHeads.bringsBody(request)) {
             chain.doFilter(request, response);
             return;

@@ -18,7 +18,13 @@ import tools.jackson.databind.JsonNode;
  * @param searches with the draft of each
  * @param leftOut what could not be taken along, and what to do about it
  */
-record SetUp(int setUp, SiteSetUp site, List<CollectionSetUp> collections, List<SourceGiven> sources, List<SearchSetUp> searches, List<String> leftOut) {
+record SetUp(
+        int setUp,
+        SiteSetUp site,
+        List<CollectionSetUp> collections,
+        List<SourceGiven> sources,
+        List<SearchSetUp> searches,
+        List<String> leftOut) {
     static final int CURRENT_VERSION = 1;
 
     SetUp {
@@ -29,7 +35,12 @@ record SetUp(int setUp, SiteSetUp site, List<CollectionSetUp> collections, List<
     }
 
     /** @param timeZone null where an older installation wrote the set-up */
-    record SiteSetUp(String name, String address, List<String> origins, @Nullable String timeZone, List<OwnPlace> places) {
+    record SiteSetUp(
+            String name,
+            String address,
+            List<String> origins,
+            @Nullable String timeZone,
+            List<OwnPlace> places) {
         SiteSetUp {
             origins = List.copyOf(Objects.requireNonNullElse(origins, List.of()));
             places = List.copyOf(Objects.requireNonNullElse(places, List.<OwnPlace>of()));
@@ -37,7 +48,10 @@ record SetUp(int setUp, SiteSetUp site, List<CollectionSetUp> collections, List<
     }
 
     /** @param key in the tags of the site's pages */
-    record SearchSetUp(String key, @Schema(implementation = SearchDesign.class) JsonNode design, List<TrialShape> trials) {
+    record SearchSetUp(
+            String key,
+            @Schema(implementation = SearchDesign.class) JsonNode design,
+            List<TrialShape> trials) {
         SearchSetUp {
             trials = List.copyOf(Objects.requireNonNullElse(trials, List.of()));
         }

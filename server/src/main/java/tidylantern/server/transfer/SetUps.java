@@ -28,7 +28,14 @@ class SetUps {
     private final Trials trials;
     private final JsonMapper json;
 
-    SetUps(Sites sites, ContentSetUps contents, Sources sources, Searches searches, DesignJson designs, Trials trials, JsonMapper json) {
+    SetUps(
+            Sites sites,
+            ContentSetUps contents,
+            Sources sources,
+            Searches searches,
+            DesignJson designs,
+            Trials trials,
+            JsonMapper json) {
         this.sites = sites;
         this.contents = contents;
         this.sources = sources;
@@ -49,13 +56,24 @@ class SetUps {
         List<String> leftOut = new ArrayList<>();
         for (Sources.Source source : sources.ofSite(key)) {
             if (source.given().settings() instanceof SourceSettings.File file && file.upload() != null) {
-                leftOut.add("The source “%s” reads a file that was uploaded. Upload it there again.".formatted(source.given().name()));
+                leftOut.add("The source “%s” reads a file that was uploaded. Upload it there again."
+                        .formatted(source.given().name()));
             } else {
                 taken.add(source.given());
             }
         }
-        return new SetUp(SetUp.CURRENT_VERSION, new SetUp.SiteSetUp(site.name(), site.address(), site.origins(), site.timeZone(), contents.places(key)), contents.of(key), taken,
-                searches.drafts(key).stream().map(draft -> new SetUp.SearchSetUp(draft.search(), json.readTree(designs.write(draft.design())), trials.shapes(draft.search()))).toList(), leftOut);
+        return new SetUp(
+                SetUp.CURRENT_VERSION,
+                new SetUp.SiteSetUp(site.name(), site.address(), site.origins(), site.timeZone(), contents.places(key)),
+                contents.of(key),
+                taken,
+                searches.drafts(key).stream()
+                        .map(draft -> new SetUp.SearchSetUp(
+                                draft.search(),
+                                json.readTree(designs.write(draft.design())),
+                                trials.shapes(draft.search())))
+                        .toList(),
+                leftOut);
     }
 
     /**
@@ -67,7 +85,12 @@ class SetUps {
     Made make(String document) {
         SetUp given = read(document);
         Sites.Site site = sites.add(given.site().name(), given.site().address());
-        sites.change(site.key(), given.site().name(), given.site().address(), given.site().origins(), given.site().timeZone());
+        sites.change(
+                site.key(),
+                given.site().name(),
+                given.site().address(),
+                given.site().origins(),
+                given.site().timeZone());
         contents.put(site.key(), given.collections(), given.site().places());
         given.sources().forEach(source -> sources.add(site.key(), source));
         List<String> notes = new ArrayList<>(given.leftOut());
@@ -77,7 +100,8 @@ class SetUps {
             made.add(draft.search());
             trials.addShapes(draft.search(), search.trials());
             if (!draft.search().equals(search.key())) {
-                notes.add("The search “%s” has the key %s here, since %s is taken. Write it in the tags.".formatted(draft.design().name(), draft.search(), search.key()));
+                notes.add("The search “%s” has the key %s here, since %s is taken. Write it in the tags."
+                        .formatted(draft.design().name(), draft.search(), search.key()));
             }
         }
         if (!given.sources().isEmpty()) {
@@ -93,13 +117,20 @@ class SetUps {
         try {
             JsonNode tree = json.readTree(document);
             if (!tree.isObject() || !tree.path("setUp").isInt()) {
-                throw Refusal.bad("setUp", "This is no set-up of a site: it says no version. Take one that was saved under Site.");
+                throw Refusal.bad(
+                        "setUp",
+                        "This is no set-up of a site: it says no version. Take one that was saved under Site.");
             }
             if (tree.path("setUp").asInt() != SetUp.CURRENT_VERSION) {
-                throw Refusal.bad("setUp", "The set-up is of version %d, and this installation reads version %d. Update it first.".formatted(tree.path("setUp").asInt(), SetUp.CURRENT_VERSION));
+                throw Refusal.bad(
+                        "setUp",
+                        "The set-up is of version %d, and this installation reads version %d. Update it first."
+                                .formatted(tree.path("setUp").asInt(), SetUp.CURRENT_VERSION));
             }
             SetUp setUp = json.treeToValue(tree, SetUp.class);
-            if (setUp.site() == null || setUp.site().name() == null || setUp.site().address() == null) {
+            if (setUp.site() == null
+                    || setUp.site().name() == null
+                    || setUp.site().address() == null) {
                 throw Refusal.bad("site", "The set-up names no site with name and address.");
             }
             return setUp;

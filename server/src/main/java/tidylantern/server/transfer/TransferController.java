@@ -33,7 +33,9 @@ class TransferController {
         this.designs = designs;
     }
 
-    @Operation(summary = "A site's set-up as a file: collections, fields, sources, marks of items and searches, without the items.")
+    @Operation(
+            summary =
+                    "A site's set-up as a file: collections, fields, sources, marks of items and searches, without the items.")
     @GetMapping("/sites/{site}/set-up")
     ResponseEntity<SetUp> setUp(@PathVariable String site) {
         return file(site + ".set-up.json", setUps.of(site));
@@ -42,7 +44,10 @@ class TransferController {
     @Operation(summary = "Makes a new site of a set-up. Nothing that is there is changed, and nothing is published.")
     @PostMapping("/set-ups")
     @ResponseStatus(HttpStatus.CREATED)
-    SetUps.Made make(@RequestBody(content = @Content(schema = @Schema(implementation = SetUp.class))) @org.springframework.web.bind.annotation.RequestBody String document) {
+    SetUps.Made make(
+            @RequestBody(content = @Content(schema = @Schema(implementation = SetUp.class)))
+                    @org.springframework.web.bind.annotation.RequestBody
+                    String document) {
         return setUps.make(document);
     }
 
@@ -55,14 +60,21 @@ class TransferController {
     @Operation(summary = "Makes a new search of a design that was saved as a file. It is not published.")
     @PostMapping("/sites/{site}/designs")
     @ResponseStatus(HttpStatus.CREATED)
-    Searches.Summary search(@PathVariable String site, @RequestBody(content = @Content(schema = @Schema(implementation = SearchDesign.class)))
-            @org.springframework.web.bind.annotation.RequestBody String document) {
+    Searches.Summary search(
+            @PathVariable String site,
+            @RequestBody(content = @Content(schema = @Schema(implementation = SearchDesign.class)))
+                    @org.springframework.web.bind.annotation.RequestBody
+                    String document) {
         SearchDesign design = designs.read(document);
-        return searches.summary(searches.add(site, KeyNames.from(design.name(), "search", taken -> false), design).search());
+        return searches.summary(searches.add(site, KeyNames.from(design.name(), "search", taken -> false), design)
+                .search());
     }
 
     private static <T> ResponseEntity<T> file(String name, T body) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .header(HttpHeaders.CACHE_CONTROL, "no-store").body(body);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .body(body);
     }
 }

@@ -39,23 +39,43 @@ class TrialController {
     }
 
     /** @param title of the expected item; null where none is expected, or where it is gone */
-    record TrialOutcome(long id, TrialShape trial, @Nullable String title, TrialReport.Side draft, TrialReport.@Nullable Side live, List<TrialReport.Move> moves) {}
+    record TrialOutcome(
+            long id,
+            TrialShape trial,
+            @Nullable String title,
+            TrialReport.Side draft,
+            TrialReport.@Nullable Side live,
+            List<TrialReport.Move> moves) {}
 
     /**
      * @param live null where nothing was published yet
      * @param tookMicros how long it took, in microseconds
      */
-    record TrialsRun(List<TrialOutcome> outcomes, TrialReport.Figures draft, TrialReport.@Nullable Figures live, long tookMicros) {}
+    record TrialsRun(
+            List<TrialOutcome> outcomes,
+            TrialReport.Figures draft,
+            TrialReport.@Nullable Figures live,
+            long tookMicros) {}
 
     @Operation(summary = "Runs every trial of the search on its draft and on its live version.")
     @GetMapping("/trials")
     ResponseEntity<TrialsRun> run(@PathVariable String key) {
         Trials.Ran ran = trials.run(key);
-        List<TrialOutcome> outcomes = IntStream.range(0, ran.kept().size()).mapToObj(i -> {
-            TrialReport.Outcome outcome = ran.report().outcomes().get(i);
-            return new TrialOutcome(ran.kept().get(i).id(), TrialShape.of(outcome.trial()), outcome.title(), outcome.draft(), outcome.live(), outcome.moves());
-        }).toList();
-        return ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store").body(new TrialsRun(outcomes, ran.report().draft(), ran.report().live(), ran.tookMicros()));
+        List<TrialOutcome> outcomes = IntStream.range(0, ran.kept().size())
+                .mapToObj(i -> {
+                    TrialReport.Outcome outcome = ran.report().outcomes().get(i);
+                    return new TrialOutcome(
+                            ran.kept().get(i).id(),
+                            TrialShape.of(outcome.trial()),
+                            outcome.title(),
+                            outcome.draft(),
+                            outcome.live(),
+                            outcome.moves());
+                })
+                .toList();
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .body(new TrialsRun(outcomes, ran.report().draft(), ran.report().live(), ran.tookMicros()));
     }
 
     record TrialKept(long id) {}
@@ -89,21 +109,28 @@ class TrialController {
     @Operation(summary = "The trials as CSV: query, item, rank, and columns for what else can be expected.")
     @GetMapping(path = "/trials.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> table(@PathVariable String key) {
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + key + ".trials.csv\"").header(HttpHeaders.CACHE_CONTROL, "no-store")
-                .body(TrialTable.write(trials.ofSearch(key).stream().map(Trials.Kept::trial).toList()));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + key + ".trials.csv\"")
+                .header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .body(TrialTable.write(
+                        trials.ofSearch(key).stream().map(Trials.Kept::trial).toList()));
     }
 
     /** @param added how many there are now that were not kept before */
     record TrialsAdded(int added) {}
 
-    @Operation(summary = "Adds the trials of a CSV (query, item, rank); all or none. Those that are kept already are passed over.")
+    @Operation(
+            summary =
+                    "Adds the trials of a CSV (query, item, rank); all or none. Those that are kept already are passed over.")
     @PostMapping(path = "/trials.csv", consumes = "text/csv")
     TrialsAdded addTable(@PathVariable String key, @RequestBody String csv) {
         String site = searches.draft(key).site();
         return new TrialsAdded(trials.addAll(key, TrialTable.read(csv, written -> contents.item(site, written))));
     }
 
-    @Operation(summary = "What each entry of the draft's synonyms does for the trials; those that no trial brings into play are missing.")
+    @Operation(
+            summary =
+                    "What each entry of the draft's synonyms does for the trials; those that no trial brings into play are missing.")
     @GetMapping("/draft/synonym-effects")
     List<TrialRun.SynonymEffect> synonymEffects(@PathVariable String key) {
         return trials.synonymEffects(key);

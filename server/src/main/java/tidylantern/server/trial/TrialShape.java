@@ -14,13 +14,23 @@ import tidylantern.server.platform.Refusal;
  *
  * @param collection of the expected item; null where none is expected
  * @param item its id there
- * @param number of places for an item to be within (1 for the first), or of results; null where a suggestion is expected
+ * @param number of places for an item to be within (1 for the first), or of results; null where a suggestion is
+ *     expected
  * @param suggestion the query that visitors should be offered
  */
-public record TrialShape(String query, Expects expects, @Nullable CollectionKey collection, @Nullable ItemId item, @Nullable Integer number, @Nullable String suggestion) {
+public record TrialShape(
+        String query,
+        Expects expects,
+        @Nullable CollectionKey collection,
+        @Nullable ItemId item,
+        @Nullable Integer number,
+        @Nullable String suggestion) {
     /** What is expected. */
     public enum Expects {
-        WITHIN, AT_LEAST, AT_MOST, SUGGESTS;
+        WITHIN,
+        AT_LEAST,
+        AT_MOST,
+        SUGGESTS;
 
         @Override
         public String toString() {
@@ -34,10 +44,20 @@ public record TrialShape(String query, Expects expects, @Nullable CollectionKey 
 
     static TrialShape of(Trial trial) {
         return switch (trial.expected()) {
-            case Expectation.Within within -> new TrialShape(trial.query(), Expects.WITHIN, within.item().collection(), within.item().id(), within.first(), null);
-            case Expectation.AtLeast least -> new TrialShape(trial.query(), Expects.AT_LEAST, null, null, least.results(), null);
-            case Expectation.AtMost most -> new TrialShape(trial.query(), Expects.AT_MOST, null, null, most.results(), null);
-            case Expectation.Suggests suggests -> new TrialShape(trial.query(), Expects.SUGGESTS, null, null, null, suggests.query());
+            case Expectation.Within within ->
+                new TrialShape(
+                        trial.query(),
+                        Expects.WITHIN,
+                        within.item().collection(),
+                        within.item().id(),
+                        within.first(),
+                        null);
+            case Expectation.AtLeast least ->
+                new TrialShape(trial.query(), Expects.AT_LEAST, null, null, least.results(), null);
+            case Expectation.AtMost most ->
+                new TrialShape(trial.query(), Expects.AT_MOST, null, null, most.results(), null);
+            case Expectation.Suggests suggests ->
+                new TrialShape(trial.query(), Expects.SUGGESTS, null, null, null, suggests.query());
         };
     }
 
@@ -47,19 +67,25 @@ public record TrialShape(String query, Expects expects, @Nullable CollectionKey 
      */
     Trial trial() {
         if (query == null || expects == null) {
-            throw Refusal.bad(query == null ? "query" : "expects", "A trial needs a query, and what is expected of it.");
+            throw Refusal.bad(
+                    query == null ? "query" : "expects", "A trial needs a query, and what is expected of it.");
         }
-        return new Trial(query, switch (expects) {
-            case WITHIN -> {
-                if (collection == null || item == null) {
-                    throw Refusal.bad("item", "Say which item is expected for \"%s\": its collection and its id.".formatted(query));
-                }
-                yield new Expectation.Within(new ItemRef(collection, item), givenNumber());
-            }
-            case AT_LEAST -> new Expectation.AtLeast(givenNumber());
-            case AT_MOST -> new Expectation.AtMost(givenNumber());
-            case SUGGESTS -> new Expectation.Suggests(suggestion == null ? "" : suggestion);
-        });
+        return new Trial(
+                query,
+                switch (expects) {
+                    case WITHIN -> {
+                        if (collection == null || item == null) {
+                            throw Refusal.bad(
+                                    "item",
+                                    "Say which item is expected for \"%s\": its collection and its id."
+                                            .formatted(query));
+                        }
+                        yield new Expectation.Within(new ItemRef(collection, item), givenNumber());
+                    }
+                    case AT_LEAST -> new Expectation.AtLeast(givenNumber());
+                    case AT_MOST -> new Expectation.AtMost(givenNumber());
+                    case SUGGESTS -> new Expectation.Suggests(suggestion == null ? "" : suggestion);
+                });
     }
 
     private int givenNumber() {

@@ -18,9 +18,9 @@ import tidylantern.core.trial.TrialFault;
 import tidylantern.server.platform.Refusal;
 
 /**
- * Trials as CSV (RFC 4180), one a row: {@code query, item, rank} says that the item is among the first {@code rank} results;
- * the columns {@code at least}, {@code at most} and {@code suggests} say the other expectations. A first row that says
- * {@code query} names the columns, whatever their order.
+ * Trials as CSV (RFC 4180), one a row: {@code query, item, rank} says that the item is among the first {@code rank}
+ * results; the columns {@code at least}, {@code at most} and {@code suggests} say the other expectations. A first row
+ * that says {@code query} names the columns, whatever their order.
  */
 final class TrialTable {
     private static final List<String> COLUMNS = List.of("query", "item", "rank", "at least", "at most", "suggests");
@@ -33,10 +33,13 @@ final class TrialTable {
             printer.printRecord(COLUMNS);
             for (Trial trial : trials) {
                 switch (trial.expected()) {
-                    case Expectation.Within within -> printer.printRecord(trial.query(), within.item(), within.first(), "", "", "");
-                    case Expectation.AtLeast least -> printer.printRecord(trial.query(), "", "", least.results(), "", "");
+                    case Expectation.Within within ->
+                        printer.printRecord(trial.query(), within.item(), within.first(), "", "", "");
+                    case Expectation.AtLeast least ->
+                        printer.printRecord(trial.query(), "", "", least.results(), "", "");
                     case Expectation.AtMost most -> printer.printRecord(trial.query(), "", "", "", most.results(), "");
-                    case Expectation.Suggests suggests -> printer.printRecord(trial.query(), "", "", "", "", suggests.query());
+                    case Expectation.Suggests suggests ->
+                        printer.printRecord(trial.query(), "", "", "", "", suggests.query());
                 }
             }
         } catch (IOException impossible) {
@@ -46,16 +49,25 @@ final class TrialTable {
     }
 
     /**
-     * @param items finds an item by {@code collection/id}, or by its id alone where only one collection has it; null if there is none
+     * @param items finds an item by {@code collection/id}, or by its id alone where only one collection has it; null if
+     *     there is none
      * @throws Refusal naming the row at fault
      */
     static List<Trial> read(String csv, Function<String, @Nullable ItemRef> items) {
         List<Trial> trials = new ArrayList<>();
-        try (CSVParser rows = CSVParser.parse(new StringReader(csv.startsWith("\ufeff") ? csv.substring(1) : csv), CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).setTrim(true).get())) {
+        try (CSVParser rows = CSVParser.parse(
+                new StringReader(csv.startsWith("\ufeff") ? csv.substring(1) : csv),
+                CSVFormat.RFC4180
+                        .builder()
+                        .setIgnoreEmptyLines(true)
+                        .setTrim(true)
+                        .get())) {
             List<String> columns = COLUMNS;
             for (CSVRecord row : rows) {
                 if (row.getRecordNumber() == 1 && row.stream().anyMatch("query"::equalsIgnoreCase)) {
-                    columns = row.stream().map(name -> name.toLowerCase(java.util.Locale.ROOT)).toList();
+                    columns = row.stream()
+                            .map(name -> name.toLowerCase(java.util.Locale.ROOT))
+                            .toList();
                     continue;
                 }
                 if (row.stream().anyMatch(cell -> !cell.isBlank())) {
@@ -63,7 +75,9 @@ final class TrialTable {
                 }
             }
         } catch (IOException | UncheckedIOException broken) {
-            throw Refusal.bad(null, "This is no CSV: a quote is opened and not closed, or something stands behind a closed one. Save it as CSV with commas first.");
+            throw Refusal.bad(
+                    null,
+                    "This is no CSV: a quote is opened and not closed, or something stands behind a closed one. Save it as CSV with commas first.");
         }
         return trials;
     }
@@ -80,9 +94,13 @@ final class TrialTable {
                 if (!item.isEmpty()) {
                     ItemRef found = items.apply(item);
                     if (found == null) {
-                        throw wrong("There is no item \"%s\". Write its collection and its id, such as makers/rope-walk.".formatted(item));
+                        throw wrong(
+                                "There is no item \"%s\". Write its collection and its id, such as makers/rope-walk."
+                                        .formatted(item));
                     }
-                    return new Trial(cell("query"), new Expectation.Within(found, cell("rank").isEmpty() ? 1 : number("rank")));
+                    return new Trial(
+                            cell("query"),
+                            new Expectation.Within(found, cell("rank").isEmpty() ? 1 : number("rank")));
                 }
                 if (!cell("at least").isEmpty()) {
                     return new Trial(cell("query"), new Expectation.AtLeast(number("at least")));
@@ -93,7 +111,9 @@ final class TrialTable {
                 if (!cell("suggests").isEmpty()) {
                     return new Trial(cell("query"), new Expectation.Suggests(cell("suggests")));
                 }
-                throw wrong("Say what is expected of \"%s\": an item and its rank, or at least or at most how many results, or what is suggested.".formatted(cell("query")));
+                throw wrong(
+                        "Say what is expected of \"%s\": an item and its rank, or at least or at most how many results, or what is suggested."
+                                .formatted(cell("query")));
             } catch (TrialFault fault) {
                 throw wrong(fault.getMessage());
             }

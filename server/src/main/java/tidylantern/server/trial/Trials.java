@@ -52,7 +52,9 @@ public class Trials {
     /** @throws Refusal if there is no such search */
     List<Kept> ofSearch(String search) {
         searches.draft(search);
-        return store.ofSearch(search).stream().map(stored -> new Kept(stored.id(), trial(stored))).toList();
+        return store.ofSearch(search).stream()
+                .map(stored -> new Kept(stored.id(), trial(stored)))
+                .toList();
     }
 
     /** @throws Refusal if there is no such search, or no room for another trial */
@@ -70,7 +72,8 @@ public class Trials {
      */
     @Transactional
     public int addAll(String search, List<Trial> trials) {
-        Set<Trial> known = new HashSet<>(ofSearch(search).stream().map(Kept::trial).toList());
+        Set<Trial> known =
+                new HashSet<>(ofSearch(search).stream().map(Kept::trial).toList());
         List<Trial> added = trials.stream().filter(known::add).toList();
         room(search, added.size());
         added.forEach(trial -> store.add(stored(0, search, trial)));
@@ -80,7 +83,8 @@ public class Trials {
     private void room(String search, int more) {
         int kept = store.ofSearch(search).size();
         if (kept + more > MOST) {
-            throw Refusal.conflict("A search has room for %d trials; with these it would have %d. Take some away first.".formatted(MOST, kept + more));
+            throw Refusal.conflict("A search has room for %d trials; with these it would have %d. Take some away first."
+                    .formatted(MOST, kept + more));
         }
     }
 
@@ -118,11 +122,14 @@ public class Trials {
         });
     }
 
-    /** What each entry of the draft's synonyms does for the trials; those that no trial brings into play are missing. */
+    /**
+     * What each entry of the draft's synonyms does for the trials; those that no trial brings into play are missing.
+     */
     List<TrialRun.SynonymEffect> synonymEffects(String search) {
         List<Kept> kept = ofSearch(search);
         Searches.Draft draft = searches.draft(search);
-        return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> of(draft, kept).synonymEffects(draft.design()));
+        return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> of(draft, kept)
+                .synonymEffects(draft.design()));
     }
 
     private TrialRun remembered(Searches.Draft draft, List<Kept> kept) {
@@ -135,12 +142,17 @@ public class Trials {
     }
 
     private TrialRun of(Searches.Draft draft, List<Kept> kept) {
-        return new TrialRun(indexes.engine(draft.site()), contents.of(draft.site()), kept.stream().map(Kept::trial).toList());
+        return new TrialRun(
+                indexes.engine(draft.site()),
+                contents.of(draft.site()),
+                kept.stream().map(Kept::trial).toList());
     }
 
     /** As they go into files. */
     public List<TrialShape> shapes(String search) {
-        return ofSearch(search).stream().map(kept -> TrialShape.of(kept.trial())).toList();
+        return ofSearch(search).stream()
+                .map(kept -> TrialShape.of(kept.trial()))
+                .toList();
     }
 
     /**
@@ -163,12 +175,25 @@ public class Trials {
 
     private static TrialStore.StoredTrial stored(long id, String search, Trial trial) {
         TrialShape shape = TrialShape.of(trial);
-        return new TrialStore.StoredTrial(id, search, shape.query(), shape.expects().toString(), shape.collection() == null ? null : shape.collection().value(),
-                shape.item() == null ? null : shape.item().value(), shape.number(), shape.suggestion());
+        return new TrialStore.StoredTrial(
+                id,
+                search,
+                shape.query(),
+                shape.expects().toString(),
+                shape.collection() == null ? null : shape.collection().value(),
+                shape.item() == null ? null : shape.item().value(),
+                shape.number(),
+                shape.suggestion());
     }
 
     private static Trial trial(TrialStore.StoredTrial stored) {
-        return new TrialShape(stored.query(), TrialShape.Expects.of(stored.expects()), stored.collectionKey() == null ? null : new CollectionKey(stored.collectionKey()),
-                stored.itemId() == null ? null : new ItemId(stored.itemId()), stored.number(), stored.suggestion()).trial();
+        return new TrialShape(
+                        stored.query(),
+                        TrialShape.Expects.of(stored.expects()),
+                        stored.collectionKey() == null ? null : new CollectionKey(stored.collectionKey()),
+                        stored.itemId() == null ? null : new ItemId(stored.itemId()),
+                        stored.number(),
+                        stored.suggestion())
+                .trial();
     }
 }

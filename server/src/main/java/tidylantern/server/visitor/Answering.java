@@ -17,10 +17,10 @@ import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.Answer;
-import tidylantern.core.query.Hit;
-import tidylantern.core.query.LiveAnswer;
 import tidylantern.core.query.Explanation;
 import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.Hit;
+import tidylantern.core.query.LiveAnswer;
 import tidylantern.core.query.TookTooLong;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.query.Whereabouts;
@@ -37,7 +37,10 @@ import tidylantern.server.visitor.SearchAnswers.OrderShape;
 import tidylantern.server.visitor.SearchAnswers.Picture;
 import tidylantern.server.visitor.SearchAnswers.Results;
 
-/** Asks the one engine for live results and pages of results, whoever wants them: visitors, the stage, the page without script. */
+/**
+ * Asks the one engine for live results and pages of results, whoever wants them: visitors, the stage, the page without
+ * script.
+ */
 @Component
 class Answering {
     private final AnswerPool pool;
@@ -58,30 +61,73 @@ class Answering {
      * @param parameters of the request; those that no filter of the design is called by are passed over
      * @param reasons whether each result tells why it stands where it stands, which is for owners
      */
-    Results results(String site, SearchDesign design, String q, int page, MultiValueMap<String, String> parameters, boolean reasons) {
+    Results results(
+            String site,
+            SearchDesign design,
+            String q,
+            int page,
+            MultiValueMap<String, String> parameters,
+            boolean reasons) {
         return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
             Answer answer = indexes.engine(site).answer(content, design, query(content, q, page, parameters));
             String base = sites.get(site).address();
-            return new Results(answer.query(), answer.startingList(), answer.total(), answer.page(), answer.pages(), answer.perPage(),
-                    micros(begun), answer.hits().stream().map(hit -> shape(hit, base, reasons)).toList(), answer.didYouMean(), answer.seeAlso(),
-                    answer.filters().stream().map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), base)).toList(), design.filterPlaces(), orders(design.order(), first(parameters, "order")),
-                    answer.startingList() && newestFirst(design.order().keys(true, first(parameters, "order"))), SearchAnswers.TierFace.of(design), design.page().arranged());
+            return new Results(
+                    answer.query(),
+                    answer.startingList(),
+                    answer.total(),
+                    answer.page(),
+                    answer.pages(),
+                    answer.perPage(),
+                    micros(begun),
+                    answer.hits().stream().map(hit -> shape(hit, base, reasons)).toList(),
+                    answer.didYouMean(),
+                    answer.seeAlso(),
+                    answer.filters().stream()
+                            .map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), base))
+                            .toList(),
+                    design.filterPlaces(),
+                    orders(design.order(), first(parameters, "order")),
+                    answer.startingList() && newestFirst(design.order().keys(true, first(parameters, "order"))),
+                    SearchAnswers.TierFace.of(design),
+                    design.page().arranged());
         });
     }
 
     private static final int VALUES_BELOW = 500;
     private static final int VALUES_NAMED = 50;
 
-    /** How many values stand on a page: of a branch many, of those with some letters few, since whoever types looks for one. */
+    /**
+     * How many values stand on a page: of a branch many, of those with some letters few, since whoever types looks for
+     * one.
+     */
     static int valuesOnAPage(String named) {
         return named.isBlank() ? VALUES_BELOW : VALUES_NAMED;
     }
 
     /** @param below key of a value that is opened; empty to look by letters of the name */
-    List<FilterAnswer.Offered> values(String site, SearchDesign design, String q, String filter, String below, String named, MultiValueMap<String, String> parameters) {
-        return inTurn(AnswerPool.Kind.PAGE, q, () -> SearchAnswers.ofSite(indexes.engine(site).values(contents.of(site), design, query(contents.of(site), q, 1, parameters), filter, below, named), sites.get(site).address()));
+    List<FilterAnswer.Offered> values(
+            String site,
+            SearchDesign design,
+            String q,
+            String filter,
+            String below,
+            String named,
+            MultiValueMap<String, String> parameters) {
+        return inTurn(
+                AnswerPool.Kind.PAGE,
+                q,
+                () -> SearchAnswers.ofSite(
+                        indexes.engine(site)
+                                .values(
+                                        contents.of(site),
+                                        design,
+                                        query(contents.of(site), q, 1, parameters),
+                                        filter,
+                                        below,
+                                        named),
+                        sites.get(site).address()));
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
@@ -91,16 +137,37 @@ class Answering {
             SiteContent content = contents.of(site);
             LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters));
             String base = sites.get(site).address();
-            return new LiveResults(answer.query(), answer.startingList(), answer.total(), micros(begun), answer.groups().stream()
-                    .map(group -> new LiveGroup(group.collection(), group.label(), group.total(), group.hits().stream().map(hit -> shape(hit, base, false)).toList()))
-                    .toList(), answer.completions(), answer.didYouMean(), SearchAnswers.TierFace.of(design));
+            return new LiveResults(
+                    answer.query(),
+                    answer.startingList(),
+                    answer.total(),
+                    micros(begun),
+                    answer.groups().stream()
+                            .map(group -> new LiveGroup(
+                                    group.collection(),
+                                    group.label(),
+                                    group.total(),
+                                    group.hits().stream()
+                                            .map(hit -> shape(hit, base, false))
+                                            .toList()))
+                            .toList(),
+                    answer.completions(),
+                    answer.didYouMean(),
+                    SearchAnswers.TierFace.of(design));
         });
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
-    Explanation explain(String site, SearchDesign design, String q, String collection, String id, MultiValueMap<String, String> parameters) {
+    Explanation explain(
+            String site,
+            SearchDesign design,
+            String q,
+            String collection,
+            String id,
+            MultiValueMap<String, String> parameters) {
         ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
-        return inTurn(AnswerPool.Kind.WORK, q, () -> indexes.engine(site).explain(contents.of(site), design, query(contents.of(site), q, 1, parameters), item));
+        return inTurn(AnswerPool.Kind.WORK, q, () -> indexes.engine(site)
+                .explain(contents.of(site), design, query(contents.of(site), q, 1, parameters), item));
     }
 
     private <T> T inTurn(AnswerPool.Kind kind, String q, Callable<T> question) {
@@ -113,7 +180,11 @@ class Answering {
 
     /** Whether the starting list begins with what was published last, as far as no tier decides. */
     private static boolean newestFirst(List<OrderKey> keys) {
-        return keys.stream().filter(key -> key.by() != OrderKey.By.TIER && key.by() != OrderKey.By.PLACE_IN_TIER).findFirst().map(key -> key.by() == OrderKey.By.NEWEST).orElse(false);
+        return keys.stream()
+                .filter(key -> key.by() != OrderKey.By.TIER && key.by() != OrderKey.By.PLACE_IN_TIER)
+                .findFirst()
+                .map(key -> key.by() == OrderKey.By.NEWEST)
+                .orElse(false);
     }
 
     private static List<OrderShape> orders(ResultOrder order, String chosen) {
@@ -121,11 +192,23 @@ class Answering {
             return List.of();
         }
         boolean known = order.choices().stream().anyMatch(choice -> choice.key().equals(chosen));
-        return Stream.concat(Stream.of(new OrderShape("", order.label(), !known)), order.choices().stream().map(choice -> new OrderShape(choice.key(), choice.label(), choice.key().equals(chosen)))).toList();
+        return Stream.concat(
+                        Stream.of(new OrderShape("", order.label(), !known)),
+                        order.choices().stream()
+                                .map(choice -> new OrderShape(
+                                        choice.key(),
+                                        choice.label(),
+                                        choice.key().equals(chosen))))
+                .toList();
     }
 
     private VisitorQuery query(SiteContent content, String q, int page, MultiValueMap<String, String> parameters) {
-        return new VisitorQuery(q, page, parameters, Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")), first(parameters, "order"),
+        return new VisitorQuery(
+                q,
+                page,
+                parameters,
+                Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")),
+                first(parameters, "order"),
                 LocalDate.now(clock.withZone(content.zone())));
     }
 
@@ -144,9 +227,22 @@ class Answering {
 
     private static HitShape shape(Hit hit, String base, boolean reasons) {
         FieldValue.Image image = hit.image();
-        return new HitShape(hit.ref().id(), hit.ref().collection(), hit.collectionLabel(), hit.address() == null ? null : absolute(hit.address(), base),
-                hit.title().plain(), hit.title().runs(), hit.excerpt().runs(),
-                image == null ? null : new Picture(absolute(image.address(), base), image.alternative() == null ? "" : image.alternative()), hit.score(), hit.metres() == null ? null : (Double) (hit.metres() / 1_000),
-                hit.tier() == null ? null : hit.tier().key(), reasons ? hit.standing() : null);
+        return new HitShape(
+                hit.ref().id(),
+                hit.ref().collection(),
+                hit.collectionLabel(),
+                hit.address() == null ? null : absolute(hit.address(), base),
+                hit.title().plain(),
+                hit.title().runs(),
+                hit.excerpt().runs(),
+                image == null
+                        ? null
+                        : new Picture(
+                                absolute(image.address(), base),
+                                image.alternative() == null ? "" : image.alternative()),
+                hit.score(),
+                hit.metres() == null ? null : (Double) (hit.metres() / 1_000),
+                hit.tier() == null ? null : hit.tier().key(),
+                reasons ? hit.standing() : null);
     }
 }

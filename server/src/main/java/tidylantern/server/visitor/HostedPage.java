@@ -57,12 +57,37 @@ class HostedPage {
      * @param disclosure what visitors read because it is paid for; null for nothing
      * @param away how far it is from the visitor's place; null where nobody knows
      */
-    record PageHit(String title, List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, boolean hasExcerpt, @Nullable String url, String collection,
-            SearchAnswers.@Nullable Picture image, boolean featured, @Nullable String ribbon, @Nullable String disclosure, @Nullable String away) {
+    record PageHit(
+            String title,
+            List<MarkedText.Run> titleRuns,
+            List<MarkedText.Run> excerpt,
+            boolean hasExcerpt,
+            @Nullable String url,
+            String collection,
+            SearchAnswers.@Nullable Picture image,
+            boolean featured,
+            @Nullable String ribbon,
+            @Nullable String disclosure,
+            @Nullable String away) {
         static PageHit of(SearchAnswers.HitShape hit, List<SearchAnswers.TierFace> tiers) {
-            SearchAnswers.TierFace tier = tiers.stream().filter(one -> one.key().equals(hit.tier())).findFirst().orElse(null);
-            return new PageHit(hit.title(), hit.titleRuns(), hit.excerpt(), !hit.excerpt().isEmpty(), hit.url(), hit.collectionLabel(), hit.image(), tier != null,
-                    tier == null || tier.looks().ribbon() == null ? null : tier.looks().ribbon().text(), tier == null ? null : tier.disclosure(), hit.distanceKm() == null ? null : "%.1f km away".formatted(hit.distanceKm()));
+            SearchAnswers.TierFace tier = tiers.stream()
+                    .filter(one -> one.key().equals(hit.tier()))
+                    .findFirst()
+                    .orElse(null);
+            return new PageHit(
+                    hit.title(),
+                    hit.titleRuns(),
+                    hit.excerpt(),
+                    !hit.excerpt().isEmpty(),
+                    hit.url(),
+                    hit.collectionLabel(),
+                    hit.image(),
+                    tier != null,
+                    tier == null || tier.looks().ribbon() == null
+                            ? null
+                            : tier.looks().ribbon().text(),
+                    tier == null ? null : tier.disclosure(),
+                    hit.distanceKm() == null ? null : "%.1f km away".formatted(hit.distanceKm()));
         }
     }
 
@@ -73,28 +98,68 @@ class HostedPage {
      * @param begun whether something is set at the start, so that setting nothing must be said
      * @param place the name of the place that distances are measured from; null for other filters
      */
-    record PageFilter(String key, String label, String help, boolean hasHelp, List<PageValue> values, String type, @Nullable String written, String hint, boolean begun, @Nullable String place) {
+    record PageFilter(
+            String key,
+            String label,
+            String help,
+            boolean hasHelp,
+            List<PageValue> values,
+            String type,
+            @Nullable String written,
+            String hint,
+            boolean begun,
+            @Nullable String place) {
         static PageFilter of(SearchAnswers.FilterShape filter) {
             FilterAnswer.Bounds bounds = filter.bounds();
             String written = bounds != null ? interval(bounds) : filter.control() == Control.BOX ? filter.text() : null;
-            boolean onlyOne = filter.control().onlyOne() || (filter.control() == Control.DISTANCE && !filter.values().isEmpty());
+            boolean onlyOne = filter.control().onlyOne()
+                    || (filter.control() == Control.DISTANCE && !filter.values().isEmpty());
             List<PageValue> values = new ArrayList<>(HostedPage.values(filter, filter.values(), 0));
             if (onlyOne) {
                 // Otherwise nothing could take the choice back.
-                values.addFirst(new PageValue("", filter.neutral().isEmpty() ? "Any" : filter.neutral(), "", values.stream().noneMatch(PageValue::selected), false, 0, ""));
+                values.addFirst(new PageValue(
+                        "",
+                        filter.neutral().isEmpty() ? "Any" : filter.neutral(),
+                        "",
+                        values.stream().noneMatch(PageValue::selected),
+                        false,
+                        0,
+                        ""));
             }
-            return new PageFilter(filter.key(), filter.label(), filter.help(), !filter.help().isEmpty(), values, onlyOne ? "radio" : "checkbox", written,
-                    bounds == null || bounds.min() == null ? "" : bounds.min() + ".." + bounds.max(), !filter.start().isEmpty(), filter.around() == null ? null : filter.around().known() ? filter.around().name() : filter.around().unknown());
+            return new PageFilter(
+                    filter.key(),
+                    filter.label(),
+                    filter.help(),
+                    !filter.help().isEmpty(),
+                    values,
+                    onlyOne ? "radio" : "checkbox",
+                    written,
+                    bounds == null || bounds.min() == null ? "" : bounds.min() + ".." + bounds.max(),
+                    !filter.start().isEmpty(),
+                    filter.around() == null
+                            ? null
+                            : filter.around().known()
+                                    ? filter.around().name()
+                                    : filter.around().unknown());
         }
 
         /** As the address has it; empty where nothing is set. */
         private static String interval(FilterAnswer.Bounds bounds) {
-            return bounds.from() == null && bounds.to() == null ? "" : Objects.requireNonNullElse(bounds.from(), "") + ".." + Objects.requireNonNullElse(bounds.to(), "");
+            return bounds.from() == null && bounds.to() == null
+                    ? ""
+                    : Objects.requireNonNullElse(bounds.from(), "") + ".."
+                            + Objects.requireNonNullElse(bounds.to(), "");
         }
 
         /** What is set, as the address has it. */
         List<String> set() {
-            return written == null ? values.stream().filter(PageValue::selected).map(PageValue::value).filter(value -> !value.isEmpty()).toList() : written.isEmpty() ? List.of() : List.of(written);
+            return written == null
+                    ? values.stream()
+                            .filter(PageValue::selected)
+                            .map(PageValue::value)
+                            .filter(value -> !value.isEmpty())
+                            .toList()
+                    : written.isEmpty() ? List.of() : List.of(written);
         }
     }
 
@@ -104,7 +169,8 @@ class HostedPage {
      * @param level 0 at the top of a tree
      * @param heading that begins with it; empty for none
      */
-    record PageValue(String value, String label, String count, boolean selected, boolean nothing, int level, String heading) {
+    record PageValue(
+            String value, String label, String count, boolean selected, boolean nothing, int level, String heading) {
         boolean hasHeading() {
             return !heading.isEmpty();
         }
@@ -117,37 +183,62 @@ class HostedPage {
     record PageLink(String label, @Nullable String address, boolean current) {}
 
     @GetMapping("/s/{key}")
-    String page(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page,
-            @RequestParam MultiValueMap<String, String> all, Model model,
+    String page(
+            @PathVariable String key,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "1") String page,
+            @RequestParam MultiValueMap<String, String> all,
+            Model model,
             HttpServletResponse response) {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
         Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false);
         List<Held> held = held(results, all);
-        String filters = held.stream().map(one -> "&" + one.name() + "=" + URLEncoder.encode(one.value(), StandardCharsets.UTF_8)).collect(Collectors.joining());
+        String filters = held.stream()
+                .map(one -> "&" + one.name() + "=" + URLEncoder.encode(one.value(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining());
         response.setHeader("Cache-Control", CacheControl.noCache().getHeaderValue());
         model.addAttribute("key", key);
         model.addAttribute("name", live.design().name());
         model.addAttribute("site", site);
-        model.addAttribute("language", contents.of(live.site()).collections().stream().findFirst().map(Collection::language).orElse("en"));
+        model.addAttribute(
+                "language",
+                contents.of(live.site()).collections().stream()
+                        .findFirst()
+                        .map(Collection::language)
+                        .orElse("en"));
         model.addAttribute("query", results.query());
         model.addAttribute("heading", heading(results));
         model.addAttribute("count", count(results));
         model.addAttribute("nothing", results.total() == 0);
-        model.addAttribute("hits", results.hits().stream().map(hit -> PageHit.of(hit, results.tiers())).toList());
+        model.addAttribute(
+                "hits",
+                results.hits().stream()
+                        .map(hit -> PageHit.of(hit, results.tiers()))
+                        .toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
         List<PageFilter> shown = shown(results);
         model.addAttribute("filters", shown);
         model.addAttribute("hasFilters", !shown.isEmpty());
-        model.addAttribute("near", Stream.ofNullable(all.getFirst("near")).filter(near -> !near.isEmpty()).toList());
+        model.addAttribute(
+                "near",
+                Stream.ofNullable(all.getFirst("near"))
+                        .filter(near -> !near.isEmpty())
+                        .toList());
         model.addAttribute("orders", results.orders());
         model.addAttribute("hasOrders", !results.orders().isEmpty());
-        model.addAttribute("held", held.stream().filter(one -> !one.name().equals(ORDER)).toList());
-        model.addAttribute("order", held.stream().filter(one -> one.name().equals(ORDER)).toList());
-        model.addAttribute("narrowed", results.filters().stream().map(PageFilter::of).anyMatch(filter -> !filter.set().isEmpty()));
+        model.addAttribute(
+                "held", held.stream().filter(one -> !one.name().equals(ORDER)).toList());
+        model.addAttribute(
+                "order", held.stream().filter(one -> one.name().equals(ORDER)).toList());
+        model.addAttribute(
+                "narrowed", results.filters().stream().map(PageFilter::of).anyMatch(filter -> !filter.set()
+                        .isEmpty()));
         model.addAttribute("everything", address(key, results.query(), 1));
-        model.addAttribute("didYouMean", results.didYouMean() == null ? List.of() : links(key, List.of(results.didYouMean()), filters));
+        model.addAttribute(
+                "didYouMean",
+                results.didYouMean() == null ? List.of() : links(key, List.of(results.didYouMean()), filters));
         model.addAttribute("seeAlso", links(key, results.seeAlso(), filters));
         model.addAttribute("hasSeeAlso", !results.seeAlso().isEmpty());
         return "results-page";
@@ -161,7 +252,9 @@ class HostedPage {
     }
 
     static String heading(Results results) {
-        return results.startingList() ? results.newestFirst() ? "Everything, newest first" : "Everything" : "Results for “" + results.query() + "”";
+        return results.startingList()
+                ? results.newestFirst() ? "Everything, newest first" : "Everything"
+                : "Results for “" + results.query() + "”";
     }
 
     static String count(Results results) {
@@ -170,19 +263,34 @@ class HostedPage {
     }
 
     private static List<QueryLink> links(String key, List<String> queries, String filters) {
-        return queries.stream().map(query -> new QueryLink(query, address(key, query, 1) + filters)).toList();
+        return queries.stream()
+                .map(query -> new QueryLink(query, address(key, query, 1) + filters))
+                .toList();
     }
 
     private static List<PageFilter> shown(Results results) {
-        return results.filters().stream().filter(filter -> filter.offers() && results.filterPlaces().page().shown() && filter.shown().page() != Filter.OnPage.NOWHERE).map(PageFilter::of).toList();
+        return results.filters().stream()
+                .filter(filter -> filter.offers()
+                        && results.filterPlaces().page().shown()
+                        && filter.shown().page() != Filter.OnPage.NOWHERE)
+                .map(PageFilter::of)
+                .toList();
     }
 
     /** The values one below the other, those below a value further in. */
-    private static List<PageValue> values(SearchAnswers.FilterShape filter, List<FilterAnswer.Offered> values, int level) {
+    private static List<PageValue> values(
+            SearchAnswers.FilterShape filter, List<FilterAnswer.Offered> values, int level) {
         List<PageValue> shown = new ArrayList<>();
         String heading = "";
         for (FilterAnswer.Offered value : values) {
-            shown.add(new PageValue(value.value(), value.label(), filter.counts() ? "%,d".formatted(value.count()) : "", value.selected(), value.count() == 0 && !value.selected(), level, value.heading().equals(heading) ? "" : value.heading()));
+            shown.add(new PageValue(
+                    value.value(),
+                    value.label(),
+                    filter.counts() ? "%,d".formatted(value.count()) : "",
+                    value.selected(),
+                    value.count() == 0 && !value.selected(),
+                    level,
+                    value.heading().equals(heading) ? "" : value.heading()));
             heading = value.heading();
             shown.addAll(values(filter, value.children(), level + 1));
         }
@@ -199,7 +307,10 @@ class HostedPage {
             List<String> set = filter.set().isEmpty() && filter.begun() ? List.of("") : filter.set();
             set.forEach(value -> held.add(new Held(filter.key(), value)));
         }
-        Stream.of("near", "place", "within", ORDER).filter(name -> !Objects.requireNonNullElse(all.getFirst(name), "").isEmpty()).forEach(name -> held.add(new Held(name, Objects.requireNonNull(all.getFirst(name)))));
+        Stream.of("near", "place", "within", ORDER)
+                .filter(name ->
+                        !Objects.requireNonNullElse(all.getFirst(name), "").isEmpty())
+                .forEach(name -> held.add(new Held(name, Objects.requireNonNull(all.getFirst(name)))));
         return held;
     }
 
@@ -207,14 +318,18 @@ class HostedPage {
         List<PageLink> links = new ArrayList<>();
         int shownBefore = 0;
         for (int number = 1; number <= results.pages(); number++) {
-            boolean near = Math.abs(number - results.page()) <= PAGES_EACH_SIDE || number == 1 || number == results.pages();
+            boolean near =
+                    Math.abs(number - results.page()) <= PAGES_EACH_SIDE || number == 1 || number == results.pages();
             if (!near) {
                 continue;
             }
             if (number > shownBefore + 1) {
                 links.add(new PageLink("…", null, false));
             }
-            links.add(new PageLink(Integer.toString(number), address(key, results.query(), number) + filters, number == results.page()));
+            links.add(new PageLink(
+                    Integer.toString(number),
+                    address(key, results.query(), number) + filters,
+                    number == results.page()));
             shownBefore = number;
         }
         return links;

@@ -42,27 +42,49 @@ class OwnerAnswersController {
     @GetMapping("/face")
     ResponseEntity<SearchFace> face(@PathVariable String key, @PathVariable String which) {
         Asked asked = asked(key, which);
-        return now(PublicController.face(key, asked.design(), sites.get(asked.site()).address()));
+        return now(PublicController.face(
+                key, asked.design(), sites.get(asked.site()).address()));
     }
 
     @GetMapping("/results")
-    ResponseEntity<Results> results(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+    ResponseEntity<Results> results(
+            @PathVariable String key,
+            @PathVariable String which,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "1") String page,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
         return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page), all, true));
     }
 
-    @Operation(summary = "Values of one filter with their numbers: those right below a value, 500 a page, or those with some letters in the name, 50 a page. A Link header leads to the next page.")
+    @Operation(
+            summary =
+                    "Values of one filter with their numbers: those right below a value, 500 a page, or those with some letters in the name, 50 a page. A Link header leads to the next page.")
     @GetMapping("/filters/{filter}/values")
-    ResponseEntity<List<FilterAnswer.Offered>> values(@PathVariable String key, @PathVariable String which, @PathVariable String filter, @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+    ResponseEntity<List<FilterAnswer.Offered>> values(
+            @PathVariable String key,
+            @PathVariable String which,
+            @PathVariable String filter,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "") String below,
+            @RequestParam(defaultValue = "") String named,
+            @RequestParam(defaultValue = "1") String page,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
-        List<FilterAnswer.Offered> values = answering.values(asked.site(), asked.design(), q, filter, below, named, all);
-        return ListPages.answer(ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store"), values, Answering.valuesOnAPage(named), page);
+        List<FilterAnswer.Offered> values =
+                answering.values(asked.site(), asked.design(), q, filter, below, named, all);
+        return ListPages.answer(
+                ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store"),
+                values,
+                Answering.valuesOnAPage(named),
+                page);
     }
 
     @GetMapping("/live")
-    ResponseEntity<LiveResults> live(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q,
+    ResponseEntity<LiveResults> live(
+            @PathVariable String key,
+            @PathVariable String which,
+            @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
         return now(answering.live(asked.site(), asked.design(), q, all));
@@ -70,7 +92,12 @@ class OwnerAnswersController {
 
     @Operation(summary = "Why a query finds an item where it does, or why it does not, with what would change that.")
     @GetMapping("/why")
-    ResponseEntity<Explanation> why(@PathVariable String key, @PathVariable String which, @RequestParam(defaultValue = "") String q, @RequestParam String collection, @RequestParam String id,
+    ResponseEntity<Explanation> why(
+            @PathVariable String key,
+            @PathVariable String which,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam String collection,
+            @RequestParam String id,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Asked asked = asked(key, which);
         return now(answering.explain(asked.site(), asked.design(), q, collection, id, all));

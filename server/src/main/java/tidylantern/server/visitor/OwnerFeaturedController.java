@@ -46,7 +46,14 @@ class OwnerFeaturedController {
     private final AskedQueries asked;
     private final Clock clock;
 
-    OwnerFeaturedController(Searches searches, SiteIndexes indexes, SiteContents contents, Trials trials, AnswerPool pool, AskedQueries asked, Clock clock) {
+    OwnerFeaturedController(
+            Searches searches,
+            SiteIndexes indexes,
+            SiteContents contents,
+            Trials trials,
+            AnswerPool pool,
+            AskedQueries asked,
+            Clock clock) {
         this.searches = searches;
         this.indexes = indexes;
         this.contents = contents;
@@ -61,7 +68,8 @@ class OwnerFeaturedController {
      * @param unseen whether nothing sets its cards apart
      * @param alike names of other tiers whose cards look the same
      */
-    record TierFigures(String key, int holders, List<TierChecks.Contrast> contrasts, boolean unseen, List<String> alike) {}
+    record TierFigures(
+            String key, int holders, List<TierChecks.Contrast> contrasts, boolean unseen, List<String> alike) {}
 
     /** @param title null where the item is gone */
     record PinnedItem(ItemRef item, @Nullable String title) {}
@@ -83,23 +91,42 @@ class OwnerFeaturedController {
      */
     record FeaturedShare(String query, boolean trial, int onPage, int featured, int lifted) {}
 
-    @Operation(summary = "How many items hold each tier of the draft today, what can be said of the tiers' looks, and what pins name.")
+    @Operation(
+            summary =
+                    "How many items hold each tier of the draft today, what can be said of the tiers' looks, and what pins name.")
     @GetMapping("/featured")
     Featured featured(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
         SearchDesign design = draft.design();
         SiteContent content = contents.of(draft.site());
         Map<String, Integer> holders = indexes.engine(draft.site()).holders(content, design, today(content));
-        List<TierFigures> tiers = design.tiers().stream().map(tier -> new TierFigures(tier.key(), holders.getOrDefault(tier.key(), 0),
-                TierChecks.contrasts(tier.looks()), TierChecks.unseen(tier.looks()),
-                design.tiers().stream().filter(other -> other != tier && !TierChecks.unseen(tier.looks()) && TierChecks.alike(tier.looks(), other.looks())).map(Tier::name).toList())).toList();
+        List<TierFigures> tiers = design.tiers().stream()
+                .map(tier -> new TierFigures(
+                        tier.key(),
+                        holders.getOrDefault(tier.key(), 0),
+                        TierChecks.contrasts(tier.looks()),
+                        TierChecks.unseen(tier.looks()),
+                        design.tiers().stream()
+                                .filter(other -> other != tier
+                                        && !TierChecks.unseen(tier.looks())
+                                        && TierChecks.alike(tier.looks(), other.looks()))
+                                .map(Tier::name)
+                                .toList()))
+                .toList();
         Set<ItemRef> named = new LinkedHashSet<>();
-        design.pins().forEach(pin -> Stream.concat(pin.put().stream().map(Pin.Put::item), pin.takeOut().stream()).forEach(named::add));
+        design.pins().forEach(pin -> Stream.concat(pin.put().stream().map(Pin.Put::item), pin.takeOut().stream())
+                .forEach(named::add));
         Map<ItemRef, String> titles = indexes.engine(draft.site()).titles(named);
-        return new Featured(tiers, named.stream().map(item -> new PinnedItem(item, titles.get(item))).toList());
+        return new Featured(
+                tiers,
+                named.stream()
+                        .map(item -> new PinnedItem(item, titles.get(item)))
+                        .toList());
     }
 
-    @Operation(summary = "How much of the first page is featured: in the starting list, for the queries of the trials, and for those that visitors ask most often.")
+    @Operation(
+            summary =
+                    "How much of the first page is featured: in the starting list, for the queries of the trials, and for those that visitors ask most often.")
     @GetMapping("/featured-share")
     List<FeaturedShare> share(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
@@ -108,14 +135,25 @@ class OwnerFeaturedController {
         trials.shapes(key).forEach(trial -> ofTrials.add(trial.query().strip()));
         Set<String> queries = new LinkedHashSet<>(List.of(""));
         ofTrials.stream().limit(MOST_QUERIES).forEach(queries::add);
-        asked.frequent(key, MOST_FREQUENT).stream().filter(query -> ofTrials.stream().noneMatch(query::equalsIgnoreCase)).forEach(queries::add);
-        return queries.stream().map(query -> pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> share(draft.site(), content, draft.design(), query, ofTrials.contains(query)))).toList();
+        asked.frequent(key, MOST_FREQUENT).stream()
+                .filter(query -> ofTrials.stream().noneMatch(query::equalsIgnoreCase))
+                .forEach(queries::add);
+        return queries.stream()
+                .map(query -> pool.answer(
+                        Clients.current(),
+                        AnswerPool.Kind.WORK,
+                        0,
+                        () -> share(draft.site(), content, draft.design(), query, ofTrials.contains(query))))
+                .toList();
     }
 
     private FeaturedShare share(String site, SiteContent content, SearchDesign design, String query, boolean trial) {
-        Answer answer = indexes.engine(site).answer(content, design, new VisitorQuery(query, 1, Map.of(), Whereabouts.UNKNOWN, "", today(content)));
-        List<Hit> featured = answer.hits().stream().filter(hit -> hit.tier() != null).toList();
-        return new FeaturedShare(query, trial, answer.hits().size(), featured.size(), (int) featured.stream().filter(hit -> hit.standing().lifted()).count());
+        Answer answer = indexes.engine(site)
+                .answer(content, design, new VisitorQuery(query, 1, Map.of(), Whereabouts.UNKNOWN, "", today(content)));
+        List<Hit> featured =
+                answer.hits().stream().filter(hit -> hit.tier() != null).toList();
+        return new FeaturedShare(query, trial, answer.hits().size(), featured.size(), (int)
+                featured.stream().filter(hit -> hit.standing().lifted()).count());
     }
 
     private LocalDate today(SiteContent content) {

@@ -69,7 +69,12 @@ class OwnerReachController {
      * @param live whether visitors' version can; null where none is published
      * @param why what keeps it from the draft; null where nothing does
      */
-    record FoundBy(String key, String name, boolean draft, @Nullable Boolean live, @Nullable String why) {}
+    record FoundBy(
+            String key,
+            String name,
+            boolean draft,
+            @Nullable Boolean live,
+            @Nullable String why) {}
 
     @Operation(summary = "How many items the draft's reach comes to, and each of its rules.")
     @GetMapping("/searches/{key}/draft/reach")
@@ -90,8 +95,23 @@ class OwnerReachController {
     @GetMapping("/searches/{key}/draft/items")
     List<NamedItem> anyItems(@PathVariable String key, @RequestParam String q) {
         String site = searches.draft(key).site();
-        return indexes.listing(site).page(contents.of(site), new ItemFilter(null, q, List.of()), new ItemListing.ByTitle(), false, 1, MOST_OFFERED, Set.of()).rows().stream()
-                .map(row -> new NamedItem(row.item().ref().collection(), row.item().ref().id(), row.item().title())).toList();
+        return indexes
+                .listing(site)
+                .page(
+                        contents.of(site),
+                        new ItemFilter(null, q, List.of()),
+                        new ItemListing.ByTitle(),
+                        false,
+                        1,
+                        MOST_OFFERED,
+                        Set.of())
+                .rows()
+                .stream()
+                .map(row -> new NamedItem(
+                        row.item().ref().collection(),
+                        row.item().ref().id(),
+                        row.item().title()))
+                .toList();
     }
 
     /** @param items in the draft's reach that say anything in the field */
@@ -103,8 +123,18 @@ class OwnerReachController {
         Searches.Draft draft = searches.draft(key);
         Reach reach = draft.design().reach();
         ItemListing listing = indexes.listing(draft.site());
-        return contents.of(draft.site()).collections().stream().filter(collection -> reach.keys().contains(collection.key())).flatMap(collection -> collection.fields().stream()).map(Field::key).distinct()
-                .map(field -> new FieldCount(field, listing.count(new ItemFilter(null, "", List.of(new ItemFilter.InReach(reach, true), new ItemFilter.Says(field, true)))))).toList();
+        return contents.of(draft.site()).collections().stream()
+                .filter(collection -> reach.keys().contains(collection.key()))
+                .flatMap(collection -> collection.fields().stream())
+                .map(Field::key)
+                .distinct()
+                .map(field -> new FieldCount(
+                        field,
+                        listing.count(new ItemFilter(
+                                null,
+                                "",
+                                List.of(new ItemFilter.InReach(reach, true), new ItemFilter.Says(field, true))))))
+                .toList();
     }
 
     @Operation(summary = "What each of the draft's filters does today: values on offer, items, and what is left out.")
@@ -122,32 +152,55 @@ class OwnerReachController {
      * @param kind by which the controls go
      * @param values how many category values they have, those above them included; 0 for other kinds
      * @param tree whether values lie below one another
-     * @param nearlyUnique whether most items have a value of their own, so that narrowing by it leads to one of them at most
+     * @param nearlyUnique whether most items have a value of their own, so that narrowing by it leads to one of them at
+     *     most
      * @param controls with which it may be handled
      * @param control with which it is handled best
      * @param unit of numbers, where the content says it; may be empty
      * @param least number or day among these items; null for other kinds
      * @param greatest of them
      */
-    record FilterProposal(FieldKey field, FieldKind kind, String label, List<String> collections, int items, int values, boolean tree, boolean nearlyUnique, List<Control> controls, Control control, String unit, @Nullable String least,
+    record FilterProposal(
+            FieldKey field,
+            FieldKind kind,
+            String label,
+            List<String> collections,
+            int items,
+            int values,
+            boolean tree,
+            boolean nearlyUnique,
+            List<Control> controls,
+            Control control,
+            String unit,
+            @Nullable String least,
             @Nullable String greatest) {}
 
     /** Titles and long texts are what words search; a box for one of them would only repeat the search. */
-    private static final Set<FieldKey> NEVER_PROPOSED = Set.of(FieldKey.TITLE, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.HEADINGS);
+    private static final Set<FieldKey> NEVER_PROPOSED =
+            Set.of(FieldKey.TITLE, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.HEADINGS);
     /** Of fewer items nobody can say whether their values would recur. */
     private static final int FEWEST_TO_TELL = 10;
+
     private static final double ITEMS_A_VALUE = 1.5;
     private static final Set<String> TAG_LIKE = Set.of("tags", "keywords");
 
-    @Operation(summary = "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
+    @Operation(
+            summary =
+                    "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
     @GetMapping("/searches/{key}/draft/filter-proposals")
     List<FilterProposal> filterProposals(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
         SiteContent content = contents.of(draft.site());
-        List<Collection> searched = content.collections().stream().filter(collection -> draft.design().searched().contains(collection.key())).toList();
-        List<Field> fields = searched.stream().flatMap(collection -> collection.fields().stream())
+        List<Collection> searched = content.collections().stream()
+                .filter(collection -> draft.design().searched().contains(collection.key()))
+                .toList();
+        List<Field> fields = searched.stream()
+                .flatMap(collection -> collection.fields().stream())
                 .filter(field -> !Control.fitting(field.kind()).isEmpty() && !NEVER_PROPOSED.contains(field.key()))
-                .collect(Collectors.toMap(Field::key, field -> field, (first, again) -> first, LinkedHashMap::new)).values().stream().toList();
+                .collect(Collectors.toMap(Field::key, field -> field, (first, again) -> first, LinkedHashMap::new))
+                .values()
+                .stream()
+                .toList();
         // What each would show by itself, asked of the engine that answers visitors.
         List<FilterAnswer> answers = new ArrayList<>();
         for (int from = 0; from < fields.size(); from += SearchDesign.MOST_FILTERS) {
@@ -155,25 +208,54 @@ class OwnerReachController {
             for (Field field : fields.subList(from, Math.min(from + SearchDesign.MOST_FILTERS, fields.size()))) {
                 filters.add(Filter.of("f" + filters.size(), field.label(), field.key()));
             }
-            answers.addAll(indexes.engine(draft.site()).answer(content, draft.design().withFilters(filters), new VisitorQuery("", 1)).filters());
+            answers.addAll(indexes.engine(draft.site())
+                    .answer(content, draft.design().withFilters(filters), new VisitorQuery("", 1))
+                    .filters());
         }
         List<FilterProposal> proposals = new ArrayList<>();
         for (int i = 0; i < fields.size(); i++) {
             Field field = fields.get(i);
             FilterAnswer.Bounds bounds = answers.get(i).bounds();
-            ItemFilter having = new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true), new ItemFilter.Says(field.key(), true)));
+            ItemFilter having = new ItemFilter(
+                    null,
+                    "",
+                    List.of(
+                            new ItemFilter.InReach(draft.design().reach(), true),
+                            new ItemFilter.Says(field.key(), true)));
             int items = indexes.listing(draft.site()).count(having);
             if (items > 0) {
                 boolean tree = answers.get(i).values().stream().anyMatch(value -> value.below() > 0);
-                List<CategoryCounts.Counted> values = field.kind() == FieldKind.CATEGORY ? indexes.values(draft.site(), field.key(), having) : List.of();
-                proposals.add(new FilterProposal(field.key(), field.kind(), field.label(), searched.stream().filter(collection -> collection.field(field.key()) != null).map(Collection::label).toList(), items,
-                        values.size(), tree, !tree && items >= FEWEST_TO_TELL && hardlyRecur(values), Control.fitting(field.kind()),
-                        field.kind() == FieldKind.CATEGORY && !tree && TAG_LIKE.contains(field.key().value()) ? Control.CHIPS : Control.fitting(field.kind()).getFirst(),
-                        field.kind() == FieldKind.MONEY ? currency(draft.site(), content, having, field.key()) : "", bounds == null ? null : bounds.min(), bounds == null ? null : bounds.max()));
+                List<CategoryCounts.Counted> values = field.kind() == FieldKind.CATEGORY
+                        ? indexes.values(draft.site(), field.key(), having)
+                        : List.of();
+                proposals.add(new FilterProposal(
+                        field.key(),
+                        field.kind(),
+                        field.label(),
+                        searched.stream()
+                                .filter(collection -> collection.field(field.key()) != null)
+                                .map(Collection::label)
+                                .toList(),
+                        items,
+                        values.size(),
+                        tree,
+                        !tree && items >= FEWEST_TO_TELL && hardlyRecur(values),
+                        Control.fitting(field.kind()),
+                        field.kind() == FieldKind.CATEGORY
+                                        && !tree
+                                        && TAG_LIKE.contains(field.key().value())
+                                ? Control.CHIPS
+                                : Control.fitting(field.kind()).getFirst(),
+                        field.kind() == FieldKind.MONEY ? currency(draft.site(), content, having, field.key()) : "",
+                        bounds == null ? null : bounds.min(),
+                        bounds == null ? null : bounds.max()));
             }
         }
         // Boxes for words last: they take typing, and few sites need one.
-        proposals.sort(Comparator.comparing(FilterProposal::nearlyUnique).thenComparing((FilterProposal proposal) -> proposal.control() == Control.BOX).thenComparing(Comparator.comparingInt(FilterProposal::items).reversed()).thenComparing(FilterProposal::label));
+        proposals.sort(Comparator.comparing(FilterProposal::nearlyUnique)
+                .thenComparing((FilterProposal proposal) -> proposal.control() == Control.BOX)
+                .thenComparing(Comparator.comparingInt(FilterProposal::items).reversed())
+                .thenComparing(FilterProposal::label));
         return proposals;
     }
 
@@ -184,47 +266,93 @@ class OwnerReachController {
 
     /** The currency of an item that has an amount, as it is written; empty where it does not say. */
     private String currency(String site, SiteContent content, ItemFilter having, FieldKey field) {
-        return indexes.listing(site).page(content, having, new ItemListing.ByTitle(), false, 1, 1, Set.of(field)).rows().stream().map(row -> row.item().values().get(field))
-                .map(value -> value instanceof FieldValue.Money money && money.currency() != null ? money.currency() : "").findFirst().orElse("");
+        return indexes
+                .listing(site)
+                .page(content, having, new ItemListing.ByTitle(), false, 1, 1, Set.of(field))
+                .rows()
+                .stream()
+                .map(row -> row.item().values().get(field))
+                .map(value ->
+                        value instanceof FieldValue.Money money && money.currency() != null ? money.currency() : "")
+                .findFirst()
+                .orElse("");
     }
 
-    @Operation(summary = "The values of a category field among the items that the draft reaches, with those above them.")
+    @Operation(
+            summary = "The values of a category field among the items that the draft reaches, with those above them.")
     @GetMapping("/searches/{key}/draft/filter-values")
     List<CategoryCounts.Counted> filterValues(@PathVariable String key, @RequestParam String field) {
         Searches.Draft draft = searches.draft(key);
         if (!FieldKey.fits(field) || contents.of(draft.site()).kind(new FieldKey(field)) != FieldKind.CATEGORY) {
             throw Refusal.notFound("No collection has a field \"%s\" of kind category.".formatted(field));
         }
-        return indexes.values(draft.site(), new FieldKey(field), new ItemFilter(null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true))));
+        return indexes.values(
+                draft.site(),
+                new FieldKey(field),
+                new ItemFilter(
+                        null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true))));
     }
 
-    @Operation(summary = "The items of a collection that the draft reaches, does not reach, or that one of its rules hits.")
+    @Operation(
+            summary =
+                    "The items of a collection that the draft reaches, does not reach, or that one of its rules hits.")
     @GetMapping("/searches/{key}/draft/reach/{collection}/items")
-    ReachedPage items(@PathVariable String key, @PathVariable String collection, @RequestParam String which, @RequestParam(defaultValue = "0") int rule,
-            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") int page) {
+    ReachedPage items(
+            @PathVariable String key,
+            @PathVariable String collection,
+            @RequestParam String which,
+            @RequestParam(defaultValue = "0") int rule,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "1") int page) {
         Searches.Draft draft = searches.draft(key);
         CollectionKey known = contents.collection(draft.site(), collection).key();
         Reach reach = draft.design().reach();
-        ItemFilter.Condition condition = switch (which) {
-            case "found" -> new ItemFilter.InReach(reach, true);
-            case "not-found" -> new ItemFilter.InReach(reach, false);
-            case "only" -> new ItemFilter.HitBy(rule(searched(reach, known).only(), rule), known);
-            case "leave-out" -> new ItemFilter.HitBy(rule(searched(reach, known).leaveOut(), rule), known);
-            default -> throw Refusal.bad("which", "Ask for found, not-found, only or leave-out, not \"%s\".".formatted(which));
-        };
-        ItemListing.Page found = indexes.listing(draft.site()).page(contents.of(draft.site()), new ItemFilter(known, q, List.of(condition)), new ItemListing.ByTitle(), false, page, PER_PAGE, Set.of());
-        return new ReachedPage(found.total(), found.page(), found.pages(), found.rows().stream().map(row -> new ReachedItem(row.item().ref().id(), row.item().title(), row.item().address(),
-                Instant.ofEpochMilli(row.changed()), row.keptOut())).toList());
+        ItemFilter.Condition condition =
+                switch (which) {
+                    case "found" -> new ItemFilter.InReach(reach, true);
+                    case "not-found" -> new ItemFilter.InReach(reach, false);
+                    case "only" ->
+                        new ItemFilter.HitBy(rule(searched(reach, known).only(), rule), known);
+                    case "leave-out" ->
+                        new ItemFilter.HitBy(rule(searched(reach, known).leaveOut(), rule), known);
+                    default ->
+                        throw Refusal.bad(
+                                "which", "Ask for found, not-found, only or leave-out, not \"%s\".".formatted(which));
+                };
+        ItemListing.Page found = indexes.listing(draft.site())
+                .page(
+                        contents.of(draft.site()),
+                        new ItemFilter(known, q, List.of(condition)),
+                        new ItemListing.ByTitle(),
+                        false,
+                        page,
+                        PER_PAGE,
+                        Set.of());
+        return new ReachedPage(
+                found.total(),
+                found.page(),
+                found.pages(),
+                found.rows().stream()
+                        .map(row -> new ReachedItem(
+                                row.item().ref().id(),
+                                row.item().title(),
+                                row.item().address(),
+                                Instant.ofEpochMilli(row.changed()),
+                                row.keptOut()))
+                        .toList());
     }
 
     private static Reach.Searched searched(Reach reach, CollectionKey collection) {
-        return reach.collections().stream().filter(one -> one.collection().equals(collection)).findFirst()
+        return reach.collections().stream()
+                .filter(one -> one.collection().equals(collection))
+                .findFirst()
                 .orElseThrow(() -> Refusal.notFound("The draft does not search \"%s\".".formatted(collection)));
     }
 
     private static ReachRule rule(List<ReachRule> rules, int number) {
         if (number < 0 || number >= rules.size()) {
-            throw Refusal.notFound("There is no rule %d; the draft has %d of them here.".formatted(number, rules.size()));
+            throw Refusal.notFound(
+                    "There is no rule %d; the draft has %d of them here.".formatted(number, rules.size()));
         }
         return rules.get(number);
     }
@@ -236,9 +364,15 @@ class OwnerReachController {
         ItemRef item = new ItemRef(known, new ItemId(id));
         List<FoundBy> found = new ArrayList<>();
         for (Searches.Draft draft : searches.drafts(site)) {
-            SearchDesign live = searches.findLive(draft.search()).map(Searches.Live::design).orElse(null);
+            SearchDesign live =
+                    searches.findLive(draft.search()).map(Searches.Live::design).orElse(null);
             boolean inDraft = reaches(site, draft.design().reach(), item);
-            found.add(new FoundBy(draft.search(), draft.design().name(), inDraft, live == null ? null : reaches(site, live.reach(), item), inDraft ? null : why(site, draft.design().reach(), item)));
+            found.add(new FoundBy(
+                    draft.search(),
+                    draft.design().name(),
+                    inDraft,
+                    live == null ? null : reaches(site, live.reach(), item),
+                    inDraft ? null : why(site, draft.design().reach(), item)));
         }
         return found;
     }
@@ -248,14 +382,20 @@ class OwnerReachController {
     }
 
     private boolean holds(String site, ItemRef item, ItemFilter.Condition condition) {
-        return indexes.listing(site).count(new ItemFilter(item.collection(), "", List.of(new ItemFilter.OneOf(Set.of(item)), condition))) > 0;
+        return indexes.listing(site)
+                        .count(new ItemFilter(
+                                item.collection(), "", List.of(new ItemFilter.OneOf(Set.of(item)), condition)))
+                > 0;
     }
 
     private String why(String site, Reach reach, ItemRef item) {
         if (holds(site, item, new ItemFilter.KeptOut(true))) {
             return "You keep it out of search.";
         }
-        Reach.Searched searched = reach.collections().stream().filter(one -> one.collection().equals(item.collection())).findFirst().orElse(null);
+        Reach.Searched searched = reach.collections().stream()
+                .filter(one -> one.collection().equals(item.collection()))
+                .findFirst()
+                .orElse(null);
         if (searched == null) {
             return "Its collection is not searched.";
         }

@@ -48,9 +48,14 @@ class PublicController {
         return fresh(face(key, live.design(), sites.get(live.site()).address()));
     }
 
-    @Operation(summary = "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values; near=latitude,longitude or place=name, within=km, and order=key.")
+    @Operation(
+            summary =
+                    "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values; near=latitude,longitude or place=name, within=km, and order=key.")
     @GetMapping("/results")
-    ResponseEntity<Results> results(@PathVariable String key, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") String page,
+    ResponseEntity<Results> results(
+            @PathVariable String key,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
         Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false);
@@ -61,27 +66,47 @@ class PublicController {
         return fresh(results);
     }
 
-    @Operation(summary = "Values of one filter with their numbers: those right below a value, 500 a page, or those with some letters in the name, 50 a page. A Link header leads to the next page.")
+    @Operation(
+            summary =
+                    "Values of one filter with their numbers: those right below a value, 500 a page, or those with some letters in the name, 50 a page. A Link header leads to the next page.")
     @GetMapping("/filters/{filter}/values")
-    ResponseEntity<List<FilterAnswer.Offered>> values(@PathVariable String key, @PathVariable String filter, @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "") String below, @RequestParam(defaultValue = "") String named, @RequestParam(defaultValue = "1") String page, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+    ResponseEntity<List<FilterAnswer.Offered>> values(
+            @PathVariable String key,
+            @PathVariable String filter,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "") String below,
+            @RequestParam(defaultValue = "") String named,
+            @RequestParam(defaultValue = "1") String page,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
         List<FilterAnswer.Offered> values = answering.values(live.site(), live.design(), q, filter, below, named, all);
-        return ListPages.answer(ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, Answering.valuesOnAPage(named), page);
+        return ListPages.answer(
+                ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, Answering.valuesOnAPage(named), page);
     }
 
     @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")
     @GetMapping("/live")
-    ResponseEntity<LiveResults> live(@PathVariable String key, @RequestParam(defaultValue = "") String q, @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+    ResponseEntity<LiveResults> live(
+            @PathVariable String key,
+            @RequestParam(defaultValue = "") String q,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
         return fresh(answering.live(live.site(), live.design(), q, all));
     }
 
     static SearchFace face(String key, SearchDesign design, String siteAddress) {
         String address = design.page().address();
-        return new SearchFace(key, design.name(), design.words().fewestLetters(),
-                address == null ? HostedPage.path(key) : Answering.absolute(address, siteAddress), address == null, design.filtersInUse().stream().map(Filter::key).toList(),
-                design.filterPlaces().box().shown() && design.filtersInUse().stream().anyMatch(filter -> filter.shown().box()), design.filterPlaces());
+        return new SearchFace(
+                key,
+                design.name(),
+                design.words().fewestLetters(),
+                address == null ? HostedPage.path(key) : Answering.absolute(address, siteAddress),
+                address == null,
+                design.filtersInUse().stream().map(Filter::key).toList(),
+                design.filterPlaces().box().shown()
+                        && design.filtersInUse().stream()
+                                .anyMatch(filter -> filter.shown().box()),
+                design.filterPlaces());
     }
 
     /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */

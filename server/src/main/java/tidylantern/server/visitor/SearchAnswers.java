@@ -28,9 +28,19 @@ final class SearchAnswers {
      * @param standing why it stands where it stands; null in what visitors get
      * @param distanceKm from the visitor's place, along the great circle; null where the item or the visitor has none
      */
-    record HitShape(ItemId id, CollectionKey collection, String collectionLabel, @Nullable String url, String title,
-            List<MarkedText.Run> titleRuns, List<MarkedText.Run> excerpt, @Nullable Picture image, double score, @Nullable Double distanceKm,
-            @Nullable String tier, @Nullable Standing standing) {}
+    record HitShape(
+            ItemId id,
+            CollectionKey collection,
+            String collectionLabel,
+            @Nullable String url,
+            String title,
+            List<MarkedText.Run> titleRuns,
+            List<MarkedText.Run> excerpt,
+            @Nullable Picture image,
+            double score,
+            @Nullable Double distanceKm,
+            @Nullable String tier,
+            @Nullable Standing standing) {}
 
     /**
      * How visitors see a featured tier.
@@ -39,7 +49,9 @@ final class SearchAnswers {
      */
     record TierFace(String key, @Nullable String disclosure, TierLooks looks) {
         static List<TierFace> of(SearchDesign design) {
-            return design.tiersByRank().stream().map(tier -> new TierFace(tier.key(), tier.disclosure(), tier.looks())).toList();
+            return design.tiersByRank().stream()
+                    .map(tier -> new TierFace(tier.key(), tier.disclosure(), tier.looks()))
+                    .toList();
         }
     }
 
@@ -61,9 +73,23 @@ final class SearchAnswers {
      * @param arranged how the cards stand
      * @param newestFirst whether the starting list begins with what was published last
      */
-    record Results(String query, boolean startingList, int total, int page, int pages, int perPage, long tookMicros, List<HitShape> hits,
-            @Nullable String didYouMean, List<String> seeAlso, List<FilterShape> filters, FilterPlaces filterPlaces, List<OrderShape> orders, boolean newestFirst,
-            List<TierFace> tiers, SearchDesign.Arranged arranged) {}
+    record Results(
+            String query,
+            boolean startingList,
+            int total,
+            int page,
+            int pages,
+            int perPage,
+            long tookMicros,
+            List<HitShape> hits,
+            @Nullable String didYouMean,
+            List<String> seeAlso,
+            List<FilterShape> filters,
+            FilterPlaces filterPlaces,
+            List<OrderShape> orders,
+            boolean newestFirst,
+            List<TierFace> tiers,
+            SearchDesign.Arranged arranged) {}
 
     /**
      * What visitors can narrow by.
@@ -88,18 +114,61 @@ final class SearchAnswers {
      * @param searchFrom from how many values on a list is searched by name
      * @param headings whether values stand under headings
      */
-    record FilterShape(String key, String label, String help, Control control, boolean offers, Filter.Devices devices, Filter.Several several, boolean counts, int cutAfter, boolean folded, String unit, String neutral,
-            List<FilterAnswer.Offered> values, int further, FilterAnswer.@Nullable Bounds bounds, String text, FilterAnswer.@Nullable Around around, List<String> start, Filter.Shown shown, int searchFrom, boolean headings) {
+    record FilterShape(
+            String key,
+            String label,
+            String help,
+            Control control,
+            boolean offers,
+            Filter.Devices devices,
+            Filter.Several several,
+            boolean counts,
+            int cutAfter,
+            boolean folded,
+            String unit,
+            String neutral,
+            List<FilterAnswer.Offered> values,
+            int further,
+            FilterAnswer.@Nullable Bounds bounds,
+            String text,
+            FilterAnswer.@Nullable Around around,
+            List<String> start,
+            Filter.Shown shown,
+            int searchFrom,
+            boolean headings) {
         static FilterShape of(FilterAnswer answer, boolean offers, String siteAddress) {
             Filter filter = answer.filter();
-            return new FilterShape(filter.key(), filter.label(), filter.help(), answer.control(), offers, filter.devices(), filter.several(), filter.counts(), filter.cutAfter(), filter.folded(), filter.unit(), filter.neutral(),
-                    ofSite(answer.values(), siteAddress), answer.further(), answer.bounds(), answer.text(), answer.around(), answer.start(), filter.shown(), filter.values().searchFrom(), answer.values().stream().anyMatch(value -> !value.heading().isEmpty()));
+            return new FilterShape(
+                    filter.key(),
+                    filter.label(),
+                    filter.help(),
+                    answer.control(),
+                    offers,
+                    filter.devices(),
+                    filter.several(),
+                    filter.counts(),
+                    filter.cutAfter(),
+                    filter.folded(),
+                    filter.unit(),
+                    filter.neutral(),
+                    ofSite(answer.values(), siteAddress),
+                    answer.further(),
+                    answer.bounds(),
+                    answer.text(),
+                    answer.around(),
+                    answer.start(),
+                    filter.shown(),
+                    filter.values().searchFrom(),
+                    answer.values().stream().anyMatch(value -> !value.heading().isEmpty()));
         }
     }
 
     /** Pictures that a site writes from its own root are its own, wherever the filters are shown. */
     static List<FilterAnswer.Offered> ofSite(List<FilterAnswer.Offered> values, String siteAddress) {
-        return values.stream().map(value -> value.withPicture(Answering.absolute(value.picture(), siteAddress), ofSite(value.children(), siteAddress))).toList();
+        return values.stream()
+                .map(value -> value.withPicture(
+                        Answering.absolute(value.picture(), siteAddress), ofSite(value.children(), siteAddress)))
+                .toList();
     }
 
     record LiveGroup(CollectionKey collection, String label, int total, List<HitShape> hits) {}
@@ -109,7 +178,15 @@ final class SearchAnswers {
      * @param didYouMean another query, where nothing is found; it finds something
      * @param tiers of featured listings, the highest first
      */
-    record LiveResults(String query, boolean startingList, int total, long tookMicros, List<LiveGroup> groups, List<String> completions, @Nullable String didYouMean, List<TierFace> tiers) {}
+    record LiveResults(
+            String query,
+            boolean startingList,
+            int total,
+            long tookMicros,
+            List<LiveGroup> groups,
+            List<String> completions,
+            @Nullable String didYouMean,
+            List<TierFace> tiers) {}
 
     /**
      * What the elements need to draw a search.
@@ -120,5 +197,13 @@ final class SearchAnswers {
      * @param filtersInBox whether any of them is shown beside the search box
      * @param filterPlaces how they stand in each place
      */
-    record SearchFace(String key, String name, int fewestLetters, String resultsPage, boolean hostedPage, List<String> filters, boolean filtersInBox, FilterPlaces filterPlaces) {}
+    record SearchFace(
+            String key,
+            String name,
+            int fewestLetters,
+            String resultsPage,
+            boolean hostedPage,
+            List<String> filters,
+            boolean filtersInBox,
+            FilterPlaces filterPlaces) {}
 }

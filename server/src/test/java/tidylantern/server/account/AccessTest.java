@@ -27,7 +27,13 @@ class AccessTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/api/owner/sites", "/api/owner/access-keys", "/api/owner/searches/x/draft", "/api/owner/searches/x/draft/results?q=a"})
+    @ValueSource(
+            strings = {
+                "/api/owner/sites",
+                "/api/owner/access-keys",
+                "/api/owner/searches/x/draft",
+                "/api/owner/searches/x/draft/results?q=a"
+            })
     void withoutSessionOrKeyNothingOfAnOwnersIsTold(String path) {
         Api.Answer answer = new Api(service.address(), null).get(path);
         assertThat(answer.status()).isEqualTo(401);
@@ -46,17 +52,32 @@ class AccessTest {
     void aSessionNeedsItsTokenForEveryChange() {
         Api browser = new Api(service.address(), null);
         browser.get("/api/owner/session");
-        Map<String, String> withToken = Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
-        assertThat(browser.post("/api/owner/session", signIn(RunningService.OWNER, RunningService.PASSWORD)).status()).as("signing in without the token").isEqualTo(403);
-        assertThat(browser.send("POST", "/api/owner/session", signIn(RunningService.OWNER, RunningService.PASSWORD), withToken).json().path("name").asString()).isEqualTo(RunningService.OWNER);
+        Map<String, String> withToken =
+                Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
+        assertThat(browser.post("/api/owner/session", signIn(RunningService.OWNER, RunningService.PASSWORD))
+                        .status())
+                .as("signing in without the token")
+                .isEqualTo(403);
+        assertThat(browser.send(
+                                "POST",
+                                "/api/owner/session",
+                                signIn(RunningService.OWNER, RunningService.PASSWORD),
+                                withToken)
+                        .json()
+                        .path("name")
+                        .asString())
+                .isEqualTo(RunningService.OWNER);
         assertThat(browser.get("/api/owner/sites").status()).isEqualTo(200);
         String site = "{\"name\":\"Token\",\"address\":\"https://token.example\"}";
         assertThat(browser.post("/api/owner/sites", site).status()).isEqualTo(403);
-        Map<String, String> now = Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
+        Map<String, String> now =
+                Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
         assertThat(browser.send("POST", "/api/owner/sites", site, now).status()).isEqualTo(201);
         Api.Answer signedOut = browser.send("DELETE", "/api/owner/session", null, now);
         assertThat(signedOut.status()).isEqualTo(204);
-        assertThat(signedOut.header("Clear-Site-Data")).as("nothing stays for who uses the browser next").isEqualTo("\"cache\"");
+        assertThat(signedOut.header("Clear-Site-Data"))
+                .as("nothing stays for who uses the browser next")
+                .isEqualTo("\"cache\"");
         assertThat(browser.get("/api/owner/sites").status()).isEqualTo(401);
     }
 
@@ -64,44 +85,117 @@ class AccessTest {
     void guessingPasswordsIsMadeSlow() {
         Api browser = new Api(service.address(), null);
         browser.get("/api/owner/session");
-        Map<String, String> token = Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
+        Map<String, String> token =
+                Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
         for (int i = 0; i < 10; i++) {
             Api.Answer wrong = browser.send("POST", "/api/owner/session", signIn("nobody", "guess-number-" + i), token);
             assertThat(wrong.status()).isEqualTo(401);
             assertThat(wrong.json().path("field").asString()).isEqualTo("password");
         }
-        assertThat(browser.send("POST", "/api/owner/session", signIn("nobody", "one more"), token).status()).isEqualTo(429);
+        assertThat(browser.send("POST", "/api/owner/session", signIn("nobody", "one more"), token)
+                        .status())
+                .isEqualTo(429);
     }
 
     @Test
     void aKeyIsShownOnceAndCanBeTakenBack() {
         Api owner = service.api();
-        String key = owner.post("/api/owner/access-keys", "{\"name\":\"nightly\"}").json().path("key").asString();
-        assertThat(new Api(service.address(), key).get("/api/owner/sites").status()).isEqualTo(200);
+        String key = owner.post("/api/owner/access-keys", "{\"name\":\"nightly\"}")
+                .json()
+                .path("key")
+                .asString();
+        assertThat(new Api(service.address(), key).get("/api/owner/sites").status())
+                .isEqualTo(200);
         var listed = owner.get("/api/owner/access-keys");
         assertThat(listed.text()).contains("nightly").doesNotContain(key);
         long id = listed.json().get(0).path("id").asLong();
-        assertThat(owner.send("DELETE", "/api/owner/access-keys/" + id, null, Map.of()).status()).isEqualTo(204);
-        assertThat(new Api(service.address(), key).get("/api/owner/sites").status()).isEqualTo(401);
-        assertThat(owner.send("DELETE", "/api/owner/access-keys/" + id, null, Map.of()).status()).isEqualTo(404);
+        assertThat(owner.send("DELETE", "/api/owner/access-keys/" + id, null, Map.of())
+                        .status())
+                .isEqualTo(204);
+        assertThat(new Api(service.address(), key).get("/api/owner/sites").status())
+                .isEqualTo(401);
+        assertThat(owner.send("DELETE", "/api/owner/access-keys/" + id, null, Map.of())
+                        .status())
+                .isEqualTo(404);
     }
 
     @Test
     void anEmptyInstallationIsSetUpOnce(@TempDir Path data) {
         try (RunningService empty = RunningService.empty(data)) {
             Api browser = new Api(empty.address(), null);
-            assertThat(browser.get("/api/owner/session").json().path("firstStart").asBoolean()).isTrue();
-            Map<String, String> token = Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
+            assertThat(browser.get("/api/owner/session")
+                            .json()
+                            .path("firstStart")
+                            .asBoolean())
+                    .isTrue();
+            Map<String, String> token =
+                    Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
             String secret = String.valueOf(empty.part(Accounts.class).firstStartToken());
-            assertThat(browser.send("POST", "/api/owner/first-start", "{\"token\":\"guess\",\"name\":\"Thief\",\"password\":\"long enough by far\",\"siteName\":\"Cove\",\"siteAddress\":\"https://cove.example\"}", token).json().path("field").asString()).as("a stranger who was quick").isEqualTo("token");
-            String given = "{\"token\":\"" + secret + "\",\"name\":\"Perpetua\",\"password\":\"%s\",\"siteName\":\"Cove\",\"siteAddress\":\"%s\"}";
-            assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("short", "https://cove.example"), token).json().path("field").asString()).isEqualTo("password");
-            assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "cove"), token).json().path("field").asString()).isEqualTo("address");
-            assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "https://http://cove.example"), token).json().path("field").asString()).as("typed behind what was there").isEqualTo("address");
-            assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "https://cove.example/"), token).json().path("name").asString()).isEqualTo("Perpetua");
-            assertThat(browser.get("/api/owner/sites").json().get(0).path("origins").get(0).asString()).isEqualTo("https://cove.example");
-            Map<String, String> now = Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
-            assertThat(browser.send("POST", "/api/owner/first-start", given.formatted("long enough by far", "https://x.example"), now).status()).isEqualTo(409);
+            assertThat(browser.send(
+                                    "POST",
+                                    "/api/owner/first-start",
+                                    "{\"token\":\"guess\",\"name\":\"Thief\",\"password\":\"long enough by far\",\"siteName\":\"Cove\",\"siteAddress\":\"https://cove.example\"}",
+                                    token)
+                            .json()
+                            .path("field")
+                            .asString())
+                    .as("a stranger who was quick")
+                    .isEqualTo("token");
+            String given = "{\"token\":\"" + secret
+                    + "\",\"name\":\"Perpetua\",\"password\":\"%s\",\"siteName\":\"Cove\",\"siteAddress\":\"%s\"}";
+            assertThat(browser.send(
+                                    "POST",
+                                    "/api/owner/first-start",
+                                    given.formatted("short", "https://cove.example"),
+                                    token)
+                            .json()
+                            .path("field")
+                            .asString())
+                    .isEqualTo("password");
+            assertThat(browser.send(
+                                    "POST",
+                                    "/api/owner/first-start",
+                                    given.formatted("long enough by far", "cove"),
+                                    token)
+                            .json()
+                            .path("field")
+                            .asString())
+                    .isEqualTo("address");
+            assertThat(browser.send(
+                                    "POST",
+                                    "/api/owner/first-start",
+                                    given.formatted("long enough by far", "https://http://cove.example"),
+                                    token)
+                            .json()
+                            .path("field")
+                            .asString())
+                    .as("typed behind what was there")
+                    .isEqualTo("address");
+            assertThat(browser.send(
+                                    "POST",
+                                    "/api/owner/first-start",
+                                    given.formatted("long enough by far", "https://cove.example/"),
+                                    token)
+                            .json()
+                            .path("name")
+                            .asString())
+                    .isEqualTo("Perpetua");
+            assertThat(browser.get("/api/owner/sites")
+                            .json()
+                            .get(0)
+                            .path("origins")
+                            .get(0)
+                            .asString())
+                    .isEqualTo("https://cove.example");
+            Map<String, String> now =
+                    Map.of("X-XSRF-TOKEN", browser.cookie("XSRF-TOKEN"), "Content-Type", "application/json");
+            assertThat(browser.send(
+                                    "POST",
+                                    "/api/owner/first-start",
+                                    given.formatted("long enough by far", "https://x.example"),
+                                    now)
+                            .status())
+                    .isEqualTo(409);
         }
     }
 }

@@ -22,7 +22,8 @@ class ConcurrencyTest {
 
     @Test
     void pushesInParallelAreAllKeptAndFoundWhole(@TempDir Path data) throws Exception {
-        try (RunningService service = RunningService.on(data); ExecutorService threads = Executors.newFixedThreadPool(WRITERS + 2)) {
+        try (RunningService service = RunningService.on(data);
+                ExecutorService threads = Executors.newFixedThreadPool(WRITERS + 2)) {
             Api owner = service.api().withSite();
             owner.push("posts", "{\"id\":\"first\",\"title\":\"lantern\"}");
             String search = owner.publishedSearch("Shore");
@@ -34,10 +35,20 @@ class ConcurrencyTest {
                     for (int p = 0; p < PUSHES; p++) {
                         StringBuilder lines = new StringBuilder();
                         for (int i = 0; i < ITEMS; i++) {
-                            lines.append("{\"id\":\"%d-%d-%d\",\"title\":\"w%dp%dx\",\"field%d\":%d}\n".formatted(writer, p, i, writer, p, writer, i));
+                            lines.append("{\"id\":\"%d-%d-%d\",\"title\":\"w%dp%dx\",\"field%d\":%d}\n"
+                                    .formatted(writer, p, i, writer, p, writer, i));
                         }
-                        assertThat(api.push("posts", lines.toString()).json().path("added").asInt()).isEqualTo(ITEMS);
-                        assertThat(api.results(search, "w" + writer + "p" + p + "x").json().path("total").asInt()).as("found as soon as it is answered").isEqualTo(ITEMS);
+                        assertThat(api.push("posts", lines.toString())
+                                        .json()
+                                        .path("added")
+                                        .asInt())
+                                .isEqualTo(ITEMS);
+                        assertThat(api.results(search, "w" + writer + "p" + p + "x")
+                                        .json()
+                                        .path("total")
+                                        .asInt())
+                                .as("found as soon as it is answered")
+                                .isEqualTo(ITEMS);
                     }
                     return null;
                 }));
@@ -47,8 +58,13 @@ class ConcurrencyTest {
                     Api visitor = new Api(service.address(), null);
                     for (int i = 0; i < 60; i++) {
                         assertThat(visitor.results(search, "lantern").hits()).containsExactly("first");
-                        int total = visitor.results(search, "w0p3x").json().path("total").asInt();
-                        assertThat(total).as("a push is seen whole or not at all").isIn(0, ITEMS);
+                        int total = visitor.results(search, "w0p3x")
+                                .json()
+                                .path("total")
+                                .asInt();
+                        assertThat(total)
+                                .as("a push is seen whole or not at all")
+                                .isIn(0, ITEMS);
                     }
                     return null;
                 }));
@@ -56,8 +72,16 @@ class ConcurrencyTest {
             for (Future<?> one : work) {
                 one.get();
             }
-            assertThat(owner.get("/api/owner/sites/isles/collections/posts/items").json().path("total").asInt()).isEqualTo(1 + WRITERS * PUSHES * ITEMS);
-            assertThat(owner.get("/api/owner/sites/isles/collections").json().get(0).path("fields")).extracting(field -> field.path("key").asString())
+            assertThat(owner.get("/api/owner/sites/isles/collections/posts/items")
+                            .json()
+                            .path("total")
+                            .asInt())
+                    .isEqualTo(1 + WRITERS * PUSHES * ITEMS);
+            assertThat(owner.get("/api/owner/sites/isles/collections")
+                            .json()
+                            .get(0)
+                            .path("fields"))
+                    .extracting(field -> field.path("key").asString())
                     .contains("title", "field0", "field1", "field2", "field3");
         }
     }

@@ -61,7 +61,7 @@ class CorrectionsTest {
 
     @Test
     void itTellsHowFarItIsAndLeavesNothing() throws Exception {
-        begin(run -> { });
+        begin(run -> {});
         assertThat(corrections.of("isles", POSTS)).isEqualTo(new Corrections.Correction(SIZE, 400, 1_000, false, null));
         assertThat(corrections.of("isles", new CollectionKey("notes"))).isNull();
         goOn.countDown();
@@ -70,8 +70,10 @@ class CorrectionsTest {
 
     @Test
     void oneAtATimeInACollection() throws Exception {
-        begin(run -> { });
-        assertThatThrownBy(() -> corrections.run("isles", POSTS, SIZE, run -> { })).isInstanceOf(Refusal.class).hasMessageContaining("goes on");
+        begin(run -> {});
+        assertThatThrownBy(() -> corrections.run("isles", POSTS, SIZE, run -> {}))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("goes on");
     }
 
     @Test
@@ -98,9 +100,11 @@ class CorrectionsTest {
         Corrections patient = new Corrections(60_000);
         try {
             assertThatThrownBy(() -> patient.run("isles", POSTS, SIZE, run -> {
-                patient.stop("isles", POSTS);
-                run.looked(1);
-            })).isInstanceOf(Refusal.class).hasMessageContaining("stopped");
+                        patient.stop("isles", POSTS);
+                        run.looked(1);
+                    }))
+                    .isInstanceOf(Refusal.class)
+                    .hasMessageContaining("stopped");
             assertThat(patient.of("isles", POSTS)).isNull();
         } finally {
             patient.stop();
@@ -120,7 +124,9 @@ class CorrectionsTest {
             wait(end);
         });
         wait(kept);
-        assertThatThrownBy(() -> corrections.stop("isles", POSTS)).isInstanceOf(Refusal.class).hasMessageContaining("kept already");
+        assertThatThrownBy(() -> corrections.stop("isles", POSTS))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("kept already");
         end.countDown();
     }
 }

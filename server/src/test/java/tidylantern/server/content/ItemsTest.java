@@ -26,8 +26,10 @@ class ItemsTest {
             {"id":"b","title":"=SUM(A1)","tags":["boats/rope"],"rating":3,"stepFree":false}
             {"id":"c","title":"Ångström café","tags":["Boats/Sails"],"price":7}
             """;
+
     @TempDir
     private Path data;
+
     private RunningService service;
     private Api api;
 
@@ -48,7 +50,9 @@ class ItemsTest {
     private List<String> table(String parameters) {
         Api.Answer answer = api.get(POSTS + "/items?" + parameters);
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);
-        return StreamSupport.stream(answer.json().path("items").spliterator(), false).map(item -> item.path("id").asString()).toList();
+        return StreamSupport.stream(answer.json().path("items").spliterator(), false)
+                .map(item -> item.path("id").asString())
+                .toList();
     }
 
     private List<String> found(String query) {
@@ -59,26 +63,38 @@ class ItemsTest {
     void theTableIsSearchedSortedAndFiltered() {
         assertThat(table("")).containsExactly("b", "c", "a");
         assertThat(table("sort=rating&reversed=true")).containsExactly("a", "b", "c");
-        assertThat(table("q=" + URLEncoder.encode("ANGST", StandardCharsets.UTF_8))).containsExactly("c");
+        assertThat(table("q=" + URLEncoder.encode("ANGST", StandardCharsets.UTF_8)))
+                .containsExactly("c");
         assertThat(table("value=tags:boats")).containsExactly("b", "c", "a");
         assertThat(table("value=tags:boats/rope&sort=id")).containsExactly("a", "b");
         assertThat(table("without=price&with=rating")).containsExactly("b");
         assertThat(table("perPage=2&page=2")).containsExactly("a");
         assertThat(table("id=a&id=c&id=none")).containsExactly("c", "a");
-        assertThat(api.get(POSTS + "/items?columns=price,departures").json().path("items").path(2).path("values").path("departures").asString()).isEqualTo("2026-12-01, 2026-12-08");
+        assertThat(api.get(POSTS + "/items?columns=price,departures")
+                        .json()
+                        .path("items")
+                        .path(2)
+                        .path("values")
+                        .path("departures")
+                        .asString())
+                .isEqualTo("2026-12-01, 2026-12-08");
     }
 
     @Test
     void whatTheTableCannotDoNamesTheParameter() {
         assertThat(api.get(POSTS + "/items?sort=nothing").status()).isEqualTo(404);
-        assertThat(api.get(POSTS + "/items?value=tags").json().path("field").asString()).isEqualTo("value");
-        assertThat(api.get(POSTS + "/items?perPage=100000").json().path("field").asString()).isEqualTo("perPage");
+        assertThat(api.get(POSTS + "/items?value=tags").json().path("field").asString())
+                .isEqualTo("value");
+        assertThat(api.get(POSTS + "/items?perPage=100000").json().path("field").asString())
+                .isEqualTo("perPage");
     }
 
     @Test
     void aMarkStaysThroughThePushThatComesAfterIt() {
         api.publishedSearch("Posts");
-        api.put(POSTS + "/item/mark?id=a", "{\"keptOut\":false,\"keywords\":\"hawser\",\"title\":\"Our ropewalk\",\"summary\":\"Ours\",\"image\":\"/own.svg\",\"imageAlternative\":\"Our shed\"}");
+        api.put(
+                POSTS + "/item/mark?id=a",
+                "{\"keptOut\":false,\"keywords\":\"hawser\",\"title\":\"Our ropewalk\",\"summary\":\"Ours\",\"image\":\"/own.svg\",\"imageAlternative\":\"Our shed\"}");
         assertThat(found("hawser")).containsExactly("a");
         assertThat(found("ropewalk")).containsExactly("a");
         api.push("posts", LINES.replace("The text.", "Another text."));
@@ -86,7 +102,10 @@ class ItemsTest {
         JsonNode hit = api.results("posts", "ropewalk").json().path("hits").path(0);
         assertThat(hit.toString()).contains("Our ropewalk").contains("/own.svg").contains("Our shed");
         JsonNode item = api.get(POSTS + "/item?id=a").json();
-        JsonNode title = StreamSupport.stream(item.path("fields").spliterator(), false).filter(field -> field.path("key").asString().equals("title")).findFirst().orElseThrow();
+        JsonNode title = StreamSupport.stream(item.path("fields").spliterator(), false)
+                .filter(field -> field.path("key").asString().equals("title"))
+                .findFirst()
+                .orElseThrow();
         assertThat(title.path("text").asString()).isEqualTo("Our ropewalk");
         assertThat(title.path("instead").asString()).isEqualTo("Rope, \"walk\"");
     }
@@ -94,7 +113,11 @@ class ItemsTest {
     @Test
     void severalItemsAreKeptOutAndLetInAtOnce() {
         api.publishedSearch("Posts");
-        assertThat(api.post(POSTS + "/items/marks", "{\"ids\":[\"a\",\"c\"],\"keptOut\":true,\"addKeywords\":null}").json().path("items").asInt()).isEqualTo(2);
+        assertThat(api.post(POSTS + "/items/marks", "{\"ids\":[\"a\",\"c\"],\"keptOut\":true,\"addKeywords\":null}")
+                        .json()
+                        .path("items")
+                        .asInt())
+                .isEqualTo(2);
         assertThat(found("")).containsExactly("b");
         assertThat(table("keptOut=true")).containsExactly("c", "a");
         JsonNode why = api.get(POSTS + "/item/searches?id=a").json().path(0);
@@ -102,7 +125,11 @@ class ItemsTest {
         assertThat(why.path("why").asString()).isEqualTo("You keep it out of search.");
         api.post(POSTS + "/items/marks", "{\"ids\":[\"a\"],\"keptOut\":false,\"addKeywords\":\"hawser\"}");
         assertThat(found("hawser")).containsExactly("a");
-        assertThat(api.post(POSTS + "/items/marks", "{\"ids\":[\"b\",\"gone\"],\"keptOut\":true,\"addKeywords\":null}").json().path("detail").asString()).contains("\"gone\"");
+        assertThat(api.post(POSTS + "/items/marks", "{\"ids\":[\"b\",\"gone\"],\"keptOut\":true,\"addKeywords\":null}")
+                        .json()
+                        .path("detail")
+                        .asString())
+                .contains("\"gone\"");
         assertThat(table("keptOut=true")).as("all or none").containsExactly("c");
     }
 
@@ -111,12 +138,26 @@ class ItemsTest {
         assertThat(api.get("/api/owner/sites/isles/health").text()).doesNotContain("two-spellings");
         api.push("posts", "{\"id\":\"d\",\"title\":\"D\",\"tags\":[\"Boats/Ropes\"]}\n");
         assertThat(table("value=tags:boats/rope&sort=id")).containsExactly("a", "b");
-        assertThat(api.post(POSTS + "/fields/tags/merges", "{\"from\":[\"Boats\",\"Ropes\"],\"into\":[\"Boats\",\"Rope\"]}").status()).isEqualTo(200);
+        assertThat(api.post(
+                                POSTS + "/fields/tags/merges",
+                                "{\"from\":[\"Boats\",\"Ropes\"],\"into\":[\"Boats\",\"Rope\"]}")
+                        .status())
+                .isEqualTo(200);
         assertThat(table("value=tags:boats/rope&sort=id")).containsExactly("a", "b", "d");
         api.push("posts", "{\"id\":\"e\",\"title\":\"E\",\"tags\":[\"Boats/Ropes/Hemp\"]}\n");
-        assertThat(table("value=tags:boats/rope&sort=id")).as("what comes later, and what lies below").containsExactly("a", "b", "d", "e");
-        assertThat(api.post(POSTS + "/fields/tags/merges", "{\"from\":[\"Boats\"],\"into\":[\"Boats\",\"Rope\"]}").json().path("field").asString()).isEqualTo("into");
-        api.send("DELETE", POSTS + "/fields/tags/merges", "{\"from\":[\"Boats\",\"Ropes\"]}", java.util.Map.of("Content-Type", "application/json"));
+        assertThat(table("value=tags:boats/rope&sort=id"))
+                .as("what comes later, and what lies below")
+                .containsExactly("a", "b", "d", "e");
+        assertThat(api.post(POSTS + "/fields/tags/merges", "{\"from\":[\"Boats\"],\"into\":[\"Boats\",\"Rope\"]}")
+                        .json()
+                        .path("field")
+                        .asString())
+                .isEqualTo("into");
+        api.send(
+                "DELETE",
+                POSTS + "/fields/tags/merges",
+                "{\"from\":[\"Boats\",\"Ropes\"]}",
+                java.util.Map.of("Content-Type", "application/json"));
         assertThat(table("value=tags:boats/rope&sort=id")).containsExactly("a", "b");
     }
 
@@ -124,7 +165,9 @@ class ItemsTest {
     void healthTellsWhatIsWrongUntilItIsMended() {
         assertThat(api.get("/api/owner/sites/isles/health").text()).contains("\"kind\":\"no-summary\"");
         api.post(POSTS + "/items/marks", "{\"ids\":[\"b\",\"c\"],\"keptOut\":true,\"addKeywords\":null}");
-        assertThat(api.get("/api/owner/sites/isles/health").text()).as("what is kept out troubles nobody").doesNotContain("\"kind\":\"no-summary\"");
+        assertThat(api.get("/api/owner/sites/isles/health").text())
+                .as("what is kept out troubles nobody")
+                .doesNotContain("\"kind\":\"no-summary\"");
     }
 
     @Test
@@ -132,21 +175,44 @@ class ItemsTest {
         String out = api.get(POSTS + "/export.jsonl").text();
         api.put("/api/owner/sites/isles/collections/copy", "{\"label\":\"Copy\",\"language\":\"en\"}");
         assertThat(api.push("copy", out).json().path("added").asInt()).isEqualTo(3);
-        assertThat(api.get("/api/owner/sites/isles/collections/copy/export.jsonl").text()).isEqualTo(out);
-        assertThat(api.push("posts", out).json().path("unchanged").asInt()).as("and changes nothing where it came from").isEqualTo(3);
+        assertThat(api.get("/api/owner/sites/isles/collections/copy/export.jsonl")
+                        .text())
+                .isEqualTo(out);
+        assertThat(api.push("posts", out).json().path("unchanged").asInt())
+                .as("and changes nothing where it came from")
+                .isEqualTo(3);
     }
 
     @Test
     void csvOutIsAFileInAgain() throws IOException {
         String out = api.get(POSTS + "/export.csv").text();
-        List<CSVRecord> rows = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(new StringReader(out)).getRecords();
+        List<CSVRecord> rows = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(out))
+                .getRecords();
         assertThat(rows).hasSize(3);
         assertThat(rows.getFirst().get("title")).isEqualTo("Rope, \"walk\"");
         assertThat(rows.getFirst().get("summary")).isEqualTo("One line\nand another");
         api.put("/api/owner/sites/isles/collections/copy", "{\"label\":\"Copy\",\"language\":\"en\"}");
-        String upload = api.send("POST", "/api/owner/sites/isles/uploads", out, java.util.Map.of("Content-Type", "application/octet-stream")).json().path("upload").asString();
-        JsonNode preview = api.post("/api/owner/sites/isles/source-previews", "{\"settings\":{\"kind\":\"file\",\"upload\":\"" + upload + "\"},\"collection\":\"posts\",\"fresh\":true}").json();
-        assertThat(preview.path("items").toString()).as("as it was guessed, nothing corrected").contains("Rope, \\\"walk\\\"");
+        String upload = api.send(
+                        "POST",
+                        "/api/owner/sites/isles/uploads",
+                        out,
+                        java.util.Map.of("Content-Type", "application/octet-stream"))
+                .json()
+                .path("upload")
+                .asString();
+        JsonNode preview = api.post(
+                        "/api/owner/sites/isles/source-previews",
+                        "{\"settings\":{\"kind\":\"file\",\"upload\":\"" + upload
+                                + "\"},\"collection\":\"posts\",\"fresh\":true}")
+                .json();
+        assertThat(preview.path("items").toString())
+                .as("as it was guessed, nothing corrected")
+                .contains("Rope, \\\"walk\\\"");
         for (JsonNode item : preview.path("items")) {
             assertThat(item.path("problem").isNull()).as(item.toString()).isTrue();
         }

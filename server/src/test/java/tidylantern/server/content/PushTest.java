@@ -37,14 +37,27 @@ class PushTest {
     private static void counts(Api.Answer answer, int added, int changed, int unchanged, int refused) {
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);
         JsonNode report = answer.json();
-        assertThat(new int[] {report.path("added").asInt(), report.path("changed").asInt(), report.path("unchanged").asInt(), report.path("refused").asInt()})
-                .as(answer.text()).containsExactly(added, changed, unchanged, refused);
+        assertThat(new int[] {
+                    report.path("added").asInt(),
+                    report.path("changed").asInt(),
+                    report.path("unchanged").asInt(),
+                    report.path("refused").asInt()
+                })
+                .as(answer.text())
+                .containsExactly(added, changed, unchanged, refused);
     }
 
     @Test
     void tellsAddedChangedUnchangedAndRefusedApart() {
         counts(api.push("posts", "{\"id\":\"a\",\"title\":\"One\"}\n{\"id\":\"b\",\"title\":\"Two\"}\n"), 2, 0, 0, 0);
-        counts(api.push("posts", "{\"title\":\"One\",\"id\":\"a\"}\n\n{\"id\":\"b\",\"title\":\"Two, changed\"}\n{\"id\":7,\"title\":\"Seven\"}\nnot json"), 1, 1, 1, 1);
+        counts(
+                api.push(
+                        "posts",
+                        "{\"title\":\"One\",\"id\":\"a\"}\n\n{\"id\":\"b\",\"title\":\"Two, changed\"}\n{\"id\":7,\"title\":\"Seven\"}\nnot json"),
+                1,
+                1,
+                1,
+                1);
         assertThat(api.get(ITEMS).json().path("total").asInt()).isEqualTo(3);
     }
 
@@ -67,21 +80,30 @@ class PushTest {
         Api.Answer answer = api.push("posts", lines);
         counts(answer, 2, 0, 0, 9);
         JsonNode refusals = answer.json().path("refusals");
-        assertThat(refusals).extracting(refusal -> refusal.path("line").asInt()).containsExactly(2, 3, 4, 5, 7, 8, 9, 10, 6);
-        assertThat(refusals).extracting(refusal -> refusal.path("reason").asString()).allSatisfy(reason -> assertThat(reason).isNotBlank());
+        assertThat(refusals)
+                .extracting(refusal -> refusal.path("line").asInt())
+                .containsExactly(2, 3, 4, 5, 7, 8, 9, 10, 6);
+        assertThat(refusals)
+                .extracting(refusal -> refusal.path("reason").asString())
+                .allSatisfy(reason -> assertThat(reason).isNotBlank());
         assertThat(refusals.get(8).path("property").asString()).isEqualTo("price");
         assertThat(refusals.get(8).path("id").asString()).isEqualTo("bad-price");
         assertThat(refusals.get(3).path("reason").asString()).contains("line 1 has the id \"good-1\" already");
         assertThat(refusals.get(1).path("reason").asString()).contains("not a list");
-        assertThat(answer.text()).as("no word of how it is made").doesNotContain("java.").doesNotContain("JsonToken");
+        assertThat(answer.text())
+                .as("no word of how it is made")
+                .doesNotContain("java.")
+                .doesNotContain("JsonToken");
     }
 
     @Test
     void aLineOverOneMegabyteIsRefusedAndTheNextIsRead() {
-        String big = "{\"id\":\"big\",\"body\":\"" + "x".repeat(1_000_001) + "\"}\n{\"id\":\"small\",\"title\":\"After it\"}";
+        String big = "{\"id\":\"big\",\"body\":\"" + "x".repeat(1_000_001)
+                + "\"}\n{\"id\":\"small\",\"title\":\"After it\"}";
         Api.Answer answer = api.push("posts", big);
         counts(answer, 1, 0, 0, 1);
-        assertThat(answer.json().path("refusals").get(0).path("reason").asString()).contains("1,000,000 are the most");
+        assertThat(answer.json().path("refusals").get(0).path("reason").asString())
+                .contains("1,000,000 are the most");
     }
 
     @Test
@@ -89,27 +111,41 @@ class PushTest {
         byte[] latin = "{\"id\":\"l\",\"title\":\"Fête\"}".getBytes(StandardCharsets.ISO_8859_1);
         Api.Answer refused = api.sendBytes("PUT", ITEMS, latin, Map.of("Content-Type", "application/jsonl"));
         counts(refused, 0, 0, 0, 1);
-        assertThat(refused.json().path("refusals").get(0).path("reason").asString()).contains("not UTF-8");
+        assertThat(refused.json().path("refusals").get(0).path("reason").asString())
+                .contains("not UTF-8");
         counts(api.push("posts", "\uFEFF{\"id\":\"u\",\"title\":\"Fête\"}"), 1, 0, 0, 0);
     }
 
     @Test
     void fieldsAreMadeFromWhatComesAndTold() {
-        Api.Answer answer = api.push("posts", "{\"id\":\"1\",\"title\":\"T\",\"price\":3,\"garden\":true,\"departures\":[\"2026-05-01\"],\"place\":{\"lat\":1,\"lon\":2},\"bad name!\":1}");
+        Api.Answer answer = api.push(
+                "posts",
+                "{\"id\":\"1\",\"title\":\"T\",\"price\":3,\"garden\":true,\"departures\":[\"2026-05-01\"],\"place\":{\"lat\":1,\"lon\":2},\"bad name!\":1}");
         counts(answer, 1, 0, 0, 0);
-        assertThat(answer.json().path("newFields")).extracting(field -> field.path("property").asString() + " " + field.path("kind").asString())
+        assertThat(answer.json().path("newFields"))
+                .extracting(field -> field.path("property").asString() + " "
+                        + field.path("kind").asString())
                 .containsExactly("title text", "price money", "garden yes-no", "departures date", "place place");
-        assertThat(answer.json().path("passedOver")).extracting(one -> one.path("property").asString()).containsExactly("bad name!");
+        assertThat(answer.json().path("passedOver"))
+                .extracting(one -> one.path("property").asString())
+                .containsExactly("bad name!");
     }
 
     @Test
     void aPartialPushLeavesWhatItDoesNotNameAndNullTakesAway() {
         api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster\",\"summary\":\"Old\",\"note\":\"Gone soon\"}");
-        Api.Answer answer = push("partial=true", "{\"id\":\"1\",\"summary\":\"New\",\"note\":null}\n{\"id\":\"2\",\"title\":\"Crab\"}");
+        Api.Answer answer = push(
+                "partial=true", "{\"id\":\"1\",\"summary\":\"New\",\"note\":null}\n{\"id\":\"2\",\"title\":\"Crab\"}");
         counts(answer, 1, 1, 0, 0);
-        assertThat(answer.json().path("changes").get(0).path("reason").asString()).isEqualTo("note, summary");
-        JsonNode item = api.get("/api/owner/sites/isles/collections/posts/item?id=1").json();
-        assertThat(item.path("fields")).extracting(field -> field.path("key").asString() + "=" + field.path("text").asString()).contains("title=Lobster", "summary=New").doesNotContain("note=Gone soon");
+        assertThat(answer.json().path("changes").get(0).path("reason").asString())
+                .isEqualTo("note, summary");
+        JsonNode item =
+                api.get("/api/owner/sites/isles/collections/posts/item?id=1").json();
+        assertThat(item.path("fields"))
+                .extracting(field ->
+                        field.path("key").asString() + "=" + field.path("text").asString())
+                .contains("title=Lobster", "summary=New")
+                .doesNotContain("note=Gone soon");
         counts(push("partial=true", "{\"id\":\"1\",\"summary\":\"New\"}"), 0, 0, 1, 0);
     }
 
@@ -117,7 +153,8 @@ class PushTest {
     void itemsAreDeletedByNameAndComeBackAsNew() {
         api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster\"}\n{\"id\":\"2\",\"title\":\"Crab\"}");
         String search = api.publishedSearch("S");
-        Api.Answer deleted = api.push("posts", "{\"id\":\"1\",\"_delete\":true}\n{\"id\":\"unheard-of\",\"_delete\":true}");
+        Api.Answer deleted =
+                api.push("posts", "{\"id\":\"1\",\"_delete\":true}\n{\"id\":\"unheard-of\",\"_delete\":true}");
         assertThat(deleted.json().path("removed").asInt()).isEqualTo(1);
         assertThat(deleted.json().path("unchanged").asInt()).isEqualTo(1);
         assertThat(api.results(search, "lobster").hits()).isEmpty();
@@ -127,39 +164,67 @@ class PushTest {
 
     @Test
     void everythingRemovesWhatIsNotNamedAndAsksBeforeMoreThanAThird() {
-        api.push("posts", "{\"id\":\"1\",\"title\":\"A\"}\n{\"id\":\"2\",\"title\":\"B\"}\n{\"id\":\"3\",\"title\":\"C\"}\n{\"id\":\"4\",\"title\":\"D\"}");
-        String three = "{\"id\":\"1\",\"title\":\"A\"}\n{\"id\":\"2\",\"title\":\"B, changed\"}\n{\"id\":\"3\",\"title\":\"C\"}";
+        api.push(
+                "posts",
+                "{\"id\":\"1\",\"title\":\"A\"}\n{\"id\":\"2\",\"title\":\"B\"}\n{\"id\":\"3\",\"title\":\"C\"}\n{\"id\":\"4\",\"title\":\"D\"}");
+        String three =
+                "{\"id\":\"1\",\"title\":\"A\"}\n{\"id\":\"2\",\"title\":\"B, changed\"}\n{\"id\":\"3\",\"title\":\"C\"}";
         Api.Answer one = push("everything=true", three);
         counts(one, 0, 1, 2, 0);
         assertThat(one.json().path("removed").asInt()).isEqualTo(1);
         Api.Answer asks = push("everything=true", "{\"id\":\"1\",\"title\":\"A, not kept\"}");
         assertThat(asks.status()).isEqualTo(409);
-        assertThat(asks.json().path("detail").asString()).contains("2 of the 3 items").contains("removeMany=true");
-        assertThat(api.get(ITEMS + "?q=not%20kept").json().path("total").asInt()).as("nothing of it was kept").isZero();
-        assertThat(push("everything=true&removeMany=true", "{\"id\":\"1\",\"title\":\"A\"}").json().path("removed").asInt()).isEqualTo(2);
-        assertThat(push("everything=true", "").status()).as("a body that names nothing would remove all").isEqualTo(409);
+        assertThat(asks.json().path("detail").asString())
+                .contains("2 of the 3 items")
+                .contains("removeMany=true");
+        assertThat(api.get(ITEMS + "?q=not%20kept").json().path("total").asInt())
+                .as("nothing of it was kept")
+                .isZero();
+        assertThat(push("everything=true&removeMany=true", "{\"id\":\"1\",\"title\":\"A\"}")
+                        .json()
+                        .path("removed")
+                        .asInt())
+                .isEqualTo(2);
+        assertThat(push("everything=true", "").status())
+                .as("a body that names nothing would remove all")
+                .isEqualTo(409);
     }
 
     @Test
     void whileALineHasNoReadableIdNothingIsRemovedAndTheReportSaysSo() {
-        String items = IntStream.range(0, 20).mapToObj("{\"id\":\"%1$d\",\"title\":\"Item %1$d\"}"::formatted).collect(Collectors.joining("\n"));
+        String items = IntStream.range(0, 20)
+                .mapToObj("{\"id\":\"%1$d\",\"title\":\"Item %1$d\"}"::formatted)
+                .collect(Collectors.joining("\n"));
         api.push("posts", items);
         String theOthers = items.substring(items.indexOf('\n') + 1);
         byte[] latin = "{\"id\":\"0\",\"title\":\"Fête\"}".getBytes(StandardCharsets.ISO_8859_1);
-        Stream.of("{\"id\":\"0\",\"title\":", "{\"id\":\"0\",\"body\":\"" + "x".repeat(1_000_001) + "\"}", "{\"id\":{\"is\":\"0\"}}", "{\"id\":\"0\",\"title\":\"a\",\"title\":\"b\"}",
-                "[\"0\"]", "{\"title\":\"Item 0\"}", "null").map(line -> line.getBytes(StandardCharsets.UTF_8)).forEach(line -> staysWhile(line, theOthers));
+        Stream.of(
+                        "{\"id\":\"0\",\"title\":",
+                        "{\"id\":\"0\",\"body\":\"" + "x".repeat(1_000_001) + "\"}",
+                        "{\"id\":{\"is\":\"0\"}}",
+                        "{\"id\":\"0\",\"title\":\"a\",\"title\":\"b\"}",
+                        "[\"0\"]",
+                        "{\"title\":\"Item 0\"}",
+                        "null")
+                .map(line -> line.getBytes(StandardCharsets.UTF_8))
+                .forEach(line -> staysWhile(line, theOthers));
         staysWhile(latin, theOthers);
-        assertThat(push("everything=true", theOthers).json().path("removed").asInt()).as("every line has its id").isEqualTo(1);
+        assertThat(push("everything=true", theOthers).json().path("removed").asInt())
+                .as("every line has its id")
+                .isEqualTo(1);
     }
 
     private void staysWhile(byte[] line, String theOthers) {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         body.writeBytes(line);
         body.writeBytes(("\n" + theOthers).getBytes(StandardCharsets.UTF_8));
-        Api.Answer answer = api.sendBytes("PUT", ITEMS + "?everything=true", body.toByteArray(), Map.of("Content-Type", "application/jsonl"));
+        Api.Answer answer = api.sendBytes(
+                "PUT", ITEMS + "?everything=true", body.toByteArray(), Map.of("Content-Type", "application/jsonl"));
         counts(answer, 0, 0, 19, 1);
         assertThat(answer.json().path("removed").asInt()).isZero();
-        assertThat(answer.json().path("notRemoved").asString()).contains("one line").contains("nothing was removed");
+        assertThat(answer.json().path("notRemoved").asString())
+                .contains("one line")
+                .contains("nothing was removed");
         assertThat(api.get(ITEMS).json().path("total").asInt()).isEqualTo(20);
     }
 
@@ -171,7 +236,10 @@ class PushTest {
     void aFieldsKeyHasOneKindInASite() {
         api.push("posts", "{\"id\":\"1\",\"length\":12}");
         api.put("/api/owner/sites/isles/collections/films", "{\"label\":\"Films\",\"language\":\"en\"}");
-        JsonNode field = api.push("films", "{\"id\":\"1\",\"length\":\"rather long, and worth it.\"}").json().path("newFields").get(0);
+        JsonNode field = api.push("films", "{\"id\":\"1\",\"length\":\"rather long, and worth it.\"}")
+                .json()
+                .path("newFields")
+                .get(0);
         assertThat(field.path("key").asString()).isEqualTo("length-films");
         assertThat(field.path("property").asString()).isEqualTo("length");
         assertThat(field.path("label").asString()).isEqualTo("Length (Films)");
@@ -179,24 +247,37 @@ class PushTest {
 
     @Test
     void aGuessedKindCanBeCorrectedAndTheItemsAreReadAnew() {
-        api.push("posts", "{\"id\":\"1\",\"title\":\"T\",\"note\":\"QH-1\"}\n{\"id\":\"2\",\"title\":\"U\",\"note\":\"some lobster\"}");
+        api.push(
+                "posts",
+                "{\"id\":\"1\",\"title\":\"T\",\"note\":\"QH-1\"}\n{\"id\":\"2\",\"title\":\"U\",\"note\":\"some lobster\"}");
         String search = api.publishedSearch("Before");
-        assertThat(api.results(search, "lobster").hits()).as("a note is text and not searched by itself").isEmpty();
+        assertThat(api.results(search, "lobster").hits())
+                .as("a note is text and not searched by itself")
+                .isEmpty();
         String field = "/api/owner/sites/isles/collections/posts/fields/note";
         Api.Answer refused = api.put(field, "{\"kind\":\"date\",\"label\":\"Note\"}");
         assertThat(refused.status()).isEqualTo(409);
         assertThat(refused.json().path("detail").asString()).contains("2 items do not fit the kind date");
-        assertThat(api.put(field, "{\"kind\":\"category\",\"label\":\"Note\"}").status()).isEqualTo(200);
+        assertThat(api.put(field, "{\"kind\":\"category\",\"label\":\"Note\"}").status())
+                .isEqualTo(200);
         assertThat(api.results(api.publishedSearch("After"), "lobster").hits()).containsExactly("2");
-        assertThat(api.put(field, "{\"kind\":\"colour\",\"label\":\"Note\"}").json().path("field").asString()).isEqualTo("kind");
+        assertThat(api.put(field, "{\"kind\":\"colour\",\"label\":\"Note\"}")
+                        .json()
+                        .path("field")
+                        .asString())
+                .isEqualTo("kind");
     }
 
     @Test
     void anUnknownCollectionOrSiteIsToldWithWhatThereIs() {
         Api.Answer answer = api.push("nowhere", "{\"id\":\"1\"}");
         assertThat(answer.status()).isEqualTo(404);
-        assertThat(answer.json().path("detail").asString()).contains("no collection \"nowhere\"").contains("posts");
-        assertThat(api.put("/api/owner/sites/atlantis/collections/posts/items", "{}").status()).isEqualTo(404);
+        assertThat(answer.json().path("detail").asString())
+                .contains("no collection \"nowhere\"")
+                .contains("posts");
+        assertThat(api.put("/api/owner/sites/atlantis/collections/posts/items", "{}")
+                        .status())
+                .isEqualTo(404);
     }
 
     @Test
@@ -216,7 +297,9 @@ class PushTest {
             lines.append("{\"id\":\"i%02d\",\"title\":\"Item %d\"}\n".formatted(i, i));
         }
         api.push("posts", lines.toString());
-        assertThat(api.get(ITEMS + "?page=99&perPage=25").json().path("page").asInt()).as("beyond the last stands for the last").isEqualTo(3);
+        assertThat(api.get(ITEMS + "?page=99&perPage=25").json().path("page").asInt())
+                .as("beyond the last stands for the last")
+                .isEqualTo(3);
         assertThat(api.get(ITEMS + "?q=ITEM%205").json().path("total").asInt()).isEqualTo(11);
         assertThat(api.get(ITEMS + "?perPage=0").status()).isEqualTo(400);
     }

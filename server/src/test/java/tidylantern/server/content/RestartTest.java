@@ -23,7 +23,13 @@ class RestartTest {
         }
         try (RunningService again = RunningService.on(data)) {
             assertThat(again.api().results(search, "lobster").hits()).containsExactly("1");
-            assertThat(again.api().get("/api/owner/searches/" + search).json().path("live").path("version").asInt()).isEqualTo(1);
+            assertThat(again.api()
+                            .get("/api/owner/searches/" + search)
+                            .json()
+                            .path("live")
+                            .path("version")
+                            .asInt())
+                    .isEqualTo(1);
         }
     }
 
@@ -42,7 +48,9 @@ class RestartTest {
             }
         }
         try (RunningService again = RunningService.on(data)) {
-            assertThat(again.api().results(search, "lobster").hits()).as("missing").containsExactly("1");
+            assertThat(again.api().results(search, "lobster").hits())
+                    .as("missing")
+                    .containsExactly("1");
         }
         try (var files = Files.walk(index)) {
             for (Path file : files.filter(Files::isRegularFile).toList()) {

@@ -20,7 +20,10 @@ class SiteContentsTest {
             database.sql("UPDATE collection SET label = 'Stories'").update();
             database.sql("ALTER TABLE field RENAME TO field_elsewhere").update();
             contents.forget("isles");
-            assertThat(label(contents)).as("nothing can be read").isEqualTo(before).isNotEqualTo("Stories");
+            assertThat(label(contents))
+                    .as("nothing can be read")
+                    .isEqualTo(before)
+                    .isNotEqualTo("Stories");
             database.sql("ALTER TABLE field_elsewhere RENAME TO field").update();
             contents.readAgainIfStale("isles");
             assertThat(label(contents)).as("it can be read again").isEqualTo("Stories");

@@ -19,8 +19,10 @@ import tools.jackson.databind.JsonNode;
 class DeletionTest {
     private static final String SITE = "/api/owner/sites/isles";
     private static final Map<String, String> JSON = Map.of("Content-Type", "application/json");
+
     @TempDir
     private Path data;
+
     private RunningService service;
     private Api api;
     private String search;
@@ -29,7 +31,9 @@ class DeletionTest {
     void fill() {
         service = RunningService.on(data);
         api = service.api().withSite();
-        api.push("posts", "{\"id\":\"a\",\"title\":\"The ferry\",\"tags\":[[\"Boats\",\"Ferries\"]],\"price\":3.5,\"day\":\"2026-05-01\"}\n{\"id\":\"b\",\"title\":\"The pier\"}\n");
+        api.push(
+                "posts",
+                "{\"id\":\"a\",\"title\":\"The ferry\",\"tags\":[[\"Boats\",\"Ferries\"]],\"price\":3.5,\"day\":\"2026-05-01\"}\n{\"id\":\"b\",\"title\":\"The pier\"}\n");
         api.put(SITE + "/collections/notes", "{\"label\":\"Notes\",\"language\":\"en\"}");
         api.push("notes", "{\"id\":\"n\",\"title\":\"A ferry note\"}\n");
         search = api.publishedSearch("Everything");
@@ -52,15 +56,26 @@ class DeletionTest {
     void aCollectionGoesAndComesBack() {
         String before = api.get(SITE + "/collections/posts/export.jsonl").text();
         assertThat(found("ferry")).containsExactlyInAnyOrder("a", "n");
-        assertThat(api.send("DELETE", SITE + "/collections/posts?name=posts", null, Map.of()).status()).as("its label is Posts").isEqualTo(400);
+        assertThat(api.send("DELETE", SITE + "/collections/posts?name=posts", null, Map.of())
+                        .status())
+                .as("its label is Posts")
+                .isEqualTo(400);
         assertThat(found("ferry")).hasSize(2);
-        assertThat(api.send("DELETE", SITE + "/collections/posts?name=Posts", null, Map.of()).status()).isEqualTo(200);
+        assertThat(api.send("DELETE", SITE + "/collections/posts?name=Posts", null, Map.of())
+                        .status())
+                .isEqualTo(200);
         assertThat(found("ferry")).containsExactly("n");
         assertThat(api.get(SITE + "/collections").json()).hasSize(1);
         JsonNode rests = resting(SITE + "/deleted");
         assertThat(rests).hasSize(1);
         assertThat(rests.path(0).path("kind").asString()).isEqualTo("collection");
-        assertThat(api.send("POST", SITE + "/deleted/" + rests.path(0).path("id").asLong() + "/bring-back", "", Map.of()).status()).isEqualTo(204);
+        assertThat(api.send(
+                                "POST",
+                                SITE + "/deleted/" + rests.path(0).path("id").asLong() + "/bring-back",
+                                "",
+                                Map.of())
+                        .status())
+                .isEqualTo(204);
         assertThat(found("ferry")).containsExactlyInAnyOrder("a", "n");
         assertThat(api.get(SITE + "/collections/posts/export.jsonl").text()).isEqualTo(before);
         assertThat(resting(SITE + "/deleted")).isEmpty();
@@ -81,11 +96,24 @@ class DeletionTest {
 
     @Test
     void aSearchGoesAndComesBackWithItsVersionsAndTrials() {
-        api.send("POST", "/api/owner/searches/" + search + "/trials", "{\"query\":\"ferry\",\"expects\":\"at-least\",\"number\":1}", JSON);
-        assertThat(api.send("DELETE", "/api/owner/searches/" + search + "?name=Everything", null, Map.of()).status()).isEqualTo(200);
-        assertThat(api.get("/api/public/searches/" + search + "/results?q=ferry").status()).isEqualTo(404);
+        api.send(
+                "POST",
+                "/api/owner/searches/" + search + "/trials",
+                "{\"query\":\"ferry\",\"expects\":\"at-least\",\"number\":1}",
+                JSON);
+        assertThat(api.send("DELETE", "/api/owner/searches/" + search + "?name=Everything", null, Map.of())
+                        .status())
+                .isEqualTo(200);
+        assertThat(api.get("/api/public/searches/" + search + "/results?q=ferry")
+                        .status())
+                .isEqualTo(404);
         assertThat(api.get(SITE + "/searches").json()).isEmpty();
-        api.send("POST", SITE + "/deleted/" + resting(SITE + "/deleted").path(0).path("id").asLong() + "/bring-back", "", Map.of());
+        api.send(
+                "POST",
+                SITE + "/deleted/"
+                        + resting(SITE + "/deleted").path(0).path("id").asLong() + "/bring-back",
+                "",
+                Map.of());
         assertThat(found("ferry")).hasSize(2);
         assertThat(api.get("/api/owner/searches/" + search + "/trials").text()).contains("ferry");
     }
@@ -93,15 +121,30 @@ class DeletionTest {
     @Test
     void aSiteGoesWithEverythingAndComesBack() {
         String before = api.get(SITE + "/collections/posts/export.jsonl").text();
-        assertThat(api.send("DELETE", SITE, null, Map.of()).status()).as("without its name").isEqualTo(400);
+        assertThat(api.send("DELETE", SITE, null, Map.of()).status())
+                .as("without its name")
+                .isEqualTo(400);
         String name = api.get(SITE).json().path("name").asString();
-        assertThat(api.send("DELETE", SITE + "?name=" + name.replace(" ", "%20"), null, Map.of()).status()).isEqualTo(200);
+        assertThat(api.send("DELETE", SITE + "?name=" + name.replace(" ", "%20"), null, Map.of())
+                        .status())
+                .isEqualTo(200);
         assertThat(api.get(SITE).status()).isEqualTo(404);
-        assertThat(api.get("/api/public/searches/" + search + "/results?q=ferry").status()).isEqualTo(404);
+        assertThat(api.get("/api/public/searches/" + search + "/results?q=ferry")
+                        .status())
+                .isEqualTo(404);
         assertThat(data.resolve("index/isles")).doesNotExist();
         JsonNode rests = resting("/api/owner/deleted-sites");
-        assertThat(StreamSupport.stream(rests.spliterator(), false).map(one -> one.path("key").asString())).containsExactly("isles");
-        assertThat(api.send("POST", "/api/owner/deleted-sites/" + rests.path(0).path("id").asLong() + "/bring-back", "", Map.of()).status()).isEqualTo(204);
+        assertThat(StreamSupport.stream(rests.spliterator(), false)
+                        .map(one -> one.path("key").asString()))
+                .containsExactly("isles");
+        assertThat(api.send(
+                                "POST",
+                                "/api/owner/deleted-sites/"
+                                        + rests.path(0).path("id").asLong() + "/bring-back",
+                                "",
+                                Map.of())
+                        .status())
+                .isEqualTo(204);
         assertThat(found("ferry")).containsExactlyInAnyOrder("a", "n");
         assertThat(api.get(SITE + "/collections/posts/export.jsonl").text()).isEqualTo(before);
     }
@@ -111,13 +154,19 @@ class DeletionTest {
         String name = api.get(SITE).json().path("name").asString();
         api.send("DELETE", SITE + "?name=" + name.replace(" ", "%20"), "", Map.of());
         api.post("/api/owner/sites", "{\"name\":\"Other\",\"address\":\"https://other.example\"}");
-        assertThat(api.post("/api/owner/sites/other/searches", "{\"name\":\"Everything\"}").json().path("key").asString()).isEqualTo(search);
+        assertThat(api.post("/api/owner/sites/other/searches", "{\"name\":\"Everything\"}")
+                        .json()
+                        .path("key")
+                        .asString())
+                .isEqualTo(search);
         long id = resting("/api/owner/deleted-sites").path(0).path("id").asLong();
         Api.Answer refused = api.send("POST", "/api/owner/deleted-sites/" + id + "/bring-back", "", Map.of());
         assertThat(refused.status()).as(refused.text()).isEqualTo(409);
         assertThat(api.get(SITE).status()).as("all or nothing").isEqualTo(404);
         api.send("DELETE", "/api/owner/searches/" + search + "?name=Everything", "", Map.of());
-        assertThat(api.send("POST", "/api/owner/deleted-sites/" + id + "/bring-back", "", Map.of()).status()).isEqualTo(204);
+        assertThat(api.send("POST", "/api/owner/deleted-sites/" + id + "/bring-back", "", Map.of())
+                        .status())
+                .isEqualTo(204);
         assertThat(found("ferry")).hasSize(2);
     }
 
@@ -128,11 +177,16 @@ class DeletionTest {
         rested(29);
         assertThat(resting(SITE + "/deleted")).hasSize(1);
         rested(31);
-        assertThat(api.send("POST", SITE + "/deleted/" + id + "/bring-back", "", Map.of()).status()).isEqualTo(404);
+        assertThat(api.send("POST", SITE + "/deleted/" + id + "/bring-back", "", Map.of())
+                        .status())
+                .isEqualTo(404);
         assertThat(resting(SITE + "/deleted")).isEmpty();
     }
 
     private void rested(int days) {
-        service.part(JdbcClient.class).sql("UPDATE deleted SET deleted = DATEADD('DAY', :days, CURRENT_TIMESTAMP)").param("days", -days).update();
+        service.part(JdbcClient.class)
+                .sql("UPDATE deleted SET deleted = DATEADD('DAY', :days, CURRENT_TIMESTAMP)")
+                .param("days", -days)
+                .update();
     }
 }

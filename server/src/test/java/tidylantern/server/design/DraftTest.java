@@ -19,7 +19,6 @@ import tidylantern.server.Api;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
-import tools.jackson.databind.node.ObjectNode;
 
 class DraftTest {
     private static RunningService service;
@@ -30,7 +29,9 @@ class DraftTest {
     static void start(@TempDir Path data) {
         service = RunningService.on(data);
         api = service.api().withSite();
-        api.push("posts", "{\"id\":\"t\",\"title\":\"ferry\",\"body\":\"something else entirely\"}\n{\"id\":\"b\",\"title\":\"something else\",\"body\":\"ferry entirely\"}");
+        api.push(
+                "posts",
+                "{\"id\":\"t\",\"title\":\"ferry\",\"body\":\"something else entirely\"}\n{\"id\":\"b\",\"title\":\"something else\",\"body\":\"ferry entirely\"}");
     }
 
     @AfterAll
@@ -53,7 +54,9 @@ class DraftTest {
 
     private static String withWeights(String document, double title, double body) {
         ObjectNode design = (ObjectNode) new JsonMapper().readTree(document);
-        ((ObjectNode) design.path("words")).putArray("weights").add(design.objectNode().put("field", "title").put("weight", title))
+        ((ObjectNode) design.path("words"))
+                .putArray("weights")
+                .add(design.objectNode().put("field", "title").put("weight", title))
                 .add(design.objectNode().put("field", "body").put("weight", body));
         return design.toString();
     }
@@ -66,7 +69,9 @@ class DraftTest {
         assertThat(api.get(path("/draft/results?q=ferry")).hits()).containsExactly("b", "t");
         assertThat(api.get(path("/live-version/results?q=ferry")).hits()).containsExactly("t", "b");
         assertThat(api.results(search, "ferry").hits()).as("visitors").containsExactly("t", "b");
-        assertThat(api.get(path("")).json().path("differences")).extracting(d -> d.path("what").asString()).containsExactly("Weight of title", "Weight of body");
+        assertThat(api.get(path("")).json().path("differences"))
+                .extracting(d -> d.path("what").asString())
+                .containsExactly("Weight of title", "Weight of body");
 
         Api.Answer published = api.send("POST", path("/publish"), "", Map.of("If-Match", changed.header("ETag")));
         assertThat(published.json().path("live").path("version").asInt()).isEqualTo(2);
@@ -76,26 +81,35 @@ class DraftTest {
     @Test
     void nobodysChangeIsOverwrittenUnseen() {
         Api.Answer draft = api.get(path("/draft"));
-        assertThat(put(withWeights(draft.text(), 3, 1), draft.header("ETag")).status()).isEqualTo(200);
+        assertThat(put(withWeights(draft.text(), 3, 1), draft.header("ETag")).status())
+                .isEqualTo(200);
         Api.Answer late = put(withWeights(draft.text(), 4, 1), draft.header("ETag"));
         assertThat(late.status()).isEqualTo(412);
         assertThat(late.json().path("detail").asString()).contains("changed elsewhere");
-        assertThat(api.put(path("/draft"), draft.text()).status()).as("without If-Match").isEqualTo(428);
-        assertThat(api.send("POST", path("/publish"), "", Map.of("If-Match", draft.header("ETag"))).status()).as("publishing what was not seen").isEqualTo(412);
+        assertThat(api.put(path("/draft"), draft.text()).status())
+                .as("without If-Match")
+                .isEqualTo(428);
+        assertThat(api.send("POST", path("/publish"), "", Map.of("If-Match", draft.header("ETag")))
+                        .status())
+                .as("publishing what was not seen")
+                .isEqualTo(412);
     }
 
     @ParameterizedTest(name = "{0} -> {1}")
-    @CsvSource(delimiter = '|', value = {
-            "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"title\",\"weight\":5},{\"field\":\"body\",\"weight\":11}]}} | words.weights[1].weight | outside 0 to 10",
-            "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"title\",\"weight\":5},{\"field\":\"title\",\"weight\":1}]}} | words.weights[1] | stands twice",
-            "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"1st\",\"weight\":5}]}} | words.weights[0].field | cannot name a field",
-            "{\"version\":1,\"name\":\"x\",\"words\":{\"colour\":1}} | words.colour | no key",
-            "{\"version\":1,\"name\":\"x\",\"words\":{\"needed\":\"some\"}} | words.needed | some",
-            "{\"version\":1,\"name\":\"x\",\"words\":{\"excerpt\":{\"words\":3}}} | words.excerpt.words | choose 5 to 100",
-            "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | page.address | no web address",
-            "{\"version\":1,\"name\":\"\"} | name | 1 to 80 characters",
-            "{\"version\":2,\"name\":\"x\"} | version | not one this product reads",
-            "{\"name\":\"x\"} | version | says no version"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"title\",\"weight\":5},{\"field\":\"body\",\"weight\":11}]}} | words.weights[1].weight | outside 0 to 10",
+                "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"title\",\"weight\":5},{\"field\":\"title\",\"weight\":1}]}} | words.weights[1] | stands twice",
+                "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"1st\",\"weight\":5}]}} | words.weights[0].field | cannot name a field",
+                "{\"version\":1,\"name\":\"x\",\"words\":{\"colour\":1}} | words.colour | no key",
+                "{\"version\":1,\"name\":\"x\",\"words\":{\"needed\":\"some\"}} | words.needed | some",
+                "{\"version\":1,\"name\":\"x\",\"words\":{\"excerpt\":{\"words\":3}}} | words.excerpt.words | choose 5 to 100",
+                "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | page.address | no web address",
+                "{\"version\":1,\"name\":\"\"} | name | 1 to 80 characters",
+                "{\"version\":2,\"name\":\"x\"} | version | not one this product reads",
+                "{\"name\":\"x\"} | version | says no version"
+            })
     void whatCannotHoldIsRefusedWithThePathOfItsKey(String document, String key, String reason) {
         Api.Answer answer = put(document, api.get(path("/draft")).header("ETag"));
         assertThat(answer.status()).as(answer.text()).isEqualTo(400);
@@ -106,10 +120,19 @@ class DraftTest {
     @Test
     void brokenJsonAndLooseEndsAreRefused() {
         String tag = api.get(path("/draft")).header("ETag");
-        for (String document : new String[] {"{\"version\":1", "[]", "null", "{\"version\":1,\"name\":\"x\"} {}", "{\"version\":1,\"name\":\"x\",\"name\":\"y\"}", ""}) {
+        for (String document : new String[] {
+            "{\"version\":1",
+            "[]",
+            "null",
+            "{\"version\":1,\"name\":\"x\"} {}",
+            "{\"version\":1,\"name\":\"x\",\"name\":\"y\"}",
+            ""
+        }) {
             assertThat(put(document, tag).status()).as(document).isEqualTo(400);
         }
-        assertThat(api.get(path("/draft")).header("ETag")).as("nothing was changed").isEqualTo(tag);
+        assertThat(api.get(path("/draft")).header("ETag"))
+                .as("nothing was changed")
+                .isEqualTo(tag);
     }
 
     @Test
@@ -143,17 +166,36 @@ class DraftTest {
         ((ObjectNode) expected.path("words")).putArray("stopWords");
         ((ObjectNode) expected.path("words")).put("operators", false);
         // Help that came later is offered unless the owner says otherwise.
-        ((ObjectNode) expected.path("words")).putObject("help").put("completions", true).put("didYouMean", true).put("seeAlso", true).putArray("owners");
+        ((ObjectNode) expected.path("words"))
+                .putObject("help")
+                .put("completions", true)
+                .put("didYouMean", true)
+                .put("seeAlso", true)
+                .putArray("owners");
         expected.putArray("filters");
         // Filters stand everywhere, in view, and hold at once, until the owner says otherwise.
         for (String place : List.of("page", "box", "home")) {
-            expected.withObject("filterPlaces").putObject(place).put("shown", true).put("atOnce", true).put("opened", "in-view");
+            expected.withObject("filterPlaces")
+                    .putObject(place)
+                    .put("shown", true)
+                    .put("atOnce", true)
+                    .put("opened", "in-view");
         }
         // The order is the usual one.
         ObjectNode order = expected.putObject("order").put("label", "Best first");
         order.putArray("choices");
-        order.putArray("withWords").addObject().put("by", "relevance").put("down", false).putNull("field").putNull("without");
-        order.putArray("withoutWords").addObject().put("by", "newest").put("down", false).putNull("field").putNull("without");
+        order.putArray("withWords")
+                .addObject()
+                .put("by", "relevance")
+                .put("down", false)
+                .putNull("field")
+                .putNull("without");
+        order.putArray("withoutWords")
+                .addObject()
+                .put("by", "newest")
+                .put("down", false)
+                .putNull("field")
+                .putNull("without");
         // Nothing is featured or pinned, and results stand one below the other.
         order.put("mostFeatured", 40);
         expected.putArray("tiers");
@@ -165,6 +207,7 @@ class DraftTest {
     @Test
     void anUnknownSearchIsTold() {
         assertThat(api.get("/api/owner/searches/nope/draft").status()).isEqualTo(404);
-        assertThat(api.get(path("/sketch/results")).json().path("detail").asString()).contains("\"draft\" or \"live-version\"");
+        assertThat(api.get(path("/sketch/results")).json().path("detail").asString())
+                .contains("\"draft\" or \"live-version\"");
     }
 }

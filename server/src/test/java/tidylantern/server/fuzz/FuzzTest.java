@@ -18,27 +18,48 @@ import org.junit.jupiter.api.io.TempDir;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
 
-/** Whatever is asked, in whatever form: an answer or a problem that says what is wrong, and nothing about how it is made. */
+/**
+ * Whatever is asked, in whatever form: an answer or a problem that says what is wrong, and nothing about how it is
+ * made.
+ */
 class FuzzTest {
     private static final boolean LONG = System.getProperty("long") != null;
     private static final int REQUESTS = LONG ? 100_000 : 5_000;
     private static final int REQUESTS_BETWEEN = 1_000;
     private static final long MOST_LEFT_BEHIND = 100_000_000;
     private static final long SEED = 20261127;
-    private static final Pattern TELLS_HOW_IT_IS_MADE = Pattern.compile("java\\.|jakarta\\.|org\\.|tools\\.jackson|tidylantern\\.|Exception|\\bat [a-z]+\\.[a-zA-Z.]+\\(|JsonToken|com\\.fasterxml");
+    private static final Pattern TELLS_HOW_IT_IS_MADE = Pattern.compile(
+            "java\\.|jakarta\\.|org\\.|tools\\.jackson|tidylantern\\.|Exception|\\bat [a-z]+\\.[a-zA-Z.]+\\(|JsonToken|com\\.fasterxml");
 
-    /** They would end the session of the test, begin another installation, or read from elsewhere for as long as that takes. */
-    private static final List<String> SPARED = List.of("DELETE /api/owner/session", "DELETE /api/owner/access-keys", "POST /api/owner/installation", "POST /api/owner/sources", "POST /api/owner/syncs");
+    /**
+     * They would end the session of the test, begin another installation, or read from elsewhere for as long as that
+     * takes.
+     */
+    private static final List<String> SPARED = List.of(
+            "DELETE /api/owner/session",
+            "DELETE /api/owner/access-keys",
+            "POST /api/owner/installation",
+            "POST /api/owner/sources",
+            "POST /api/owner/syncs");
 
     @Test
     void nothingThatIsAskedBreaksAnything(@TempDir Path data) {
         try (RunningService service = RunningService.on(data)) {
             Api owner = service.api().withSite();
-            owner.push("posts", IntStream.range(0, 300).mapToObj(n -> "{\"id\":\"%d\",\"title\":\"Lobster and crab %d\",\"kind\":[\"Shell/Claw %d\",\"C++\"],\"price\":%d,\"where\":{\"lat\":%d,\"lon\":2,\"name\":\"Quay %d\"},\"day\":\"2026-05-%02d\",\"open\":%s}"
-                    .formatted(n, n, n % 7, n, n % 60, n % 9, 1 + n % 28, n % 2 == 0)).collect(Collectors.joining("\n")));
+            owner.push(
+                    "posts",
+                    IntStream.range(0, 300)
+                            .mapToObj(n ->
+                                    "{\"id\":\"%d\",\"title\":\"Lobster and crab %d\",\"kind\":[\"Shell/Claw %d\",\"C++\"],\"price\":%d,\"where\":{\"lat\":%d,\"lon\":2,\"name\":\"Quay %d\"},\"day\":\"2026-05-%02d\",\"open\":%s}"
+                                            .formatted(n, n, n % 7, n, n % 60, n % 9, 1 + n % 28, n % 2 == 0))
+                            .collect(Collectors.joining("\n")));
             String search = owner.publishedSearch("Shore");
             String filtered = withFilters(owner);
-            RandomRequests requests = new RandomRequests(owner.get("/v3/api-docs").json(), new Random(SEED), List.of(search, filtered, filtered, "nowhere"), SPARED);
+            RandomRequests requests = new RandomRequests(
+                    owner.get("/v3/api-docs").json(),
+                    new Random(SEED),
+                    List.of(search, filtered, filtered, "nowhere"),
+                    SPARED);
             assertThat(requests.operations()).isGreaterThan(60);
             Api stranger = new Api(service.address(), null);
             List<String> broken = new ArrayList<>();
@@ -51,24 +72,41 @@ class FuzzTest {
                 heldEarly = n == REQUESTS / 2 ? held() : heldEarly;
                 RandomRequests.Request request = requests.next();
                 long begun = System.nanoTime();
-                Api.Answer answer = (n % 10 == 0 ? stranger : owner).sendBytes(request.method(), request.path(), request.body(), request.body() == null ? Map.of() : Map.of("Content-Type", request.contentType()));
+                Api.Answer answer = (n % 10 == 0 ? stranger : owner)
+                        .sendBytes(
+                                request.method(),
+                                request.path(),
+                                request.body(),
+                                request.body() == null ? Map.of() : Map.of("Content-Type", request.contentType()));
                 long millis = (System.nanoTime() - begun) / 1_000_000;
-                String said = "%d %s %s %s: %s".formatted(answer.status(), request.method(), cut(request.path()), request.body() == null ? "" : cut(new String(request.body(), StandardCharsets.UTF_8)), cut(answer.text()));
+                String said = "%d %s %s %s: %s"
+                        .formatted(
+                                answer.status(),
+                                request.method(),
+                                cut(request.path()),
+                                request.body() == null ? "" : cut(new String(request.body(), StandardCharsets.UTF_8)),
+                                cut(answer.text()));
                 boolean answers = answer.status() >= 400;
-                if (answer.status() >= 500 || answers && TELLS_HOW_IT_IS_MADE.matcher(answer.text()).find()) {
+                if (answer.status() >= 500
+                        || answers
+                                && TELLS_HOW_IT_IS_MADE.matcher(answer.text()).find()) {
                     broken.add(said);
                 }
                 if (millis > 2_000) {
                     slow.add(millis + " ms: " + said);
                 }
             }
-            assertThat(String.join("\n", broken.stream().limit(40).toList())).as("%d of %d", broken.size(), REQUESTS).isEmpty();
+            assertThat(String.join("\n", broken.stream().limit(40).toList()))
+                    .as("%d of %d", broken.size(), REQUESTS)
+                    .isEmpty();
             // One may meet a pause of the machine's; the long run says more.
             assertThat(slow).hasSizeLessThanOrEqualTo(REQUESTS / 2_500);
             assertThat(owner.results(search, "lobster").status()).isEqualTo(200);
             if (LONG) {
                 // The short run shares its process with other tests.
-                assertThat(held() - heldEarly).as("bytes that the second half of the requests left behind").isLessThan(MOST_LEFT_BEHIND);
+                assertThat(held() - heldEarly)
+                        .as("bytes that the second half of the requests left behind")
+                        .isLessThan(MOST_LEFT_BEHIND);
             }
         }
     }
@@ -77,18 +115,25 @@ class FuzzTest {
     private static void deleteWhatWasMade(Api owner, Set<String> spared) {
         owner.get("/api/owner/sites").json().forEach(site -> {
             if (!site.path("key").asString().equals("isles")) {
-                delete(owner, "/api/owner/sites/" + site.path("key").asString(), site.path("name").asString());
+                delete(
+                        owner,
+                        "/api/owner/sites/" + site.path("key").asString(),
+                        site.path("name").asString());
             }
         });
         owner.get("/api/owner/sites/isles/searches").json().forEach(search -> {
             if (!spared.contains(search.path("key").asString())) {
-                delete(owner, "/api/owner/searches/" + search.path("key").asString(), search.path("name").asString());
+                delete(
+                        owner,
+                        "/api/owner/searches/" + search.path("key").asString(),
+                        search.path("name").asString());
             }
         });
     }
 
     private static void delete(Api owner, String path, String name) {
-        Api.Answer answer = owner.send("DELETE", path + "?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8), "", Map.of());
+        Api.Answer answer =
+                owner.send("DELETE", path + "?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8), "", Map.of());
         assertThat(answer.status()).as("%s: %s", path, answer.text()).isEqualTo(200);
     }
 
@@ -111,7 +156,11 @@ class FuzzTest {
         design.set("filters", new tools.jackson.databind.json.JsonMapper().readTree("""
                 [{"key":"kind","label":"Kind","field":"kind"},{"key":"price","label":"Price","field":"price"},{"key":"day","label":"Day","field":"day"},{"key":"open","label":"Open","field":"open"},
                  {"key":"where","label":"Near","field":"where"},{"key":"words","label":"Words","field":"title"}]"""));
-        Api.Answer kept = owner.send("PUT", "/api/owner/searches/" + key + "/draft", design.toString(), Map.of("If-Match", draft.header("ETag"), "Content-Type", "application/json"));
+        Api.Answer kept = owner.send(
+                "PUT",
+                "/api/owner/searches/" + key + "/draft",
+                design.toString(),
+                Map.of("If-Match", draft.header("ETag"), "Content-Type", "application/json"));
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
         owner.send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", kept.header("ETag")));
         return key;

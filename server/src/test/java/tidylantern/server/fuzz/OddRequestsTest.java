@@ -54,22 +54,64 @@ class OddRequestsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"place=,", "place=%2C", "near=,", "near=%2C%2C", "%00=1", "q=%00", "page=%00", "q=%zz", "q=%ff", "=1", "&&&", "order=,", "within=,", "q=%F0%9F"})
+    @ValueSource(
+            strings = {
+                "place=,",
+                "place=%2C",
+                "near=,",
+                "near=%2C%2C",
+                "%00=1",
+                "q=%00",
+                "page=%00",
+                "q=%zz",
+                "q=%ff",
+                "=1",
+                "&&&",
+                "order=,",
+                "within=,",
+                "q=%F0%9F"
+            })
     void visitorsParametersOfAnyKindAreAnsweredOrRefused(String query) throws IOException {
-        for (String path : new String[] {"/api/public/searches/" + search + "/results", "/api/public/searches/" + search + "/live", "/s/" + search, "/api/public/searches/" + search}) {
-            String answer = raw("GET %s?%s HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n".formatted(path, query));
-            assertThat(answer.lines().findFirst().orElse("")).as(path + "?" + query).containsPattern("HTTP/1.1 (200|400) ");
+        for (String path : new String[] {
+            "/api/public/searches/" + search + "/results",
+            "/api/public/searches/" + search + "/live",
+            "/s/" + search,
+            "/api/public/searches/" + search
+        }) {
+            String answer =
+                    raw("GET %s?%s HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n".formatted(path, query));
+            assertThat(answer.lines().findFirst().orElse(""))
+                    .as(path + "?" + query)
+                    .containsPattern("HTTP/1.1 (200|400) ");
             mustNotTell(answer);
         }
     }
 
     private static void mustNotTell(String answer) {
-        assertThat(answer).doesNotContain("Exception").doesNotContain("org.springframework").doesNotContain("org.apache").doesNotContain("java.").doesNotContain("Apache Tomcat");
+        assertThat(answer)
+                .doesNotContain("Exception")
+                .doesNotContain("org.springframework")
+                .doesNotContain("org.apache")
+                .doesNotContain("java.")
+                .doesNotContain("Apache Tomcat");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"GET /error HTTP/1.1 | 404", "GET /nowhere HTTP/1.1 | 404", "GET /api/public/nowhere HTTP/1.1 | 404", "GET /%2e%2e/x HTTP/1.1 | 400", "GET /a//b HTTP/1.1 | 400", "BREW /api/owner/sites HTTP/1.1 | 400",
-        "GET /api/owner/session;x=y HTTP/1.1 | 400", "TRACE / HTTP/1.1 | 405", "nonsense | 400", "GET / HTTP/9.9 | 505", "DELETE /api/public/searches/x/results HTTP/1.1 | 405"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "GET /error HTTP/1.1 | 404",
+                "GET /nowhere HTTP/1.1 | 404",
+                "GET /api/public/nowhere HTTP/1.1 | 404",
+                "GET /%2e%2e/x HTTP/1.1 | 400",
+                "GET /a//b HTTP/1.1 | 400",
+                "BREW /api/owner/sites HTTP/1.1 | 400",
+                "GET /api/owner/session;x=y HTTP/1.1 | 400",
+                "TRACE / HTTP/1.1 | 405",
+                "nonsense | 400",
+                "GET / HTTP/9.9 | 505",
+                "DELETE /api/public/searches/x/results HTTP/1.1 | 405"
+            })
     void whatIsNoRequestOfOursIsRefusedWithoutAWordOfHowItIsMade(String line, int status) throws IOException {
         String answer = raw(line.strip() + "\r\nHost: localhost\r\nConnection: close\r\n\r\n");
         assertThat(answer.lines().findFirst().orElse("")).as(line).contains(" " + status + " ");
@@ -78,8 +120,14 @@ class OddRequestsTest {
 
     @Test
     void aMissingPartIsNamed() {
-        for (String[] body : new String[][] {{"/api/owner/sites", "{\"name\":\"x\"}", "address"}, {"/api/owner/access-keys", "{}", "name"}, {"/api/owner/sites/isles/searches", "{}", "name"},
-            {"/api/owner/sites/isles/collections/posts/items/marks", "{\"ids\":[null]}", "ids[0]"}, {"/api/owner/sites/isles/page-outlines", "{}", "settings"}, {"/api/owner/searches/" + search + "/trials", "{\"query\":\"x\"}", "expects"}}) {
+        for (String[] body : new String[][] {
+            {"/api/owner/sites", "{\"name\":\"x\"}", "address"},
+            {"/api/owner/access-keys", "{}", "name"},
+            {"/api/owner/sites/isles/searches", "{}", "name"},
+            {"/api/owner/sites/isles/collections/posts/items/marks", "{\"ids\":[null]}", "ids[0]"},
+            {"/api/owner/sites/isles/page-outlines", "{}", "settings"},
+            {"/api/owner/searches/" + search + "/trials", "{\"query\":\"x\"}", "expects"}
+        }) {
             Api.Answer answer = api.post(body[0], body[1]);
             assertThat(answer.status()).as(answer.text()).isEqualTo(400);
             assertThat(answer.json().path("field").asString()).as(body[0]).isEqualTo(body[2]);

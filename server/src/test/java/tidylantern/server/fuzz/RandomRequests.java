@@ -11,15 +11,107 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Requests made from the API's own description: half right, half wrong, in ways that somebody thought of and in some that nobody did. */
+/**
+ * Requests made from the API's own description: half right, half wrong, in ways that somebody thought of and in some
+ * that nobody did.
+ */
 final class RandomRequests {
     private static final JsonMapper JSON = new JsonMapper();
     /** What has broken programs before. */
-    private static final List<String> NASTY = List.of("", " ", "\u0000", "%00", "..", "../../etc/passwd", "'", "\"", "';DROP TABLE item;--", "<script>alert(1)</script>", "-1", "0", "99999999999999999999", "1e-999999999", "NaN", "1e400",
-            "null", "true", "[]", "{}", ",", "=,", "a,b,c", "90.1,0", "0,181", "\uD800", "\uFEFF", "é", "漢字", "🏮", "\u202E", "x".repeat(2_000), "a/b", "a:b", "*", "?*", "\\", "\n", "~", "~2b.", "-", "--", "\"a", "(", "((((((((((", "NOT NOT NOT", "a OR", "2026-02-30", "0000-00-00",
-            "..1", "1..", "5..1", "-0..0", "2026-05", "today", "99999-01-01", "PT1H", "javascript:alert(1)", "https://http://x", "http://", "https://", "//x", "https://[::1", "http://127.0.0.1:1/", "http://169.254.169.254/", "%", "%zz", "AND", "und", "x-klingon", "en-US", "#0e5f63", "c++");
-    private static final Map<String, List<String>> GOOD = Map.of("site", List.of("isles"), "collection", List.of("posts"), "field", List.of("title", "kind", "price", "where"), "filter", List.of("kind", "price"),
-            "which", List.of("draft", "live-version"), "id", List.of("1", "2"), "q", List.of("lobster", "crab shore", "lobstre"), "page", List.of("1", "2"), "sort", List.of("title", "changed"));
+    private static final List<String> NASTY = List.of(
+            "",
+            " ",
+            "\u0000",
+            "%00",
+            "..",
+            "../../etc/passwd",
+            "'",
+            "\"",
+            "';DROP TABLE item;--",
+            "<script>alert(1)</script>",
+            "-1",
+            "0",
+            "99999999999999999999",
+            "1e-999999999",
+            "NaN",
+            "1e400",
+            "null",
+            "true",
+            "[]",
+            "{}",
+            ",",
+            "=,",
+            "a,b,c",
+            "90.1,0",
+            "0,181",
+            "\uD800",
+            "\uFEFF",
+            "é",
+            "漢字",
+            "🏮",
+            "\u202E",
+            "x".repeat(2_000),
+            "a/b",
+            "a:b",
+            "*",
+            "?*",
+            "\\",
+            "\n",
+            "~",
+            "~2b.",
+            "-",
+            "--",
+            "\"a",
+            "(",
+            "((((((((((",
+            "NOT NOT NOT",
+            "a OR",
+            "2026-02-30",
+            "0000-00-00",
+            "..1",
+            "1..",
+            "5..1",
+            "-0..0",
+            "2026-05",
+            "today",
+            "99999-01-01",
+            "PT1H",
+            "javascript:alert(1)",
+            "https://http://x",
+            "http://",
+            "https://",
+            "//x",
+            "https://[::1",
+            "http://127.0.0.1:1/",
+            "http://169.254.169.254/",
+            "%",
+            "%zz",
+            "AND",
+            "und",
+            "x-klingon",
+            "en-US",
+            "#0e5f63",
+            "c++");
+
+    private static final Map<String, List<String>> GOOD = Map.of(
+            "site",
+            List.of("isles"),
+            "collection",
+            List.of("posts"),
+            "field",
+            List.of("title", "kind", "price", "where"),
+            "filter",
+            List.of("kind", "price"),
+            "which",
+            List.of("draft", "live-version"),
+            "id",
+            List.of("1", "2"),
+            "q",
+            List.of("lobster", "crab shore", "lobstre"),
+            "page",
+            List.of("1", "2"),
+            "sort",
+            List.of("title", "changed"));
 
     /** One request; no body where it is null. */
     record Request(String method, String path, String contentType, byte[] body) {}
@@ -36,11 +128,18 @@ final class RandomRequests {
         this.random = random;
         this.searches = searches;
         this.schemas = description.path("components").path("schemas");
-        description.path("paths").properties().forEach(path -> path.getValue().properties().forEach(operation -> {
-            if (spared.stream().noneMatch(one -> (operation.getKey().toUpperCase(java.util.Locale.ROOT) + " " + path.getKey()).startsWith(one))) {
-                operations.add(new Operation(operation.getKey().toUpperCase(java.util.Locale.ROOT), path.getKey(), operation.getValue()));
-            }
-        }));
+        description.path("paths").properties().forEach(path -> path.getValue()
+                .properties()
+                .forEach(operation -> {
+                    if (spared.stream().noneMatch(one -> (operation.getKey().toUpperCase(java.util.Locale.ROOT) + " "
+                                    + path.getKey())
+                            .startsWith(one))) {
+                        operations.add(new Operation(
+                                operation.getKey().toUpperCase(java.util.Locale.ROOT),
+                                path.getKey(),
+                                operation.getValue()));
+                    }
+                }));
     }
 
     int operations() {
@@ -54,13 +153,18 @@ final class RandomRequests {
         for (JsonNode parameter : operation.described().path("parameters")) {
             String name = parameter.path("name").asString();
             if (parameter.path("in").asString().equals("path")) {
-                String given = chance(8) ? nasty() : name.equals("key") ? searches.get(random.nextInt(searches.size())) : good(name);
-                path = path.replace("{" + name + "}", given.isEmpty() ? "x" : encoded(given).replace("%2F", "-"));
-            } else if (parameter.path("in").asString().equals("query") && (parameter.path("required").asBoolean() ? !chance(10) : chance(2))) {
+                String given = chance(8)
+                        ? nasty()
+                        : name.equals("key") ? searches.get(random.nextInt(searches.size())) : good(name);
+                path = path.replace(
+                        "{" + name + "}", given.isEmpty() ? "x" : encoded(given).replace("%2F", "-"));
+            } else if (parameter.path("in").asString().equals("query")
+                    && (parameter.path("required").asBoolean() ? !chance(10) : chance(2))) {
                 query.add(name + "=" + encoded(chance(3) ? good(name) : nasty()));
             }
         }
-        for (String more : List.of("kind", "price", "near", "place", "within", "order", "nonsense", "perPage", "where")) {
+        for (String more :
+                List.of("kind", "price", "near", "place", "within", "order", "nonsense", "perPage", "where")) {
             if (chance(8)) {
                 query.add(more + "=" + encoded(nasty()));
             }
@@ -74,8 +178,13 @@ final class RandomRequests {
             return new Request("GET", address, "", null);
         }
         if (body.isMissingNode()) {
-            boolean lines = operation.path().endsWith("/items") && operation.method().equals("PUT");
-            return new Request(operation.method(), address, lines ? "application/jsonl" : "application/json", lines ? lines() : chance(3) ? garbage() : null);
+            boolean lines =
+                    operation.path().endsWith("/items") && operation.method().equals("PUT");
+            return new Request(
+                    operation.method(),
+                    address,
+                    lines ? "application/jsonl" : "application/json",
+                    lines ? lines() : chance(3) ? garbage() : null);
         }
         String type = body.properties().iterator().next().getKey();
         JsonNode schema = body.path(type).path("schema");
@@ -89,7 +198,19 @@ final class RandomRequests {
         for (int n = random.nextInt(6); n >= 0; n--) {
             ObjectNode item = JSON.createObjectNode();
             item.put("id", chance(5) ? nasty() : "f" + random.nextInt(50));
-            for (String property : List.of("title", "kind", "price", "where", "day", "link", "code", "open", "image", "author", "url", "n" + random.nextInt(6))) {
+            for (String property : List.of(
+                    "title",
+                    "kind",
+                    "price",
+                    "where",
+                    "day",
+                    "link",
+                    "code",
+                    "open",
+                    "image",
+                    "author",
+                    "url",
+                    "n" + random.nextInt(6))) {
                 if (chance(3)) {
                     item.set(property, any(0));
                 }
@@ -102,7 +223,12 @@ final class RandomRequests {
     private byte[] table() {
         StringBuilder table = new StringBuilder();
         for (int n = random.nextInt(8); n >= 0; n--) {
-            table.append(nasty()).append(chance(2) ? "," : ";").append(nasty()).append(',').append(nasty()).append('\n');
+            table.append(nasty())
+                    .append(chance(2) ? "," : ";")
+                    .append(nasty())
+                    .append(',')
+                    .append(nasty())
+                    .append('\n');
         }
         return table.toString().getBytes(StandardCharsets.UTF_8);
     }
@@ -127,11 +253,15 @@ final class RandomRequests {
         }
         for (String several : List.of("anyOf", "oneOf", "allOf")) {
             if (schema.has(several)) {
-                return value(schema.path(several).path(random.nextInt(schema.path(several).size())), depth);
+                return value(
+                        schema.path(several)
+                                .path(random.nextInt(schema.path(several).size())),
+                        depth);
             }
         }
         if (schema.has("enum")) {
-            return JSON.valueToTree(schema.path("enum").path(random.nextInt(schema.path("enum").size())));
+            return JSON.valueToTree(
+                    schema.path("enum").path(random.nextInt(schema.path("enum").size())));
         }
         JsonNode types = schema.path("type");
         String type = types.isArray() ? types.path(random.nextInt(types.size())).asString() : types.asString("");
@@ -175,7 +305,10 @@ final class RandomRequests {
             case 4, 5 -> JSON.valueToTree(nasty());
             case 6 -> JSON.createArrayNode().add(any(depth + 1)).add(any(depth + 1));
             case 7 -> JSON.createObjectNode().set(chance(2) ? "lat" : "amount", any(depth + 1));
-            default -> JSON.createObjectNode().put("lat", random.nextDouble() * 400 - 200).put("lon", random.nextDouble() * 800 - 400);
+            default ->
+                JSON.createObjectNode()
+                        .put("lat", random.nextDouble() * 400 - 200)
+                        .put("lon", random.nextDouble() * 800 - 400);
         };
     }
 

@@ -65,8 +65,11 @@ class CopiesTest {
         assertThat(visitor.join()).as("a visitor was answered all the while").isTrue();
         assertThat(api.results(search, "lobster").hits()).containsExactly("1");
         assertThat(api.results(search, "whelk").hits()).isEmpty();
-        assertThat(api.get("/api/owner/sites").json()).extracting(site -> site.path("key").asString()).containsExactly("isles");
-        assertThat(api.push("posts", "{\"id\":\"4\",\"title\":\"Prawn\"}").status()).isEqualTo(200);
+        assertThat(api.get("/api/owner/sites").json())
+                .extracting(site -> site.path("key").asString())
+                .containsExactly("isles");
+        assertThat(api.push("posts", "{\"id\":\"4\",\"title\":\"Prawn\"}").status())
+                .isEqualTo(200);
         assertThat(api.results(search, "prawn").hits()).containsExactly("4");
         service.close();
         service = RunningService.on(data);
@@ -79,7 +82,10 @@ class CopiesTest {
     void aCopyGoesIntoAnotherInstallation(@TempDir Path other) {
         byte[] copy = api.bytes("/api/owner/installation/copy");
         try (RunningService empty = RunningService.on(other)) {
-            assertThat(empty.api().sendBytes("POST", RESTORE, copy, Map.of("Content-Type", "application/zip")).status()).isEqualTo(204);
+            assertThat(empty.api()
+                            .sendBytes("POST", RESTORE, copy, Map.of("Content-Type", "application/zip"))
+                            .status())
+                    .isEqualTo(204);
             assertThat(empty.api().results(search, "crab").hits()).containsExactly("2");
         }
     }
@@ -88,10 +94,16 @@ class CopiesTest {
     void whatIsNoCopyIsRefusedAndChangesNothing() throws IOException {
         byte[] copy = api.bytes("/api/owner/installation/copy");
         assertThat(restore("no zip".getBytes()).status()).isEqualTo(400);
-        assertThat(restore(java.util.Arrays.copyOf(copy, copy.length / 2)).status()).isEqualTo(400);
-        assertThat(new Api(service.address(), null).sendBytes("POST", RESTORE, copy, Map.of("Content-Type", "application/zip")).status()).as("without a key").isIn(401, 403);
+        assertThat(restore(java.util.Arrays.copyOf(copy, copy.length / 2)).status())
+                .isEqualTo(400);
+        assertThat(new Api(service.address(), null)
+                        .sendBytes("POST", RESTORE, copy, Map.of("Content-Type", "application/zip"))
+                        .status())
+                .as("without a key")
+                .isIn(401, 403);
         assertThat(api.results(search, "lobster").hits()).containsExactly("1");
-        assertThat(api.push("posts", "{\"id\":\"5\",\"title\":\"Still taken\"}").status()).isEqualTo(200);
+        assertThat(api.push("posts", "{\"id\":\"5\",\"title\":\"Still taken\"}").status())
+                .isEqualTo(200);
         assertThat(Files.exists(data.resolve("tidy-lantern-arriving.mv.db"))).isFalse();
     }
 
@@ -104,8 +116,15 @@ class CopiesTest {
             } catch (org.springframework.dao.DataAccessException gone) {
                 assertThat(gone).isNotNull();
             }
-            assertThat(api.results(search, "lobster").hits()).as("visitors do not notice").containsExactly("1");
-            int answer = IntStream.range(0, 20).map(n -> api.push("posts", "{\"id\":\"again\",\"title\":\"Again\"}").status()).filter(status -> status == 200).findFirst().orElse(0);
+            assertThat(api.results(search, "lobster").hits())
+                    .as("visitors do not notice")
+                    .containsExactly("1");
+            int answer = IntStream.range(0, 20)
+                    .map(n -> api.push("posts", "{\"id\":\"again\",\"title\":\"Again\"}")
+                            .status())
+                    .filter(status -> status == 200)
+                    .findFirst()
+                    .orElse(0);
             assertThat(answer).isEqualTo(200);
         }
     }
@@ -113,12 +132,26 @@ class CopiesTest {
     @Test
     void whatWasRemovedGivesItsRoomBack() throws IOException {
         String text = "word ".repeat(20_000);
-        api.push("posts", IntStream.range(0, 80).mapToObj(n -> "{\"id\":\"large-%d\",\"body\":\"%d %s\"}".formatted(n, n, text)).collect(Collectors.joining("\n")));
-        api.push("posts", IntStream.range(0, 80).mapToObj(n -> "{\"id\":\"large-%d\",\"_delete\":true}".formatted(n)).collect(Collectors.joining("\n")));
-        long before = api.get("/api/owner/installation").json().path("databaseBytes").asLong();
+        api.push(
+                "posts",
+                IntStream.range(0, 80)
+                        .mapToObj(n -> "{\"id\":\"large-%d\",\"body\":\"%d %s\"}".formatted(n, n, text))
+                        .collect(Collectors.joining("\n")));
+        api.push(
+                "posts",
+                IntStream.range(0, 80)
+                        .mapToObj(n -> "{\"id\":\"large-%d\",\"_delete\":true}".formatted(n))
+                        .collect(Collectors.joining("\n")));
+        long before =
+                api.get("/api/owner/installation").json().path("databaseBytes").asLong();
         service.part(Copies.class).compact(1);
-        assertThat(api.get("/api/owner/installation").json().path("databaseBytes").asLong()).isLessThan(before / 4);
-        assertThat(api.push("posts", "{\"id\":\"6\",\"title\":\"After it\"}").status()).isEqualTo(200);
+        assertThat(api.get("/api/owner/installation")
+                        .json()
+                        .path("databaseBytes")
+                        .asLong())
+                .isLessThan(before / 4);
+        assertThat(api.push("posts", "{\"id\":\"6\",\"title\":\"After it\"}").status())
+                .isEqualTo(200);
         assertThat(api.results(search, "after").hits()).containsExactly("6");
     }
 }

@@ -7,8 +7,8 @@ import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.util.stream.IntStream;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.server.Api;
@@ -27,7 +27,13 @@ class LostDatabaseTest {
     private String filled() {
         try (RunningService service = RunningService.on(data)) {
             Api api = service.api().withSite();
-            api.push("posts", IntStream.range(0, 200).mapToObj(n -> "{\"id\":\"%d\",\"title\":\"Lobster %d\",\"kind\":[\"shell\"],\"body\":\"%s\"}".formatted(n, n, "word ".repeat(200))).collect(Collectors.joining("\n")));
+            api.push(
+                    "posts",
+                    IntStream.range(0, 200)
+                            .mapToObj(
+                                    n -> "{\"id\":\"%d\",\"title\":\"Lobster %d\",\"kind\":[\"shell\"],\"body\":\"%s\"}"
+                                            .formatted(n, n, "word ".repeat(200)))
+                            .collect(Collectors.joining("\n")));
             return api.publishedSearch("Shore");
         }
     }
@@ -39,9 +45,22 @@ class LostDatabaseTest {
         Api.Answer push = api.push("posts", "{\"id\":\"new\",\"title\":\"New\"}");
         assertThat(push.status()).isEqualTo(503);
         assertThat(push.json().path("detail").asString()).contains(missing).contains("bring a copy back");
-        assertThat(api.post("/api/owner/first-start", "{\"name\":\"thief\",\"password\":\"thief's password\",\"siteName\":\"T\",\"siteAddress\":\"https://t.example\"}").status()).as("nobody takes it over").isEqualTo(503);
-        assertThat(api.get("/api/owner/installation").json().path("missing").get(0).asString()).contains(missing);
-        assertThat(new Api(service.address(), null).post("/api/owner/session", "{\"name\":\"keeper\",\"password\":\"wrong\"}").status()).isNotEqualTo(200);
+        assertThat(api.post(
+                                "/api/owner/first-start",
+                                "{\"name\":\"thief\",\"password\":\"thief's password\",\"siteName\":\"T\",\"siteAddress\":\"https://t.example\"}")
+                        .status())
+                .as("nobody takes it over")
+                .isEqualTo(503);
+        assertThat(api.get("/api/owner/installation")
+                        .json()
+                        .path("missing")
+                        .get(0)
+                        .asString())
+                .contains(missing);
+        assertThat(new Api(service.address(), null)
+                        .post("/api/owner/session", "{\"name\":\"keeper\",\"password\":\"wrong\"}")
+                        .status())
+                .isNotEqualTo(200);
     }
 
     @Test
@@ -60,8 +79,16 @@ class LostDatabaseTest {
         Files.delete(file());
         Files.move(data.resolve("saved"), file());
         try (RunningService again = RunningService.on(data)) {
-            assertThat(again.api().push("posts", "{\"id\":\"new\",\"title\":\"New lobster\"}").status()).isEqualTo(200);
-            assertThat(again.api().results(search, "lobster").json().path("total").asInt()).isEqualTo(201);
+            assertThat(again.api()
+                            .push("posts", "{\"id\":\"new\",\"title\":\"New lobster\"}")
+                            .status())
+                    .isEqualTo(200);
+            assertThat(again.api()
+                            .results(search, "lobster")
+                            .json()
+                            .path("total")
+                            .asInt())
+                    .isEqualTo(201);
         }
     }
 
@@ -88,12 +115,19 @@ class LostDatabaseTest {
         Files.delete(file());
         Files.move(data.resolve("earlier"), file());
         try (RunningService service = RunningService.on(data)) {
-            answersVisitorsAndChangesNothing(service, search, "200 items of change 1, where there were 201 items of change 2");
+            answersVisitorsAndChangesNothing(
+                    service, search, "200 items of change 1, where there were 201 items of change 2");
         }
         try (RunningService accepted = RunningService.with(data, "--tidy-lantern.accept-loss=true")) {
-            assertThat(accepted.api().get("/api/owner/installation").json().path("missing")).isEmpty();
-            assertThat(accepted.api().results(search, "later").hits()).as("the index follows the database").isEmpty();
-            assertThat(accepted.api().push("posts", "{\"id\":\"new\",\"title\":\"New\"}").status()).isEqualTo(200);
+            assertThat(accepted.api().get("/api/owner/installation").json().path("missing"))
+                    .isEmpty();
+            assertThat(accepted.api().results(search, "later").hits())
+                    .as("the index follows the database")
+                    .isEmpty();
+            assertThat(accepted.api()
+                            .push("posts", "{\"id\":\"new\",\"title\":\"New\"}")
+                            .status())
+                    .isEqualTo(200);
         }
         try (RunningService again = RunningService.on(data)) {
             assertThat(again.api().results(search, "new").hits()).containsExactly("new");
@@ -103,7 +137,10 @@ class LostDatabaseTest {
     @Test
     void nobodyElseOnTheMachineCanReadIt() throws IOException {
         filled();
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file()))).isEqualTo("rw-------");
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data.resolve("index").resolve("last-known.json")))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file())))
+                .isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(
+                        Files.getPosixFilePermissions(data.resolve("index").resolve("last-known.json"))))
+                .isEqualTo("rw-------");
     }
 }

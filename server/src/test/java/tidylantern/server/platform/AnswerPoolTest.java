@@ -27,10 +27,12 @@ class AnswerPoolTest {
     /** Asks and comes back once the question waits for its turn, or is answered. */
     private CompletableFuture<String> ask(AnswerPool pool, String client, Kind kind, int size, String name) {
         int before = pool.waiting();
-        CompletableFuture<String> answer = CompletableFuture.supplyAsync(() -> pool.answer(client, kind, size, () -> {
-            order.add(name);
-            return name;
-        }), askers);
+        CompletableFuture<String> answer = CompletableFuture.supplyAsync(
+                () -> pool.answer(client, kind, size, () -> {
+                    order.add(name);
+                    return name;
+                }),
+                askers);
         while (pool.waiting() == before && !answer.isDone()) {
             Thread.onSpinWait();
         }
@@ -55,8 +57,13 @@ class AnswerPoolTest {
         AnswerPool pool = new AnswerPool(1);
         CountDownLatch go = new CountDownLatch(1);
         hold(pool, 1, "owner", go);
-        List<CompletableFuture<String>> asked = List.of(ask(pool, "a", Kind.WORK, 0, "work"), ask(pool, "b", Kind.PAGE, 200, "long page"), ask(pool, "c", Kind.PAGE, 5, "page"),
-                ask(pool, "d", Kind.LIVE, 100, "long live"), ask(pool, "e", Kind.LIVE, 3, "live"), ask(pool, "f", Kind.LIVE, 3, "live, later"));
+        List<CompletableFuture<String>> asked = List.of(
+                ask(pool, "a", Kind.WORK, 0, "work"),
+                ask(pool, "b", Kind.PAGE, 200, "long page"),
+                ask(pool, "c", Kind.PAGE, 5, "page"),
+                ask(pool, "d", Kind.LIVE, 100, "long live"),
+                ask(pool, "e", Kind.LIVE, 3, "live"),
+                ask(pool, "f", Kind.LIVE, 3, "live, later"));
         go.countDown();
         asked.forEach(CompletableFuture::join);
         assertThat(order).containsExactly("live", "live, later", "long live", "page", "long page", "work");
@@ -70,7 +77,10 @@ class AnswerPoolTest {
         CountDownLatch second = new CountDownLatch(1);
         hold(pool, 1, "greedy", second);
         hold(pool, 1, "other", go);
-        List<CompletableFuture<String>> asked = List.of(ask(pool, "greedy", Kind.LIVE, 1, "greedy 1"), ask(pool, "greedy", Kind.LIVE, 1, "greedy 2"), ask(pool, "modest", Kind.PAGE, 50, "modest"));
+        List<CompletableFuture<String>> asked = List.of(
+                ask(pool, "greedy", Kind.LIVE, 1, "greedy 1"),
+                ask(pool, "greedy", Kind.LIVE, 1, "greedy 2"),
+                ask(pool, "modest", Kind.PAGE, 50, "modest"));
         go.countDown();
         asked.get(2).join();
         assertThat(order.peek()).as("though it came later, and is less urgent").isEqualTo("modest");
@@ -85,7 +95,8 @@ class AnswerPoolTest {
         AnswerPool pool = new AnswerPool(1);
         CountDownLatch go = new CountDownLatch(1);
         hold(pool, 1, "owner", go);
-        List<CompletableFuture<String>> asked = new java.util.ArrayList<>(List.of(ask(pool, "patient", Kind.WORK, 0, "patient")));
+        List<CompletableFuture<String>> asked =
+                new java.util.ArrayList<>(List.of(ask(pool, "patient", Kind.WORK, 0, "patient")));
         IntStream.range(0, 90).forEach(n -> asked.add(ask(pool, "visitor " + n, Kind.LIVE, 1, "live")));
         IntStream.range(0, 100).forEach(n -> asked.add(ask(pool, "later " + n, Kind.LIVE, 1, "live")));
         go.countDown();
@@ -99,8 +110,12 @@ class AnswerPoolTest {
         AnswerPool pool = new AnswerPool(1);
         CountDownLatch go = new CountDownLatch(1);
         hold(pool, 1, "owner", go);
-        List<CompletableFuture<String>> asked = IntStream.range(0, 60).mapToObj(n -> ask(pool, "one", Kind.PAGE, n, "one")).toList();
-        assertThatThrownBy(() -> pool.answer("one", Kind.LIVE, 0, () -> "")).isInstanceOf(Refusal.class).hasMessageContaining("Too many");
+        List<CompletableFuture<String>> asked = IntStream.range(0, 60)
+                .mapToObj(n -> ask(pool, "one", Kind.PAGE, n, "one"))
+                .toList();
+        assertThatThrownBy(() -> pool.answer("one", Kind.LIVE, 0, () -> ""))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("Too many");
         CompletableFuture<String> other = ask(pool, "another", Kind.LIVE, 0, "another");
         go.countDown();
         asked.forEach(CompletableFuture::join);

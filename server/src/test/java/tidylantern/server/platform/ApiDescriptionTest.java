@@ -25,13 +25,21 @@ class ApiDescriptionTest {
     void theKeptDescriptionIsWhatTheServiceSays(@TempDir Path data) throws IOException {
         try (RunningService service = RunningService.on(data)) {
             JsonNode said = new Api(service.address(), null).get("/v3/api-docs").json();
-            JsonMapper json = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+            JsonMapper json = JsonMapper.builder()
+                    .enable(SerializationFeature.INDENT_OUTPUT)
+                    .build();
             if (System.getProperty("openapi.renew") != null) {
                 Files.writeString(KEPT, json.writeValueAsString(said) + "\n");
             }
-            assertThat(said).as("web/openapi.json is stale; the class comment says how to renew it").isEqualTo(json.readTree(Files.readString(KEPT)));
-            assertThat(said.path("paths").propertyNames()).contains("/api/public/searches/{key}/results", "/api/public/searches/{key}/live", "/api/owner/searches/{key}/draft",
-                    "/api/owner/sites/{site}/collections/{collection}/items");
+            assertThat(said)
+                    .as("web/openapi.json is stale; the class comment says how to renew it")
+                    .isEqualTo(json.readTree(Files.readString(KEPT)));
+            assertThat(said.path("paths").propertyNames())
+                    .contains(
+                            "/api/public/searches/{key}/results",
+                            "/api/public/searches/{key}/live",
+                            "/api/owner/searches/{key}/draft",
+                            "/api/owner/sites/{site}/collections/{collection}/items");
         }
     }
 }

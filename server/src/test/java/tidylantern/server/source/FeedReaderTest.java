@@ -15,7 +15,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 class FeedReaderTest {
     private static Told read(byte[] body, String type, @Nullable String charset) throws SourceProblem {
         Told told = new Told();
-        new FeedReader(new WebFetcher.Fetched(URI.create("https://isles.example/feed"), 200, false, type, charset, null, null, body)).read(told);
+        new FeedReader(new WebFetcher.Fetched(
+                        URI.create("https://isles.example/feed"), 200, false, type, charset, null, null, body))
+                .read(told);
         return told;
     }
 
@@ -43,8 +45,12 @@ class FeedReaderTest {
                   </entry>
                 </feed>""");
         assertThat(told.places).containsExactly("http://example.org/2003/12/13/atom03");
-        assertThat(told.records.getFirst()).containsEntry("id", "urn:uuid:1225c695-cfb8-4ebb-aaaa-80da344efa6a").containsEntry("title", "Atom-Powered Robots Run Amok")
-                .containsEntry("link", "http://example.org/2003/12/13/atom03").containsEntry("updated", "2003-12-13").containsEntry("summary", "Some text.");
+        assertThat(told.records.getFirst())
+                .containsEntry("id", "urn:uuid:1225c695-cfb8-4ebb-aaaa-80da344efa6a")
+                .containsEntry("title", "Atom-Powered Robots Run Amok")
+                .containsEntry("link", "http://example.org/2003/12/13/atom03")
+                .containsEntry("updated", "2003-12-13")
+                .containsEntry("summary", "Some text.");
     }
 
     /** RFC 4287, section 1.1: its longer example, from memory of its text. */
@@ -73,9 +79,16 @@ class FeedReaderTest {
                     </content>
                   </entry>
                 </feed>""");
-        assertThat(told.records.getFirst()).containsEntry("id", "tag:example.org,2003:3.2397").containsEntry("title", "Atom draft-07 snapshot").containsEntry("link", "http://example.org/2005/04/02/atom")
-                .containsEntry("published", "2003-12-13").containsEntry("author", "Mark Pilgrim").containsEntry("content", "[Update: The Atom draft is finished.]");
-        assertThat(told.records.getFirst()).as("an enclosure that is no picture is no image").doesNotContainKey("image");
+        assertThat(told.records.getFirst())
+                .containsEntry("id", "tag:example.org,2003:3.2397")
+                .containsEntry("title", "Atom draft-07 snapshot")
+                .containsEntry("link", "http://example.org/2005/04/02/atom")
+                .containsEntry("published", "2003-12-13")
+                .containsEntry("author", "Mark Pilgrim")
+                .containsEntry("content", "[Update: The Atom draft is finished.]");
+        assertThat(told.records.getFirst())
+                .as("an enclosure that is no picture is no image")
+                .doesNotContainKey("image");
     }
 
     @Test
@@ -85,37 +98,83 @@ class FeedReaderTest {
                 <item><title>Ferry &amp; fog</title><link>https://isles.example/ferry</link><guid isPermaLink="false">f-1</guid><description>&lt;p&gt;Late &lt;b&gt;again&lt;/b&gt;.&lt;/p&gt;&lt;script&gt;alert(1)&lt;/script&gt;</description>
                 <content:encoded><![CDATA[<p>First.</p><p>Second.</p>]]></content:encoded><pubDate>Fri, 31 Jul 2026 10:00:00 GMT</pubDate><category>Travel</category><category>Winter</category>
                 <enclosure url="/img/ferry.jpg" type="image/jpeg" length="3"/><dc:creator>Ferry Office</dc:creator><x:price>40</x:price><x:tag>a</x:tag><x:tag>b</x:tag></item></channel></rss>""");
-        assertThat(told.records.getFirst()).containsEntry("id", "f-1").containsEntry("title", "Ferry & fog").containsEntry("summary", "Late again.").containsEntry("content", "First.\n\nSecond.")
-                .containsEntry("published", "2026-07-31").containsEntry("categories", List.of("Travel", "Winter")).containsEntry("image", "https://isles.example/img/ferry.jpg").containsEntry("author", "Ferry Office")
-                .containsEntry("x:price", "40").containsEntry("x:tag", List.of("a", "b"));
+        assertThat(told.records.getFirst())
+                .containsEntry("id", "f-1")
+                .containsEntry("title", "Ferry & fog")
+                .containsEntry("summary", "Late again.")
+                .containsEntry("content", "First.\n\nSecond.")
+                .containsEntry("published", "2026-07-31")
+                .containsEntry("categories", List.of("Travel", "Winter"))
+                .containsEntry("image", "https://isles.example/img/ferry.jpg")
+                .containsEntry("author", "Ferry Office")
+                .containsEntry("x:price", "40")
+                .containsEntry("x:tag", List.of("a", "b"));
     }
 
     @Test
     void theEncodingIsThatOfTheDocumentElseOfTheHeader() throws Exception {
-        String feed = "<?xml version=\"1.0\" encoding=\"ISO-8859-1\"?><rss version=\"2.0\"><channel><title>t</title><link>l</link><description>d</description><item><title>Café</title></item></channel></rss>";
-        assertThat(read(feed.getBytes(StandardCharsets.ISO_8859_1), "application/rss+xml", null).records.getFirst()).containsEntry("title", "Café");
-        assertThat(read(feed.replaceFirst("<\\?xml.*?\\?>", "").getBytes(Charset.forName("windows-1252")), "text/xml", "windows-1252").records.getFirst()).containsEntry("title", "Café");
+        String feed =
+                "<?xml version=\"1.0\" encoding=\"ISO-8859-1\"?><rss version=\"2.0\"><channel><title>t</title><link>l</link><description>d</description><item><title>Café</title></item></channel></rss>";
+        assertThat(read(feed.getBytes(StandardCharsets.ISO_8859_1), "application/rss+xml", null)
+                        .records
+                        .getFirst())
+                .containsEntry("title", "Café");
+        assertThat(read(
+                                feed.replaceFirst("<\\?xml.*?\\?>", "").getBytes(Charset.forName("windows-1252")),
+                                "text/xml",
+                                "windows-1252")
+                        .records
+                        .getFirst())
+                .containsEntry("title", "Café");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-            "<!DOCTYPE rss [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><rss version=\"2.0\"><channel><title>t</title><item><title>&x;</title></item></channel></rss>",
-            "<!DOCTYPE lolz [<!ENTITY a \"ha\"><!ENTITY b \"&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;\"><!ENTITY c \"&b;&b;&b;&b;&b;&b;&b;&b;&b;&b;\">]><rss version=\"2.0\"><channel><title>&c;</title></channel></rss>"})
+    @ValueSource(
+            strings = {
+                "<!DOCTYPE rss [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><rss version=\"2.0\"><channel><title>t</title><item><title>&x;</title></item></channel></rss>",
+                "<!DOCTYPE lolz [<!ENTITY a \"ha\"><!ENTITY b \"&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;\"><!ENTITY c \"&b;&b;&b;&b;&b;&b;&b;&b;&b;&b;\">]><rss version=\"2.0\"><channel><title>&c;</title></channel></rss>"
+            })
     void entitiesAreNeverRead(String feed) {
-        assertThatThrownBy(() -> read(feed)).isInstanceOf(SourceProblem.class).hasMessageContaining("it has a document type").hasMessageNotContaining("root:");
+        assertThatThrownBy(() -> read(feed))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("it has a document type")
+                .hasMessageNotContaining("root:");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"<html><title>No feed</title></html>", "{\"items\":[]}", "<rss version=\"2.0\"><channel><title>t</title><item><title>never ends"})
+    @ValueSource(
+            strings = {
+                "<html><title>No feed</title></html>",
+                "{\"items\":[]}",
+                "<rss version=\"2.0\"><channel><title>t</title><item><title>never ends"
+            })
     void whatIsNoFeedIsSaid(String body) {
-        assertThatThrownBy(() -> read(body)).isInstanceOf(SourceProblem.class).hasMessageContaining("is no RSS or Atom feed");
+        assertThatThrownBy(() -> read(body))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("is no RSS or Atom feed");
     }
 
     @Test
     void anEmptyFeedAndAFailingOneAreSaid() {
-        assertThatThrownBy(() -> read("")).isInstanceOf(SourceProblem.class).hasMessageContaining("answers with nothing");
-        assertThatThrownBy(() -> read("<rss version=\"2.0\"><channel><title>t</title><link>l</link><description>d</description></channel></rss>")).isInstanceOf(SourceProblem.class).hasMessageContaining("has no entries");
-        assertThatThrownBy(() -> new FeedReader(new WebFetcher.Fetched(URI.create("https://isles.example/feed"), 500, false, "", null, null, null, new byte[0])).read(new Told()))
-                .isInstanceOf(SourceProblem.class).hasMessageContaining("status 500");
+        assertThatThrownBy(() -> read(""))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("answers with nothing");
+        assertThatThrownBy(
+                        () -> read(
+                                "<rss version=\"2.0\"><channel><title>t</title><link>l</link><description>d</description></channel></rss>"))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("has no entries");
+        assertThatThrownBy(() -> new FeedReader(new WebFetcher.Fetched(
+                                URI.create("https://isles.example/feed"),
+                                500,
+                                false,
+                                "",
+                                null,
+                                null,
+                                null,
+                                new byte[0]))
+                        .read(new Told()))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("status 500");
     }
 }

@@ -15,8 +15,11 @@ class FurnitureTest {
     private static final String BANNER = "The ferry is late today, and so are all who came to meet it at the pier.";
 
     private static Element page(int n, String more) {
-        return Jsoup.parseBodyFragment(("<main><div class=steps><a href=/p%1$d>Prev</a> <a href=/n%1$d>Next</a> Chapter %1$d</div><h1>Boats %1$d</h1><p>What there is to know of boat number %1$d, which is a lot.</p>"
-                + "<h2>Returns</h2><p>Returns</p><p>The boat itself, with number %1$d painted on it in white.</p>%2$s<p>%3$s</p></main>").formatted(n, more, LICENCE)).selectFirst("main");
+        return Jsoup.parseBodyFragment(
+                        ("<main><div class=steps><a href=/p%1$d>Prev</a> <a href=/n%1$d>Next</a> Chapter %1$d</div><h1>Boats %1$d</h1><p>What there is to know of boat number %1$d, which is a lot.</p>"
+                                        + "<h2>Returns</h2><p>Returns</p><p>The boat itself, with number %1$d painted on it in white.</p>%2$s<p>%3$s</p></main>")
+                                .formatted(n, more, LICENCE))
+                .selectFirst("main");
     }
 
     private static Furniture having(Set<Long> known, int pages) {
@@ -45,7 +48,9 @@ class FurnitureTest {
     void whatIsKnownHoldsWhereOnePageIsReadAgain() {
         Furniture again = having(having(Set.of(), 20).recurring(), 1);
         assertThat(gone(again, page(0, ""))).contains(LICENCE);
-        assertThat(again.recurring()).as("and is handed on").containsAll(having(Set.of(), 20).recurring());
+        assertThat(again.recurring())
+                .as("and is handed on")
+                .containsAll(having(Set.of(), 20).recurring());
     }
 
     @Test
@@ -59,6 +64,8 @@ class FurnitureTest {
         for (int n = 1; n < 20; n++) {
             later.learn(page(n, ""));
         }
-        assertThat(gone(new Furniture(later.recurring()), page(0, "<p>" + BANNER + "</p>"))).contains(LICENCE).doesNotContain(BANNER);
+        assertThat(gone(new Furniture(later.recurring()), page(0, "<p>" + BANNER + "</p>")))
+                .contains(LICENCE)
+                .doesNotContain(BANNER);
     }
 }

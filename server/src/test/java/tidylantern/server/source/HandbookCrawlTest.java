@@ -26,8 +26,8 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * A crawl of a website that nobody of this project wrote: the English edition of The Debian Administrator's Handbook, from the
- * package debian-handbook, served from where the package puts it. Its canonical links name another host.
+ * A crawl of a website that nobody of this project wrote: the English edition of The Debian Administrator's Handbook,
+ * from the package debian-handbook, served from where the package puts it. Its canonical links name another host.
  */
 class HandbookCrawlTest {
     private static final Path PAGES = Path.of("/usr/share/doc/debian-handbook/html/en-US");
@@ -37,13 +37,24 @@ class HandbookCrawlTest {
     @BeforeAll
     static void crawl() throws Exception {
         assumeThat(PAGES).as("the package debian-handbook").isDirectory();
-        HttpServer started = SimpleFileServer.createFileServer(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), PAGES.getParent(), SimpleFileServer.OutputLevel.NONE);
+        HttpServer started = SimpleFileServer.createFileServer(
+                new InetSocketAddress(InetAddress.getLoopbackAddress(), 0),
+                PAGES.getParent(),
+                SimpleFileServer.OutputLevel.NONE);
         started.start();
         server = started;
         String host = "localhost:" + started.getAddress().getPort();
         WebFetcher fetcher = new WebFetcher(ReadingSettings.allowing(host));
         try {
-            SourceSettings.Crawl settings = new SourceSettings.Crawl("http://" + host + "/en-US/index.html", SourceSettings.Way.LINKS, "/en-US/", 0, null, null, List.of(), List.of());
+            SourceSettings.Crawl settings = new SourceSettings.Crawl(
+                    "http://" + host + "/en-US/index.html",
+                    SourceSettings.Way.LINKS,
+                    "/en-US/",
+                    0,
+                    null,
+                    null,
+                    List.of(),
+                    List.of());
             new CrawlReader(settings, fetcher, new JsonMapper(), CrawlReader.Memory.NONE).read(TOLD);
         } finally {
             fetcher.stop();
@@ -73,9 +84,13 @@ class HandbookCrawlTest {
     @Test
     void everyPageIsFoundOnceUnderItsOwnAddress() throws IOException {
         try (Stream<Path> files = Files.list(PAGES)) {
-            TreeSet<String> there = files.map(path -> path.getFileName().toString()).filter(name -> name.endsWith(".html")).collect(Collectors.toCollection(TreeSet::new));
+            TreeSet<String> there = files.map(path -> path.getFileName().toString())
+                    .filter(name -> name.endsWith(".html"))
+                    .collect(Collectors.toCollection(TreeSet::new));
             assertThat(there).hasSize(127);
-            assertThat(TOLD.records.stream().map(HandbookCrawlTest::file).toList()).as("canonical links to another host are not followed, and are no ids").containsExactlyInAnyOrderElementsOf(there);
+            assertThat(TOLD.records.stream().map(HandbookCrawlTest::file).toList())
+                    .as("canonical links to another host are not followed, and are no ids")
+                    .containsExactlyInAnyOrderElementsOf(there);
         }
         assertThat(TOLD.refusals).isEmpty();
         assertThat(TOLD.places).allMatch(address -> address.startsWith("http://localhost:"));
@@ -83,15 +98,27 @@ class HandbookCrawlTest {
 
     @Test
     void titlesAreThoseOfThePages() {
-        assertThat(TOLD.records).allSatisfy(record -> assertThat(String.valueOf(record.get("title")).replace('\u00a0', ' ')).isEqualTo(page(record).title().replace('\u00a0', ' ')));
-        assertThat(TOLD.records).extracting(record -> String.valueOf(record.get("title"))).contains("6.4. The apt-file Command");
-        assertThat(TOLD.records).filteredOn(record -> record.get("description") != null).as("one of each language's pages has one").hasSize(1);
+        assertThat(TOLD.records).allSatisfy(record -> assertThat(
+                        String.valueOf(record.get("title")).replace('\u00a0', ' '))
+                .isEqualTo(page(record).title().replace('\u00a0', ' ')));
+        assertThat(TOLD.records)
+                .extracting(record -> String.valueOf(record.get("title")))
+                .contains("6.4. The apt-file Command");
+        assertThat(TOLD.records)
+                .filteredOn(record -> record.get("description") != null)
+                .as("one of each language's pages has one")
+                .hasSize(1);
     }
 
     @Test
     void noMenuStandsInTheMainText() {
-        assertThat(TOLD.records).allSatisfy(record -> assertThat(String.valueOf(record.get("text")).lines().map(String::strip).toList()).as(file(record))
-                .doesNotContain("Prev", "Next", "Up", "Home", "Download the ebook", "Back to top", "Documentation Site"));
+        assertThat(TOLD.records).allSatisfy(record -> assertThat(String.valueOf(record.get("text"))
+                        .lines()
+                        .map(String::strip)
+                        .toList())
+                .as(file(record))
+                .doesNotContain(
+                        "Prev", "Next", "Up", "Home", "Download the ebook", "Back to top", "Documentation Site"));
     }
 
     @Test
@@ -102,7 +129,8 @@ class HandbookCrawlTest {
             String text = plain(String.valueOf(record.get("text")));
             for (Element paragraph : Objects.requireNonNull(page(record).body()).select("div.para, pre.screen")) {
                 // Those that hold no other block: a text is compared whole.
-                if (paragraph.select("div.para, pre, ul, ol, table, dl").size() == 1 && paragraph.text().length() > 40) {
+                if (paragraph.select("div.para, pre, ul, ol, table, dl").size() == 1
+                        && paragraph.text().length() > 40) {
                     all++;
                     kept += text.contains(plain(paragraph.text())) ? 1 : 0;
                 }

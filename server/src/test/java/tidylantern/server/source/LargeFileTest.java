@@ -21,8 +21,10 @@ import tools.jackson.databind.json.JsonMapper;
 @EnabledIfSystemProperty(named = "long", matches = ".*")
 class LargeFileTest {
     private static final int ROWS = 20_000;
-    private static final String TEXT = "Ropes are laid by hand in a shed of ninety metres, backwards, to the sound of the sea. ".repeat(118);
-    private static final String MAPPING = "{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"Title\",\"kind\":\"text\",\"column\":\"title\"},{\"property\":\"body\",\"label\":\"Body\",\"kind\":\"text\",\"column\":\"text\"}]}";
+    private static final String TEXT =
+            "Ropes are laid by hand in a shed of ninety metres, backwards, to the sound of the sea. ".repeat(118);
+    private static final String MAPPING =
+            "{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"Title\",\"kind\":\"text\",\"column\":\"title\"},{\"property\":\"body\",\"label\":\"Body\",\"kind\":\"text\",\"column\":\"text\"}]}";
 
     private static Path csv(Path folder, String name, String end) throws Exception {
         Path file = folder.resolve(name);
@@ -38,11 +40,28 @@ class LargeFileTest {
 
     private static JsonNode run(RunningService service, Path file) throws Exception {
         Api api = service.api();
-        HttpRequest upload = HttpRequest.newBuilder(URI.create(service.address() + "/api/owner/sites/isles/uploads")).header("Authorization", "Bearer " + RunningService.ACCESS_KEY)
-                .header("Content-Type", "application/octet-stream").POST(HttpRequest.BodyPublishers.ofFile(file)).build();
-        String token = new JsonMapper().readTree(HttpClient.newHttpClient().send(upload, HttpResponse.BodyHandlers.ofString()).body()).path("upload").asString();
-        long source = api.post("/api/owner/sites/isles/sources", "{\"collection\":\"posts\",\"name\":\"Large\",\"settings\":{\"kind\":\"file\",\"upload\":\"%s\"},\"mapping\":%s,\"removesMissing\":true,\"schedule\":\"never\"}".formatted(token, MAPPING)).json().path("id").asLong();
-        long sync = api.post("/api/owner/sources/" + source + "/syncs", "").json().path("id").asLong();
+        HttpRequest upload = HttpRequest.newBuilder(URI.create(service.address() + "/api/owner/sites/isles/uploads"))
+                .header("Authorization", "Bearer " + RunningService.ACCESS_KEY)
+                .header("Content-Type", "application/octet-stream")
+                .POST(HttpRequest.BodyPublishers.ofFile(file))
+                .build();
+        String token = new JsonMapper()
+                .readTree(HttpClient.newHttpClient()
+                        .send(upload, HttpResponse.BodyHandlers.ofString())
+                        .body())
+                .path("upload")
+                .asString();
+        long source = api.post(
+                        "/api/owner/sites/isles/sources",
+                        "{\"collection\":\"posts\",\"name\":\"Large\",\"settings\":{\"kind\":\"file\",\"upload\":\"%s\"},\"mapping\":%s,\"removesMissing\":true,\"schedule\":\"never\"}"
+                                .formatted(token, MAPPING))
+                .json()
+                .path("id")
+                .asLong();
+        long sync = api.post("/api/owner/sources/" + source + "/syncs", "")
+                .json()
+                .path("id")
+                .asLong();
         JsonNode now;
         do {
             now = api.get("/api/owner/syncs/" + sync).json();
@@ -58,8 +77,15 @@ class LargeFileTest {
             assertThat(Files.size(broken)).isGreaterThan(200_000_000L);
             JsonNode failed = run(service, broken);
             assertThat(failed.path("state").asString()).isEqualTo("failed");
-            assertThat(failed.path("report").path("problem").asString()).contains("Row %d".formatted(ROWS + 2)).contains("quote");
-            assertThat(service.api().get("/api/owner/sites/isles/collections/posts/items").json().path("total").asInt()).isZero();
+            assertThat(failed.path("report").path("problem").asString())
+                    .contains("Row %d".formatted(ROWS + 2))
+                    .contains("quote");
+            assertThat(service.api()
+                            .get("/api/owner/sites/isles/collections/posts/items")
+                            .json()
+                            .path("total")
+                            .asInt())
+                    .isZero();
             JsonNode done = run(service, csv(folder, "whole.csv", ""));
             assertThat(done.path("state").asString()).as(done.toString()).isEqualTo("done");
             assertThat(done.path("report").path("added").asInt()).isEqualTo(ROWS);

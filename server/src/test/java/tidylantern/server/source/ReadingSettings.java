@@ -10,6 +10,7 @@ final class ReadingSettings {
     private ReadingSettings() {}
 
     static Settings allowing(String... hosts) {
-        return new Settings(Path.of("."), null, null, null, List.of(hosts), 0, DataSize.ofMegabytes(1), false, List.of());
+        return new Settings(
+                Path.of("."), null, null, null, List.of(hosts), 0, DataSize.ofMegabytes(1), false, List.of());
     }
 }

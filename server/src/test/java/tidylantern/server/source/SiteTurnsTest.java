@@ -16,11 +16,12 @@ class SiteTurnsTest {
         CountDownLatch hanging = new CountDownLatch(1);
         CountDownLatch held = new CountDownLatch(2);
         ConcurrentLinkedQueue<String> ran = new ConcurrentLinkedQueue<>();
-        IntStream.range(0, 6).forEach(n -> turns.add("slow", () -> {
-            held.countDown();
-            awaits(hanging);
-            ran.add("slow");
-        }));
+        IntStream.range(0, 6)
+                .forEach(n -> turns.add("slow", () -> {
+                    held.countDown();
+                    awaits(hanging);
+                    ran.add("slow");
+                }));
         held.await();
         CountDownLatch other = new CountDownLatch(1);
         turns.add("other", () -> {

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.net.URI;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
@@ -14,7 +13,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class SitemapsAndRobotsTest {
-    /** sitemaps.org, protocol page, "Sample XML Sitemap" with several addresses, from memory of its text; the host is the test's. */
+    /**
+     * sitemaps.org, protocol page, "Sample XML Sitemap" with several addresses, from memory of its text; the host is
+     * the test's.
+     */
     private static final String SAMPLE = """
             <?xml version="1.0" encoding="UTF-8"?>
             <urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">
@@ -53,56 +55,100 @@ class SitemapsAndRobotsTest {
     }
 
     private void packed(String path, String text) {
-        site.answer(path, exchange -> WebSite.send(exchange, 200, "application/gzip", WebSite.gzip(text.replace("{site}", site.address())), Map.of()));
+        site.answer(
+                path,
+                exchange -> WebSite.send(
+                        exchange,
+                        200,
+                        "application/gzip",
+                        WebSite.gzip(text.replace("{site}", site.address())),
+                        Map.of()));
     }
 
     @Test
     void theSampleOfSitemapsOrgIsReadInItsOrder() throws Exception {
         site.has("/sitemap.xml", "application/xml", SAMPLE);
-        assertThat(pages("/sitemap.xml")).containsExactly(site.uri("/"), site.uri("/catalog?item=12&desc=vacation_hawaii"), site.uri("/catalog?item=73&desc=vacation_new_zealand"),
-                site.uri("/catalog?item=74&desc=vacation_newfoundland"), site.uri("/catalog?item=83&desc=vacation_usa"));
+        assertThat(pages("/sitemap.xml"))
+                .containsExactly(
+                        site.uri("/"),
+                        site.uri("/catalog?item=12&desc=vacation_hawaii"),
+                        site.uri("/catalog?item=73&desc=vacation_new_zealand"),
+                        site.uri("/catalog?item=74&desc=vacation_newfoundland"),
+                        site.uri("/catalog?item=83&desc=vacation_usa"));
     }
 
     @Test
     void theSampleIndexLeadsToItsPackedFiles() throws Exception {
         site.has("/index.xml", "application/xml", INDEX);
         packed("/sitemap1.xml.gz", SAMPLE);
-        packed("/sitemap2.xml.gz", "<urlset xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\"><url><loc>{site}/two</loc></url><url><loc>{site}/</loc></url></urlset>");
+        packed(
+                "/sitemap2.xml.gz",
+                "<urlset xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\"><url><loc>{site}/two</loc></url><url><loc>{site}/</loc></url></urlset>");
         assertThat(pages("/index.xml")).hasSize(6).contains(site.uri("/two"));
     }
 
     @Test
     void addressesOfOtherHostsArePassedOverAndSaid() throws Exception {
         site.has("/sitemap.xml", "application/xml", SAMPLE.replaceFirst("\\{site}", "http://www.example.com"));
-        site.has("/index.xml", "application/xml", "<sitemapindex xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\"><sitemap><loc>https://other.example/s.xml</loc></sitemap><sitemap><loc>{site}/sitemap.xml</loc></sitemap></sitemapindex>");
+        site.has(
+                "/index.xml",
+                "application/xml",
+                "<sitemapindex xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\"><sitemap><loc>https://other.example/s.xml</loc></sitemap><sitemap><loc>{site}/sitemap.xml</loc></sitemap></sitemapindex>");
         assertThat(pages("/index.xml")).hasSize(4);
         assertThat(told.notes).containsExactly("2 addresses of the sitemap are of other sites, and were passed over.");
     }
 
     @Test
     void anIndexThatNamesItselfEnds() throws Exception {
-        site.has("/index.xml", "application/xml", "<sitemapindex xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\"><sitemap><loc>{site}/index.xml</loc></sitemap></sitemapindex>");
+        site.has(
+                "/index.xml",
+                "application/xml",
+                "<sitemapindex xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\"><sitemap><loc>{site}/index.xml</loc></sitemap></sitemapindex>");
         assertThat(pages("/index.xml")).isEmpty();
         assertThat(site.asked()).containsExactly("/index.xml");
     }
 
     @Test
     void entitiesPagesAndWhatIsMissingAreSaid() {
-        site.has("/xxe.xml", "application/xml", "<!DOCTYPE urlset [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><urlset xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\"><url><loc>&x;</loc></url></urlset>");
+        site.has(
+                "/xxe.xml",
+                "application/xml",
+                "<!DOCTYPE urlset [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><urlset xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\"><url><loc>&x;</loc></url></urlset>");
         site.has("/page", "text/html", "<!doctype html><title>A page</title>");
         site.status("/trouble.xml", 500);
-        assertThatThrownBy(() -> pages("/xxe.xml")).isInstanceOf(SourceProblem.class).hasMessageContaining("document type");
-        assertThatThrownBy(() -> pages("/page")).isInstanceOf(SourceProblem.class).hasMessageContaining("stands a page, no sitemap");
-        assertThatThrownBy(() -> pages("/none.xml")).isInstanceOf(SourceProblem.class).hasMessageContaining("status 404");
-        assertThatThrownBy(() -> pages("/trouble.xml")).isInstanceOf(SourceProblem.class).hasMessageContaining("status 500");
+        assertThatThrownBy(() -> pages("/xxe.xml"))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("document type");
+        assertThatThrownBy(() -> pages("/page"))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("stands a page, no sitemap");
+        assertThatThrownBy(() -> pages("/none.xml"))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("status 404");
+        assertThatThrownBy(() -> pages("/trouble.xml"))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("status 500");
     }
 
-    /** RFC 9309, section 5.1: its simple example, from memory of its text; each robot's part as this service's own, since it reads its own part or that of all. */
+    /**
+     * RFC 9309, section 5.1: its simple example, from memory of its text; each robot's part as this service's own,
+     * since it reads its own part or that of all.
+     */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-            "* | /publications/a | true", "* | /example/page.html | false", "* | /picture.gif | false", "* | /elsewhere | true",
-            "foobot | /example/page.html | true", "foobot | /example/allowed.gif | true", "foobot | /publications/a | false",
-            "bazbot | /example/page.html | false", "bazbot | /example/other.html | true", "quxbot | /example/page.html | true"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "* | /publications/a | true",
+                "* | /example/page.html | false",
+                "* | /picture.gif | false",
+                "* | /elsewhere | true",
+                "foobot | /example/page.html | true",
+                "foobot | /example/allowed.gif | true",
+                "foobot | /publications/a | false",
+                "bazbot | /example/page.html | false",
+                "bazbot | /example/other.html | true",
+                "quxbot | /example/page.html | true"
+            })
     void theSimpleExampleOfRfc9309(String robot, String path, boolean allowed) throws Exception {
         String example = """
                 User-Agent: *
@@ -128,7 +174,10 @@ class SitemapsAndRobotsTest {
     /** RFC 9309, section 5.2: the longest match wins. */
     @Test
     void theLongestMatchWins() throws Exception {
-        site.has("/robots.txt", "text/plain", "User-Agent: TidyLantern\nAllow: /example/page/\nDisallow: /example/page/disallowed.gif\n");
+        site.has(
+                "/robots.txt",
+                "text/plain",
+                "User-Agent: TidyLantern\nAllow: /example/page/\nDisallow: /example/page/disallowed.gif\n");
         Robots robots = Robots.of(site.uri("/"), fetcher);
         assertThat(robots.allows(site.uri("/example/page/disallowed.gif"))).isFalse();
         assertThat(robots.allows(site.uri("/example/page/other.gif"))).isTrue();
@@ -139,7 +188,9 @@ class SitemapsAndRobotsTest {
     void aMissingFileAllowsAllAndAFailingOneNothing() throws Exception {
         assertThat(Robots.of(site.uri("/"), fetcher).allows(site.uri("/any"))).isTrue();
         site.status("/robots.txt", 503);
-        assertThatThrownBy(() -> Robots.of(site.uri("/"), fetcher)).isInstanceOf(SourceProblem.class).hasMessageContaining("status 503");
+        assertThatThrownBy(() -> Robots.of(site.uri("/"), fetcher))
+                .isInstanceOf(SourceProblem.class)
+                .hasMessageContaining("status 503");
     }
 
     @Test

@@ -38,7 +38,15 @@ final class WebSite implements AutoCloseable {
         server.createContext("/", exchange -> {
             try (exchange) {
                 asked.add(exchange.getRequestURI().toString());
-                answers.getOrDefault(exchange.getRequestURI().toString(), none -> send(none, 404, "text/html", "<title>Not here</title>".getBytes(StandardCharsets.UTF_8), Map.of())).to(exchange);
+                answers.getOrDefault(
+                                exchange.getRequestURI().toString(),
+                                none -> send(
+                                        none,
+                                        404,
+                                        "text/html",
+                                        "<title>Not here</title>".getBytes(StandardCharsets.UTF_8),
+                                        Map.of()))
+                        .to(exchange);
             }
         });
         server.start();
@@ -70,7 +78,14 @@ final class WebSite implements AutoCloseable {
 
     /** @param body in which {@code {site}} stands for the site's address */
     WebSite has(String path, String type, String body) {
-        return answer(path, exchange -> send(exchange, 200, type, body.replace("{site}", address()).getBytes(StandardCharsets.UTF_8), Map.of()));
+        return answer(
+                path,
+                exchange -> send(
+                        exchange,
+                        200,
+                        type,
+                        body.replace("{site}", address()).getBytes(StandardCharsets.UTF_8),
+                        Map.of()));
     }
 
     /** A page with an ETag, which answers 304 to whoever has it. */
@@ -79,7 +94,12 @@ final class WebSite implements AutoCloseable {
             String body = html.replace("{site}", address());
             String tag = "\"" + Integer.toHexString(body.hashCode()) + "\"";
             boolean same = tag.equals(exchange.getRequestHeaders().getFirst("If-None-Match"));
-            send(exchange, same ? 304 : 200, "text/html; charset=utf-8", same ? new byte[0] : body.getBytes(StandardCharsets.UTF_8), Map.of("ETag", tag));
+            send(
+                    exchange,
+                    same ? 304 : 200,
+                    "text/html; charset=utf-8",
+                    same ? new byte[0] : body.getBytes(StandardCharsets.UTF_8),
+                    Map.of("ETag", tag));
         });
     }
 
@@ -88,14 +108,22 @@ final class WebSite implements AutoCloseable {
     }
 
     WebSite status(String path, int status) {
-        return answer(path, exchange -> send(exchange, status, "text/html", "<title>Trouble</title>".getBytes(StandardCharsets.UTF_8), Map.of()));
+        return answer(
+                path,
+                exchange -> send(
+                        exchange,
+                        status,
+                        "text/html",
+                        "<title>Trouble</title>".getBytes(StandardCharsets.UTF_8),
+                        Map.of()));
     }
 
     void gone(String path) {
         answers.remove(path);
     }
 
-    static void send(HttpExchange exchange, int status, String type, byte[] body, Map<String, String> headers) throws IOException {
+    static void send(HttpExchange exchange, int status, String type, byte[] body, Map<String, String> headers)
+            throws IOException {
         exchange.getResponseHeaders().set("Content-Type", type);
         new HashMap<>(headers).forEach(exchange.getResponseHeaders()::set);
         exchange.sendResponseHeaders(status, body.length == 0 ? -1 : body.length);

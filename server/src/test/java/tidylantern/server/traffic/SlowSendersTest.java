@@ -56,7 +56,11 @@ class SlowSendersTest {
         URI at = URI.create(service.address());
         Socket socket = new Socket(at.getHost(), at.getPort());
         socket.setSoTimeout(10_000);
-        socket.getOutputStream().write("%s %s HTTP/1.1\r\nHost: localhost\r\nContent-Length: %d\r\nContent-Type: application/json\r\n%s\r\n{".formatted(method, path, length, headers).getBytes(StandardCharsets.US_ASCII));
+        socket.getOutputStream()
+                .write(
+                        "%s %s HTTP/1.1\r\nHost: localhost\r\nContent-Length: %d\r\nContent-Type: application/json\r\n%s\r\n{"
+                                .formatted(method, path, length, headers)
+                                .getBytes(StandardCharsets.US_ASCII));
         socket.getOutputStream().flush();
         return socket;
     }
@@ -99,15 +103,30 @@ class SlowSendersTest {
     void whoeverIsRefusedWhileStillSendingReadsWhy() {
         String large = "{\"id\":\"1\",\"title\":\"" + "x".repeat(900_000) + "\"}\n";
         for (int n = 0; n < 20; n++) {
-            assertThat(new Api(service.address(), "tl_nobodys").push("posts", large.repeat(20)).status()).isEqualTo(401);
-            assertThat(api.put("/api/owner/searches/" + search + "/draft", large.repeat(20)).status()).isEqualTo(413);
-            assertThat(api.sendChunked("PUT", "/api/owner/searches/" + search + "/draft", large.repeat(20), Map.of("Content-Type", "application/json")).status()).isEqualTo(413);
+            assertThat(new Api(service.address(), "tl_nobodys")
+                            .push("posts", large.repeat(20))
+                            .status())
+                    .isEqualTo(401);
+            assertThat(api.put("/api/owner/searches/" + search + "/draft", large.repeat(20))
+                            .status())
+                    .isEqualTo(413);
+            assertThat(api.sendChunked(
+                                    "PUT",
+                                    "/api/owner/searches/" + search + "/draft",
+                                    large.repeat(20),
+                                    Map.of("Content-Type", "application/json"))
+                            .status())
+                    .isEqualTo(413);
         }
     }
 
     @Test
     void aBodyThatNobodyWantsIsRefusedAtOnceAndItsConnectionClosed() throws IOException {
-        for (String[] unwanted : new String[][] {{"GET", "/api/public/searches/" + search + "/results", "400"}, {"GET", "/s/" + search, "400"}, {"PATCH", "/api/owner/sites", "400"}}) {
+        for (String[] unwanted : new String[][] {
+            {"GET", "/api/public/searches/" + search + "/results", "400"},
+            {"GET", "/s/" + search, "400"},
+            {"PATCH", "/api/owner/sites", "400"}
+        }) {
             try (Socket socket = begun(unwanted[0], unwanted[1], "Authorization: Bearer tl_nobodys\r\n", 900_000)) {
                 assertThat(statusLine(socket)).as(String.join(" ", unwanted)).contains(" " + unwanted[2] + " ");
                 assertThat(restEnds(socket)).isTrue();
@@ -138,7 +157,8 @@ class SlowSendersTest {
             }
             List<String> answered = new ArrayList<>();
             for (Socket socket : sockets) {
-                // Which of them come too late is nobody's choice; the others hear nothing as long as they are waited for.
+                // Which of them come too late is nobody's choice; the others hear nothing as long as they are waited
+                // for.
                 socket.setSoTimeout(100);
                 try {
                     answered.add(statusLine(socket));
@@ -146,20 +166,29 @@ class SlowSendersTest {
                     continue;
                 }
             }
-            assertThat(answered).hasSizeGreaterThanOrEqualTo(15).allSatisfy(line -> assertThat(line).contains(" 429 "));
+            assertThat(answered).hasSizeGreaterThanOrEqualTo(15).allSatisfy(line -> assertThat(line)
+                    .contains(" 429 "));
         } finally {
             closeAll(sockets);
         }
-        assertThat(Stream.generate(() -> api.push("posts", "{\"id\":\"again\",\"title\":\"After them\"}").status()).limit(500).filter(status -> status == 200).findFirst())
-                .as("the share comes back").isPresent();
+        assertThat(Stream.generate(() -> api.push("posts", "{\"id\":\"again\",\"title\":\"After them\"}")
+                                .status())
+                        .limit(500)
+                        .filter(status -> status == 200)
+                        .findFirst())
+                .as("the share comes back")
+                .isPresent();
     }
 
     @Test
     void bodiesHaveALimitForEachEndpointDeclaredOrNot() {
         String large = "{\"name\":\"" + "x".repeat(300_000) + "\"}";
         assertThat(api.post("/api/owner/sites", large).status()).isEqualTo(413);
-        assertThat(api.put("/api/owner/searches/" + search + "/draft", "x".repeat(4_100_000)).status()).isEqualTo(413);
-        Api.Answer answer = api.sendChunked("POST", "/api/owner/sites", large, Map.of("Content-Type", "application/json"));
+        assertThat(api.put("/api/owner/searches/" + search + "/draft", "x".repeat(4_100_000))
+                        .status())
+                .isEqualTo(413);
+        Api.Answer answer =
+                api.sendChunked("POST", "/api/owner/sites", large, Map.of("Content-Type", "application/json"));
         assertThat(answer.status()).isEqualTo(413);
         assertThat(answer.json().path("detail").asString()).contains("200 kB");
         assertThat(answer.header("Content-Type")).isEqualTo("application/problem+json;charset=UTF-8");
@@ -172,24 +201,60 @@ class SlowSendersTest {
             gzip.write("{\"id\":\"packed\",\"title\":\"Packed whelk\"}".getBytes(StandardCharsets.UTF_8));
         }
         Map<String, String> asGzip = Map.of("Content-Type", "application/jsonl", "Content-Encoding", "gzip");
-        assertThat(api.sendBytes("PUT", ITEMS, packed.toByteArray(), asGzip).json().path("added").asInt()).isEqualTo(1);
+        assertThat(api.sendBytes("PUT", ITEMS, packed.toByteArray(), asGzip)
+                        .json()
+                        .path("added")
+                        .asInt())
+                .isEqualTo(1);
         assertThat(api.results(search, "whelk").hits()).containsExactly("packed");
-        Api.Answer cut = api.sendBytes("PUT", ITEMS + "?everything=true&removeMany=true", java.util.Arrays.copyOf(packed.toByteArray(), packed.size() / 2), asGzip);
+        Api.Answer cut = api.sendBytes(
+                "PUT",
+                ITEMS + "?everything=true&removeMany=true",
+                java.util.Arrays.copyOf(packed.toByteArray(), packed.size() / 2),
+                asGzip);
         assertThat(cut.status()).as(cut.text()).isEqualTo(400);
-        assertThat(api.sendBytes("PUT", ITEMS + "?everything=true&removeMany=true", "plain".getBytes(StandardCharsets.UTF_8), asGzip).status()).isEqualTo(400);
+        assertThat(api.sendBytes(
+                                "PUT",
+                                ITEMS + "?everything=true&removeMany=true",
+                                "plain".getBytes(StandardCharsets.UTF_8),
+                                asGzip)
+                        .status())
+                .isEqualTo(400);
         assertThat(api.results(search, "lobster").hits()).containsExactly("1");
         for (String other : List.of("br", "deflate", "gzip, gzip")) {
-            Api.Answer refused = api.sendBytes("PUT", ITEMS + "?everything=true", packed.toByteArray(), Map.of("Content-Type", "application/jsonl", "Content-Encoding", other));
+            Api.Answer refused = api.sendBytes(
+                    "PUT",
+                    ITEMS + "?everything=true",
+                    packed.toByteArray(),
+                    Map.of("Content-Type", "application/jsonl", "Content-Encoding", other));
             assertThat(refused.status()).isEqualTo(415);
             assertThat(refused.json().path("field").asString()).isEqualTo("Content-Encoding");
         }
-        assertThat(api.sendBytes("POST", "/api/owner/sites", packed.toByteArray(), Map.of("Content-Type", "application/json", "Content-Encoding", "gzip")).status()).isEqualTo(415);
+        assertThat(api.sendBytes(
+                                "POST",
+                                "/api/owner/sites",
+                                packed.toByteArray(),
+                                Map.of("Content-Type", "application/json", "Content-Encoding", "gzip"))
+                        .status())
+                .isEqualTo(415);
     }
 
     @Test
     void formsAreNotRead() {
-        assertThat(api.send("POST", "/api/owner/sites", "name=x", Map.of("Content-Type", "application/x-www-form-urlencoded")).status()).isEqualTo(415);
-        assertThat(api.send("POST", "/api/owner/session", "name=x", Map.of("Content-Type", "multipart/form-data; boundary=x")).status()).isEqualTo(415);
+        assertThat(api.send(
+                                "POST",
+                                "/api/owner/sites",
+                                "name=x",
+                                Map.of("Content-Type", "application/x-www-form-urlencoded"))
+                        .status())
+                .isEqualTo(415);
+        assertThat(api.send(
+                                "POST",
+                                "/api/owner/session",
+                                "name=x",
+                                Map.of("Content-Type", "multipart/form-data; boundary=x"))
+                        .status())
+                .isEqualTo(415);
     }
 
     @Test

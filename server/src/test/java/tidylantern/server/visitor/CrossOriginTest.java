@@ -18,7 +18,10 @@ class CrossOriginTest {
     private static String ask(String service, String path, String origin) throws IOException {
         URI uri = URI.create(service);
         try (Socket socket = new Socket(uri.getHost(), uri.getPort())) {
-            socket.getOutputStream().write(("GET " + path + " HTTP/1.1\r\nHost: " + uri.getAuthority() + "\r\nOrigin: " + origin + "\r\nConnection: close\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
+            socket.getOutputStream()
+                    .write(("GET " + path + " HTTP/1.1\r\nHost: " + uri.getAuthority() + "\r\nOrigin: " + origin
+                                    + "\r\nConnection: close\r\n\r\n")
+                            .getBytes(StandardCharsets.US_ASCII));
             InputStream in = socket.getInputStream();
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
@@ -31,14 +34,28 @@ class CrossOriginTest {
             api.push("posts", "{\"id\":\"1\",\"title\":\"Crab\"}");
             String search = api.publishedSearch("Shore");
             String path = "/api/public/searches/" + search + "/results?q=crab";
-            assertThat(ask(service.address(), path, "https://isles.example")).startsWith("HTTP/1.1 200").contains("Access-Control-Allow-Origin: https://isles.example")
-                    .as("elements may read that a list goes on").contains("Access-Control-Expose-Headers: Link");
-            assertThat(ask(service.address(), path, "https://elsewhere.example")).startsWith("HTTP/1.1 403");
-            assertThat(api.get("/api/owner/sites/isles/refused-origins").json()).as("told to the owner").extracting(one -> one.path("origin").asString() + " " + one.path("times").asInt()).containsExactly("https://elsewhere.example 1");
-            api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"https://elsewhere.example/\"]}");
-            assertThat(ask(service.address(), path, "https://elsewhere.example")).as("once it is listed").startsWith("HTTP/1.1 200");
+            assertThat(ask(service.address(), path, "https://isles.example"))
+                    .startsWith("HTTP/1.1 200")
+                    .contains("Access-Control-Allow-Origin: https://isles.example")
+                    .as("elements may read that a list goes on")
+                    .contains("Access-Control-Expose-Headers: Link");
+            assertThat(ask(service.address(), path, "https://elsewhere.example"))
+                    .startsWith("HTTP/1.1 403");
+            assertThat(api.get("/api/owner/sites/isles/refused-origins").json())
+                    .as("told to the owner")
+                    .extracting(one -> one.path("origin").asString() + " "
+                            + one.path("times").asInt())
+                    .containsExactly("https://elsewhere.example 1");
+            api.put(
+                    "/api/owner/sites/isles",
+                    "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"https://elsewhere.example/\"]}");
+            assertThat(ask(service.address(), path, "https://elsewhere.example"))
+                    .as("once it is listed")
+                    .startsWith("HTTP/1.1 200");
             assertThat(api.get("/api/owner/sites/isles/refused-origins").json()).isEmpty();
-            assertThat(ask(service.address(), "/elements/tidy-lantern.js", "https://anywhere.example")).startsWith("HTTP/1.1 200").contains("Access-Control-Allow-Origin: *");
+            assertThat(ask(service.address(), "/elements/tidy-lantern.js", "https://anywhere.example"))
+                    .startsWith("HTTP/1.1 200")
+                    .contains("Access-Control-Allow-Origin: *");
         }
     }
 }

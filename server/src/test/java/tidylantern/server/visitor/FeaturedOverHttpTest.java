@@ -25,7 +25,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** Featured tiers, placements and pins as owners set them up and visitors' browsers get them. */
 class FeaturedOverHttpTest {
     private static final JsonMapper JSON = new JsonMapper();
-    private static final String TIER = "{\"key\":\"gold\",\"name\":\"Gold\",\"rank\":1,\"lift\":{\"most\":2,\"mostLive\":1},\"disclosure\":\"Paid <place>\",\"looks\":{\"edge\":\"clear\",\"ribbon\":{\"text\":\"Gold <b>\"}}}";
+    private static final String TIER =
+            "{\"key\":\"gold\",\"name\":\"Gold\",\"rank\":1,\"lift\":{\"most\":2,\"mostLive\":1},\"disclosure\":\"Paid <place>\",\"looks\":{\"edge\":\"clear\",\"ribbon\":{\"text\":\"Gold <b>\"}}}";
     private static final String KEYS = "[{\"by\":\"tier\"},{\"by\":\"place-in-tier\"},{\"by\":\"title\"}]";
     private static RunningService service;
     private static Api api;
@@ -36,7 +37,8 @@ class FeaturedOverHttpTest {
         api = service.api().withSite();
         StringBuilder lines = new StringBuilder();
         for (char id = 'a'; id <= 'f'; id++) {
-            lines.append("{\"id\":\"%s\",\"title\":\"Boat %s\",\"plan\":\"%s\"}\n".formatted(id, id, id == 'f' ? "gold" : "free"));
+            lines.append("{\"id\":\"%s\",\"title\":\"Boat %s\",\"plan\":\"%s\"}\n"
+                    .formatted(id, id, id == 'f' ? "gold" : "free"));
         }
         api.push("posts", lines.toString());
     }
@@ -50,9 +52,13 @@ class FeaturedOverHttpTest {
     private static String search(String name) {
         String key = api.publishedSearch(name);
         assertThat(change(key, design -> {
-            design.set("tiers", JSON.readTree("[" + TIER + "]"));
-            design.set("order", JSON.readTree("{\"withWords\":" + KEYS + ",\"withoutWords\":" + KEYS + "}"));
-        }).status()).isEqualTo(200);
+                            design.set("tiers", JSON.readTree("[" + TIER + "]"));
+                            design.set(
+                                    "order",
+                                    JSON.readTree("{\"withWords\":" + KEYS + ",\"withoutWords\":" + KEYS + "}"));
+                        })
+                        .status())
+                .isEqualTo(200);
         publish(key);
         return key;
     }
@@ -61,23 +67,44 @@ class FeaturedOverHttpTest {
         Api.Answer draft = api.get("/api/owner/searches/" + key + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
         change.accept(design);
-        return api.send("PUT", "/api/owner/searches/" + key + "/draft", design.toString(), Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
+        return api.send(
+                "PUT",
+                "/api/owner/searches/" + key + "/draft",
+                design.toString(),
+                Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
     }
 
     private static void publish(String key) {
-        assertThat(api.send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", api.get("/api/owner/searches/" + key + "/draft").header("ETag"))).status()).isEqualTo(200);
+        assertThat(api.send(
+                                "POST",
+                                "/api/owner/searches/" + key + "/publish",
+                                "",
+                                Map.of(
+                                        "If-Match",
+                                        api.get("/api/owner/searches/" + key + "/draft")
+                                                .header("ETag")))
+                        .status())
+                .isEqualTo(200);
     }
 
     private static Api.Answer place(String tier, String id, String more) {
-        return api.put("/api/owner/sites/isles/placements", "{\"items\":[{\"collection\":\"posts\",\"id\":\"%s\"}],\"tier\":\"%s\"%s}".formatted(id, tier, more));
+        return api.put(
+                "/api/owner/sites/isles/placements",
+                "{\"items\":[{\"collection\":\"posts\",\"id\":\"%s\"}],\"tier\":\"%s\"%s}".formatted(id, tier, more));
     }
 
     private static Api.Answer unplace(String tier, String id) {
-        return api.send("DELETE", "/api/owner/sites/isles/placements", "{\"items\":[{\"collection\":\"posts\",\"id\":\"%s\"}],\"tier\":\"%s\"}".formatted(id, tier), Map.of("Content-Type", "application/json"));
+        return api.send(
+                "DELETE",
+                "/api/owner/sites/isles/placements",
+                "{\"items\":[{\"collection\":\"posts\",\"id\":\"%s\"}],\"tier\":\"%s\"}".formatted(id, tier),
+                Map.of("Content-Type", "application/json"));
     }
 
     private static List<String> ids(JsonNode hits) {
-        return StreamSupport.stream(hits.spliterator(), false).map(hit -> hit.path("id").asString()).toList();
+        return StreamSupport.stream(hits.spliterator(), false)
+                .map(hit -> hit.path("id").asString())
+                .toList();
     }
 
     private static JsonNode results(String key) {
@@ -94,17 +121,27 @@ class FeaturedOverHttpTest {
         JsonNode found = results(key);
         assertThat(ids(found.path("hits"))).containsExactly("e", "d", "a", "b", "c", "f");
         assertThat(found.path("hits").path(0).path("tier").asString()).isEqualTo("gold");
-        assertThat(found.path("hits").path(0).path("standing").isNull()).as("reasons are for owners").isTrue();
-        assertThat(found.path("tiers").path(0).path("looks").path("edge").asString()).isEqualTo("clear");
-        JsonNode draft = api.get("/api/owner/searches/" + key + "/draft/results?q=boat").json().path("hits").path(0).path("standing");
+        assertThat(found.path("hits").path(0).path("standing").isNull())
+                .as("reasons are for owners")
+                .isTrue();
+        assertThat(found.path("tiers").path(0).path("looks").path("edge").asString())
+                .isEqualTo("clear");
+        JsonNode draft = api.get("/api/owner/searches/" + key + "/draft/results?q=boat")
+                .json()
+                .path("hits")
+                .path(0)
+                .path("standing");
         assertThat(draft.path("lifted").asBoolean()).isTrue();
         assertThat(draft.path("placeInTier").asInt()).isEqualTo(1);
         JsonNode live = api.get("/api/public/searches/" + key + "/live?q=boat").json();
-        assertThat(ids(live.path("groups").path(0).path("hits"))).as("live results lift one").containsExactly("e", "a", "b");
+        assertThat(ids(live.path("groups").path(0).path("hits")))
+                .as("live results lift one")
+                .containsExactly("e", "a", "b");
         assertThat(live.path("tiers").path(0).path("disclosure").asString()).isEqualTo("Paid <place>");
         String page = api.get("/s/" + key + "?q=boat").text();
         assertThat(page).contains("Gold &lt;b&gt;", "Paid &lt;place&gt;").doesNotContain("Gold <b>");
-        JsonNode why = api.get("/api/owner/searches/" + key + "/draft/why?q=boat&collection=posts&id=d").json();
+        JsonNode why = api.get("/api/owner/searches/" + key + "/draft/why?q=boat&collection=posts&id=d")
+                .json();
         assertThat(why.path("place").asInt()).isEqualTo(2);
         assertThat(why.path("standing").path("tierName").asString()).isEqualTo("Gold");
         assertThat(unplace("gold", "e").status()).isEqualTo(200);
@@ -115,24 +152,53 @@ class FeaturedOverHttpTest {
     @Test
     void aPlacementBeginsAndEndsByTheSitesOwnDays() {
         String key = search("Days");
-        api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"Pacific/Kiritimati\"}");
+        api.put(
+                "/api/owner/sites/isles",
+                "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"Pacific/Kiritimati\"}");
         // The two zones are 26 hours apart, so whenever this runs they have different days.
         LocalDate there = LocalDate.now(ZoneId.of("Pacific/Kiritimati"));
-        assertThat(place("gold", "c", ",\"from\":\"%s\",\"until\":\"%s\"".formatted(there, there)).json().path(0).path("state").asString()).isEqualTo("holds");
+        assertThat(place("gold", "c", ",\"from\":\"%s\",\"until\":\"%s\"".formatted(there, there))
+                        .json()
+                        .path(0)
+                        .path("state")
+                        .asString())
+                .isEqualTo("holds");
         assertThat(ids(results(key).path("hits"))).startsWith("c");
-        api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"Etc/GMT+12\"}");
-        assertThat(api.get("/api/owner/sites/isles/placements").json().path(0).path("state").asString()).isEqualTo("begins-later");
+        api.put(
+                "/api/owner/sites/isles",
+                "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"Etc/GMT+12\"}");
+        assertThat(api.get("/api/owner/sites/isles/placements")
+                        .json()
+                        .path(0)
+                        .path("state")
+                        .asString())
+                .isEqualTo("begins-later");
         assertThat(ids(results(key).path("hits"))).startsWith("a");
-        assertThat(place("gold", "c", ",\"until\":\"%s\"".formatted(there.minusDays(3))).json().path(0).path("state").asString()).isEqualTo("ended");
+        assertThat(place("gold", "c", ",\"until\":\"%s\"".formatted(there.minusDays(3)))
+                        .json()
+                        .path(0)
+                        .path("state")
+                        .asString())
+                .isEqualTo("ended");
         unplace("gold", "c");
-        assertThat(api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"Mars/Base\"}").json().path("field").asString()).isEqualTo("timeZone");
-        assertThat(api.get("/api/owner/sites/isles").json().path("timeZone").asString()).as("left as it was").isEqualTo("Etc/GMT+12");
+        assertThat(api.put(
+                                "/api/owner/sites/isles",
+                                "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"Mars/Base\"}")
+                        .json()
+                        .path("field")
+                        .asString())
+                .isEqualTo("timeZone");
+        assertThat(api.get("/api/owner/sites/isles").json().path("timeZone").asString())
+                .as("left as it was")
+                .isEqualTo("Etc/GMT+12");
     }
 
     @Test
     void turnsChangeAtMidnightOfTheSitesOwnZone() {
         String key = search("Turns");
-        change(key, design -> ((ObjectNode) design.path("tiers").path(0)).put("key", "turning").set("lift", JSON.readTree("{\"most\":1,\"turns\":\"by-day\"}")));
+        change(key, design -> ((ObjectNode) design.path("tiers").path(0))
+                .put("key", "turning")
+                .set("lift", JSON.readTree("{\"most\":1,\"turns\":\"by-day\"}")));
         publish(key);
         for (String id : List.of("c", "d", "e")) {
             place("turning", id, "");
@@ -140,7 +206,10 @@ class FeaturedOverHttpTest {
         // One day or two apart, which among three is never the same turn.
         String first = null;
         for (String zone : List.of("Pacific/Kiritimati", "Etc/GMT+12")) {
-            api.put("/api/owner/sites/isles", "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"%s\"}".formatted(zone));
+            api.put(
+                    "/api/owner/sites/isles",
+                    "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[],\"timeZone\":\"%s\"}"
+                            .formatted(zone));
             String now = ids(results(key).path("hits")).getFirst();
             assertThat(List.of("c", "d", "e")).contains(now);
             assertThat(now).isNotEqualTo(first);
@@ -155,17 +224,38 @@ class FeaturedOverHttpTest {
     void whatCannotHoldIsRefusedAndNothingIsPlaced() {
         assertThat(place("gold", "nobody", "").status()).isEqualTo(404);
         assertThat(place("gold", "nobody", "").json().path("detail").asString()).contains("nobody");
-        assertThat(place("gold", "a", ",\"place\":0").json().path("detail").asString()).contains("choose 1 to 1000");
-        assertThat(place("gold", "a", ",\"from\":\"2026-05-02\",\"until\":\"2026-05-01\"").json().path("detail").asString()).contains("before it begins");
+        assertThat(place("gold", "a", ",\"place\":0").json().path("detail").asString())
+                .contains("choose 1 to 1000");
+        assertThat(place("gold", "a", ",\"from\":\"2026-05-02\",\"until\":\"2026-05-01\"")
+                        .json()
+                        .path("detail")
+                        .asString())
+                .contains("before it begins");
         assertThat(place("", "a", "").status()).isEqualTo(400);
-        assertThat(place("gold", "a", ",\"from\":\"soon\"").json().path("field").asString()).isEqualTo("from");
-        assertThat(api.put("/api/owner/sites/isles/placements", "{\"items\":[],\"tier\":\"gold\"}").json().path("field").asString()).isEqualTo("items");
-        assertThat(api.put("/api/owner/sites/isles/placements", "{\"items\":[{\"collection\":\"posts\",\"id\":\"a\"},{\"collection\":\"posts\",\"id\":\"gone\"}],\"tier\":\"gold\"}").status()).isEqualTo(404);
+        assertThat(place("gold", "a", ",\"from\":\"soon\"").json().path("field").asString())
+                .isEqualTo("from");
+        assertThat(api.put("/api/owner/sites/isles/placements", "{\"items\":[],\"tier\":\"gold\"}")
+                        .json()
+                        .path("field")
+                        .asString())
+                .isEqualTo("items");
+        assertThat(api.put(
+                                "/api/owner/sites/isles/placements",
+                                "{\"items\":[{\"collection\":\"posts\",\"id\":\"a\"},{\"collection\":\"posts\",\"id\":\"gone\"}],\"tier\":\"gold\"}")
+                        .status())
+                .isEqualTo(404);
         assertThat(api.get("/api/owner/sites/isles/placements").json()).isEmpty();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"tiers[0].looks.edgeColor | amber | no colour", "tiers[0].looks.ribbon.ground | #12 | no colour", "tiers[0].key | Gold! | small letters", "tiers[0].rank | -1 | 1 for the highest"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "tiers[0].looks.edgeColor | amber | no colour",
+                "tiers[0].looks.ribbon.ground | #12 | no colour",
+                "tiers[0].key | Gold! | small letters",
+                "tiers[0].rank | -1 | 1 for the highest"
+            })
     void aDesignNamesTheKeyAtFault(String path, String value, String reason) {
         String key = search("Faults");
         Api.Answer refused = change(key, design -> {
@@ -185,38 +275,69 @@ class FeaturedOverHttpTest {
     @Test
     void pinsAnswerAndOneToAGoneItemIsReported() {
         String key = search("Pinned");
-        Api.Answer kept = change(key, design -> design.set("pins", JSON.readTree("[{\"queries\":[\"boats\"],\"put\":[{\"item\":{\"collection\":\"posts\",\"id\":\"c\"},\"at\":1},{\"item\":{\"collection\":\"posts\",\"id\":\"gone\"},\"at\":2}],\"takeOut\":[{\"collection\":\"posts\",\"id\":\"a\"}]}]")));
+        Api.Answer kept = change(
+                key,
+                design -> design.set(
+                        "pins",
+                        JSON.readTree(
+                                "[{\"queries\":[\"boats\"],\"put\":[{\"item\":{\"collection\":\"posts\",\"id\":\"c\"},\"at\":1},{\"item\":{\"collection\":\"posts\",\"id\":\"gone\"},\"at\":2}],\"takeOut\":[{\"collection\":\"posts\",\"id\":\"a\"}]}]")));
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
-        assertThat(ids(api.get("/api/owner/searches/" + key + "/draft/results?q=boat").json().path("hits"))).startsWith("c", "b").doesNotContain("a");
-        assertThat(ids(results(key).path("hits"))).as("a pin is published with the design").startsWith("a");
+        assertThat(ids(api.get("/api/owner/searches/" + key + "/draft/results?q=boat")
+                        .json()
+                        .path("hits")))
+                .startsWith("c", "b")
+                .doesNotContain("a");
+        assertThat(ids(results(key).path("hits")))
+                .as("a pin is published with the design")
+                .startsWith("a");
         JsonNode summary = api.get("/api/owner/searches/" + key).json();
-        assertThat(summary.path("remarks").findValuesAsString("text")).anyMatch(text -> text.contains("posts/gone") && text.contains("gone. Take it out"));
+        assertThat(summary.path("remarks").findValuesAsString("text"))
+                .anyMatch(text -> text.contains("posts/gone") && text.contains("gone. Take it out"));
         assertThat(summary.path("differences").findValuesAsString("what")).contains("Pins");
-        JsonNode named = api.get("/api/owner/searches/" + key + "/draft/featured").json().path("pinned");
+        JsonNode named =
+                api.get("/api/owner/searches/" + key + "/draft/featured").json().path("pinned");
         assertThat(named).hasSize(3);
         assertThat(named.path(1).path("title").isNull()).isTrue();
         publish(key);
         assertThat(ids(results(key).path("hits"))).startsWith("c", "b");
-        assertThat(change(key, design -> ((ObjectNode) design.path("pins").path(0).path("put").path(1)).put("at", 1)).json().path("field").asString()).isEqualTo("pins[0].put[1]");
+        assertThat(change(key, design -> ((ObjectNode)
+                                        design.path("pins").path(0).path("put").path(1))
+                                .put("at", 1))
+                        .json()
+                        .path("field")
+                        .asString())
+                .isEqualTo("pins[0].put[1]");
     }
 
     @Test
     void figuresSayWhoHoldsATierHowItReadsAndHowMuchOfAPageIsFeatured() {
         String key = search("Figures");
-        change(key, design -> ((ObjectNode) design.path("tiers").path(0)).set("holders", JSON.readTree("[{\"collection\":\"posts\",\"rule\":{\"field\":\"plan\",\"value\":\"gold\"}}]")));
+        change(key, design -> ((ObjectNode) design.path("tiers").path(0))
+                .set(
+                        "holders",
+                        JSON.readTree(
+                                "[{\"collection\":\"posts\",\"rule\":{\"field\":\"plan\",\"value\":\"gold\"}}]")));
         api.put("/api/owner/sites/isles/collections/posts/fields/plan", "{\"kind\":\"category\",\"label\":\"Plan\"}");
-        JsonNode tier = api.get("/api/owner/searches/" + key + "/draft/featured").json().path("tiers").path(0);
+        JsonNode tier = api.get("/api/owner/searches/" + key + "/draft/featured")
+                .json()
+                .path("tiers")
+                .path(0);
         assertThat(tier.path("holders").asInt()).isEqualTo(1);
         assertThat(tier.path("contrasts").path(0).path("part").asString()).isEqualTo("ribbon");
         assertThat(tier.path("contrasts").path(0).path("ratio").asDouble()).isGreaterThan(4.5);
-        api.post("/api/owner/searches/" + key + "/trials", "{\"query\":\"boat\",\"expects\":\"within\",\"collection\":\"posts\",\"item\":\"a\",\"number\":3}");
+        api.post(
+                "/api/owner/searches/" + key + "/trials",
+                "{\"query\":\"boat\",\"expects\":\"within\",\"collection\":\"posts\",\"item\":\"a\",\"number\":3}");
         api.results(key, "Boat  F");
         api.results(key, "boat f");
         api.results(key, "boat e");
         api.get("/api/public/searches/" + key + "/results?q=boat+e&plan=gold");
         api.get("/api/public/searches/" + key + "/results?q=boat+e&page=9");
-        JsonNode shares = api.get("/api/owner/searches/" + key + "/draft/featured-share").json();
-        assertThat(shares.findValuesAsString("query")).as("the starting list, trials, and what visitors ask, the most frequent first").containsExactly("", "boat", "boat f", "boat e");
+        JsonNode shares =
+                api.get("/api/owner/searches/" + key + "/draft/featured-share").json();
+        assertThat(shares.findValuesAsString("query"))
+                .as("the starting list, trials, and what visitors ask, the most frequent first")
+                .containsExactly("", "boat", "boat f", "boat e");
         assertThat(shares.path(1).path("onPage").asInt()).isEqualTo(6);
         assertThat(shares.path(1).path("featured").asInt()).isEqualTo(1);
         assertThat(shares.path(1).path("lifted").asInt()).isEqualTo(1);
@@ -225,25 +346,60 @@ class FeaturedOverHttpTest {
     @Test
     void ownNamesOfPlacesHoldAtOnceAndWrongOnesAreRefused() {
         String places = "/api/owner/sites/isles/places";
-        assertThat(api.put(places, "[{\"name\":\"Old Quay\",\"latitude\":50.5,\"longitude\":-5}]").json().path(0).path("name").asString()).isEqualTo("Old Quay");
-        assertThat(api.put(places, "[{\"name\":\"A\",\"latitude\":1,\"longitude\":1},{\"name\":\"á\",\"latitude\":2,\"longitude\":2}]").json().path("detail").asString()).contains("stands twice");
-        assertThat(api.put(places, "[{\"name\":\"Pole\",\"latitude\":91,\"longitude\":1}]").json().path("detail").asString()).contains("no place on the Earth");
-        assertThat(api.put(places, "[{\"name\":\"Nowhere\"}]").json().path("detail").asString()).contains("Nowhere");
+        assertThat(api.put(places, "[{\"name\":\"Old Quay\",\"latitude\":50.5,\"longitude\":-5}]")
+                        .json()
+                        .path(0)
+                        .path("name")
+                        .asString())
+                .isEqualTo("Old Quay");
+        assertThat(api.put(
+                                places,
+                                "[{\"name\":\"A\",\"latitude\":1,\"longitude\":1},{\"name\":\"á\",\"latitude\":2,\"longitude\":2}]")
+                        .json()
+                        .path("detail")
+                        .asString())
+                .contains("stands twice");
+        assertThat(api.put(places, "[{\"name\":\"Pole\",\"latitude\":91,\"longitude\":1}]")
+                        .json()
+                        .path("detail")
+                        .asString())
+                .contains("no place on the Earth");
+        assertThat(api.put(places, "[{\"name\":\"Nowhere\"}]")
+                        .json()
+                        .path("detail")
+                        .asString())
+                .contains("Nowhere");
         assertThat(api.get(places).json()).hasSize(1);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"springfield", "SPRINGFEILD"})
     void aTownOfTheWorldIsKnownAndItsNamesakesAreOffered(String typed) {
-        api.push("posts", "{\"id\":\"placed\",\"title\":\"Boathouse\",\"at\":{\"lat\":50,\"lon\":-5,\"name\":\"Cove\"}}\n");
+        api.push(
+                "posts",
+                "{\"id\":\"placed\",\"title\":\"Boathouse\",\"at\":{\"lat\":50,\"lon\":-5,\"name\":\"Cove\"}}\n");
         String key = search("Towns");
-        change(key, design -> design.set("filters", JSON.readTree("[{\"key\":\"near\",\"label\":\"Near\",\"field\":\"at\"}]".replace("\"near\"", "\"how-far\""))));
-        JsonNode around = api.get("/api/owner/searches/" + key + "/draft/results?place=" + typed).json().path("filters").path(0).path("around");
+        change(
+                key,
+                design -> design.set(
+                        "filters",
+                        JSON.readTree("[{\"key\":\"near\",\"label\":\"Near\",\"field\":\"at\"}]"
+                                .replace("\"near\"", "\"how-far\""))));
+        JsonNode around = api.get("/api/owner/searches/" + key + "/draft/results?place=" + typed)
+                .json()
+                .path("filters")
+                .path(0)
+                .path("around");
         assertThat(around.path("name").asString()).startsWith("Springfield, ").endsWith("United States");
         assertThat(around.path("namesakes")).hasSize(4);
         assertThat(around.path("attribution").asString()).contains("GeoNames");
         String other = around.path("namesakes").path(0).asString();
-        JsonNode chosen = api.get("/api/owner/searches/" + key + "/draft/results?place=" + java.net.URLEncoder.encode(other, java.nio.charset.StandardCharsets.UTF_8)).json().path("filters").path(0).path("around");
+        JsonNode chosen = api.get("/api/owner/searches/" + key + "/draft/results?place="
+                        + java.net.URLEncoder.encode(other, java.nio.charset.StandardCharsets.UTF_8))
+                .json()
+                .path("filters")
+                .path(0)
+                .path("around");
         assertThat(chosen.path("name").asString()).isEqualTo(other);
         assertThat(chosen.path("namesakes")).isEmpty();
     }
@@ -253,13 +409,22 @@ class FeaturedOverHttpTest {
         try (RunningService first = RunningService.on(data)) {
             Api here = first.api().withSite();
             here.push("posts", "{\"id\":\"a\",\"title\":\"Boat\"}\n{\"id\":\"b\",\"title\":\"Oar\"}\n");
-            here.put("/api/owner/sites/isles/placements", "{\"items\":[{\"collection\":\"posts\",\"id\":\"b\"}],\"tier\":\"gold\",\"place\":2}");
-            assertThat(here.push("posts", "{\"id\":\"b\",\"_delete\":true}\n").json().path("removed").asInt()).isEqualTo(1);
+            here.put(
+                    "/api/owner/sites/isles/placements",
+                    "{\"items\":[{\"collection\":\"posts\",\"id\":\"b\"}],\"tier\":\"gold\",\"place\":2}");
+            assertThat(here.push("posts", "{\"id\":\"b\",\"_delete\":true}\n")
+                            .json()
+                            .path("removed")
+                            .asInt())
+                    .isEqualTo(1);
         }
         try (RunningService again = RunningService.on(data)) {
-            JsonNode placed = again.api().get("/api/owner/sites/isles/placements").json();
+            JsonNode placed =
+                    again.api().get("/api/owner/sites/isles/placements").json();
             assertThat(placed.path(0).path("place").asInt()).isEqualTo(2);
-            assertThat(placed.path(0).path("title").isNull()).as("its item is gone").isTrue();
+            assertThat(placed.path(0).path("title").isNull())
+                    .as("its item is gone")
+                    .isTrue();
         }
     }
 }
