@@ -56,7 +56,7 @@ function pause(ms: number, signal: AbortSignal): Promise<void> {
       'abort',
       () => {
         clearTimeout(timer)
-        reject(signal.reason)
+        reject(signal.reason as Error)
       },
       { once: true },
     )

@@ -3,6 +3,15 @@ import { RequestFailure } from '../shared/http'
 import { session } from './session'
 import { steps, TRIALS } from './steps'
 
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** What the window is called. */
+    title?: string
+    /** Shown without a session. */
+    open?: boolean
+  }
+}
+
 /** Every address of the workbench. All but signing in need a session. */
 export const router = createRouter({
   history: createWebHistory('/workbench/'),
@@ -92,5 +101,5 @@ router.beforeEach(async to => {
   }
 })
 router.afterEach(to => {
-  document.title = to.meta.title ? `${String(to.meta.title)} – Tidy Lantern` : 'Tidy Lantern'
+  document.title = to.meta.title ? `${to.meta.title} – Tidy Lantern` : 'Tidy Lantern'
 })

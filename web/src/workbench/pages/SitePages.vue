@@ -62,7 +62,7 @@ const account = computed(() => [
       keys.value = true
     },
   },
-  { label: 'Sign out', icon: 'pi pi-sign-out', command: signOut },
+  { label: 'Sign out', icon: 'pi pi-sign-out', command: () => void signOut() },
 ])
 
 async function signOut() {

@@ -29,7 +29,7 @@ const SHOWN = 12
 <template>
   <div class="limit">
     <label :for="id">Warn where more of the first page is featured than</label>
-    <InputNumber :input-id="id" v-model="limit" :min="0" :max="100" suffix=" %" size="small" class="percent" />
+    <InputNumber v-model="limit" :input-id="id" :min="0" :max="100" suffix=" %" size="small" class="percent" />
   </div>
   <p v-if="data" class="remark" :class="{ calm: over === 0 }" role="status">
     <i class="pi" :class="over === 0 ? 'pi-check' : 'pi-exclamation-triangle'" aria-hidden="true" />

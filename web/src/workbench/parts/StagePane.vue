@@ -125,8 +125,8 @@ defineExpose({
         :key="source"
         ref="frame"
         :src="source"
-        @load="listen"
         title="The visitors’ search, answering from the draft"
+        @load="listen"
       />
     </div>
     <TrialStrip :site="site" :search="search" :typed="inBox" @ask="ask" />
