@@ -126,7 +126,7 @@ public final class ItemReader {
     }
 
     private static boolean unwanted(int c) {
-        return Character.isISOControl(c) && c != '\n' && c != '\t' || (c >= 0xD800 && c <= 0xDFFF);
+        return (Character.isISOControl(c) && c != '\n' && c != '\t') || (c >= 0xD800 && c <= 0xDFFF);
     }
 
     private static List<String> strings(Object loose) {

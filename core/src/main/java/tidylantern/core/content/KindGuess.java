@@ -62,7 +62,7 @@ public final class KindGuess {
             return all(
                             singles,
                             single -> single instanceof String
-                                    || single instanceof List<?> names && all(names, String.class::isInstance))
+                                    || (single instanceof List<?> names && all(names, String.class::isInstance)))
                     ? FieldKind.CATEGORY
                     : FieldKind.TEXT;
         }

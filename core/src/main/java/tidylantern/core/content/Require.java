@@ -28,7 +28,7 @@ public final class Require {
      * @param message a {@link String#formatted} pattern that says what was wrong and the way out
      * @throws IllegalArgumentException with that message, unless {@code holds}
      */
-    public static void require(boolean holds, String message, Object... values) {
+    public static void require(boolean holds, String message, @Nullable Object... values) {
         if (!holds) {
             throw new IllegalArgumentException(message.formatted(values));
         }

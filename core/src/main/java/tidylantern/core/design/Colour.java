@@ -33,7 +33,7 @@ public record Colour(int red, int green, int blue) {
                 tidy.substring(0, Math.min(tidy.length(), 40)));
         String digits = tidy.startsWith("#") ? tidy.substring(1) : tidy;
         if (digits.length() == 3) {
-            digits = digits.replaceAll(".", "$0$0");
+            digits = digits.replaceAll("[0-9A-Fa-f]", "$0$0");
         }
         int all = Integer.parseInt(digits, 16);
         return new Colour(all >> 16, all >> 8 & 0xff, all & 0xff);

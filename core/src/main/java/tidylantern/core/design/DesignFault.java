@@ -3,6 +3,7 @@ package tidylantern.core.design;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** A design document says something that cannot hold. */
 public final class DesignFault extends IllegalArgumentException {
@@ -21,7 +22,7 @@ public final class DesignFault extends IllegalArgumentException {
         return key;
     }
 
-    static void unless(boolean holds, String key, String message, Object... values) {
+    static void unless(boolean holds, String key, String message, @Nullable Object... values) {
         if (!holds) {
             throw new DesignFault(key, message.formatted(values));
         }

@@ -79,6 +79,8 @@ public record Filter(
     private static final int USUAL_CUT = 8;
     private static final List<Double> USUAL_RADII = List.of(1.0, 2.0, 5.0, 10.0, 25.0);
 
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public Filter {
         key = Objects.requireNonNullElse(key, "");
         DesignFault.unless(
@@ -197,6 +199,8 @@ public record Filter(
     }
 
     /** With everything as usual. */
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public static Filter of(String key, String label, FieldKey field) {
         return new Filter(
                 key, label, null, field, null, null, null, null, null, null, null, null, null, null, null, null, null,

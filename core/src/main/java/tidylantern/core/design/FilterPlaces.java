@@ -17,6 +17,8 @@ public record FilterPlaces(Place page, Place box, Place home) {
         home = Objects.requireNonNullElseGet(home, Place::usual);
     }
 
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     static FilterPlaces usual() {
         return new FilterPlaces(null, null, null);
     }
@@ -33,6 +35,8 @@ public record FilterPlaces(Place page, Place box, Place home) {
             opened = Objects.requireNonNullElse(opened, Opened.IN_VIEW);
         }
 
+        // Null takes its default here, as it does where a document leaves a key out.
+        @SuppressWarnings("NullAway")
         static Place usual() {
             return new Place(null, null, null);
         }

@@ -33,6 +33,8 @@ public record Help(Boolean completions, Boolean didYouMean, Boolean seeAlso, Lis
                 "the query");
     }
 
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public static Help usual() {
         return new Help(null, null, null, null);
     }

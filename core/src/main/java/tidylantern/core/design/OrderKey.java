@@ -42,10 +42,14 @@ public record OrderKey(
                 "where there is no place, another distance is unknown too");
     }
 
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public static OrderKey of(By by) {
         return new OrderKey(by, null, null, null);
     }
 
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public static OrderKey of(By by, FieldKey field) {
         return new OrderKey(by, field, null, null);
     }

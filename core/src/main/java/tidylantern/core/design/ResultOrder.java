@@ -50,6 +50,8 @@ public record ResultOrder(
     }
 
     /** With the usual warning of too much that is featured. */
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public ResultOrder(
             @Nullable List<OrderKey> withWords,
             @Nullable List<OrderKey> withoutWords,

@@ -39,6 +39,8 @@ public record SearchDesign(
     public static final int MOST_TIERS = 12;
     public static final int MOST_PINS = 500;
 
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public SearchDesign {
         DesignFault.unless(
                 version == CURRENT_VERSION,
@@ -90,6 +92,8 @@ public record SearchDesign(
      * A first design for a site: every collection searched, titles before summaries before texts, and what names an
      * item well (codes, keywords, the categories it stands in) counting too.
      */
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public static SearchDesign firstFor(String name, SiteContent content) {
         Reach reach = new Reach(content.collections().stream()
                 .map(c -> Reach.Searched.all(c.key()))
@@ -197,8 +201,7 @@ public record SearchDesign(
      * @param perPage how many results a page holds, 1 to 100
      * @param arranged how the cards stand
      */
-    public record ResultsPage(
-            @Nullable String address, @Nullable Integer perPage, Arranged arranged) {
+    public record ResultsPage(@Nullable String address, Integer perPage, Arranged arranged) {
         public static final int USUAL_PER_PAGE = 10;
 
         public ResultsPage {

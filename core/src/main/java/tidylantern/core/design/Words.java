@@ -34,6 +34,8 @@ public record Words(
     public static final int MOST_SYNONYMS = 50_000;
     public static final int MOST_STOP_WORDS = 5_000;
 
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public Words {
         weights = weights == null ? List.of() : List.copyOf(weights);
         DesignFault.ifTwice(weights.stream().map(FieldWeight::field).toList(), "weights", "the field");
@@ -79,6 +81,8 @@ public record Words(
     }
 
     /** Without synonyms, stop words and operators, with the usual help. */
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public Words(
             List<FieldWeight> weights,
             WordsNeeded needed,
@@ -101,6 +105,8 @@ public record Words(
                 Help.usual());
     }
 
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
     public static Words standard() {
         return new Words(
                 List.of(

@@ -43,7 +43,7 @@ public final class WordSigns {
                 && start > 0
                 && text.charAt(start - 1) == '.'
                 && (start == 1
-                        || !Character.isLetterOrDigit(text.charAt(start - 2)) && text.charAt(start - 2) != '.')) {
+                        || (!Character.isLetterOrDigit(text.charAt(start - 2)) && text.charAt(start - 2) != '.'))) {
             from--;
         }
         return start - from > MOST ? start : from;

@@ -1,5 +1,7 @@
 package tidylantern.core.mapping;
 
+import org.jspecify.annotations.Nullable;
+
 /** A mapping says something that cannot hold. */
 public final class MappingFault extends IllegalArgumentException {
     private final String key;
@@ -14,7 +16,7 @@ public final class MappingFault extends IllegalArgumentException {
         return key;
     }
 
-    static void unless(boolean holds, String key, String message, Object... values) {
+    static void unless(boolean holds, String key, String message, @Nullable Object... values) {
         if (!holds) {
             throw new MappingFault(key, message.formatted(values));
         }

@@ -231,7 +231,7 @@ final class CategoryFilter implements OneFilter {
                         if (!all) {
                             return true;
                         }
-                        met.set(places.get(number));
+                        met.set(Objects.requireNonNull(places.get(number)));
                     }
                 }
             }

@@ -66,7 +66,6 @@ final class CategoryNumbers {
     private final class Spellings {
         private final Map<String, String> keyOfName = new HashMap<>();
         private final Map<Below, Spelling> known = new HashMap<>();
-        private final List<Spelling> usual = new ArrayList<>();
         private final List<List<Integer>> children = new ArrayList<>();
         private final List<Integer> top = new ArrayList<>();
 
@@ -134,8 +133,8 @@ final class CategoryNumbers {
                 Spelling other = best[one.number];
                 if (other == null
                         || one.items > other.items
-                        || one.items == other.items
-                                && String.join("/", one.names()).compareTo(String.join("/", other.names())) < 0) {
+                        || (one.items == other.items
+                                && String.join("/", one.names()).compareTo(String.join("/", other.names())) < 0)) {
                     best[one.number] = one;
                 }
             }
@@ -223,6 +222,8 @@ final class CategoryNumbers {
 
     private record Read(FieldKey field, Reading reading) {}
 
+    // The other rules take their defaults.
+    @SuppressWarnings("NullAway")
     private int[] read(int[] path, Reading reading) {
         Filter.ValueRules rules = new Filter.ValueRules(true, reading.merged(), 0, null, null);
         return IntStream.of(path)

@@ -65,9 +65,9 @@ final class DidYouMean {
         for (ReadQuery.Part part : parts) {
             WordMatch match = part.match();
             if (match.forgivesTypos()
-                    || !match.cut()
+                    || (!match.cut()
                             && !ReadQuery.spelledRight(
-                                    part.query(), asked.read().reach(), asked.searcher())) {
+                                    part.query(), asked.read().reach(), asked.searcher()))) {
                 String nearest = nearest(
                         match, inReach(match.asTyped().query(asked.searcher().getIndexReader(), asked.content())));
                 if (nearest != null) {

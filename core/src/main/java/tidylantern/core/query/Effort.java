@@ -62,7 +62,7 @@ final class Effort {
     }
 
     private static boolean spend(Set<String> spent, String word, int most) {
-        return spent.contains(word) || spent.size() < most && spent.add(word);
+        return spent.contains(word) || (spent.size() < most && spent.add(word));
     }
 
     /** What a walk meets; each is walked once. */

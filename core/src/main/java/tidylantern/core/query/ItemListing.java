@@ -164,11 +164,11 @@ public final class ItemListing {
         return switch (by) {
             case ByTitle title -> new OrderedDocuments.By.Text(IndexFields.TITLE);
             case ById id -> new OrderedDocuments.By.Text(IndexFields.REF);
-            case ByChange change -> new OrderedDocuments.By.Number(IndexFields.CHANGED);
+            case ByChange change -> new OrderedDocuments.By.Numeric(IndexFields.CHANGED);
             case ByField field -> {
                 FieldKind kind = content.kind(field.field());
                 yield kind == FieldKind.NUMBER || kind == FieldKind.MONEY || kind == FieldKind.DATE
-                        ? new OrderedDocuments.By.Number(IndexFields.numbers(field.field()))
+                        ? new OrderedDocuments.By.Numeric(IndexFields.numbers(field.field()))
                         : new OrderedDocuments.By.Text(IndexFields.sort(field.field()));
             }
         };

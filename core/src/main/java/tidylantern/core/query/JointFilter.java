@@ -220,7 +220,7 @@ final class JointFilter implements OneFilter {
         Comparator<FilterAnswer.Offered> byName =
                 Comparator.comparing(FilterAnswer.Offered::label, collator).thenComparing(FilterAnswer.Offered::value);
         return parts.stream().anyMatch(part -> part.filter().picked() != null)
-                ? (a, b) -> 0
+                ? (unusedOne, unusedOther) -> 0
                 : switch (filter.order()) {
                     case NAME -> byName;
                     case NAME_DOWN -> byName.reversed();

@@ -40,7 +40,7 @@ final class OrderedDocuments {
         record Text(String field) implements By {}
 
         /** The order of the numbers as the index has them; of several the first in the order counts. */
-        record Number(String field) implements By {}
+        record Numeric(String field) implements By {}
     }
 
     /**
@@ -143,7 +143,7 @@ final class OrderedDocuments {
             Keys keys =
                     switch (by) {
                         case By.Text text -> texts(reader, leaf, text.field());
-                        case By.Number number -> numbers(leaf, number.field(), reversed);
+                        case By.Numeric number -> numbers(leaf, number.field(), reversed);
                     };
             Keys references = texts(reader, leaf, IndexFields.REF);
             DocIdSetIterator documents = scorer.iterator();

@@ -189,7 +189,7 @@ record Ordering(
                 .add(PinsInPlay.items(places.keySet()), Occur.FILTER)
                 .build();
         return Arrays.stream(asked.searcher().search(both, places.size(), new Sort(BY_REFERENCE)).scoreDocs)
-                .map(one -> new Pinned(one.doc, places.get(reference(one)) - 1))
+                .map(one -> new Pinned(one.doc, Objects.requireNonNull(places.get(reference(one))) - 1))
                 .sorted(Comparator.comparingInt(Pinned::at))
                 .toList();
     }

@@ -104,7 +104,8 @@ final class ReachQuery {
 
     private static String escaped(String text, boolean starMeansAny) {
         StringBuilder escaped = new StringBuilder();
-        for (char c : text.toCharArray()) {
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
             if (c == '\\' || c == '?' || (c == '*' && !starMeansAny)) {
                 escaped.append('\\');
             }

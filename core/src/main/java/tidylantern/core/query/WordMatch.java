@@ -481,7 +481,7 @@ final class WordMatch implements Match {
         if (signed == null
                 || !folded.equals(word.folded())
                 || !(signed.equals(word.signed())
-                        || startsCount() && signed.startsWith(Objects.requireNonNull(word.signed())))) {
+                        || (startsCount() && signed.startsWith(Objects.requireNonNull(word.signed()))))) {
             return null;
         }
         int from = WordSigns.before(seen.text(), seen.start());

@@ -82,7 +82,7 @@ final class WrittenOtherwise {
         boolean held(IndexReader reader, Collection<FieldKey> fields, boolean stems) throws IOException {
             for (FieldKey field : fields) {
                 if (documents(reader, IndexFields.words(field), forms(stems)) > 0
-                        || open && WordMatch.anyStarts(reader, IndexFields.words(field), word.folded())) {
+                        || (open && WordMatch.anyStarts(reader, IndexFields.words(field), word.folded()))) {
                     return true;
                 }
             }
@@ -234,8 +234,8 @@ final class WrittenOtherwise {
         for (Together one : together) {
             String folded = Folding.fold(seen.lower());
             if (folded.equals(one.word().folded())
-                    || one.open() && folded.startsWith(one.word().folded())
-                    || stems && WordMatch.sameStem(one.word(), seen.lower(), stemming)) {
+                    || (one.open() && folded.startsWith(one.word().folded()))
+                    || (stems && WordMatch.sameStem(one.word(), seen.lower(), stemming))) {
                 return seen.whole();
             }
             Match.Mark piece = piece(seen, one.word().folded());

@@ -108,7 +108,7 @@ class AccessKeys implements InitializingBean {
         Instant now = clock.instant();
         Instant before = noted.get(id);
         if (gate.objection() != null
-                || before != null && before.plus(BETWEEN_NOTES).isAfter(now)) {
+                || (before != null && before.plus(BETWEEN_NOTES).isAfter(now))) {
             return;
         }
         noted.put(id, now);
@@ -137,9 +137,9 @@ class AccessKeys implements InitializingBean {
             case ALL -> true;
             // What is deleted takes designs and sources with it, which is more than content.
             case CONTENT ->
-                path.matches("sites/[^/]+/collections(/.*)?")
-                                && !(method.equals("DELETE") && path.matches("sites/[^/]+/collections/[^/]+"))
-                        || reads && path.matches("sites(/[^/]+)?");
+                (path.matches("sites/[^/]+/collections(/.*)?")
+                                && !(method.equals("DELETE") && path.matches("sites/[^/]+/collections/[^/]+")))
+                        || (reads && path.matches("sites(/[^/]+)?"));
             case ANSWERS ->
                 reads
                         && (path.matches("searches/[^/]+/(draft|live-version)/(results|live|face|why|filters/.*)")

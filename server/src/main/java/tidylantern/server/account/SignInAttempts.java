@@ -47,9 +47,15 @@ class SignInAttempts {
      * @throws Refusal with status 429 if there were too many
      */
     synchronized void begin(String name, String client, @Nullable String knownBrowser) {
-        boolean tooMany = knownBrowser != null
-                ? isOver("browser " + knownBrowser, MOST_OF_A_NAME)
-                : isOver("client " + client, MOST_OF_A_CLIENT) | isOver("name " + name, MOST_OF_A_NAME);
+        boolean tooMany;
+        if (knownBrowser != null) {
+            tooMany = isOver("browser " + knownBrowser, MOST_OF_A_NAME);
+        } else {
+            // Both are counted, whichever is over.
+            boolean ofClient = isOver("client " + client, MOST_OF_A_CLIENT);
+            boolean ofName = isOver("name " + name, MOST_OF_A_NAME);
+            tooMany = ofClient || ofName;
+        }
         if (tooMany) {
             throw new Refusal(
                     HttpStatus.TOO_MANY_REQUESTS,

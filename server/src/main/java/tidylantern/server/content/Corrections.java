@@ -9,6 +9,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -67,8 +68,8 @@ class Corrections implements SmartLifecycle {
     /** How far a correction is. */
     static final class Run {
         private final @Nullable FieldKey field;
-        private volatile int read;
-        private volatile int of;
+        private final AtomicInteger read = new AtomicInteger();
+        private final AtomicInteger of = new AtomicInteger();
         private volatile boolean stop;
         private volatile boolean kept;
         private volatile @Nullable String problem;
@@ -79,12 +80,12 @@ class Corrections implements SmartLifecycle {
 
         /** @param items that will be looked at, beside those said before */
         void looksAt(int items) {
-            of += items;
+            of.addAndGet(items);
         }
 
         /** @throws RuntimeException if somebody wants it stopped; nothing may have been changed until now */
         void looked(int items) {
-            read += items;
+            read.addAndGet(items);
             if (stop) {
                 throw new Stopped();
             }
@@ -114,7 +115,7 @@ class Corrections implements SmartLifecycle {
     /** What goes on in a collection, or went wrong there; null where there is no such thing. */
     @Nullable Correction of(String site, CollectionKey collection) {
         Run run = runs.get(new Of(site, collection));
-        return run == null ? null : new Correction(run.field, run.read, run.of, run.kept, run.problem);
+        return run == null ? null : new Correction(run.field, run.read.get(), run.of.get(), run.kept, run.problem);
     }
 
     /**

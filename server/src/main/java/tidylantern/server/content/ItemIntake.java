@@ -478,7 +478,7 @@ public class ItemIntake {
 
         private static boolean isText(@Nullable Object value) {
             return value instanceof String
-                    || value instanceof List<?> list && list.stream().allMatch(String.class::isInstance);
+                    || (value instanceof List<?> list && list.stream().allMatch(String.class::isInstance));
         }
 
         /** A key has one kind in a site, so it gives way in all collections or in none. */

@@ -2,6 +2,7 @@ package tidylantern.server.content;
 
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.Refusal;
@@ -47,7 +48,8 @@ class ItemPush {
             throw Refusal.bad(
                     null,
                     "The body cannot be read (%s). Nothing of it was kept; send it again."
-                            .formatted(unreadable.getCause().getMessage()));
+                            .formatted(Objects.requireNonNull(unreadable.getCause())
+                                    .getMessage()));
         }
     }
 }

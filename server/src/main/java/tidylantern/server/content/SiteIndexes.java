@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -50,6 +51,7 @@ import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.Repeating;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
 import tools.jackson.core.type.TypeReference;
@@ -63,7 +65,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class SiteIndexes implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(SiteIndexes.class);
     private static final int BATCH = 500;
-    private static final int SECONDS_BETWEEN_COMMITS = 5;
+    private static final Duration BETWEEN_COMMITS = Duration.ofSeconds(5);
     private static final int SECONDS_TO_GAZETTEER = 20;
     /** Of a batch of items that cannot be indexed, so many are named in the log. */
     private static final int MOST_LOGGED = 20;
@@ -141,9 +143,8 @@ public class SiteIndexes implements SmartLifecycle {
             begin(site.key());
         }
         // Once the start is over, which waits for nothing; the first visitor who names a town would wait for it.
-        commits.schedule(GAZETTEER::size, SECONDS_TO_GAZETTEER, TimeUnit.SECONDS);
-        commits.scheduleWithFixedDelay(
-                this::commitAll, SECONDS_BETWEEN_COMMITS, SECONDS_BETWEEN_COMMITS, TimeUnit.SECONDS);
+        var unused = commits.schedule(GAZETTEER::size, SECONDS_TO_GAZETTEER, TimeUnit.SECONDS);
+        Repeating.every(BETWEEN_COMMITS, commits, "Bringing indexes onto the disk", this::commitAll);
     }
 
     /** One site's trouble is its own: the service starts, other sites answer, and this one is tried again and again. */
@@ -158,7 +159,7 @@ public class SiteIndexes implements SmartLifecycle {
             LOG.error(
                     "The site {} cannot be brought up to date; it will be tried again every {} seconds. Its items are safe in the database.",
                     site,
-                    SECONDS_BETWEEN_COMMITS,
+                    BETWEEN_COMMITS.toSeconds(),
                     failure);
         }
     }

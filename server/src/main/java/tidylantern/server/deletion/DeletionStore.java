@@ -183,8 +183,9 @@ class DeletionStore {
                             Map<String, @Nullable Object> one = json.readValue(line, ROW);
                             if (!batch.isEmpty()
                                     && (batch.size() == BATCH
-                                            || !one.get(TABLE)
-                                                    .equals(batch.getFirst().get(TABLE)))) {
+                                            || !Objects.equals(
+                                                    one.get(TABLE),
+                                                    batch.getFirst().get(TABLE)))) {
                                 insert(batch);
                                 batch.clear();
                             }

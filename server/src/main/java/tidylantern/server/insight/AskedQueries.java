@@ -1,12 +1,12 @@
 package tidylantern.server.insight;
 
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -15,6 +15,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.server.operation.ChangeGate;
+import tidylantern.server.platform.Repeating;
 
 /**
  * How often visitors ask each query of a search: the words and a number, and nothing about who asked. Counted in memory
@@ -26,7 +27,7 @@ public class AskedQueries implements SmartLifecycle {
     private static final int LONGEST = 200;
     private static final int MOST_UNWRITTEN = 10_000;
     private static final int MOST_KEPT = 20_000;
-    private static final int SECONDS_BETWEEN_WRITES = 5;
+    private static final Duration BETWEEN_WRITES = Duration.ofSeconds(5);
 
     private final AskedQueryStore store;
     private final TransactionTemplate transaction;
@@ -94,8 +95,7 @@ public class AskedQueries implements SmartLifecycle {
     @Override
     public void start() {
         running = true;
-        writes.scheduleWithFixedDelay(
-                this::writeQuietly, SECONDS_BETWEEN_WRITES, SECONDS_BETWEEN_WRITES, TimeUnit.SECONDS);
+        Repeating.every(BETWEEN_WRITES, writes, "Writing counts of queries", this::writeQuietly);
     }
 
     @Override

@@ -75,7 +75,7 @@ class Copies {
         if (standby.active()) {
             throw Refusal.conflict("There is no database to copy: it is not what it was.");
         }
-        Path zip = PrivateFiles.make(file.path().getParent(), "copy-");
+        Path zip = PrivateFiles.make(file.folder(), "copy-");
         try {
             database.copyTo(zip);
             Files.copy(zip, out);

@@ -46,7 +46,7 @@ class DatabaseChoice {
 
     @Bean
     HikariDataSource dataSource() throws IOException {
-        PrivateFiles.makeFolder(file.path().toAbsolutePath().getParent());
+        PrivateFiles.makeFolder(file.folder());
         List<String> missing = known == null ? List.of() : missing(known.sites());
         if (!missing.isEmpty()) {
             standby.begin(missing);

@@ -35,6 +35,10 @@ class DatabaseFile {
         return connections.getURL();
     }
 
+    Path folder() {
+        return data;
+    }
+
     Path path() {
         return of(NAME);
     }

@@ -27,11 +27,13 @@ public class Standby {
     private static final Logger LOG = LoggerFactory.getLogger(Standby.class);
     private static final JsonMapper JSON = new JsonMapper();
 
+    private final Path folder;
     private final Path file;
     private volatile List<String> missing = List.of();
 
     Standby(Settings settings) {
-        this.file = settings.data().resolve("index").resolve("last-known.json");
+        this.folder = settings.data().resolve("index");
+        this.file = folder.resolve("last-known.json");
     }
 
     /**
@@ -85,8 +87,8 @@ public class Standby {
     }
 
     void write(Known known) throws IOException {
-        Files.createDirectories(file.getParent());
-        Path next = PrivateFiles.make(file.getParent(), "last-known-");
+        Files.createDirectories(folder);
+        Path next = PrivateFiles.make(folder, "last-known-");
         try {
             Files.write(next, JSON.writeValueAsBytes(known));
             Files.move(next, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
@@ -108,7 +110,7 @@ public class Standby {
                 missing.add("The site \"%s\" (%s) with %,d items is not in it."
                         .formatted(was.name(), was.site(), was.items()));
             } else if (is.lastChange() < was.lastChange()
-                    || is.lastChange() == was.lastChange() && is.items() < was.items()) {
+                    || (is.lastChange() == was.lastChange() && is.items() < was.items())) {
                 missing.add(
                         "The site \"%s\" (%s) is older in it: it has %,d items of change %,d, where there were %,d items of change %,d."
                                 .formatted(

@@ -1,9 +1,9 @@
 package tidylantern.server.operation;
 
 import java.io.IOException;
+import java.time.Duration;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -11,12 +11,13 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.Rearranged;
+import tidylantern.server.platform.Repeating;
 
 /** Keeps what is known of the database beside the indexes, some seconds after each change. */
 @Component
 class StandbyKeeper implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(StandbyKeeper.class);
-    private static final int SECONDS_BETWEEN = 5;
+    private static final Duration BETWEEN = Duration.ofSeconds(5);
 
     private final Standby standby;
     private final ChangeGate gate;
@@ -37,7 +38,7 @@ class StandbyKeeper implements SmartLifecycle {
     @Override
     public void start() {
         running = true;
-        thread.scheduleWithFixedDelay(this::keepQuietly, SECONDS_BETWEEN, SECONDS_BETWEEN, TimeUnit.SECONDS);
+        Repeating.every(BETWEEN, thread, "Keeping what is known of the database", this::keepQuietly);
     }
 
     private void keepQuietly() {

@@ -1,9 +1,9 @@
 package tidylantern.server.operation;
 
 import java.io.IOException;
+import java.time.Duration;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
@@ -11,6 +11,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.Repeating;
 
 /**
  * Every hour: whoever has something to tidy up does so, and the database file is made smaller where that is worth it.
@@ -33,7 +34,7 @@ class Upkeep implements SmartLifecycle {
     @Override
     public void start() {
         running = true;
-        thread.scheduleWithFixedDelay(this::hourQuietly, 1, 1, TimeUnit.HOURS);
+        Repeating.every(Duration.ofHours(1), thread, "What is done every hour", this::hourQuietly);
     }
 
     private void hourQuietly() {

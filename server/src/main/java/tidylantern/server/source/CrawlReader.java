@@ -322,7 +322,7 @@ final class CrawlReader {
             }
         }
 
-        private void follow(List<@Nullable URI> links) {
+        private void follow(List<? extends @Nullable URI> links) {
             for (URI link : links) {
                 // Pages outside the prefix are not gone through either, but for the one that the crawl begins at.
                 if (link != null

@@ -22,6 +22,7 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -340,7 +341,9 @@ final class FileReader {
             }
             throw new SourceProblem(
                     "Row %d cannot be read: %s"
-                            .formatted(row, String.valueOf(wrong.getCause().getMessage())),
+                            .formatted(
+                                    row,
+                                    Objects.requireNonNull(wrong.getCause()).getMessage()),
                     wrong);
         }
     }

@@ -140,8 +140,8 @@ public sealed interface SourceSettings {
             String address,
             Way way,
             @Nullable String prefix,
-            @Nullable Integer pauseMillis,
-            @Nullable Integer mostPages,
+            Integer pauseMillis,
+            Integer mostPages,
             @Nullable String mainText,
             List<String> leaveOut,
             List<Part> parts)

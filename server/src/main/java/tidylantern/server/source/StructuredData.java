@@ -48,7 +48,6 @@ final class StructuredData {
                 collect(json.readValue(script.data(), ANY), things);
             } catch (JacksonException broken) {
                 // Broken markup says nothing; the page itself still does.
-                continue;
             }
         }
         Map<?, ?> subject = subject(things, address);

@@ -8,17 +8,18 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -34,6 +35,7 @@ import tidylantern.server.content.SiteContents;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.Repeating;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
 import tools.jackson.databind.json.JsonMapper;
@@ -50,7 +52,7 @@ public class Syncs implements SmartLifecycle {
     private static final int AT_ONCE_OF_A_SITE = 2;
     private static final int KEPT = 50;
     private static final int MILLIS_TO_END = 10_000;
-    private static final int SECONDS_BETWEEN_LOOKS = 20;
+    private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(20);
 
     private final SourceStore store;
     private final Sources sources;
@@ -155,7 +157,7 @@ public class Syncs implements SmartLifecycle {
         if (gate.objection() == null) {
             endThoseCutOff();
         }
-        schedule.scheduleWithFixedDelay(this::runDue, SECONDS_BETWEEN_LOOKS, SECONDS_BETWEEN_LOOKS, TimeUnit.SECONDS);
+        Repeating.every(BETWEEN_LOOKS, schedule, "Running the sources whose time has come", this::runDue);
     }
 
     private void endThoseCutOff() {
@@ -192,15 +194,11 @@ public class Syncs implements SmartLifecycle {
             // Their time comes again.
             return;
         }
-        try {
-            for (Sources.Source source : sources.due()) {
-                sources.ranNow(source);
-                if (running.values().stream().noneMatch(one -> one.source == source.id())) {
-                    begin(source.id(), "schedule");
-                }
+        for (Sources.Source source : sources.due()) {
+            sources.ranNow(source);
+            if (running.values().stream().noneMatch(one -> one.source == source.id())) {
+                begin(source.id(), "schedule");
             }
-        } catch (RuntimeException failure) {
-            LOG.error("Sources could not be run by their schedule; it will be tried again", failure);
         }
     }
 
@@ -418,7 +416,9 @@ public class Syncs implements SmartLifecycle {
                     !spooling.partly);
         } catch (UncheckedIOException full) {
             throw new SourceProblem(
-                    "What was read could not be stored: " + full.getCause().getMessage(), full);
+                    "What was read could not be stored: "
+                            + Objects.requireNonNull(full.getCause()).getMessage(),
+                    full);
         }
     }
 

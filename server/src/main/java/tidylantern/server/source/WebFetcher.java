@@ -125,6 +125,8 @@ class WebFetcher {
      * @param type media type in small letters, without parameters; empty where none was said
      * @param charset that the header names; null where it names none
      */
+    // Read once, compared with nothing.
+    @SuppressWarnings("ArrayRecordComponent")
     record Fetched(
             URI address,
             int status,

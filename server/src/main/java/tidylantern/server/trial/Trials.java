@@ -90,7 +90,9 @@ public class Trials {
 
     @Transactional
     void change(String search, long id, Trial trial) {
-        store.find(search, id).orElseThrow(() -> gone(id));
+        if (store.find(search, id).isEmpty()) {
+            throw gone(id);
+        }
         store.change(stored(id, search, trial));
     }
 
@@ -167,7 +169,7 @@ public class Trials {
             try {
                 trials.add(shapes.get(i).trial());
             } catch (TrialFault wrong) {
-                throw Refusal.bad("trials[%d].%s".formatted(i, wrong.field()), wrong.getMessage());
+                throw Refusal.bad("trials[%d].%s".formatted(i, wrong.field()), String.valueOf(wrong.getMessage()));
             }
         }
         addAll(search, trials);
