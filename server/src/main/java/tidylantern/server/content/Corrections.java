@@ -159,8 +159,8 @@ class Corrections implements SmartLifecycle {
                 failure instanceof CompletionException && failure.getCause() != null ? failure.getCause() : failure;
         if (cause == null || cause instanceof Stopped) {
             runs.remove(of, run);
-        } else if (cause instanceof Refusal refusal) {
-            run.problem = refusal.getMessage();
+        } else if (cause instanceof Refusal || cause instanceof IllegalArgumentException) {
+            run.problem = String.valueOf(cause.getMessage());
         } else {
             LOG.error("A correction in {}/{} failed", of.site(), of.collection(), cause);
             run.problem = "The service could not do this; its log has the reason. Nothing was changed. Try again.";

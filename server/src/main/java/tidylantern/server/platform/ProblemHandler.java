@@ -7,7 +7,6 @@ import java.util.HexFormat;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ThreadLocalRandom;
-import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -52,11 +51,6 @@ public class ProblemHandler extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<ProblemDetail> wrongValue(IllegalArgumentException wrong) {
         return problem(HttpStatus.BAD_REQUEST, null, String.valueOf(wrong.getMessage()));
-    }
-
-    @ExceptionHandler
-    ResponseEntity<ProblemDetail> unreadableAddress(InvalidParameterException wrong) {
-        return problem(HttpStatus.BAD_REQUEST, null, "A parameter of the address is not percent-encoded UTF-8.");
     }
 
     /** Security looks at names and values of parameters only when somebody reads them. */

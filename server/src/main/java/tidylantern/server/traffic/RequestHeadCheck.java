@@ -9,7 +9,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Refusal;
 
-/** Refuses bodies by what the head of the request says of them, before anything else looks at it or reads from it. */
+/**
+ * Refuses what the head of a request shows to be wrong, of its address and of its body, before anything else looks at
+ * it or reads from it.
+ */
 class RequestHeadCheck extends OncePerRequestFilter {
     private final Problems problems;
 
@@ -21,6 +24,9 @@ class RequestHeadCheck extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         Refusal objection = RequestHeads.bringsBody(request) ? RequestHeads.objection(request) : null;
+        if (objection == null) {
+            objection = RequestHeads.unreadable(request);
+        }
         if (objection != null) {
             problems.write(response, objection);
             return;

@@ -2,12 +2,13 @@ package tidylantern.server.traffic;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import tidylantern.server.platform.Refusal;
 
-/** What the head of a request says about its body. */
+/** What the head of a request says. */
 final class RequestHeads {
     private static final long MOST_SHORT = 200_000;
 
@@ -26,6 +27,19 @@ final class RequestHeads {
         return "gzip"
                 .equalsIgnoreCase(String.valueOf(request.getHeader(HttpHeaders.CONTENT_ENCODING))
                         .strip());
+    }
+
+    /**
+     * Why the parameters in the address cannot be read, or null if they can. Whoever asks for one would find out, and
+     * once a body has arrived it is too late to say so.
+     */
+    static @Nullable Refusal unreadable(HttpServletRequest request) {
+        try {
+            request.getParameterMap();
+            return null;
+        } catch (InvalidParameterException wrong) {
+            return Refusal.bad(null, "A parameter of the address has no name, or is not percent-encoded UTF-8.");
+        }
     }
 
     /** Why the body is not wanted as it is announced, or null if it may come. */

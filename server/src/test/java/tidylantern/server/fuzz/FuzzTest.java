@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.server.Api;
@@ -96,18 +97,21 @@ class FuzzTest {
                     slow.add(millis + " ms: " + said);
                 }
             }
-            assertThat(String.join("\n", broken.stream().limit(40).toList()))
-                    .as("%d of %d", broken.size(), REQUESTS)
-                    .isEmpty();
-            // One may meet a pause of the machine's; the long run says more.
-            assertThat(slow).hasSizeLessThanOrEqualTo(REQUESTS / 2_500);
-            assertThat(owner.results(search, "lobster").status()).isEqualTo(200);
-            if (LONG) {
-                // The short run shares its process with other tests.
-                assertThat(held() - heldEarly)
-                        .as("bytes that the second half of the requests left behind")
-                        .isLessThan(MOST_LEFT_BEHIND);
-            }
+            long leftBehind = held() - heldEarly;
+            SoftAssertions.assertSoftly(softly -> {
+                softly.assertThat(String.join("\n", broken.stream().limit(40).toList()))
+                        .as("%d of %d", broken.size(), REQUESTS)
+                        .isEmpty();
+                // One may meet a pause of the machine's; the long run says more.
+                softly.assertThat(slow).hasSizeLessThanOrEqualTo(REQUESTS / 2_500);
+                softly.assertThat(owner.results(search, "lobster").status()).isEqualTo(200);
+                if (LONG) {
+                    // The short run shares its process with other tests.
+                    softly.assertThat(leftBehind)
+                            .as("bytes that the second half of the requests left behind")
+                            .isLessThan(MOST_LEFT_BEHIND);
+                }
+            });
         }
     }
 

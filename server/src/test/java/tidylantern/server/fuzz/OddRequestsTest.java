@@ -8,6 +8,7 @@ import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -85,6 +86,29 @@ class OddRequestsTest {
                     .containsPattern("HTTP/1.1 (200|400) ");
             mustNotTell(answer);
         }
+    }
+
+    /** What comes after the body has arrived is a dispatch of its own kind, in which nobody could say it any more. */
+    @ParameterizedTest
+    @ValueSource(strings = {"%00=1", "q=%zz", "q=%ff", "=1", "a=b&=1"})
+    void anUnreadableAddressIsRefusedBeforeABodyIsReceived(String query) throws IOException {
+        String answer = raw(
+                "POST /api/owner/sites/isles/searches?%s HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: application/json\r\nContent-Length: 2\r\n\r\n{}"
+                        .formatted(query));
+        assertThat(answer.lines().findFirst().orElse("")).as(query).containsPattern("HTTP/1.1 (400|401|403) ");
+        assertThat(answer).contains("application/problem+json");
+        mustNotTell(answer);
+    }
+
+    @Test
+    void aKeyThatCannotBeIsNoFailureOfTheService() {
+        assertThat(api.send(
+                                "PUT",
+                                "/api/owner/sites/isles/collections/posts/fields/((((",
+                                "{\"kind\":\"text\",\"label\":\"Odd\"}",
+                                Map.of("Content-Type", "application/json"))
+                        .status())
+                .isEqualTo(400);
     }
 
     private static void mustNotTell(String answer) {
