@@ -40,6 +40,10 @@ const part = ref('does')
 const adding = ref<string | null>(null)
 const of = ref<string | null>(null)
 const choices = computed(() => collections.map(one => ({ key: one.key, label: one.label })))
+function addRuleOf(collection: string) {
+  adding.value = collection
+  of.value = null
+}
 function add(rule: ReachRule) {
   const holders: TierHolders = { collection: adding.value, rule }
   if (!tier.value.holders.some(one => JSON.stringify(one) === JSON.stringify(holders)))
@@ -197,10 +201,7 @@ function said({ collection, rule }: TierHolders): string {
         placeholder="Add a rule for items of…"
         aria-label="Add a rule for items of a collection"
         class="of"
-        @update:model-value="
-          adding = $event
-          of = null
-        "
+        @update:model-value="addRuleOf"
       />
       <h4>By hand</h4>
       <TierPlacements :site="site" :search="search" :tier="tier.key" :collections="collections" />
