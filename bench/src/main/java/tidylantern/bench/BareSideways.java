@@ -34,7 +34,6 @@ import org.apache.lucene.store.FSDirectory;
  */
 final class BareSideways implements AutoCloseable {
     private static final int MOST_VALUES = 500;
-    private static final String[] FIELDS = {"title", "body"};
 
     private final FilterBench.Set set;
     private final FSDirectory directory;

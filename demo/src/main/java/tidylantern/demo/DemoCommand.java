@@ -9,6 +9,7 @@ import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.concurrent.CountDownLatch;
 
 /**
@@ -16,7 +17,7 @@ import java.util.concurrent.CountDownLatch;
  * and tells where everything is. Ends when it is stopped.
  */
 public final class DemoCommand {
-    private static final Duration LONGEST_START = Duration.ofSeconds(120);
+    private static final Duration LONGEST_START = Duration.ofMinutes(2);
 
     private DemoCommand() {}
 
@@ -31,7 +32,7 @@ public final class DemoCommand {
         String key = System.getenv("TIDY_LANTERN_ACCESS_KEY");
         StandInSite site;
         try {
-            site = new StandInSite(sitePort, service, DemoLoader.SEARCH, LocalDate.now());
+            site = new StandInSite(sitePort, service, DemoLoader.SEARCH, LocalDate.now(ZoneId.systemDefault()));
         } catch (BindException taken) {
             System.err.println("Port " + sitePort + " is taken by another program.");
             System.exit(1);
@@ -39,7 +40,7 @@ public final class DemoCommand {
         }
         try (site) {
             waitFor(service);
-            int items = new DemoLoader(service, key).load(site.address(), LocalDate.now());
+            int items = new DemoLoader(service, key).load(site.address(), LocalDate.now(ZoneId.systemDefault()));
             System.out.println("content: " + items + " items");
             System.out.println("workbench: " + service + "/workbench/");
             System.out.println("demo site: " + site.address() + "/");

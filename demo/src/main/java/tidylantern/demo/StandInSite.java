@@ -311,7 +311,7 @@ public final class StandInSite implements AutoCloseable {
     }
 
     private static String price(String part, Map<String, Object> item) {
-        int price = ((Number) item.get("price")).intValue();
+        int price = ((Number) Objects.requireNonNull(item.get("price"))).intValue();
         String amount = String.format(Locale.ENGLISH, "%,d", price);
         if (part.equals("outings")) {
             return price == 0 ? "free" : amount + " a person";
