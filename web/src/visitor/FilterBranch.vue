@@ -8,9 +8,17 @@ import { english as texts } from './texts'
 const {
   filter,
   values,
-  top = false,
-} = defineProps<{ filter: FilterShape; values: readonly FilterValue[]; top?: boolean }>()
-const emit = defineEmits<{ tick: [value: string] }>()
+  below = null,
+  further = false,
+} = defineProps<{
+  filter: FilterShape
+  values: readonly FilterValue[]
+  /** The value that these lie below; null on the top level. */
+  below?: FilterValue | null
+  /** Whether the service has more of them than these. */
+  further?: boolean
+}>()
+const emit = defineEmits<{ tick: [value: string]; further: [] }>()
 const more = inject(MORE_VALUES)!
 const opened = ref(new Set<string>())
 /** Branches of a large tree come when they are opened. */
@@ -37,7 +45,7 @@ const all = ref(false)
 /** With everything below them, as far as it is known. */
 const size = (some: readonly FilterValue[]): number =>
   some.reduce((sum, value) => sum + 1 + Math.max(value.below, size(value.children)), 0)
-const isLong = computed(() => top && filter.control === 'list' && size(values) >= filter.searchFrom)
+const isLong = computed(() => !below && filter.control === 'list' && size(values) >= filter.searchFrom)
 /** The first few, under each heading where there are some. */
 const isFirst = (value: FilterValue, n: number) =>
   n - values.findIndex(other => other.heading === value.heading) < filter.cutAfter
@@ -46,7 +54,7 @@ const shown = computed(
     named.value ??
     (all.value ? values : values.filter((value, n) => isFirst(value, n) || value.selected || holds(value))),
 )
-const begins = (n: number) => filter.headings && top && shown.value[n]!.heading !== shown.value[n - 1]?.heading
+const begins = (n: number) => filter.headings && !below && shown.value[n]!.heading !== shown.value[n - 1]?.heading
 const shortened = computed(() => values.filter(isFirst).length)
 const hidden = computed(() => (named.value ? 0 : values.length - shown.value.length))
 
@@ -148,20 +156,23 @@ watch(more.state, () => {
         v-if="isOpen(value) && childrenOf(value).length > 0"
         :filter="filter"
         :values="childrenOf(value)"
+        :below="value"
+        :further="goesOn(value)"
         @tick="emit('tick', $event)"
+        @further="fetchMore(value)"
       />
-      <button v-if="isOpen(value) && goesOn(value)" type="button" class="more" @click="fetchMore(value)">
-        {{ texts.moreBelow(value.label) }}
-      </button>
     </li>
   </ul>
   <p v-if="named && named.length === 0" class="help">{{ texts.noSuchValue }}</p>
   <p v-if="named && namedPage?.goesOn" class="help">{{ texts.firstNamed(named.length) }}</p>
-  <p v-else-if="top && filter.further > 0 && !named && hidden === 0" class="help">
+  <p v-else-if="!below && filter.further > 0 && !named && hidden === 0" class="help">
     {{ texts.further(filter.further) }}
   </p>
   <p v-if="failed" class="help" role="status">{{ texts.failed }}</p>
   <button v-if="hidden > 0" type="button" class="more" @click="all = true">{{ texts.more(hidden) }}</button>
+  <button v-else-if="below && further" type="button" class="more" @click="emit('further')">
+    {{ texts.moreBelow(below.label) }}
+  </button>
   <button v-else-if="all && !named && values.length > shortened" type="button" class="more" @click="all = false">
     {{ texts.fewer }}
   </button>

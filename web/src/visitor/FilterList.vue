@@ -69,7 +69,7 @@ watch(
         @set="emit('put', { [filter.key]: $event })"
         @tick="emit('tick', filter.key, $event)"
       />
-      <FilterBranch v-else top :filter="filter" :values="filter.values" @tick="emit('tick', filter.key, $event)" />
+      <FilterBranch v-else :filter="filter" :values="filter.values" @tick="emit('tick', filter.key, $event)" />
     </template>
   </fieldset>
 </template>

@@ -1,5 +1,6 @@
 package tidylantern.bench;
 
+import java.io.BufferedReader;
 import java.io.BufferedWriter;
 import java.io.IOException;
 import java.net.URI;
@@ -121,12 +122,13 @@ final class ContentBench {
                     Map.of("title.stem", new EnglishAnalyzer(), "body.stem", new EnglishAnalyzer()));
             try (Connection db = DriverManager.getConnection("jdbc:h2:" + folder.resolve("floor"));
                     FSDirectory directory = FSDirectory.open(folder.resolve("floor-index"));
-                    IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(byField))) {
+                    IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(byField));
+                    BufferedReader read = Files.newBufferedReader(lines)) {
                 db.createStatement()
                         .execute("CREATE TABLE item (id VARCHAR(200) PRIMARY KEY, properties CHARACTER LARGE OBJECT)");
                 db.setAutoCommit(false);
                 List<String> batch = new ArrayList<>();
-                for (String line : (Iterable<String>) Files.lines(lines)::iterator) {
+                for (String line = read.readLine(); line != null; line = read.readLine()) {
                     batch.add(line);
                     if (batch.size() == BATCH) {
                         put(db, writer, batch);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
@@ -162,7 +163,7 @@ final class FilterBench {
         ItemReader reader = new ItemReader(WORDS);
         List<SiteIndex.Changed> batch = new ArrayList<>();
         for (Word word : words) {
-            Map<String, Object> properties = new HashMap<>(word.categories());
+            Map<String, @Nullable Object> properties = new HashMap<>(word.categories());
             properties.putAll(word.numbers());
             properties.put("title", word.title());
             properties.put("body", word.body());

@@ -29,6 +29,7 @@ import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
+import tidylantern.core.design.TierLooks;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
@@ -97,7 +98,14 @@ final class OrderBench {
                         .withTypos(new Words.Typos(false, true))
                         .withHelp(new Help(false, false, false, List.of())))
                 .withTiers(List.of(
-                        new Tier("gold", "Gold", 1, null, new Tier.Lift(3, 1, Tier.Turns.BY_DAY), null, null),
+                        new Tier(
+                                "gold",
+                                "Gold",
+                                1,
+                                List.of(),
+                                new Tier.Lift(3, 1, Tier.Turns.BY_DAY),
+                                null,
+                                TierLooks.plain()),
                         new Tier(
                                 "silver",
                                 "Silver",
@@ -105,7 +113,7 @@ final class OrderBench {
                                 List.of(new Tier.Holders(WORDS.key(), ReachRule.category(new FieldKey("part"), "r"))),
                                 new Tier.Lift(2, 1, Tier.Turns.BY_DAY),
                                 null,
-                                null)));
+                                TierLooks.plain())));
         SearchDesign relevance = ordered(plain, OrderKey.By.RELEVANCE);
         SearchDesign whole = ordered(
                 plain, OrderKey.By.TIER, OrderKey.By.PLACE_IN_TIER, OrderKey.By.DISTANCE, OrderKey.By.RELEVANCE);

@@ -3,6 +3,7 @@ package tidylantern.bench;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Comparator;
 import tidylantern.demo.DemoLoader;
 
@@ -14,7 +15,8 @@ final class StartBench {
         Path data = Files.createTempDirectory("tidy-lantern-bench");
         long begun = System.nanoTime();
         try (ServiceProcess process = new ServiceProcess(data)) {
-            new DemoLoader(process.address(), Service.KEY).load("https://isles.example", LocalDate.now());
+            new DemoLoader(process.address(), Service.KEY)
+                    .load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
             System.out.printf("empty, then the demo pushed:     %.1f s%n", (System.nanoTime() - begun) / 1e9);
         }
         System.out.printf("with the demo in it:             %.1f s%n", seconds(data));

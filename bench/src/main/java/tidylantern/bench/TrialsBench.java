@@ -2,6 +2,7 @@ package tidylantern.bench;
 
 import java.nio.file.Files;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -20,7 +21,8 @@ final class TrialsBench {
 
     static void run() throws Exception {
         try (Service service = new Service(Files.createTempDirectory("tidy-lantern-bench"))) {
-            new DemoLoader(service.address(), Service.KEY).load("https://isles.example", LocalDate.now());
+            new DemoLoader(service.address(), Service.KEY)
+                    .load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
             measure(service);
         }
     }

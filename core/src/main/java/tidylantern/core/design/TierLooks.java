@@ -36,7 +36,8 @@ public record TierLooks(
         edgeColor = Objects.requireNonNullElse(colour(edgeColor, "edgeColor"), LAMP);
     }
 
-    static TierLooks plain() {
+    /** As all cards look. */
+    public static TierLooks plain() {
         return new TierLooks(null, null, Edge.NONE, LAMP, null);
     }
 
