@@ -4,7 +4,7 @@ import { defineConfig, globalIgnores } from 'eslint/config'
 import typescript from 'typescript-eslint'
 
 export default defineConfig(
-  globalIgnores(['dist/', 'src/shared/api.d.ts', '*.mjs']),
+  globalIgnores(['dist/', 'target/', 'src/shared/api.d.ts', '*.mjs']),
   typescript.configs.recommendedTypeChecked,
   vue.configs['flat/recommended'],
   {

@@ -60,7 +60,7 @@ export type TrialSide = Schemas['Side']
 export type SynonymEffect = Schemas['SynonymEffect']
 export type Words = Schemas['Words']
 export type Remark = Schemas['Remark']
-export type Difference = Schemas['Difference']
+export type DesignChange = Schemas['DesignChange']
 export type AccessKey = Schemas['AccessKey']
 export type NewKey = Schemas['NewKey']
 

@@ -24,13 +24,15 @@ export interface Fetched<Body> {
 /** Asks for JSON. Aborting the signal lets the abort through; everything else that fails is a {@link RequestFailure}. */
 export async function fetchJson<Body>(url: string, init: RequestInit = {}): Promise<Fetched<Body>> {
   let response: Response
+  let text: string
   try {
     response = await fetch(url, init)
+    // The connection may end within the body as well.
+    text = await response.text()
   } catch (cause) {
     if (init.signal?.aborted) throw cause
     throw new RequestFailure('offline', 'The service cannot be reached. Check the connection, then try again.')
   }
-  const text = await response.text()
   if (!response.ok) {
     const problem = parsed(text) as { detail?: string; field?: string } | null
     throw new RequestFailure(

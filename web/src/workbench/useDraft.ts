@@ -1,41 +1,49 @@
-import { computed, ref, shallowRef } from 'vue'
 import { useQueryClient } from '@tanstack/vue-query'
-import { RequestFailure } from '../shared/http'
+import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import type { SearchDesign } from '../shared/contract'
+import { RequestFailure } from '../shared/http'
 import { api } from './ownerApi'
 
-/** What becomes of a change: on its way, kept, or not. */
-export type Keeping = 'kept' | 'keeping' | 'failed' | 'conflict'
+/**
+ * What becomes of a change: it waits for a pause of the owner's, is on its way, is kept, or is not: `failed` can be tried
+ * again as it is, `conflict` cannot, since somebody else changed the draft meanwhile.
+ */
+export type Keeping = 'kept' | 'waiting' | 'sending' | 'failed' | 'conflict'
 
 const PAUSE = 120
 const MOST_STEPS_BACK = 200
 
 /**
- * The draft of one search, kept as it is changed; every change can be undone and redone.
+ * The draft of one search, kept as it is changed; every change can be undone and redone. It belongs to that search until
+ * the scope in which it was made ends, and what waits by then is sent all the same.
  *
  * @param onKept called whenever the service has a change, so that the stage can answer from it
  */
-export function useDraft(key: () => string, onKept: () => void) {
+export function useDraft(search: string, onKept: () => void) {
   const queries = useQueryClient()
   const design = shallowRef<SearchDesign | null>(null)
   const keeping = ref<Keeping>('kept')
   const failure = ref('')
   const past = shallowRef<SearchDesign[]>([])
   const future = shallowRef<SearchDesign[]>([])
-  let tag = ''
+  /** What the service has, with the tag that a change of it must carry. */
+  let there: { design: SearchDesign | null; tag: string } = { design: null, tag: '' }
   let timer: ReturnType<typeof setTimeout> | undefined
   let sending: Promise<void> | null = null
+  /** What was sent last, if no answer came to it. */
+  let unheard: SearchDesign | null = null
   let lastPart = ''
+  let over = false
 
   async function load(): Promise<void> {
-    const read = await api.draft(key())
+    const read = await api.draft(search)
+    there = read
     design.value = read.design
-    tag = read.tag
     past.value = []
     future.value = []
     keeping.value = 'kept'
     failure.value = ''
-    onKept()
+    tell()
   }
 
   /**
@@ -54,51 +62,73 @@ export function useDraft(key: () => string, onKept: () => void) {
 
   function put(next: SearchDesign): void {
     design.value = next
-    keeping.value = 'keeping'
+    keeping.value = 'waiting'
     clearTimeout(timer)
-    timer = setTimeout(() => {
-      timer = undefined
-      void send()
-    }, PAUSE)
+    timer = setTimeout(() => void keep(), PAUSE)
   }
 
-  async function send(): Promise<void> {
-    // One change after the other: each must carry the tag that the one before it got. Several may have waited for the same
-    // one, and only the first of them may go on.
-    while (sending) await sending
-    const sent = design.value
-    if (!sent) return
-    sending = (async () => {
-      try {
-        tag = (await api.changeDraft(key(), sent, tag)).tag
-        failure.value = ''
-        if (design.value === sent) keeping.value = 'kept'
-        onKept()
-        void queries.invalidateQueries({ queryKey: ['search', key()] })
-        void queries.invalidateQueries({ queryKey: ['reach', key()] })
-      } catch (error) {
-        if (!(error instanceof RequestFailure)) throw error
-        keeping.value = error.status === 412 ? 'conflict' : 'failed'
-        failure.value = error.message
-      }
-    })()
-    try {
-      await sending
-    } finally {
+  /** Sends what the service does not have; whoever calls meanwhile waits for the same. */
+  function keep(): Promise<void> {
+    clearTimeout(timer)
+    timer = undefined
+    sending ??= sendUntilKept().finally(() => {
       sending = null
-    }
+    })
+    return sending
   }
 
-  /** Sends what is not sent yet. Afterwards the tag is that of what is on screen, if nothing failed. */
-  async function settle(): Promise<string> {
-    if (timer !== undefined) {
-      clearTimeout(timer)
-      timer = undefined
-      await send()
-    } else if (sending) {
-      await sending
+  /** One change after the other: each must carry the tag that the one before it got. */
+  async function sendUntilKept(): Promise<void> {
+    while (design.value && design.value !== there.design) {
+      keeping.value = 'sending'
+      const sent = design.value
+      try {
+        there = { design: sent, tag: (await api.changeDraft(search, sent, there.tag)).tag }
+      } catch (error) {
+        if (!(error instanceof RequestFailure)) {
+          fail('failed', 'Something went wrong. Try again.')
+          throw error
+        }
+        const changed = error.status === 412
+        if (changed && unheard !== null && (await isThere(unheard))) continue
+        // Of a request without an answer nobody knows whether it was done.
+        unheard = error.reason === 'refused' ? null : sent
+        fail(changed ? 'conflict' : 'failed', error.message)
+        return
+      }
+      unheard = null
+      tell()
     }
-    return tag
+    keeping.value = 'kept'
+    failure.value = ''
+  }
+
+  function fail(as: 'failed' | 'conflict', message: string): void {
+    keeping.value = as
+    failure.value = message
+    // What the service has by now is none of ours, and not known.
+    if (as === 'conflict') there = { design: null, tag: there.tag }
+  }
+
+  /** Whether the service has just this: then it was ours, and its tag is the one to go on with. */
+  async function isThere(ours: SearchDesign): Promise<boolean> {
+    unheard = null
+    const now = await api.draft(search).catch(() => null)
+    if (JSON.stringify(now?.design) !== JSON.stringify(ours)) return false
+    there = { design: ours, tag: now!.tag }
+    return true
+  }
+
+  function tell(): void {
+    if (!over) onKept()
+    void queries.invalidateQueries({ queryKey: ['search', search] })
+    void queries.invalidateQueries({ queryKey: ['reach', search] })
+  }
+
+  /** Sends what is not sent yet. @returns the tag of what is on screen, or null if the service does not have that */
+  async function settle(): Promise<string | null> {
+    if (timer !== undefined || sending) await keep()
+    return design.value === there.design ? there.tag : null
   }
 
   function undo(): void {
@@ -119,6 +149,11 @@ export function useDraft(key: () => string, onKept: () => void) {
     put(after)
   }
 
+  onScopeDispose(() => {
+    over = true
+    void settle()
+  })
+
   return {
     design,
     keeping,
@@ -128,7 +163,7 @@ export function useDraft(key: () => string, onKept: () => void) {
     settle,
     undo,
     redo,
-    retry: send,
+    retry: keep,
     canUndo: computed(() => past.value.length > 0),
     canRedo: computed(() => future.value.length > 0),
   }

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, onMounted, provide, ref, watch } from 'vue'
-import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, onBeforeRouteUpdate, useRouter } from 'vue-router'
 import { RequestFailure } from '../../shared/http'
 import { counted, formatTime } from '../format'
 import { api } from '../ownerApi'
@@ -30,10 +30,8 @@ provide(STAGE, {
   light: filter => stage.value?.light(filter),
   refresh: () => stage.value?.refresh(),
 })
-const draft = useDraft(
-  () => search,
-  () => stage.value?.refresh(),
-)
+// The pages of a site are made anew for each search, so this one is always of the same.
+const draft = useDraft(search, () => stage.value?.refresh())
 const publishing = ref(false)
 const asking = ref(false)
 const typed = ref('')
@@ -69,9 +67,17 @@ async function load() {
   }
 }
 onMounted(load)
-watch(() => search, load)
-onBeforeRouteLeave(async () => {
-  await draft.settle()
+/** Whoever goes although the last change could not be kept is told once, and may go then. */
+const toldOfLoss = ref(false)
+async function mayGo() {
+  if ((await draft.settle()) !== null || toldOfLoss.value || draft.design.value === null) return true
+  toldOfLoss.value = true
+  return false
+}
+onBeforeRouteLeave(mayGo)
+onBeforeRouteUpdate(to => (to.params.search === search ? true : mayGo()))
+watch(draft.keeping, now => {
+  if (now === 'kept') toldOfLoss.value = false
 })
 
 function walk(by: number) {
@@ -80,8 +86,7 @@ function walk(by: number) {
   if (next) void router.push(`/${site}/searches/${search}/${next.key}`)
 }
 async function lookOver() {
-  await draft.settle()
-  publishing.value = true
+  publishing.value = (await draft.settle()) !== null
 }
 const state = computed(() => {
   if (!summary.value?.live) return 'Not live yet'
@@ -111,7 +116,7 @@ useKeys({
       <h1>{{ draft.design.value.name }}</h1>
       <span class="chip" :class="{ calm: summary?.live && summary.differences.length === 0 }">{{ state }}</span>
       <span class="keeping quiet" role="status">
-        <template v-if="draft.keeping.value === 'keeping'">Keeping…</template>
+        <template v-if="draft.keeping.value === 'waiting' || draft.keeping.value === 'sending'">Keeping…</template>
         <template v-else-if="draft.keeping.value === 'kept' && draft.canUndo.value">Kept</template>
       </span>
       <span class="grow" />
@@ -143,7 +148,7 @@ useKeys({
       role="alert"
     >
       <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-      <span>{{ draft.failure.value }}</span>
+      <span>{{ draft.failure.value }}{{ toldOfLoss ? ' If you go now, the last change is lost.' : '' }}</span>
       <Button
         v-if="draft.keeping.value === 'failed'"
         label="Try again"
@@ -186,7 +191,14 @@ useKeys({
       :typed="typed"
       :ticked="ticked"
     />
-    <PublishDialog v-model="publishing" :search="search" :summary="summary ?? null" :settle="draft.settle" />
+    <PublishDialog
+      v-model="publishing"
+      :search="search"
+      :summary="summary ?? null"
+      :design="draft.design.value"
+      :collections="collections ?? []"
+      :settle="draft.settle"
+    />
   </main>
 </template>
 

@@ -121,7 +121,7 @@ useKeys({
         <i class="pi pi-exclamation-triangle" aria-hidden="true" />
         <span>{{ notice }}</span>
       </p>
-      <RouterView v-if="here" :key="site" />
+      <RouterView v-if="here" :key="`${site} ${route.params.search ?? ''}`" />
     </div>
     <GoAnywhere v-model="going" :site="site" />
     <KeysDialog v-model="keys" />

@@ -3,15 +3,19 @@ import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
-import type { SearchSummary } from '../../shared/contract'
+import type { CollectionShape, SearchDesign, SearchSummary } from '../../shared/contract'
+import { RequestFailure } from '../../shared/http'
+import { tellerOf } from '../changes'
 import { api } from '../ownerApi'
 import { became, expectation, useTrials } from '../trials'
 import { useAttempt } from '../useAttempt'
 
-const { search, summary, settle } = defineProps<{
+const { search, summary, design, collections, settle } = defineProps<{
   search: string
   summary: SearchSummary | null
-  settle: () => Promise<string>
+  design: SearchDesign | null
+  collections: readonly CollectionShape[]
+  settle: () => Promise<string | null>
 }>()
 const shown = defineModel<boolean>({ required: true })
 const queries = useQueryClient()
@@ -20,6 +24,7 @@ const done = ref(false)
 const { failing, refetch } = useTrials(() => search)
 const MOST_LISTED = 6
 const stops = computed(() => (summary?.remarks ?? []).filter(remark => remark.stops))
+const changes = computed(() => (summary?.differences ?? []).map(tellerOf(design, collections)))
 const open = computed(() => (summary?.remarks ?? []).filter(remark => !remark.stops))
 watch(shown, now => {
   if (!now) return
@@ -30,7 +35,10 @@ watch(shown, now => {
 
 const publish = () =>
   attempt(async () => {
-    await api.publish(search, await settle())
+    const tag = await settle()
+    if (tag === null)
+      throw new RequestFailure('refused', 'The last change is not kept yet. Close this, and try it again.')
+    await api.publish(search, tag)
     done.value = true
     await Promise.all([
       queries.invalidateQueries({ queryKey: ['search', search] }),
@@ -65,11 +73,11 @@ const publish = () =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="one in summary.differences" :key="one.what">
+          <tr v-for="(one, n) in changes" :key="n">
             <td>{{ one.what }}</td>
-            <td class="quiet">{{ one.before ?? 'not there' }}</td>
+            <td class="quiet">{{ one.before }}</td>
             <td>
-              <b>{{ one.after ?? 'not there' }}</b>
+              <b>{{ one.after }}</b>
             </td>
           </tr>
         </tbody>

@@ -116,18 +116,4 @@ class SearchDesignTest {
                 .filteredOn(DesignChecks.Remark::stops)
                 .hasSize(1);
     }
-
-    @Test
-    void differencesNameEachDecisionWithBothItsStates() {
-        SearchDesign before = SearchDesign.firstFor("Search", SITE);
-        SearchDesign after = before.withWords(before.words()
-                        .withWeights(List.of(
-                                new FieldWeight(FieldKey.TITLE, 7.5), new FieldWeight(new FieldKey("tags"), 2))))
-                .withReach(new Reach(List.of(Reach.Searched.all(new CollectionKey("posts")))));
-        assertThat(DesignDifferences.between(before, after))
-                .extracting(d -> d.what() + ": " + d.before() + " -> " + d.after())
-                .containsExactly(
-                        "Collection homes: searched -> null", "Weight of title: 5 -> 7.5", "Weight of code: 8 -> null");
-        assertThat(DesignDifferences.between(before, before)).isEmpty();
-    }
 }

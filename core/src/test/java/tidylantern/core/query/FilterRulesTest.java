@@ -16,8 +16,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.Control;
+import tidylantern.core.design.DesignChange;
+import tidylantern.core.design.DesignChanges;
 import tidylantern.core.design.DesignChecks;
-import tidylantern.core.design.DesignDifferences;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.Filter.Joined;
@@ -211,11 +212,11 @@ class FilterRulesTest {
             assertThat(answer(site, apart, Map.of("tag", List.of("fast"))).shown())
                     .as("what waits for the joint filter waits for any of its parts")
                     .contains("open");
-            assertThat(DesignDifferences.between(
+            assertThat(DesignChanges.between(
                             design(joint),
                             design(joint.withJoined(new Joined(joint.joined().parts(), true, false)))))
-                    .extracting(DesignDifferences.Difference::what)
-                    .contains("Filter Tag", "Filter Kind", "Filter What");
+                    .extracting(DesignChange::path)
+                    .containsExactly(List.of("filters", "what", "joined", "apart"));
             assertThatThrownBy(() -> design(joint, TAGS))
                     .isInstanceOf(DesignFault.class)
                     .hasMessageContaining("the key \"tag\" stands twice");

@@ -15,8 +15,9 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.core.design.DesignChange;
+import tidylantern.core.design.DesignChanges;
 import tidylantern.core.design.DesignChecks;
-import tidylantern.core.design.DesignDifferences;
 import tidylantern.core.design.Pin;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.server.content.DesignsInUse;
@@ -74,7 +75,7 @@ public class Searches implements DesignsInUse {
             long revision,
             @Nullable Publication live,
             List<DesignChecks.Remark> remarks,
-            List<DesignDifferences.Difference> differences) {}
+            List<DesignChange> differences) {}
 
     @EventListener
     @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -114,7 +115,7 @@ public class Searches implements DesignsInUse {
                                 gone(search.siteKey(), draft))
                         .toList(),
                 published
-                        .map(version -> DesignDifferences.between(version.design(), draft))
+                        .map(version -> DesignChanges.between(version.design(), draft))
                         .orElse(List.of()));
     }
 

@@ -70,8 +70,10 @@ class DraftTest {
         assertThat(api.get(path("/live-version/results?q=ferry")).hits()).containsExactly("t", "b");
         assertThat(api.results(search, "ferry").hits()).as("visitors").containsExactly("t", "b");
         assertThat(api.get(path("")).json().path("differences"))
-                .extracting(d -> d.path("what").asString())
-                .containsExactly("Weight of title", "Weight of body");
+                .extracting(d -> d.path("path").toString() + d.path("before") + d.path("after"))
+                .containsExactly(
+                        "[\"words\",\"weights\",\"title\",\"weight\"]5.01.0",
+                        "[\"words\",\"weights\",\"body\",\"weight\"]1.09.0");
 
         Api.Answer published = api.send("POST", path("/publish"), "", Map.of("If-Match", changed.header("ETag")));
         assertThat(published.json().path("live").path("version").asInt()).isEqualTo(2);

@@ -330,7 +330,7 @@ class FiltersOverHttpTest {
                         .json()
                         .path("differences")
                         .toString())
-                .contains("Order without words", "Visitors may choose");
+                .contains("[\"order\",\"withoutWords\"]", "[\"order\",\"choices\",\"few\"]");
         api.send("POST", "/api/owner/searches/" + piers + "/publish", "", Map.of("If-Match", kept.header("ETag")));
         String address = "/api/public/searches/" + piers + "/results";
         assertThat(api.get(address).json().path("hits").path(0).path("id").asString())

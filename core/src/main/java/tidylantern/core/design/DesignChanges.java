@@ -1,0 +1,122 @@
+package tidylantern.core.design;
+
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What differs between two designs of one search, decision by decision, in the order in which the design holds them. It
+ * is found by walking the records, so a decision that a design learns later is told without a line here, and nothing
+ * differs exactly where the two are equal.
+ */
+public final class DesignChanges {
+    /** What tells the entries of a list apart, so that one can be followed from one design to the other. */
+    private static final Map<Class<?>, Function<Object, Object>> KEYS = Map.of(
+            Filter.class, entry -> ((Filter) entry).key(),
+            Tier.class, entry -> ((Tier) entry).key(),
+            Pin.class, entry -> ((Pin) entry).queries().getFirst(),
+            FieldWeight.class, entry -> ((FieldWeight) entry).field(),
+            Reach.Searched.class, entry -> ((Reach.Searched) entry).collection(),
+            ResultOrder.Choice.class, entry -> ((ResultOrder.Choice) entry).key(),
+            Help.SeeAlso.class, entry -> ((Help.SeeAlso) entry).query());
+
+    private final List<DesignChange> found = new ArrayList<>();
+
+    private DesignChanges() {}
+
+    public static List<DesignChange> between(SearchDesign before, SearchDesign after) {
+        DesignChanges changes = new DesignChanges();
+        changes.compare(List.of(), before, after);
+        return List.copyOf(changes.found);
+    }
+
+    private void compare(List<String> path, @Nullable Object before, @Nullable Object after) {
+        if (Objects.equals(before, after)) {
+            return;
+        }
+        if (before instanceof List<?> was && after instanceof List<?> is) {
+            compareLists(path, was, is);
+        } else if (before instanceof Map<?, ?> was && after instanceof Map<?, ?> is) {
+            compareEntries(path, new TreeMap<>(was), new TreeMap<>(is));
+        } else if (before != null && after != null && isPart(before)) {
+            for (RecordComponent component : before.getClass().getRecordComponents()) {
+                compare(below(path, component.getName()), read(component, before), read(component, after));
+            }
+        } else {
+            found.add(new DesignChange(path, before, after));
+        }
+    }
+
+    /** A record of the design's own; those of the content, such as a field's key, are values. */
+    private static boolean isPart(Object value) {
+        return value instanceof Record && value.getClass().getPackage().equals(SearchDesign.class.getPackage());
+    }
+
+    private static @Nullable Object read(RecordComponent component, Object of) {
+        try {
+            return component.getAccessor().invoke(of);
+        } catch (ReflectiveOperationException impossible) {
+            throw new IllegalStateException("reading " + component, impossible);
+        }
+    }
+
+    private void compareLists(List<String> path, List<?> before, List<?> after) {
+        Map<String, Object> was = byKey(before);
+        Map<String, Object> is = byKey(after);
+        if (was != null && is != null) {
+            compareEntries(path, was, is);
+            if (!among(was.keySet(), is.keySet()).equals(among(is.keySet(), was.keySet()))) {
+                found.add(new DesignChange(path, List.copyOf(was.keySet()), List.copyOf(is.keySet())));
+            }
+            return;
+        }
+        List<?> removed = without(before, after);
+        List<?> added = without(after, before);
+        found.add(
+                removed.isEmpty() && added.isEmpty()
+                        ? new DesignChange(path, before, after)
+                        : new DesignChange(path, removed, added));
+    }
+
+    private void compareEntries(List<String> path, Map<?, ?> before, Map<?, ?> after) {
+        Set<Object> keys = new LinkedHashSet<>(before.keySet());
+        keys.addAll(after.keySet());
+        keys.forEach(key -> compare(below(path, key.toString()), before.get(key), after.get(key)));
+    }
+
+    /** In their order; null where the entries have no keys, or two have the same. */
+    private static @Nullable Map<String, Object> byKey(List<?> entries) {
+        Map<String, Object> byKey = new LinkedHashMap<>();
+        for (Object entry : entries) {
+            Function<Object, Object> key = KEYS.get(entry.getClass());
+            if (key == null || byKey.put(key.apply(entry).toString(), entry) != null) {
+                return null;
+            }
+        }
+        return byKey;
+    }
+
+    private static List<String> among(Collection<String> keys, Set<String> others) {
+        return keys.stream().filter(others::contains).toList();
+    }
+
+    private static List<?> without(List<?> entries, List<?> others) {
+        Set<Object> known = Set.copyOf(others);
+        return entries.stream().filter(entry -> !known.contains(entry)).toList();
+    }
+
+    private static List<String> below(List<String> path, String name) {
+        List<String> longer = new ArrayList<>(path);
+        longer.add(name);
+        return List.copyOf(longer);
+    }
+}

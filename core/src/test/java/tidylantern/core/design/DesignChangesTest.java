@@ -1,0 +1,276 @@
+package tidylantern.core.design;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemRef;
+
+/** Two designs differ exactly where something is told of it. */
+class DesignChangesTest {
+    private static final FieldKey KIND = new FieldKey("kind");
+    private static final ItemRef PIER = new ItemRef(new CollectionKey("posts"), new ItemId("pier"));
+    private static final ItemRef BOAT = new ItemRef(new CollectionKey("posts"), new ItemId("boat"));
+
+    /** Of everything there is at least one. */
+    private static final SearchDesign FULL = full();
+
+    private static SearchDesign full() {
+        ReachRule sea = ReachRule.category(KIND, "sea");
+        Filter filter = Filter.of("kind", "Kind", KIND).withPicked(List.of("a", "b", "c", "d", "e", "f", "g", "h"));
+        Filter same = Filter.of("sort", "Kind", new FieldKey("sort"));
+        Filter joint = Filter.of("what", "What", KIND)
+                .withJoined(new Filter.Joined(
+                        List.of(
+                                Filter.of("one", "One", KIND),
+                                Filter.of("two", "Two", new FieldKey("sort")),
+                                Filter.of("three", "Three", new FieldKey("third"))),
+                        true,
+                        false));
+        return new SearchDesign(
+                SearchDesign.CURRENT_VERSION,
+                "Shore",
+                new Reach(List.of(
+                        new Reach.Searched(new CollectionKey("posts"), List.of(sea), List.of()),
+                        Reach.Searched.all(new CollectionKey("trips")))),
+                new Words(
+                        List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1)),
+                        Words.WordsNeeded.ALL,
+                        Words.PartOfWord.START,
+                        new Words.Typos(true, false),
+                        true,
+                        2,
+                        new Words.Excerpt(30, 8),
+                        List.of(new Synonym(null, List.of("quay", "pier"))),
+                        List.of("the", "of"),
+                        false,
+                        new Help(true, true, true, List.of(new Help.SeeAlso("boat", List.of("ferry", "punt"))))),
+                List.of(filter, same, joint),
+                FilterPlaces.usual(),
+                new ResultOrder(
+                        List.of(OrderKey.of(OrderKey.By.TIER), OrderKey.of(OrderKey.By.RELEVANCE)),
+                        List.of(OrderKey.of(OrderKey.By.TITLE)),
+                        List.of(
+                                new ResultOrder.Choice("name", "Name", List.of(OrderKey.of(OrderKey.By.TITLE))),
+                                new ResultOrder.Choice("best", "Best", List.of(OrderKey.of(OrderKey.By.RELEVANCE)))),
+                        "Ours",
+                        40),
+                List.of(tier("gold", 1, sea), tier("silver", 2, sea)),
+                List.of(pin("ferry", PIER), pin("boat", BOAT)),
+                new SearchDesign.ResultsPage("/find", 10, SearchDesign.Arranged.LIST));
+    }
+
+    private static Tier tier(String key, int rank, ReachRule rule) {
+        return new Tier(
+                key,
+                "Tier " + key,
+                rank,
+                List.of(new Tier.Holders(null, rule)),
+                new Tier.Lift(3, 2, Tier.Turns.NONE),
+                "Paid for",
+                new TierLooks(
+                        "#fff8e8",
+                        8,
+                        TierLooks.Edge.FINE,
+                        "#8a5200",
+                        new TierLooks.Ribbon(
+                                "Ours", "#ffffff", "#8a5200", TierLooks.Size.USUAL, TierLooks.Side.START)));
+    }
+
+    private static Pin pin(String query, ItemRef item) {
+        return new Pin(
+                List.of(query, query + " trips"), List.of(new Pin.Put(item, 1)), List.of(), LocalDate.of(2026, 12, 1));
+    }
+
+    private static List<DesignChange> changes(UnaryOperator<SearchDesign> by) {
+        return DesignChanges.between(FULL, by.apply(FULL));
+    }
+
+    @Test
+    void aChangeSaysWhereItIsAndBothItsStates() {
+        assertThat(DesignChanges.between(FULL, FULL)).isEmpty();
+        assertThat(changes(design -> design.withWords(design.words()
+                        .withWeights(
+                                List.of(new FieldWeight(FieldKey.TITLE, 7.5), new FieldWeight(FieldKey.SUMMARY, 2))))))
+                .containsExactly(
+                        new DesignChange(List.of("words", "weights", "title", "weight"), 5.0, 7.5),
+                        new DesignChange(List.of("words", "weights", "body"), new FieldWeight(FieldKey.BODY, 1), null),
+                        new DesignChange(
+                                List.of("words", "weights", "summary"), null, new FieldWeight(FieldKey.SUMMARY, 2)));
+    }
+
+    @Test
+    void aNinthPickedValueIsTold() {
+        assertThat(changes(design -> design.withFilters(List.of(
+                        design.filters().getFirst().withPicked(List.of("a", "b", "c", "d", "e", "f", "g", "h", "i")),
+                        design.filters().get(1),
+                        design.filters().get(2)))))
+                .containsExactly(new DesignChange(List.of("filters", "kind", "picked"), List.of(), List.of("i")));
+    }
+
+    @Test
+    void theOrderOfPinsOfFiltersAndOfVisitorsOrdersIsTold() {
+        assertThat(changes(design -> design.withPins(design.pins().reversed())))
+                .containsExactly(new DesignChange(List.of("pins"), List.of("ferry", "boat"), List.of("boat", "ferry")));
+        assertThat(changes(design -> design.withFilters(design.filters().reversed())))
+                .containsExactly(new DesignChange(
+                        List.of("filters"), List.of("kind", "sort", "what"), List.of("what", "sort", "kind")));
+        assertThat(changes(design -> design.withOrder(new ResultOrder(
+                        design.order().withWords(),
+                        design.order().withoutWords(),
+                        design.order().choices().reversed(),
+                        design.order().label(),
+                        design.order().mostFeatured()))))
+                .extracting(DesignChange::path)
+                .containsExactly(List.of("order", "choices"));
+    }
+
+    /** Every component of every record of a design, changed in every way that the records allow. */
+    @TestFactory
+    List<DynamicTest> whateverDiffersIsToldWhereItDiffers() {
+        List<Variant> variants = variants(FULL);
+        assertThat(variants).hasSizeGreaterThan(250);
+        return variants.stream()
+                .map(variant -> DynamicTest.dynamicTest(String.join(".", variant.path()), () -> {
+                    List<DesignChange> told = DesignChanges.between(FULL, (SearchDesign) variant.value());
+                    assertThat(told.isEmpty()).isEqualTo(variant.value().equals(FULL));
+                    assertThat(told).allSatisfy(change -> assertThat(beginsAlike(change.path(), variant.path()))
+                            .isTrue());
+                }))
+                .toList();
+    }
+
+    private static boolean beginsAlike(List<String> one, List<String> other) {
+        int common = Math.min(one.size(), other.size());
+        return one.subList(0, common).equals(other.subList(0, common));
+    }
+
+    private record Variant(List<String> path, Object value) {}
+
+    /** A record with one thing in it changed. */
+    private static List<Variant> variants(Record of) {
+        RecordComponent[] components = of.getClass().getRecordComponents();
+        Object[] values = Arrays.stream(components).map(one -> read(one, of)).toArray();
+        List<Variant> variants = new ArrayList<>();
+        for (int i = 0; i < components.length; i++) {
+            for (Variant other : others(components[i], values[i])) {
+                Object[] changed = values.clone();
+                changed[i] = other.value();
+                Object made = made(of.getClass(), components, changed);
+                if (made != null) {
+                    List<String> path = new ArrayList<>(List.of(components[i].getName()));
+                    path.addAll(other.path());
+                    variants.add(new Variant(path, made));
+                }
+            }
+        }
+        return variants;
+    }
+
+    private static Object read(RecordComponent component, Object of) {
+        try {
+            return component.getAccessor().invoke(of);
+        } catch (ReflectiveOperationException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    /** Null where the record refuses to be so. */
+    private static @Nullable Object made(Class<?> type, RecordComponent[] components, Object[] values) {
+        try {
+            Constructor<?> constructor = type.getDeclaredConstructor(
+                    Arrays.stream(components).map(RecordComponent::getType).toArray(Class[]::new));
+            constructor.setAccessible(true);
+            return constructor.newInstance(values);
+        } catch (InvocationTargetException refused) {
+            assertThat(refused.getCause()).isInstanceOf(IllegalArgumentException.class);
+            return null;
+        } catch (ReflectiveOperationException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private static List<Variant> others(RecordComponent component, @Nullable Object value) {
+        List<Variant> others = new ArrayList<>();
+        if (value instanceof List<?> list) {
+            others.addAll(otherLists(list));
+        } else if (value instanceof Map<?, ?> map) {
+            Map<Object, Object> more = new TreeMap<>(map);
+            more.put("north", "south");
+            others.add(new Variant(List.of("north"), more));
+        } else if (value instanceof Record record && isPart(record)) {
+            others.addAll(variants(record));
+            others.add(new Variant(List.of(), null));
+        } else {
+            values(component.getType(), value).forEach(one -> others.add(new Variant(List.of(), one)));
+        }
+        return others;
+    }
+
+    /** With an entry changed, one less, and the other way round. */
+    private static List<Variant> otherLists(List<?> list) {
+        List<Variant> others = new ArrayList<>();
+        IntStream.range(0, list.size()).forEach(i -> variantsOf(list.get(i)).forEach(changed -> {
+            List<Object> copy = new ArrayList<>(list);
+            copy.set(i, changed.value());
+            others.add(new Variant(List.of(), copy));
+        }));
+        if (!list.isEmpty()) {
+            others.add(new Variant(List.of(), list.subList(0, list.size() - 1)));
+            others.add(new Variant(List.of(), list.reversed()));
+        }
+        return others;
+    }
+
+    private static boolean isPart(Object value) {
+        return value instanceof Record && value.getClass().getPackage().equals(SearchDesign.class.getPackage());
+    }
+
+    private static List<Variant> variantsOf(Object entry) {
+        return isPart(entry)
+                ? variants((Record) entry)
+                : values(entry.getClass(), entry).stream()
+                        .map(value -> new Variant(List.of(), value))
+                        .toList();
+    }
+
+    private static List<Object> values(Class<?> type, @Nullable Object value) {
+        List<Object> values = new ArrayList<>();
+        if (type.isEnum()) {
+            values.addAll(Arrays.asList(type.getEnumConstants()));
+        } else if (type == Boolean.class) {
+            values.addAll(List.of(true, false));
+        } else if (type == Integer.class || type == int.class) {
+            values.addAll(value == null ? List.of(1) : List.of((Integer) value + 1, (Integer) value - 1));
+        } else if (type == Double.class || type == double.class) {
+            values.add((Double) value + 1.5);
+        } else if (type == String.class) {
+            values.addAll(List.of("other", "#102030", "/elsewhere"));
+        } else if (type == FieldKey.class) {
+            values.add(new FieldKey("other"));
+        } else if (type == CollectionKey.class) {
+            values.add(new CollectionKey("others"));
+        } else if (type == ItemRef.class) {
+            values.add(new ItemRef(new CollectionKey("posts"), new ItemId("other")));
+        } else if (type == LocalDate.class) {
+            values.add(LocalDate.of(2027, 1, 1));
+        }
+        return values;
+    }
+}
