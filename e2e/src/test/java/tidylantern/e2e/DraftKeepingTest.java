@@ -6,15 +6,16 @@ import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInfo;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.interactions.Actions;
 
 /** A draft is kept where it belongs, or the owner knows that it is not. */
 @ExtendWith(SharedDemo.class)
 class DraftKeepingTest {
-    private static final String OPERATORS = "//*[text()='Allow operators']/ancestor::label//input";
-
     /** In place of the browser's own way to the service, for the requests that keep a draft. */
     private static final String INSTEAD = """
             window.own ??= window.fetch
@@ -31,18 +32,20 @@ class DraftKeepingTest {
 
     private DemoWorld world;
     private Browser browser;
+    private String named;
     private String first;
     private String second;
 
     @BeforeEach
-    void open(DemoWorld shared) {
+    void open(DemoWorld shared, TestInfo test) {
         world = shared;
-        first = world.newSearch("First of two", List.of("journal"));
-        second = world.newSearch("Second of two", List.of("journal"));
+        named = test.getTestMethod().orElseThrow().getName();
+        first = world.newSearch("First " + named, List.of("journal"));
+        second = world.newSearch("Second " + named, List.of("journal"));
         browser = Browser.wide();
         browser.signIn(world.service());
         browser.open(world.workbench("/searches/" + second + "/words"));
-        browser.seeText("h1", "Second of two");
+        browser.seeText("h1", "Second " + named);
     }
 
     @AfterEach
@@ -64,20 +67,27 @@ class DraftKeepingTest {
     }
 
     private void allowOperators() {
-        browser.until("the switch", () -> browser.driver().findElement(By.xpath(OPERATORS)))
-                .click();
+        browser.see("label[for=operators]").click();
+    }
+
+    /** Without loading the workbench anew. */
+    private void goTo(String search) {
+        new Actions(browser.driver())
+                .keyDown(Keys.CONTROL)
+                .sendKeys("k")
+                .keyUp(Keys.CONTROL)
+                .perform();
+        browser.see("[role=dialog] input").sendKeys(search, " words", Keys.ENTER);
+        browser.seeText("h1", search);
     }
 
     @Test
     void aChangeStaysWithItsSearchWhoeverGoesOnToAnother() {
-        run("history.pushState(history.state, '', location.href.replace('" + second + "', '" + first
-                + "')); dispatchEvent(new PopStateEvent('popstate', { state: history.state }))");
-        browser.seeText("h1", "First of two");
-        browser.until("the switch", () -> browser.driver().findElement(By.xpath(OPERATORS)));
+        goTo("First " + named);
+        browser.see("label[for=operators]");
         // Both at once, so that the change has not been sent when the other search is asked for.
-        run("document.evaluate(\"" + OPERATORS
-                + "\", document, null, XPathResult.FIRST_ORDERED_NODE_TYPE).singleNodeValue.click(); history.back()");
-        browser.seeText("h1", "Second of two");
+        run("document.getElementById('operators').click(); history.back()");
+        browser.seeText("h1", "Second " + named);
         browser.until("kept in the first", () -> operators(first));
         assertThat(operators(second)).as("the other one").isFalse();
         allowOperators();

@@ -82,62 +82,19 @@ public record Filter(
     // Null takes its default here, as it does where a document leaves a key out.
     @SuppressWarnings("NullAway")
     public Filter {
-        key = Objects.requireNonNullElse(key, "");
-        DesignFault.unless(
-                key.matches("[a-z0-9][a-z0-9-]{0,39}"),
-                "key",
-                "\"%s\" cannot stand in an address as a filter's name; use small letters, digits and hyphens, 1 to 40",
-                key);
-        DesignFault.unless(
-                !TAKEN.contains(key),
-                "key",
-                "\"%s\" is a parameter of the search itself; call the filter something else",
-                key);
+        key = checkedKey(key);
         label = Objects.requireNonNullElse(label, "").strip();
         DesignFault.unless(
                 !label.isEmpty() && label.length() <= 80,
                 "label",
                 "the filter \"%s\" needs a label of 1 to 80 characters",
                 key);
+        help = atMost(200, "help", help);
         field = field == null && joined != null ? joined.parts().getFirst().field() : field;
         DesignFault.unless(field != null, "field", "say which field the filter \"%s\" draws on", key);
-        except = Objects.requireNonNullElse(except, List.<String>of()).stream()
-                .distinct()
-                .toList();
-        DesignFault.unless(
-                except.size() <= MOST_EXCEPT,
-                "except",
-                "%d exceptions are too many; %d are the most",
-                except.size(),
-                MOST_EXCEPT);
-        help = Objects.requireNonNullElse(help, "").strip();
-        DesignFault.unless(
-                help.length() <= 200,
-                "help",
-                "the help of the filter \"%s\" has %d characters; 200 are the most",
-                key,
-                help.length());
-        if (picked != null) {
-            picked = picked.stream().distinct().toList();
-            DesignFault.unless(
-                    picked.size() <= MOST_EXCEPT,
-                    "picked",
-                    "%d values are too many to be picked; %d are the most",
-                    picked.size(),
-                    MOST_EXCEPT);
-        }
-        labels = Map.copyOf(Objects.requireNonNullElse(labels, Map.<String, String>of()));
-        DesignFault.unless(
-                labels.size() <= MOST_EXCEPT,
-                "labels",
-                "%d labels are too many; %d are the most",
-                labels.size(),
-                MOST_EXCEPT);
-        labels.forEach((value, said) -> DesignFault.unless(
-                !said.isBlank() && said.length() <= 80,
-                "labels",
-                "what visitors read for \"%s\" needs 1 to 80 characters",
-                value));
+        except = Objects.requireNonNullElse(values("except", except), List.of());
+        picked = values("picked", picked);
+        labels = checkedLabels(labels);
         several = Objects.requireNonNullElse(several, Several.ANY);
         order = Objects.requireNonNullElse(order, Order.NAME);
         tree = Objects.requireNonNullElse(tree, true);
@@ -150,52 +107,92 @@ public record Filter(
                 "a list cannot be cut after %d values; choose 1 to 1000",
                 cutAfter);
         folded = Objects.requireNonNullElse(folded, false);
-        unit = Objects.requireNonNullElse(unit, "").strip();
-        DesignFault.unless(
-                unit.length() <= 12, "unit", "\"%s\" is too long for a unit; 12 characters are the most", unit);
-        bands = List.copyOf(Objects.requireNonNullElse(bands, List.<Double>of()));
-        DesignFault.unless(
-                bands.size() <= MOST_BANDS,
-                "bands",
-                "%d steps are too many; %d are the most",
-                bands.size(),
-                MOST_BANDS);
-        neutral = Objects.requireNonNullElse(neutral, "").strip();
-        DesignFault.unless(
-                neutral.length() <= 40,
-                "neutral",
-                "\"%s\" is too long for a choice; 40 characters are the most",
-                neutral);
+        unit = atMost(12, "unit", unit);
+        bands = steps("bands", Objects.requireNonNullElse(bands, List.of()), 0, MOST_BANDS);
+        neutral = atMost(40, "neutral", neutral);
         devices = Objects.requireNonNullElse(devices, Devices.ALL);
         DesignFault.unless(!key.equals(after), "after", "the filter \"%s\" cannot wait for itself", key);
-        goUp(bands, "bands", key);
         values = Objects.requireNonNullElseGet(values, () -> new ValueRules(null, null, null, null, null));
         start = Objects.requireNonNullElseGet(start, () -> new Start(null, null));
         shown = Objects.requireNonNullElseGet(shown, () -> new Shown(null, null, null, null, null));
-        radii = List.copyOf(Objects.requireNonNullElse(radii, USUAL_RADII));
-        DesignFault.unless(
-                !radii.isEmpty() && radii.size() <= MOST_RADII,
-                "radii",
-                "the filter \"%s\" needs 1 to %d distances",
-                key,
-                MOST_RADII);
+        radii = steps("radii", Objects.requireNonNullElse(radii, USUAL_RADII), 1, MOST_RADII);
         DesignFault.unless(
                 radii.getFirst() > 0,
                 "radii[0]",
                 "a distance of %s is none; the least must be more than 0",
                 radii.getFirst());
-        goUp(radii, "radii", key);
     }
 
-    private static void goUp(List<Double> steps, String part, String key) {
+    private static String checkedKey(@Nullable String given) {
+        String key = Objects.requireNonNullElse(given, "");
+        DesignFault.unless(
+                key.matches("[a-z0-9][a-z0-9-]{0,39}"),
+                "key",
+                "\"%s\" cannot stand in an address as a filter's name; use small letters, digits and hyphens, 1 to 40",
+                key);
+        DesignFault.unless(
+                !TAKEN.contains(key),
+                "key",
+                "\"%s\" is a parameter of the search itself; call the filter something else",
+                key);
+        return key;
+    }
+
+    private static String atMost(int most, String part, @Nullable String given) {
+        String text = Objects.requireNonNullElse(given, "").strip();
+        DesignFault.unless(
+                text.length() <= most, part, "\"%s\" is too long; %d characters are the most here", text, most);
+        return text;
+    }
+
+    private static @Nullable List<String> values(String part, @Nullable List<String> given) {
+        if (given == null) {
+            return null;
+        }
+        List<String> values = given.stream().distinct().toList();
+        DesignFault.unless(
+                values.size() <= MOST_EXCEPT,
+                part,
+                "%d values are too many; %d are the most",
+                values.size(),
+                MOST_EXCEPT);
+        return values;
+    }
+
+    private static Map<String, String> checkedLabels(@Nullable Map<String, String> given) {
+        Map<String, String> labels = Map.copyOf(Objects.requireNonNullElse(given, Map.of()));
+        DesignFault.unless(
+                labels.size() <= MOST_EXCEPT,
+                "labels",
+                "%d labels are too many; %d are the most",
+                labels.size(),
+                MOST_EXCEPT);
+        labels.forEach((value, said) -> DesignFault.unless(
+                !said.isBlank() && said.length() <= 80,
+                "labels",
+                "what visitors read for \"%s\" needs 1 to 80 characters",
+                value));
+        return labels;
+    }
+
+    /** Numbers that go up, at least and at most so many. */
+    private static List<Double> steps(String part, List<Double> given, int fewest, int most) {
+        List<Double> steps = List.copyOf(given);
+        DesignFault.unless(
+                steps.size() >= fewest && steps.size() <= most,
+                part,
+                "%d steps are not possible; %d to %d are",
+                steps.size(),
+                fewest,
+                most);
         for (int i = 0; i < steps.size(); i++) {
             DesignFault.unless(
                     Double.isFinite(steps.get(i)) && (i == 0 || steps.get(i) > steps.get(i - 1)),
                     part + "[" + i + "]",
-                    "the steps of the filter \"%s\" must go up; %s does not",
-                    key,
+                    "the steps of a filter must go up; %s does not",
                     steps.get(i));
         }
+        return steps;
     }
 
     /** With everything as usual. */

@@ -137,6 +137,17 @@ public final class HealthCheck {
     /** Worst first; within a kind the one that concerns more items. */
     public List<Finding> findings() {
         List<Finding> found = new ArrayList<>();
+        missingParts(found);
+        sharedParts(found);
+        ofFields(found);
+        emptyFields(found);
+        found.sort(Comparator.comparing(Finding::kind)
+                .thenComparing(Finding::items, Comparator.reverseOrder())
+                .thenComparing(Finding::what));
+        return found;
+    }
+
+    private void missingParts(List<Finding> found) {
         tell(
                 found,
                 Finding.Kind.NO_TITLE,
@@ -171,6 +182,9 @@ public final class HealthCheck {
                     "whose image has no alternative text",
                     "Whoever cannot see the picture is not told what it shows.");
         }
+    }
+
+    private void sharedParts(List<Finding> found) {
         shared(
                 found,
                 Finding.Kind.SAME_ADDRESS,
@@ -185,6 +199,9 @@ public final class HealthCheck {
                 FieldKey.BODY,
                 "that share their text with another",
                 "The same words fill the results, and filters count them double.");
+    }
+
+    private void ofFields(List<Finding> found) {
         past.forEach((key, concerned) -> found.add(finding(
                 Finding.Kind.DATES_PAST,
                 key,
@@ -212,11 +229,6 @@ public final class HealthCheck {
                         null));
             }
         });
-        emptyFields(found);
-        found.sort(Comparator.comparing(Finding::kind)
-                .thenComparing(Finding::items, Comparator.reverseOrder())
-                .thenComparing(Finding::what));
-        return found;
     }
 
     private void tell(List<Finding> found, Finding.Kind kind, @Nullable FieldKey field, String what, String effect) {

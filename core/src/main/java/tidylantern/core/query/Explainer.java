@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.apache.lucene.search.BooleanClause.Occur;
@@ -84,18 +85,7 @@ final class Explainer {
         int total = asked.total();
         int document = places.document(ref);
         if (document < 0) {
-            return new Explanation(
-                    ref,
-                    ref.id().value(),
-                    read.startingList(),
-                    total,
-                    null,
-                    null,
-                    0,
-                    List.of(),
-                    null,
-                    List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())),
-                    List.of());
+            return notThere(read, total);
         }
         Item item = IndexFields.item(searcher.storedFields(), document, fieldKeys());
         Ordering ordering = asked.ordering();
@@ -108,18 +98,7 @@ final class Explainer {
         List<Leaving> leavings = List.of();
         if (place == null) {
             for (Cause cause : causes(design, asked, item, document)) {
-                List<Remedy> remedies = new ArrayList<>();
-                for (Fix fix : cause.fixes()) {
-                    SearchDesign after = fix.change().apply(design);
-                    Asked then = Asked.of(searcher, content, after, query, gazetteer);
-                    remedies.add(new Remedy(
-                            fix.cure(),
-                            fix.field(),
-                            after,
-                            then.total(),
-                            places.place(then.found(), then.ordering(), ref)));
-                }
-                reasons.add(new Reason(cause.kind(), cause.words(), cause.fields(), cause.rule(), remedies));
+                reasons.add(reason(cause, design));
             }
         } else {
             leavings = leavings(design, item);
@@ -138,6 +117,33 @@ final class Explainer {
                         : ordering.standing(new FieldDoc(document, 0), null, ordering.takesTurns(document)),
                 reasons,
                 leavings);
+    }
+
+    private Explanation notThere(ReadQuery read, int total) {
+        return new Explanation(
+                ref,
+                ref.id().value(),
+                read.startingList(),
+                total,
+                null,
+                null,
+                0,
+                List.of(),
+                null,
+                List.of(new Reason(Kind.NOT_THERE, List.of(), List.of(), null, List.of())),
+                List.of());
+    }
+
+    /** A cause with what each of its remedies would come to. */
+    private Reason reason(Cause cause, SearchDesign design) throws IOException {
+        List<Remedy> remedies = new ArrayList<>();
+        for (Fix fix : cause.fixes()) {
+            SearchDesign after = fix.change().apply(design);
+            Asked then = Asked.of(searcher, content, after, query, gazetteer);
+            Integer place = places.place(then.found(), then.ordering(), ref);
+            remedies.add(new Remedy(fix.cure(), fix.field(), after, then.total(), place));
+        }
+        return new Reason(cause.kind(), cause.words(), cause.fields(), cause.rule(), remedies);
     }
 
     /** What keeps the item from being found under a design; empty if nothing does. */
@@ -347,22 +353,7 @@ final class Explainer {
         }
         for (ReachRule rule : searched.leaveOut()) {
             if (finds(ReachQuery.rule(rule, ref.collection()), document)) {
-                causes.add(new Cause(
-                        Kind.LEFT_OUT,
-                        List.of(),
-                        List.of(),
-                        rule,
-                        List.of(new Fix(
-                                Cure.DROP_RULE,
-                                null,
-                                now -> rules(
-                                        now,
-                                        one -> new Reach.Searched(
-                                                one.collection(),
-                                                one.only(),
-                                                one.leaveOut().stream()
-                                                        .filter(other -> !other.equals(rule))
-                                                        .toList()))))));
+                causes.add(new Cause(Kind.LEFT_OUT, List.of(), List.of(), rule, List.of(droppingLeaveOut(rule))));
             }
         }
         Map<String, List<ReachRule>> alternatives = new LinkedHashMap<>();
@@ -375,24 +366,26 @@ final class Explainer {
                 passes |= finds(ReachQuery.rule(rule, ref.collection()), document);
             }
             if (!passes) {
-                causes.add(new Cause(
-                        Kind.NOT_LET_IN,
-                        List.of(),
-                        List.of(),
-                        only.getFirst(),
-                        List.of(new Fix(
-                                Cure.DROP_ONLY_RULES,
-                                null,
-                                now -> rules(
-                                        now,
-                                        one -> new Reach.Searched(
-                                                one.collection(),
-                                                one.only().stream()
-                                                        .filter(other -> !only.contains(other))
-                                                        .toList(),
-                                                one.leaveOut()))))));
+                causes.add(
+                        new Cause(Kind.NOT_LET_IN, List.of(), List.of(), only.getFirst(), List.of(droppingOnly(only))));
             }
         }
+    }
+
+    private Fix droppingLeaveOut(ReachRule rule) {
+        UnaryOperator<Reach.Searched> change = one -> new Reach.Searched(
+                one.collection(),
+                one.only(),
+                one.leaveOut().stream().filter(other -> !other.equals(rule)).toList());
+        return new Fix(Cure.DROP_RULE, null, design -> rules(design, change));
+    }
+
+    private Fix droppingOnly(List<ReachRule> rules) {
+        UnaryOperator<Reach.Searched> change = one -> new Reach.Searched(
+                one.collection(),
+                one.only().stream().filter(other -> !rules.contains(other)).toList(),
+                one.leaveOut());
+        return new Fix(Cure.DROP_ONLY_RULES, null, design -> rules(design, change));
     }
 
     private SearchDesign rules(SearchDesign design, UnaryOperator<Reach.Searched> change) {
@@ -464,92 +457,85 @@ final class Explainer {
 
     /** Changes under which the item holds the word, by what they say of the reason; the likeliest first. */
     private Map<Kind, List<Fix>> fixes(SearchDesign design, String word, Item item, int document) throws IOException {
-        List<Map.Entry<Kind, Fix>> candidates = new ArrayList<>();
-        Collection collection = content.collection(item.ref().collection());
-        for (Field field : collection == null ? List.<Field>of() : collection.fields()) {
-            boolean searched = design.words().searched().stream()
-                    .anyMatch(weight -> weight.field().equals(field.key()));
-            if (!searched
-                    && DesignChecks.searchable(field.kind())
-                    && item.values().containsKey(field.key())) {
-                candidates.add(Map.entry(
-                        Kind.FIELD_NOT_SEARCHED,
-                        new Fix(
-                                Cure.SEARCH_FIELD,
-                                field.key(),
-                                now -> now.withWords(now.words()
-                                        .withWeights(searching(now.words().weights(), field.key()))))));
+        List<Candidate> candidates = new ArrayList<>(unsearchedFields(design, item));
+        strictness(design.words()).forEach(fix -> candidates.add(new Candidate(Kind.TOO_STRICT, fix)));
+        synonymOfTitle(word, item).ifPresent(fix -> candidates.add(new Candidate(Kind.WORD_NOWHERE, fix)));
+        Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
+        for (Candidate candidate : candidates) {
+            SearchDesign after = candidate.fix().change().apply(design);
+            ReadQuery then = ReadQuery.read(query, after, content, searcher, new Effort(), false);
+            for (ReadQuery.Part part : then.parts()) {
+                if (part.match().typed().equals(word) && finds(part.query(), document)) {
+                    fixes.computeIfAbsent(candidate.kind(), kind -> new ArrayList<>())
+                            .add(candidate.fix());
+                }
             }
         }
-        Words words = design.words();
+        return fixes;
+    }
+
+    private record Candidate(Kind kind, Fix fix) {}
+
+    private List<Candidate> unsearchedFields(SearchDesign design, Item item) {
+        Collection collection = content.collection(item.ref().collection());
+        List<Field> fields = collection == null ? List.of() : collection.fields();
+        return fields.stream()
+                .filter(field -> DesignChecks.searchable(field.kind())
+                        && item.values().containsKey(field.key())
+                        && design.words().searched().stream()
+                                .noneMatch(weight -> weight.field().equals(field.key())))
+                .map(field -> new Candidate(
+                        Kind.FIELD_NOT_SEARCHED,
+                        fix(
+                                Cure.SEARCH_FIELD,
+                                field.key(),
+                                words -> words.withWeights(searching(words.weights(), field.key())))))
+                .toList();
+    }
+
+    private static List<Fix> strictness(Words words) {
+        List<Fix> fixes = new ArrayList<>();
         if (!words.stemming()) {
-            candidates.add(Map.entry(
-                    Kind.TOO_STRICT,
-                    new Fix(
-                            Cure.FIND_OTHER_FORMS,
-                            null,
-                            now -> now.withWords(now.words().withStemming(true)))));
+            fixes.add(fix(Cure.FIND_OTHER_FORMS, null, now -> now.withStemming(true)));
         }
         if (words.partOfWord() == Words.PartOfWord.WHOLE) {
-            candidates.add(Map.entry(
-                    Kind.TOO_STRICT,
-                    new Fix(
-                            Cure.MATCH_STARTS,
-                            null,
-                            now -> now.withWords(now.words().withPartOfWord(Words.PartOfWord.START)))));
+            fixes.add(fix(Cure.MATCH_STARTS, null, now -> now.withPartOfWord(Words.PartOfWord.START)));
         }
         if (!words.typos().allowed()) {
-            candidates.add(Map.entry(
-                    Kind.TOO_STRICT,
-                    new Fix(
-                            Cure.ALLOW_TYPOS,
-                            null,
-                            now -> now.withWords(now.words()
-                                    .withTypos(new Words.Typos(
-                                            true, now.words().typos().firstLetterFixed()))))));
+            fixes.add(fix(
+                    Cure.ALLOW_TYPOS,
+                    null,
+                    now -> now.withTypos(new Words.Typos(true, now.typos().firstLetterFixed()))));
         }
         if (words.typos().firstLetterFixed()) {
-            candidates.add(Map.entry(
-                    Kind.TOO_STRICT,
-                    new Fix(
-                            Cure.FREE_FIRST_LETTER,
-                            null,
-                            now -> now.withWords(now.words().withTypos(new Words.Typos(true, false))))));
+            fixes.add(fix(Cure.FREE_FIRST_LETTER, null, now -> now.withTypos(new Words.Typos(true, false))));
         }
         if (words.partOfWord() != Words.PartOfWord.INSIDE) {
-            candidates.add(Map.entry(
-                    Kind.TOO_STRICT,
-                    new Fix(
-                            Cure.MATCH_INSIDE,
-                            null,
-                            now -> now.withWords(now.words().withPartOfWord(Words.PartOfWord.INSIDE)))));
+            fixes.add(fix(Cure.MATCH_INSIDE, null, now -> now.withPartOfWord(Words.PartOfWord.INSIDE)));
         }
+        return fixes;
+    }
+
+    /** The word as another one for the first words of the item's title. */
+    private static Optional<Fix> synonymOfTitle(String word, Item item) {
         List<String> title = new ArrayList<>();
         WordForms.each(item.title(), (lower, start, end) -> {
             title.add(lower);
             return title.size() < MOST_WORDS_IN_SYNONYM;
         });
-        if (!title.isEmpty()) {
-            Synonym synonym = Synonym.oneWay(word, String.join(" ", title));
-            candidates.add(Map.entry(Kind.WORD_NOWHERE, new Fix(Cure.ADD_SYNONYM, null, now -> {
-                List<Synonym> more = new ArrayList<>(now.words().synonyms());
-                more.add(synonym);
-                return now.withWords(
-                        now.words().withSynonyms(more.stream().distinct().toList()));
-            })));
+        if (title.isEmpty()) {
+            return Optional.empty();
         }
-        Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
-        for (Map.Entry<Kind, Fix> candidate : candidates) {
-            ReadQuery then = ReadQuery.read(
-                    query, candidate.getValue().change().apply(design), content, searcher, new Effort(), false);
-            for (ReadQuery.Part part : then.parts()) {
-                if (part.match().typed().equals(word) && finds(part.query(), document)) {
-                    fixes.computeIfAbsent(candidate.getKey(), kind -> new ArrayList<>())
-                            .add(candidate.getValue());
-                }
-            }
-        }
-        return fixes;
+        Synonym synonym = Synonym.oneWay(word, String.join(" ", title));
+        return Optional.of(fix(Cure.ADD_SYNONYM, null, now -> {
+            List<Synonym> more = new ArrayList<>(now.synonyms());
+            more.add(synonym);
+            return now.withSynonyms(more.stream().distinct().toList());
+        }));
+    }
+
+    private static Fix fix(Cure cure, @Nullable FieldKey field, UnaryOperator<Words> change) {
+        return new Fix(cure, field, design -> design.withWords(change.apply(design.words())));
     }
 
     private static List<FieldWeight> searching(List<FieldWeight> weights, FieldKey field) {

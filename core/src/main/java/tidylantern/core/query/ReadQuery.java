@@ -251,20 +251,8 @@ final class ReadQuery {
 
         /** @param last whether the last word may still be half typed */
         private List<WordMatch> wordMatches(String text, boolean last) throws IOException {
-            String[] chunks = text.strip().split("\\s+");
             List<WordForms.Word> typed = new ArrayList<>();
-            Map<String, Set<String>> codes = new HashMap<>();
-            String whole = chunks.length <= MOST_PIECES_OF_CODE ? Folding.code(text) : "";
-            for (String chunk : chunks) {
-                for (WordForms.Word word : WordForms.allWordsOf(chunk, languages)) {
-                    typed.add(word);
-                    Set<String> ofWord = codes.computeIfAbsent(word.folded(), key -> new LinkedHashSet<>());
-                    ofWord.add(Folding.code(chunk));
-                    if (!whole.isEmpty()) {
-                        ofWord.add(whole);
-                    }
-                }
-            }
+            Map<String, Set<String>> codes = codes(text, typed);
             List<List<Phrase>> synonyms = vocabulary.synonyms(typed);
             List<List<WrittenOtherwise.Together>> together = together(typed, last);
             boolean onlyStopWords = typed.stream().allMatch(vocabulary::stops);
@@ -313,6 +301,29 @@ final class ReadQuery {
                         effort));
             }
             return found;
+        }
+
+        /**
+         * The codes that each word may be a part of, by the folded word: of what stands between blanks, and of all that
+         * was typed, where that is short.
+         *
+         * @param typed takes the words
+         */
+        private Map<String, Set<String>> codes(String text, List<WordForms.Word> typed) {
+            String[] chunks = text.strip().split("\\s+");
+            Map<String, Set<String>> codes = new HashMap<>();
+            String whole = chunks.length <= MOST_PIECES_OF_CODE ? Folding.code(text) : "";
+            for (String chunk : chunks) {
+                for (WordForms.Word word : WordForms.allWordsOf(chunk, languages)) {
+                    typed.add(word);
+                    Set<String> ofWord = codes.computeIfAbsent(word.folded(), key -> new LinkedHashSet<>());
+                    ofWord.add(Folding.code(chunk));
+                    if (!whole.isEmpty()) {
+                        ofWord.add(whole);
+                    }
+                }
+            }
+            return codes;
         }
 
         /**

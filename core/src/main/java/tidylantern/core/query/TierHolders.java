@@ -86,61 +86,91 @@ final class TierHolders {
             on.placements().stream()
                     .filter(placement -> placement.tier().equals(tier.key()))
                     .forEach(placement -> byHand.put(placement.item().toString(), placement));
-            BooleanQuery.Builder holding = new BooleanQuery.Builder();
-            holding.add(
-                    new TermInSetQuery(
-                            IndexFields.REF,
-                            byHand.keySet().stream().map(BytesRef::new).toList()),
-                    Occur.SHOULD);
-            for (Tier.Holders holders : tier.holders()) {
-                List<CollectionKey> collections = holders.collection() != null
-                        ? List.of(holders.collection())
-                        : content.collections().stream().map(one -> one.key()).toList();
-                collections.forEach(
-                        collection -> holding.add(ReachQuery.rule(holders.rule(), collection), Occur.SHOULD));
-            }
-            byte now = (byte) number;
-            CategoryCounts.each(searcher, holding.build(), new Counting() {
-                private @Nullable SortedDocValues names;
-                private byte @Nullable [] here;
-                private int base;
-
-                @Override
-                void open(LeafReaderContext leaf) throws IOException {
-                    names = DocValues.getSorted(leaf.reader(), IndexFields.REF);
-                    here = tierOf[leaf.ord];
-                    base = leaf.docBase;
-                }
-
-                @Override
-                void count(int document) throws IOException {
-                    if (here == null || names == null || !names.advanceExact(document)) {
-                        return;
-                    }
-                    here[document] = now;
-                    String reference = names.lookupOrd(names.ordValue()).utf8ToString();
-                    references.put(base + document, reference);
-                    Placement placement = byHand.get(reference);
-                    places.remove(base + document);
-                    if (placement != null && placement.place() != null) {
-                        places.put(base + document, placement.place());
-                    }
-                }
-            });
+            Query holding = holding(tier, byHand.keySet(), content);
+            CategoryCounts.each(searcher, holding, new Holding((byte) number, byHand, tierOf, places, references));
         }
+        return new TierHolders(
+                on.tiers(), tierOf, byTier(leaves, on.tiers().size(), tierOf, references), Map.copyOf(places));
+    }
+
+    /** Those placed by hand and those that a rule of the tier names. */
+    private static Query holding(Tier tier, Set<String> byHand, SiteContent content) {
+        BooleanQuery.Builder holding = new BooleanQuery.Builder();
+        List<BytesRef> references = byHand.stream().map(BytesRef::new).toList();
+        holding.add(new TermInSetQuery(IndexFields.REF, references), Occur.SHOULD);
+        for (Tier.Holders holders : tier.holders()) {
+            List<CollectionKey> collections = holders.collection() != null
+                    ? List.of(holders.collection())
+                    : content.collections().stream().map(one -> one.key()).toList();
+            collections.forEach(collection -> holding.add(ReachQuery.rule(holders.rule(), collection), Occur.SHOULD));
+        }
+        return holding.build();
+    }
+
+    /** Documents of each tier, by their items' references. */
+    private static int[][] byTier(
+            List<LeafReaderContext> leaves, int tiers, byte[][] tierOf, Map<Integer, String> references) {
         List<List<Integer>> held = new ArrayList<>();
-        on.tiers().forEach(tier -> held.add(new ArrayList<>()));
+        for (int tier = 0; tier < tiers; tier++) {
+            held.add(new ArrayList<>());
+        }
         references.keySet().forEach(document -> {
             LeafReaderContext leaf = leaves.get(ReaderUtil.subIndex(document, leaves));
             held.get(tierOf[leaf.ord][document - leaf.docBase] - 1).add(document);
         });
-        int[][] byTier = held.stream()
+        return held.stream()
                 .map(documents -> documents.stream()
                         .sorted(Comparator.comparing(references::get))
                         .mapToInt(Integer::intValue)
                         .toArray())
                 .toArray(int[][]::new);
-        return new TierHolders(on.tiers(), tierOf, byTier, Map.copyOf(places));
+    }
+
+    /** Notes who holds one tier. */
+    private static final class Holding extends Counting {
+        private final byte tier;
+        private final Map<String, Placement> byHand;
+        private final byte[][] tierOf;
+        private final Map<Integer, Integer> places;
+        private final Map<Integer, String> references;
+        private @Nullable SortedDocValues names;
+        private byte @Nullable [] here;
+        private int base;
+
+        Holding(
+                byte tier,
+                Map<String, Placement> byHand,
+                byte[][] tierOf,
+                Map<Integer, Integer> places,
+                Map<Integer, String> references) {
+            this.tier = tier;
+            this.byHand = byHand;
+            this.tierOf = tierOf;
+            this.places = places;
+            this.references = references;
+        }
+
+        @Override
+        void open(LeafReaderContext leaf) throws IOException {
+            names = DocValues.getSorted(leaf.reader(), IndexFields.REF);
+            here = tierOf[leaf.ord];
+            base = leaf.docBase;
+        }
+
+        @Override
+        void count(int document) throws IOException {
+            if (here == null || names == null || !names.advanceExact(document)) {
+                return;
+            }
+            here[document] = tier;
+            String reference = names.lookupOrd(names.ordValue()).utf8ToString();
+            references.put(base + document, reference);
+            Placement placement = byHand.get(reference);
+            places.remove(base + document);
+            if (placement != null && placement.place() != null) {
+                places.put(base + document, placement.place());
+            }
+        }
     }
 
     /** The highest first. */
