@@ -17,11 +17,17 @@ import { useRoom } from './useRoom'
 import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
-const { search = '', source = 'live' } = defineProps<{
+const {
+  search = '',
+  source = 'live',
+  standing = null,
+} = defineProps<{
   /** The key of the search, from Go live; the box with the same key and these results belong together. */
   search?: string
   /** `draft` for the owner's stage; visitors get the live version. */
   source?: Source
+  /** Why a result stands where it stands, in words, above its card; for the owner's stage, which sets it. */
+  standing?: ((hit: Hit, distance: string) => string) | null
 }>()
 useTheme()
 
@@ -112,33 +118,6 @@ const put = (order: string) => show(state, state.query, 1, { ...state.filters, o
 const cards = computed(() =>
   (answer.value?.hits ?? []).map(hit => ({ hit, look: tierLook(hit, answer.value?.tiers ?? []) })),
 )
-/** For the owner alone: why a result stands where it stands. */
-function standing(hit: Hit): string {
-  const why = hit.standing!
-  if (why.pinnedAt !== null) return texts.pinned(why.pinnedAt)
-  const apart =
-    why.by === null
-      ? texts.byId
-      : texts.keys[why.by.by] +
-        (why.by.by === 'distance' && hit.distanceKm !== null
-          ? ` (${distance(hit.distanceKm)})`
-          : why.by.by === 'relevance'
-            ? ` (${hit.score.toFixed(1)})`
-            : why.by.field === null
-              ? ''
-              : ` (${why.by.field})`)
-  if (!why.lifted) return why.tierName === null ? texts.stands(apart) : texts.marked(why.tierName, apart)
-  return texts.lifted(
-    why.tierName ?? '',
-    why.placeInTier !== null
-      ? texts.inTier(why.placeInTier)
-      : why.takesTurns
-        ? texts.itsTurn
-        : why.by?.by === 'tier'
-          ? ''
-          : apart,
-  )
-}
 const KM_PER_MILE = 1.609344
 /** In the unit of a filter by distance, where the owner chose miles; a tenth where it is not far. */
 function distance(km: number): string {
@@ -240,7 +219,9 @@ watch(
       </p>
       <ol class="cards" :class="answer.arranged">
         <li v-for="{ hit, look } in cards" :key="`${hit.collection}/${hit.id}`">
-          <p v-if="hit.standing" class="standing" part="standing">{{ standing(hit) }}</p>
+          <p v-if="standing && hit.standing" class="standing">
+            {{ standing(hit, hit.distanceKm === null ? '' : distance(hit.distanceKm)) }}
+          </p>
           <article
             class="card"
             :class="[{ plain: !hit.image }, look && ['tiered', look.edge]]"

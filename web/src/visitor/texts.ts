@@ -1,5 +1,3 @@
-import type { OrderKey } from '../shared/contract'
-
 /** What the elements say to visitors, by language. English stands in where a language is missing. */
 export interface Texts {
   search: string
@@ -21,15 +19,6 @@ export interface Texts {
   order: string
   away: (distance: string) => string
   under: (distance: string) => string
-  /** What the owner reads of a result's place. */
-  pinned: (place: number) => string
-  lifted: (tier: string, how: string) => string
-  marked: (tier: string, apart: string) => string
-  stands: (apart: string) => string
-  inTier: (place: number) => string
-  itsTurn: string
-  byId: string
-  keys: Record<OrderKey['by'], string>
   any: string
   find: string
   findIn: (label: string) => string
@@ -91,23 +80,6 @@ export const english: Texts = {
   order: 'Order',
   away: distance => `${distance} away`,
   under: distance => `under ${distance}`,
-  pinned: place => `Pinned at ${place}`,
-  lifted: (tier, how) => `Lifted: ${tier}${how === '' ? '' : `, ${how}`}`,
-  marked: (tier, apart) => `Marked: ${tier}; by ${apart}`,
-  stands: apart => `By ${apart}`,
-  inTier: place => `place ${place} in the tier`,
-  itsTurn: 'its turn today',
-  byId: 'its id, all else being equal',
-  keys: {
-    tier: 'tier',
-    'place-in-tier': 'place in the tier',
-    relevance: 'relevance',
-    distance: 'distance',
-    newest: 'newest',
-    'next-day': 'next day',
-    number: 'number',
-    title: 'title',
-  },
   any: 'Any',
   find: 'Find',
   findIn: label => `Find in ${label}`,

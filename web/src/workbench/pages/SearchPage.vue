@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed, onMounted, provide, ref, watch } from 'vue'
-import { onBeforeRouteLeave, onBeforeRouteUpdate, useRouter } from 'vue-router'
+import { computed, nextTick, onMounted, provide, ref, watch } from 'vue'
+import { onBeforeRouteLeave, onBeforeRouteUpdate, useRoute, useRouter } from 'vue-router'
 import { RequestFailure } from '../../shared/http'
 import { counted, formatTime } from '../format'
 import { api } from '../ownerApi'
@@ -67,6 +67,16 @@ async function load() {
   }
 }
 onMounted(load)
+/** *Go to* leads to parts of a step, which are there once the draft is. */
+const route = useRoute()
+watch(
+  () => (draft.design.value && collections.value ? route.hash : ''),
+  async part => {
+    await nextTick()
+    if (part !== '') document.getElementById(part.slice(1))?.scrollIntoView()
+  },
+  { immediate: true },
+)
 /** Whoever goes although the last change could not be kept is told once, and may go then. */
 const toldOfLoss = ref(false)
 async function mayGo() {
@@ -109,7 +119,7 @@ useKeys({
 <template>
   <main v-if="failed" class="page">
     <h1 class="unseen">Search</h1>
-    <LoadFailure :error="failed" @again="load" />
+    <LoadFailure :error="failed" :back="{ to: `/${site}/searches`, name: 'To the searches' }" @again="load" />
   </main>
   <main v-else-if="draft.design.value && collections" class="search">
     <div class="bar">
@@ -180,7 +190,7 @@ useKeys({
           @ask="stage?.ask($event)"
         />
       </section>
-      <StagePane ref="stage" :search="search" :site="site" @why="askWhy" />
+      <StagePane ref="stage" :search="search" :site="site" :reasons="here === 'order'" @why="askWhy" />
     </div>
     <WhyPanel
       v-model="asking"

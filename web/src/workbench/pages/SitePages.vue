@@ -122,6 +122,12 @@ useKeys({
         <span>{{ notice }}</span>
       </p>
       <RouterView v-if="here" :key="`${site} ${route.params.search ?? ''}`" />
+      <main v-else-if="sites" class="page">
+        <h1>There is no site “{{ site }}”</h1>
+        <p class="lead">
+          It may have been deleted, or its address mistyped. <RouterLink to="/">To your sites</RouterLink>
+        </p>
+      </main>
     </div>
     <GoAnywhere v-model="going" :site="site" />
     <KeysDialog v-model="keys" />

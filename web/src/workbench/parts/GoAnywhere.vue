@@ -31,10 +31,13 @@ const places = computed(() => [
   { name: 'Health of the content', to: `/${site}/health` },
   { name: 'Searches', to: `/${site}/searches` },
   ...(searches.value ?? []).flatMap(one =>
-    [...steps, { key: TRIALS, name: 'Trials' }].map(step => ({
-      name: `${one.name}: ${step.name}`,
-      to: `/${site}/searches/${one.key}/${step.key}`,
-    })),
+    [...steps, { key: TRIALS, name: 'Trials', parts: [] }].flatMap(step => {
+      const to = `/${site}/searches/${one.key}/${step.key}`
+      return [
+        { name: `${one.name}: ${step.name}`, to },
+        ...step.parts.map(part => ({ name: `${one.name}: ${part.name}`, to: `${to}#${part.id}` })),
+      ]
+    }),
   ),
   { name: 'Site, origins and access keys', to: `/${site}/settings` },
 ])
@@ -87,7 +90,7 @@ function go(to: string) {
       v-model="words"
       autofocus
       fluid
-      placeholder="A collection, a search, a step"
+      placeholder="A collection, a search, a step, or what is in it"
       role="combobox"
       aria-expanded="true"
       aria-autocomplete="list"

@@ -2,11 +2,17 @@
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api } from '../ownerApi'
+import { standingOf } from '../standing'
 import TrialStrip from './TrialStrip.vue'
 
-const { site, search } = defineProps<{ site: string; search: string }>()
+const { site, search, reasons } = defineProps<{
+  site: string
+  search: string
+  /** Whether each result says why it stands where it stands. */
+  reasons: boolean
+}>()
 const places = [
   { label: 'Results page', value: 'results' },
   { label: 'Box on a page', value: 'box' },
@@ -45,7 +51,13 @@ function listen() {
   for (const event of ['input', 'keyup', 'click']) inside.addEventListener(event, () => setTimeout(look))
   inside.defaultView?.addEventListener('popstate', () => setTimeout(look))
   look()
+  giveReasons()
 }
+function giveReasons() {
+  const results = frame.value?.contentDocument?.querySelector('tidy-results')
+  if (results) Object.assign(results, { standing: reasons ? standingOf : null })
+}
+watch(() => reasons, giveReasons)
 /** Has the elements ask this query, as if it had been typed: they follow the address. */
 function ask(query: string) {
   place.value = 'results'

@@ -45,7 +45,7 @@ const keep = () =>
 </script>
 
 <template>
-  <section class="strip" aria-label="Trials">
+  <section class="strip" aria-label="Trials at a glance">
     <RouterLink :to="place" class="name">Trials</RouterLink>
     <div class="chips">
       <button

@@ -58,12 +58,7 @@ function add() {
   <template v-if="help.seeAlso">
     <form class="line" @submit.prevent="add">
       <InputText v-model="query" size="small" placeholder="Who types this" aria-label="Offer beside this query" />
-      <InputText
-        v-model="offered"
-        size="small"
-        placeholder="is offered these, commas between"
-        aria-label="these queries"
-      />
+      <InputText v-model="offered" size="small" placeholder="is offered, commas between" aria-label="these queries" />
       <Button type="submit" label="Add" size="small" :disabled="query.trim() === '' || parts.length === 0 || taken" />
     </form>
     <small v-if="taken" class="quiet">There is an entry for this already. Take it away first.</small>
@@ -100,8 +95,11 @@ function add() {
 .line {
   margin-top: 8px;
 }
+.line {
+  flex-wrap: wrap;
+}
 .line input {
-  width: 0;
+  flex: 1 1 200px;
   min-width: 0;
 }
 ul {

@@ -390,7 +390,8 @@ const share = (gives: number) => `${Math.max(2, Math.round((gives / Math.max(why
 /* Over the decisions, beside the stage: what a click changes is seen at once. */
 .why {
   position: fixed;
-  inset: 0 auto 0 0;
+  /* Below the bar with the product's name. */
+  inset: 48px auto 0 0;
   z-index: 20;
   width: min(600px, 92vw);
   padding: 14px 20px 24px;

@@ -442,7 +442,7 @@ const shown = (kind: FieldKind, bound: string) =>
     No searched collection has a field to narrow by. Correct a kind under Content, or search another collection.
   </p>
   <template v-if="filters.length > 0">
-    <h2 class="second">Where filters stand</h2>
+    <h2 id="filter-places" class="second">Where filters stand</h2>
     <FilterPlacesEditor
       :filters="filters"
       :model-value="draft.design.value!.filterPlaces"

@@ -74,7 +74,7 @@ function put(address: string | null) {
   </section>
 
   <section>
-    <h3>2. Put the box on your site</h3>
+    <h3 id="tag">2. Put the box on your site</h3>
     <p class="quiet">The first line once a page, the second where the box should stand.</p>
     <pre class="slip" tabindex="0" aria-label="Tag for the search box">{{ tag }}</pre>
     <Button
@@ -88,7 +88,7 @@ function put(address: string | null) {
   </section>
 
   <section>
-    <h3>3. Where results are shown</h3>
+    <h3 id="results-page">3. Where results are shown</h3>
     <SelectButton
       :model-value="own ? 'own' : 'hosted'"
       :options="kinds"

@@ -2,7 +2,8 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import type { CollectionShape, ResultOrder, SearchSummary } from '../../shared/contract'
 import { keyFrom } from '../filters'
 import { optionsFor } from '../orders'
@@ -28,6 +29,14 @@ const views = [
   { value: 'share', label: 'How much' },
 ]
 const view = ref('order')
+const route = useRoute()
+watch(
+  () => route.hash,
+  part => {
+    view.value = views.find(one => `#${one.value}` === part)?.value ?? (part === '#choices' ? 'order' : view.value)
+  },
+  { immediate: true },
+)
 const order = computed(() => draft.design.value!.order)
 const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.step === 'order'))
 const searched = computed(() =>
@@ -122,7 +131,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
         @update:model-value="put('order.withoutWords', { withoutWords: $event })"
       />
     </section>
-    <h2 class="second">Visitors may choose</h2>
+    <h2 id="choices" class="second">Visitors may choose</h2>
     <p v-if="order.choices.length === 0" class="quiet">Nothing yet: visitors see one order, and no menu for it.</p>
     <div v-else class="slip own">
       <label for="own-order">They read for the order above</label>

@@ -187,7 +187,7 @@ const neededHelp = computed(
       <output class="number" :aria-label="`Weight of ${row.label}`">{{ weightOf(row.key) }}</output>
     </li>
   </ul>
-  <h2 class="second">How strictly words must match</h2>
+  <h2 id="strictness" class="second">How strictly words must match</h2>
   <div class="choice">
     <span id="needed" class="label">Words needed</span>
     <SelectButton
@@ -275,7 +275,7 @@ const neededHelp = computed(
       />
     </label>
   </div>
-  <h2 class="second">Synonyms</h2>
+  <h2 id="synonyms" class="second">Synonyms</h2>
   <p class="quiet part">
     Other words for the same thing, phrases too. What is found by them comes after what holds the word itself.
   </p>
@@ -284,17 +284,17 @@ const neededHelp = computed(
     :model-value="words.synonyms"
     @update:model-value="set('synonyms', { synonyms: [...$event] })"
   />
-  <h2 class="second">Words that do not count</h2>
+  <h2 id="stop-words" class="second">Words that do not count</h2>
   <p class="quiet part">They need not be there, unless nothing else is typed.</p>
   <StopWordsEditor
     :languages="languages"
     :model-value="words.stopWords"
     @update:model-value="set('stopWords', { stopWords: [...$event] })"
   />
-  <h2 class="second">Help for visitors</h2>
+  <h2 id="help" class="second">Help for visitors</h2>
   <p class="quiet part">Nothing is offered that would lead to an empty page.</p>
   <VisitorHelp :model-value="words.help" @update:model-value="set('help', { help: $event })" />
-  <h2 class="second">Text under a title</h2>
+  <h2 id="excerpt" class="second">Text under a title</h2>
   <p class="quiet part">The summary first; where it is short or does not hold the words, the text around them.</p>
   <ExcerptShape :model-value="words.excerpt" @update:model-value="set('excerpt', { excerpt: $event })" />
 </template>

@@ -8,7 +8,9 @@ import org.jspecify.annotations.Nullable;
  * One page of results.
  *
  * @param query the words as they were read
- * @param startingList whether nothing, or too little, was typed, so that this is everything in reach, newest first
+ * @param startingList whether nothing, or too little, was typed, so that this is everything in reach
+ * @param newestFirst whether the starting list begins with the newest, as far as no pin and no tier decides; false
+ *     where nothing in it has a day
  * @param total how many items are found; exact
  * @param page 1 to {@code pages}
  * @param didYouMean another query, where little is found; it finds something
@@ -20,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 public record Answer(
         String query,
         boolean startingList,
+        boolean newestFirst,
         int total,
         int page,
         int pages,

@@ -18,6 +18,7 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.DoubleValues;
 import org.apache.lucene.search.FieldComparator;
 import org.apache.lucene.search.FieldDoc;
+import org.apache.lucene.search.FieldExistsQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Pruning;
 import org.apache.lucene.search.Query;
@@ -83,6 +84,26 @@ record Ordering(
         }
         return new Ordering(
                 searcher, new Sort(fields.fields().toArray(SortField[]::new)), fields.keys(), pinned, holders, lifted);
+    }
+
+    /**
+     * Whether what a query finds begins with the newest, as far as no pin and no tier decides, and any of it has a day.
+     */
+    boolean newestFirst(Query found) throws IOException {
+        OrderKey first = keys.stream()
+                .filter(Objects::nonNull)
+                .filter(key -> key.by() != OrderKey.By.TIER && key.by() != OrderKey.By.PLACE_IN_TIER)
+                .findFirst()
+                .orElse(null);
+        if (first == null || first.by() != OrderKey.By.NEWEST) {
+            return false;
+        }
+        FieldKey field = Objects.requireNonNullElse(first.field(), FieldKey.PUBLISHED);
+        Query dated = new BooleanQuery.Builder()
+                .add(found, Occur.FILTER)
+                .add(new FieldExistsQuery(IndexFields.numbers(field)), Occur.FILTER)
+                .build();
+        return searcher.search(dated, 1).scoreDocs.length > 0;
     }
 
     private record Fields(List<SortField> fields, List<@Nullable OrderKey> keys) {}

@@ -183,6 +183,7 @@ public final class SearchEngine {
         return new Answer(
                 query.text().strip(),
                 read.startingList(),
+                read.startingList() && ordering.newestFirst(asked.found()),
                 total,
                 page,
                 pages,

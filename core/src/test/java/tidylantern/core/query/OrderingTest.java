@@ -82,6 +82,38 @@ class OrderingTest {
     }
 
     @Test
+    void aListIsSaidToBeTheNewestFirstOnlyWhereSomethingHasADay(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder)
+                .post("a", "title", "Dated quay", "published", "2026-01-01")
+                .post("b", "title", "Quay")
+                .indexed()) {
+            assertThat(starting(site, SearchFixture.design(), "").newestFirst()).isTrue();
+            assertThat(starting(site, design(List.of(OrderKey.of(By.TITLE))), "")
+                            .newestFirst())
+                    .as("another order")
+                    .isFalse();
+            assertThat(starting(site, SearchFixture.design(), "quay").newestFirst())
+                    .as("for words")
+                    .isFalse();
+        }
+        try (SearchFixture site = new SearchFixture(folder.resolve("undated"))
+                .post("a", "title", "Quay")
+                .indexed()) {
+            assertThat(starting(site, SearchFixture.design(), "").newestFirst())
+                    .as("nothing has a day")
+                    .isFalse();
+        }
+    }
+
+    private static Answer starting(SearchFixture site, SearchDesign design, String text) {
+        return site.engine()
+                .answer(
+                        SearchFixture.SITE,
+                        design,
+                        new VisitorQuery(text, 1, Map.of(), Whereabouts.UNKNOWN, "", TODAY));
+    }
+
+    @Test
     void severalDaysStandByTheNextOne(@TempDir Path folder) throws Exception {
         try (SearchFixture site = new SearchFixture(folder)
                 .item(SearchFixture.POSTS, "past", Map.of("days", List.of("2026-05-13")))

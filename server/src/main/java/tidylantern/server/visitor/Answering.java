@@ -13,7 +13,6 @@ import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.Answer;
@@ -89,7 +88,7 @@ class Answering {
                             .toList(),
                     design.filterPlaces(),
                     orders(design.order(), first(parameters, "order")),
-                    answer.startingList() && newestFirst(design.order().keys(true, first(parameters, "order"))),
+                    answer.newestFirst(),
                     SearchAnswers.TierFace.of(design),
                     design.page().arranged());
         });
@@ -176,15 +175,6 @@ class Answering {
         } catch (TookTooLong dear) {
             throw new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, String.valueOf(dear.getMessage()));
         }
-    }
-
-    /** Whether the starting list begins with what was published last, as far as no tier decides. */
-    private static boolean newestFirst(List<OrderKey> keys) {
-        return keys.stream()
-                .filter(key -> key.by() != OrderKey.By.TIER && key.by() != OrderKey.By.PLACE_IN_TIER)
-                .findFirst()
-                .map(key -> key.by() == OrderKey.By.NEWEST)
-                .orElse(false);
     }
 
     private static List<OrderShape> orders(ResultOrder order, String chosen) {

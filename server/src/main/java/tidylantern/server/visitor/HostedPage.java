@@ -5,6 +5,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -69,7 +70,7 @@ class HostedPage {
             @Nullable String ribbon,
             @Nullable String disclosure,
             @Nullable String away) {
-        static PageHit of(SearchAnswers.HitShape hit, List<SearchAnswers.TierFace> tiers) {
+        static PageHit of(SearchAnswers.HitShape hit, List<SearchAnswers.TierFace> tiers, PageNumbers numbers) {
             SearchAnswers.TierFace tier = tiers.stream()
                     .filter(one -> one.key().equals(hit.tier()))
                     .findFirst()
@@ -87,7 +88,7 @@ class HostedPage {
                             ? null
                             : tier.looks().ribbon().text(),
                     tier == null ? null : tier.disclosure(),
-                    hit.distanceKm() == null ? null : "%.1f km away".formatted(hit.distanceKm()));
+                    hit.distanceKm() == null ? null : numbers.away(hit.distanceKm()));
         }
     }
 
@@ -109,12 +110,12 @@ class HostedPage {
             String hint,
             boolean begun,
             @Nullable String place) {
-        static PageFilter of(SearchAnswers.FilterShape filter) {
+        static PageFilter of(SearchAnswers.FilterShape filter, PageNumbers numbers) {
             FilterAnswer.Bounds bounds = filter.bounds();
             String written = bounds != null ? interval(bounds) : filter.control() == Control.BOX ? filter.text() : null;
             boolean onlyOne = filter.control().onlyOne()
                     || (filter.control() == Control.DISTANCE && !filter.values().isEmpty());
-            List<PageValue> values = new ArrayList<>(HostedPage.values(filter, filter.values(), 0));
+            List<PageValue> values = new ArrayList<>(HostedPage.values(filter, filter.values(), 0, numbers));
             if (onlyOne) {
                 // Otherwise nothing could take the choice back.
                 values.addFirst(new PageValue(
@@ -193,7 +194,19 @@ class HostedPage {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
         Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false);
-        List<Held> held = held(results, all);
+        String language = contents.of(live.site()).collections().stream()
+                .findFirst()
+                .map(Collection::language)
+                .orElse("en");
+        PageNumbers numbers = new PageNumbers(
+                Locale.forLanguageTag(language),
+                results.filters().stream()
+                        .anyMatch(filter ->
+                                filter.around() != null && filter.unit().equals("mi")));
+        List<PageFilter> pageFilters = results.filters().stream()
+                .map(filter -> PageFilter.of(filter, numbers))
+                .toList();
+        List<Held> held = held(pageFilters, all);
         String filters = held.stream()
                 .map(one -> "&" + one.name() + "=" + URLEncoder.encode(one.value(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining());
@@ -201,24 +214,19 @@ class HostedPage {
         model.addAttribute("key", key);
         model.addAttribute("name", live.design().name());
         model.addAttribute("site", site);
-        model.addAttribute(
-                "language",
-                contents.of(live.site()).collections().stream()
-                        .findFirst()
-                        .map(Collection::language)
-                        .orElse("en"));
+        model.addAttribute("language", language);
         model.addAttribute("query", results.query());
         model.addAttribute("heading", heading(results));
-        model.addAttribute("count", count(results));
+        model.addAttribute("count", count(results, numbers));
         model.addAttribute("nothing", results.total() == 0);
         model.addAttribute(
                 "hits",
                 results.hits().stream()
-                        .map(hit -> PageHit.of(hit, results.tiers()))
+                        .map(hit -> PageHit.of(hit, results.tiers(), numbers))
                         .toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
-        List<PageFilter> shown = shown(results);
+        List<PageFilter> shown = shown(results, numbers);
         model.addAttribute("filters", shown);
         model.addAttribute("hasFilters", !shown.isEmpty());
         model.addAttribute(
@@ -232,9 +240,8 @@ class HostedPage {
                 "held", held.stream().filter(one -> !one.name().equals(ORDER)).toList());
         model.addAttribute(
                 "order", held.stream().filter(one -> one.name().equals(ORDER)).toList());
-        model.addAttribute(
-                "narrowed", results.filters().stream().map(PageFilter::of).anyMatch(filter -> !filter.set()
-                        .isEmpty()));
+        model.addAttribute("narrowed", pageFilters.stream().anyMatch(filter -> !filter.set()
+                .isEmpty()));
         model.addAttribute("everything", address(key, results.query(), 1));
         model.addAttribute(
                 "didYouMean",
@@ -257,9 +264,11 @@ class HostedPage {
                 : "Results for “" + results.query() + "”";
     }
 
-    static String count(Results results) {
-        String items = results.total() == 1 ? "1 result" : "%,d results".formatted(results.total());
-        return results.pages() > 1 ? items + ", page %,d of %,d".formatted(results.page(), results.pages()) : items;
+    static String count(Results results, PageNumbers numbers) {
+        String items = results.total() == 1 ? "1 result" : numbers.count(results.total()) + " results";
+        return results.pages() == 1
+                ? items
+                : "%s, page %s of %s".formatted(items, numbers.count(results.page()), numbers.count(results.pages()));
     }
 
     private static List<QueryLink> links(String key, List<String> queries, String filters) {
@@ -268,31 +277,31 @@ class HostedPage {
                 .toList();
     }
 
-    private static List<PageFilter> shown(Results results) {
+    private static List<PageFilter> shown(Results results, PageNumbers numbers) {
         return results.filters().stream()
                 .filter(filter -> filter.offers()
                         && results.filterPlaces().page().shown()
                         && filter.shown().page() != Filter.OnPage.NOWHERE)
-                .map(PageFilter::of)
+                .map(filter -> PageFilter.of(filter, numbers))
                 .toList();
     }
 
     /** The values one below the other, those below a value further in. */
     private static List<PageValue> values(
-            SearchAnswers.FilterShape filter, List<FilterAnswer.Offered> values, int level) {
+            SearchAnswers.FilterShape filter, List<FilterAnswer.Offered> values, int level, PageNumbers numbers) {
         List<PageValue> shown = new ArrayList<>();
         String heading = "";
         for (FilterAnswer.Offered value : values) {
             shown.add(new PageValue(
                     value.value(),
                     value.label(),
-                    filter.counts() ? "%,d".formatted(value.count()) : "",
+                    filter.counts() ? numbers.count(value.count()) : "",
                     value.selected(),
                     value.count() == 0 && !value.selected(),
                     level,
                     value.heading().equals(heading) ? "" : value.heading()));
             heading = value.heading();
-            shown.addAll(values(filter, value.children(), level + 1));
+            shown.addAll(values(filter, value.children(), level + 1, numbers));
         }
         return shown;
     }
@@ -301,9 +310,9 @@ class HostedPage {
     record Held(String name, String value) {}
 
     /** What is set, as the address has it; with the place and the order that hold. */
-    private static List<Held> held(Results results, MultiValueMap<String, String> all) {
+    private static List<Held> held(List<PageFilter> filters, MultiValueMap<String, String> all) {
         List<Held> held = new ArrayList<>();
-        for (PageFilter filter : results.filters().stream().map(PageFilter::of).toList()) {
+        for (PageFilter filter : filters) {
             List<String> set = filter.set().isEmpty() && filter.begun() ? List.of("") : filter.set();
             set.forEach(value -> held.add(new Held(filter.key(), value)));
         }
