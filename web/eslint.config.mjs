@@ -24,5 +24,14 @@ export default defineConfig(
       '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_' }],
     },
   },
+  {
+    // Arrows go one way: features know the kit and what is shared, and visitors' elements know nothing of the workbench.
+    files: ['src/workbench/kit/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: ['**/features/**', '**/frame/**'] }] },
+  },
+  {
+    files: ['src/visitor/**', 'src/shared/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: ['**/workbench/**'] }] },
+  },
   prettier,
 )

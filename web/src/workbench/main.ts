@@ -5,9 +5,9 @@ import './workbench.css'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import PrimeVue from 'primevue/config'
 import { createApp } from 'vue'
-import App from './App.vue'
-import { LanternPreset } from './preset'
-import { router } from './router'
+import App from './frame/App.vue'
+import { LanternPreset } from './kit/preset'
+import { router } from './frame/router'
 
 createApp(App)
   .use(router)

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import { computed, ref, watch } from 'vue'
+import type { CollectionShape, SearchDesign, SearchSummary } from '../../../shared/contract'
+import { RequestFailure } from '../../../shared/http'
+import { tellerOf } from './changes'
+import { api } from '../../ownerApi'
+import { became, expectation, useTrials } from '../trials/trials'
+import { useAttempt } from '../../kit/useAttempt'
+
+const { search, summary, design, collections, settle } = defineProps<{
+  search: string
+  summary: SearchSummary | null
+  design: SearchDesign | null
+  collections: readonly CollectionShape[]
+  settle: () => Promise<string | null>
+}>()
+const shown = defineModel<boolean>({ required: true })
+const queries = useQueryClient()
+const { busy, wrong, attempt } = useAttempt()
+const done = ref(false)
+const { failing, refetch } = useTrials(() => search)
+const MOST_LISTED = 6
+const stops = computed(() => (summary?.remarks ?? []).filter(remark => remark.stops))
+const changes = computed(() => (summary?.differences ?? []).map(tellerOf(design, collections)))
+const open = computed(() => (summary?.remarks ?? []).filter(remark => !remark.stops))
+watch(shown, now => {
+  if (!now) return
+  wrong.value = ''
+  done.value = false
+  void refetch()
+})
+
+const publish = () =>
+  attempt(async () => {
+    const tag = await settle()
+    if (tag === null)
+      throw new RequestFailure('refused', 'The last change is not kept yet. Close this, and try it again.')
+    await api.publish(search, tag)
+    done.value = true
+    await Promise.all([
+      queries.invalidateQueries({ queryKey: ['search', search] }),
+      queries.invalidateQueries({ queryKey: ['reach', search, 'trials'] }),
+    ])
+  })
+</script>
+
+<template>
+  <Dialog v-model:visible="shown" modal header="Look over and publish" :draggable="false" :style="{ width: '600px' }">
+    <div v-if="done" class="done">
+      <i class="pi pi-check-circle" aria-hidden="true" />
+      <p>
+        <b>It is live.</b>
+        Visitors meet version {{ summary?.live?.version }} from now on.
+      </p>
+    </div>
+    <template v-else>
+      <p v-if="!summary?.live" class="lead">This is the first time: from now on visitors can use this search.</p>
+      <p v-else-if="summary.differences.length === 0" class="lead">
+        The draft is what visitors see already. There is nothing to publish.
+      </p>
+      <table v-else>
+        <caption class="unseen">
+          What differs between the live version and the draft
+        </caption>
+        <thead>
+          <tr>
+            <th>What changes</th>
+            <th>Live now</th>
+            <th>Then</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(one, n) in changes" :key="n">
+            <td>{{ one.what }}</td>
+            <td class="quiet">{{ one.before }}</td>
+            <td>
+              <b>{{ one.after }}</b>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-for="remark in stops" :key="remark.text" class="remark bad">
+        <i class="pi pi-times-circle" aria-hidden="true" />
+        {{ remark.text }}
+      </p>
+      <p v-for="remark in open" :key="remark.text" class="remark">
+        <i class="pi pi-info-circle" aria-hidden="true" />
+        {{ remark.text }}
+      </p>
+      <div v-if="failing.length > 0" class="remark bad" role="alert">
+        <i class="pi pi-exclamation-triangle" aria-hidden="true" />
+        <div>
+          <b>{{ failing.length === 1 ? 'A trial fails' : `${failing.length} trials fail` }} with this draft.</b>
+          <ul>
+            <li v-for="outcome in failing.slice(0, MOST_LISTED)" :key="outcome.id">
+              “{{ outcome.trial.query }}”: {{ expectation(outcome.trial, outcome.title) }}, but
+              {{ became(outcome.trial, outcome.draft) }}{{ outcome.live?.holds ? '; it holds live' : '' }}
+            </li>
+            <li v-if="failing.length > MOST_LISTED">and {{ failing.length - MOST_LISTED }} more</li>
+          </ul>
+        </div>
+      </div>
+      <p v-if="wrong" class="remark bad" role="alert">
+        <i class="pi pi-exclamation-triangle" aria-hidden="true" />
+        {{ wrong }}
+      </p>
+    </template>
+    <template #footer>
+      <Button v-if="done" label="Close" @click="shown = false" />
+      <template v-else>
+        <Button label="Not yet" severity="secondary" text @click="shown = false" />
+        <Button
+          :label="failing.length > 0 ? 'Publish all the same' : 'Publish'"
+          :severity="failing.length > 0 ? 'danger' : undefined"
+          :loading="busy"
+          :disabled="stops.length > 0 || (summary?.live != null && summary.differences.length === 0)"
+          @click="publish"
+        />
+      </template>
+    </template>
+  </Dialog>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-bottom: 12px;
+}
+th {
+  text-align: start;
+  font-size: 12.5px;
+  color: var(--quiet);
+  font-weight: 600;
+}
+th,
+td {
+  padding: 7px 12px 7px 0;
+  border-bottom: 1px solid var(--line);
+}
+.remark {
+  margin-top: 8px;
+}
+.remark ul {
+  margin: 4px 0 0;
+  padding-left: 18px;
+}
+.done {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.done .pi {
+  font-size: 24px;
+  color: var(--good);
+}
+</style>

@@ -1,0 +1,243 @@
+import type { DesignChange, CollectionShape, OrderKey, ReachRule, SearchDesign } from '../../../shared/contract'
+import { CONTROL_NAMES } from '../filters/filters'
+import { formatNumber, withDays } from '../../kit/format'
+import { optionsFor, said as saidOrder } from '../order/orders'
+
+/** A change of a design as a row of a table: which decision, what it was, what it becomes. */
+export interface ToldChange {
+  what: string
+  before: string
+  after: string
+}
+
+const NONE = 'not there'
+const EMPTY = '–'
+const MOST_LISTED = 8
+
+/** What a decision is called, by its path; `*` stands for a key, which `$1`, `$2` name. What is not here is told by its path. */
+const NAMES: Readonly<Record<string, string>> = {
+  name: 'Name',
+  'reach.collections': 'Order of the collections',
+  'reach.collections.*': 'Collection $1',
+  'reach.collections.*.only': 'Only some of $1',
+  'reach.collections.*.leaveOut': 'Left out of $1',
+  'words.weights': 'Order of the weights',
+  'words.weights.*': 'Weight of $1',
+  'words.weights.*.weight': 'Weight of $1',
+  'words.needed': 'Words needed',
+  'words.partOfWord': 'A word may be',
+  'words.typos.allowed': 'Typos forgiven',
+  'words.typos.firstLetterFixed': 'First letter must be right',
+  'words.stemming': 'Other forms of a word found',
+  'words.fewestLetters': 'Fewest letters',
+  'words.excerpt.words': 'Words in an excerpt',
+  'words.excerpt.wordsBefore': 'Words before the first match',
+  'words.synonyms': 'Synonyms',
+  'words.stopWords': 'Stop words',
+  'words.operators': 'Operators',
+  'words.help.completions': 'Completion of words',
+  'words.help.didYouMean': 'Did you mean',
+  'words.help.seeAlso': 'Queries under the results',
+  'words.help.owners.*': 'See also for “$1”',
+  'words.help.owners.*.offered': 'See also for “$1”',
+  filters: 'Order of the filters',
+  'filters.*': 'Filter $1',
+  'filterPlaces.page': 'Filters on the results page',
+  'filterPlaces.box': 'Filters beside the box',
+  'filterPlaces.home': 'Filters alone on a page',
+  'order.withWords': 'Order with words',
+  'order.withoutWords': 'Order without words',
+  'order.choices': 'Order of what visitors choose from',
+  'order.choices.*': 'Visitors may choose “$1”',
+  'order.label': 'What visitors read for the usual order',
+  'order.mostFeatured': 'Warned of too many featured from',
+  tiers: 'Order of the tiers',
+  'tiers.*': 'Tier $1',
+  pins: 'Order of the pins',
+  'pins.*': 'Pins for “$1”',
+  'page.address': 'Results page',
+  'page.perPage': 'Results a page',
+  'page.arranged': 'Results stand',
+}
+
+/** Names of parts below those, in whichever place. */
+const PARTS: Readonly<Record<string, string>> = {
+  help: 'line of help',
+  control: 'handled with',
+  except: 'values left out',
+  picked: 'values picked by hand',
+  labels: 'name of',
+  several: 'several ticks',
+  order: 'order of the values',
+  tree: 'as a tree',
+  counts: 'numbers beside values',
+  withoutResults: 'values without results',
+  cutAfter: 'values at first',
+  folded: 'folded at first',
+  bands: 'steps',
+  neutral: 'what is read for none',
+  devices: 'where there is room',
+  after: 'shown once there is set',
+  values: '',
+  withBelow: 'with what lies below',
+  merged: 'counted as another:',
+  depth: 'levels',
+  searchFrom: 'searched by name from',
+  pictures: 'picture of',
+  start: 'at first',
+  all: 'all ticked',
+  chosen: 'ticked',
+  shown: 'shown',
+  page: 'on the results page',
+  box: 'beside the box',
+  home: 'alone on a page',
+  narrowing: 'only while it narrows',
+  collections: 'only with results of',
+  joined: '',
+  parts: 'part',
+  headings: 'under a heading each',
+  apart: 'apart',
+  radii: 'distances',
+  atOnce: 'holding at once',
+  opened: 'opened',
+  rank: 'rank',
+  holders: 'who holds it',
+  lift: 'lifted',
+  most: 'at most',
+  mostLive: 'in live results',
+  turns: 'in turns',
+  disclosure: 'said to be paid for',
+  looks: 'looks',
+  ground: 'ground',
+  corners: 'corners',
+  edge: 'edge',
+  edgeColor: 'colour of the edge',
+  ribbon: 'ribbon',
+  color: 'colour',
+  put: 'items at places',
+  takeOut: 'items taken out',
+  queries: 'queries',
+  until: 'until',
+}
+
+const WORDS: Readonly<Record<string, string>> = {
+  ...CONTROL_NAMES,
+  all: 'all',
+  any: 'any',
+  whole: 'a whole word only',
+  start: 'the start',
+  inside: 'any part',
+  dim: 'greyed',
+  hide: 'not shown',
+  found: 'only of what is found',
+  list: 'one below the other',
+  grid: 'side by side',
+}
+
+/** A name of a component as words: `mostLive` is "most live". */
+const asWords = (name: string) =>
+  name.replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`)
+
+/**
+ * Tells changes in the words of the screens.
+ *
+ * @param design the draft, which names what keys stand for
+ */
+export function tellerOf(design: SearchDesign | null, collections: readonly CollectionShape[]) {
+  const options = optionsFor(collections)
+  const labels = new Map<string, string>([
+    ...collections.flatMap(one => one.fields.map(field => [`words.weights.${field.key}`, field.label] as const)),
+    ...collections.map(one => [`reach.collections.${one.key}`, one.label] as const),
+    ...(design?.filters ?? []).flatMap(filter => [
+      [`filters.${filter.key}`, filter.label] as const,
+      ...(filter.joined?.parts ?? []).map(
+        part => [`filters.${filter.key}.joined.parts.${part.key}`, part.label] as const,
+      ),
+    ]),
+    ...(design?.tiers ?? []).map(tier => [`tiers.${tier.key}`, tier.name] as const),
+    ...(design?.order.choices ?? []).map(choice => [`order.choices.${choice.key}`, choice.label] as const),
+  ])
+
+  /** The longest beginning of a path that has a name, and what is left of the path behind it. */
+  function named(path: readonly string[], label: (at: number) => string): { name: string; rest: readonly string[] } {
+    for (let length = path.length; length > 0; length--) {
+      for (const pattern of patternsOf(path.slice(0, length))) {
+        const name = NAMES[pattern]
+        if (name === undefined) continue
+        const keys = pattern.split('.').flatMap((part, at) => (part === '*' ? [label(at)] : []))
+        return { name: keys.reduce((text, key, n) => text.replace(`$${n + 1}`, key), name), rest: path.slice(length) }
+      }
+    }
+    return { name: asWords(path[0]!), rest: path.slice(1) }
+  }
+
+  function what(change: DesignChange): string {
+    const own = ownLabel(change.after) ?? ownLabel(change.before)
+    const label = (at: number) =>
+      labels.get(change.path.slice(0, at + 1).join('.')) ??
+      (at === change.path.length - 1 ? own : undefined) ??
+      change.path[at]!
+    const { name, rest } = named(change.path, label)
+    const behind = rest
+      .map(
+        (part, n) =>
+          PARTS[part] ??
+          labels.get(change.path.slice(0, change.path.length - rest.length + n + 1).join('.')) ??
+          asWords(part),
+      )
+      .filter(part => part !== '')
+      .join(' ')
+    return behind === '' ? name : `${name}: ${behind}`
+  }
+
+  function shown(path: readonly string[], value: unknown): string {
+    if (value === null || value === undefined) return NONE
+    if (typeof value === 'boolean') return value ? 'yes' : 'no'
+    if (typeof value === 'number') return formatNumber(value)
+    if (typeof value === 'string') return labels.get([...path, value].join('.')) ?? WORDS[value] ?? withDays(value)
+    if (Array.isArray(value)) return listed(value.map(one => shown(path, one)))
+    return shape(path, value as Record<string, unknown>)
+  }
+
+  /** A part of a design as a whole: by its label if it has one, else by what it holds. */
+  function shape(path: readonly string[], value: Record<string, unknown>): string {
+    if ('by' in value && typeof value.by === 'string') return saidOrder(value as unknown as OrderKey, options)
+    if ('author' in value && 'address' in value) return rule(value as unknown as ReachRule)
+    if (typeof value.weight === 'number') return formatNumber(value.weight)
+    if (ownLabel(value) !== undefined) return 'there'
+    const held = Object.entries(value).filter(([, one]) => one !== null && !(Array.isArray(one) && one.length === 0))
+    return held.map(([key, one]) => `${PARTS[key] ?? asWords(key)} ${shown([...path, key], one)}`).join(', ')
+  }
+
+  return (change: DesignChange): ToldChange => ({
+    what: what(change),
+    before: shown(change.path, change.before),
+    after: shown(change.path, change.after),
+  })
+}
+
+function rule(of: ReachRule): string {
+  if (of.field !== null) return `${of.field} ${of.value?.split('/').join(' › ')}`
+  return of.author !== null ? `author ${of.author}` : of.item !== null ? `item ${of.item}` : `address ${of.address}`
+}
+
+function ownLabel(value: unknown): string | undefined {
+  if (typeof value !== 'object' || value === null) return undefined
+  const { label, name } = value as { label?: string; name?: string }
+  return label ?? name
+}
+
+function listed(texts: readonly string[]): string {
+  if (texts.length === 0) return EMPTY
+  const first = texts.slice(0, MOST_LISTED).join('; ')
+  return texts.length <= MOST_LISTED ? first : `${first}; and ${formatNumber(texts.length - MOST_LISTED)} more`
+}
+
+/** With the keys on the way each as `*` or as they are: the names decide which of them are keys. */
+function patternsOf(path: readonly string[]): string[] {
+  return path.reduce<string[]>(
+    (patterns, part) =>
+      patterns.flatMap(pattern => [part, '*'].map(one => (pattern === '' ? one : `${pattern}.${one}`))),
+    [''],
+  )
+}

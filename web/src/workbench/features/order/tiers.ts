@@ -1,0 +1,86 @@
+import type { SearchDesign, Tier, TierLooks } from '../../../shared/contract'
+import { keyFrom } from '../filters/filters'
+
+/** Looks to begin with, each unlike the others; what a new tier gets, in this order. */
+export const READY_LOOKS: readonly { name: string; looks: TierLooks }[] = [
+  {
+    name: 'Lamp',
+    looks: {
+      ground: '#fff8ea',
+      corners: null,
+      edge: 'clear',
+      edgeColor: '#8a5200',
+      ribbon: { text: 'Featured', color: '#ffffff', ground: '#8a5200', size: 'usual', side: 'end' },
+    },
+  },
+  {
+    name: 'Sea',
+    looks: {
+      ground: null,
+      corners: null,
+      edge: 'fine',
+      edgeColor: '#0e5f63',
+      ribbon: { text: 'Recommended', color: '#ffffff', ground: '#0e5f63', size: 'usual', side: 'start' },
+    },
+  },
+  {
+    name: 'Quiet',
+    looks: {
+      ground: '#f4f2ec',
+      corners: null,
+      edge: 'none',
+      edgeColor: '#5c6c74',
+      ribbon: { text: 'Partner', color: '#1b2a33', ground: '#d9d4c5', size: 'small', side: 'end' },
+    },
+  },
+  {
+    name: 'Night',
+    looks: {
+      ground: null,
+      corners: 4,
+      edge: 'strong',
+      edgeColor: '#1b2a33',
+      ribbon: { text: 'Top choice', color: '#ffe2a8', ground: '#1b2a33', size: 'large', side: 'start' },
+    },
+  },
+]
+
+/** The tiers by rank; those without one last. */
+export const byRank = (tiers: readonly Tier[]): Tier[] =>
+  [...tiers].sort((a, b) => (a.rank ?? Infinity) - (b.rank ?? Infinity))
+
+/** With ranks from 1 on, as they stand. */
+export const ranked = (tiers: readonly Tier[]): Tier[] => tiers.map((tier, n) => ({ ...tier, rank: n + 1 }))
+
+/** A tier more, the lowest. The first that lifts brings the keys into both orders that it needs for that. */
+export function withNewTier(design: SearchDesign, name: string): SearchDesign {
+  const ready = READY_LOOKS[design.tiers.length % READY_LOOKS.length]!
+  const tier: Tier = {
+    key: keyFrom(
+      name,
+      design.tiers.map(one => one.key),
+    ),
+    name,
+    rank: null,
+    holders: [],
+    lift: { most: 3, mostLive: 1, turns: 'by-day' },
+    disclosure: null,
+    looks: ready.looks,
+  }
+  return withLift({ ...design, tiers: ranked([...byRank(design.tiers), tier]) })
+}
+
+/** With 'tier' and 'place in the tier' first in both orders, where an order has no such key. */
+export function withLift(design: SearchDesign): SearchDesign {
+  const keys = (of: SearchDesign['order']['withWords']) =>
+    of.some(key => key.by === 'tier')
+      ? of
+      : [
+          ...(['tier', 'place-in-tier'] as const).map(by => ({ by, field: null, down: false, without: null })),
+          ...of.filter(key => key.by !== 'place-in-tier'),
+        ]
+  return {
+    ...design,
+    order: { ...design.order, withWords: keys(design.order.withWords), withoutWords: keys(design.order.withoutWords) },
+  }
+}

@@ -1,0 +1,35 @@
+import type { Hit, OrderKey } from '../../../shared/contract'
+
+const KEYS: Record<OrderKey['by'], string> = {
+  tier: 'tier',
+  'place-in-tier': 'place in the tier',
+  relevance: 'relevance',
+  distance: 'distance',
+  newest: 'newest',
+  'next-day': 'next day',
+  number: 'number',
+  title: 'title',
+}
+
+/** Why a result stands before the next one, for the owner. @param distance of the result, as visitors read it */
+export function standingOf(hit: Hit, distance: string): string {
+  const why = hit.standing
+  if (!why) return ''
+  if (why.pinnedAt !== null) return `Pinned at ${why.pinnedAt}`
+  const apart = apartBy(hit, distance)
+  if (why.lifted) {
+    const how =
+      why.placeInTier !== null ? `place ${why.placeInTier} in the tier` : why.takesTurns ? 'its turn today' : ''
+    return ['Lifted: ' + (why.tierName ?? ''), how || (why.by?.by === 'tier' ? '' : apart)].filter(Boolean).join(', ')
+  }
+  return why.tierName === null ? `By ${apart}` : `Marked: ${why.tierName}; by ${apart}`
+}
+
+/** What tells a result from the next one. */
+function apartBy(hit: Hit, distance: string): string {
+  const key = hit.standing?.by ?? null
+  if (key === null) return 'its id, all else being equal'
+  if (key.by === 'distance' && distance !== '') return `${KEYS.distance} (${distance})`
+  if (key.by === 'relevance') return `${KEYS.relevance} (${hit.score.toFixed(1)})`
+  return key.field === null ? KEYS[key.by] : `${KEYS[key.by]} (${key.field})`
+}

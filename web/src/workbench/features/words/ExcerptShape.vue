@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import Slider from 'primevue/slider'
+import type { Words } from '../../../shared/contract'
+
+/** How much text stands under a title, and where in it the first match is. */
+const shape = defineModel<Words['excerpt']>({ required: true })
+const FEWEST = 5
+const MOST = 100
+const MOST_BEFORE = 50
+function setWords(words: number) {
+  shape.value = { words, wordsBefore: Math.min(shape.value.wordsBefore, words - 1) }
+}
+</script>
+
+<template>
+  <div class="row">
+    <b id="excerpt-words">Words in it</b>
+    <Slider
+      :model-value="shape.words"
+      :min="FEWEST"
+      :max="MOST"
+      aria-labelledby="excerpt-words"
+      @update:model-value="setWords($event as number)"
+    />
+    <output class="number" aria-label="Words in an excerpt">{{ shape.words }}</output>
+  </div>
+  <div class="row">
+    <b id="excerpt-before">Of them before the first match</b>
+    <Slider
+      :model-value="shape.wordsBefore"
+      :min="0"
+      :max="Math.min(MOST_BEFORE, shape.words - 1)"
+      aria-labelledby="excerpt-before"
+      @update:model-value="shape = { ...shape, wordsBefore: $event as number }"
+    />
+    <output class="number" aria-label="Words before the first match">{{ shape.wordsBefore }}</output>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 150px 28px;
+  gap: 16px;
+  align-items: center;
+  padding: 12px 0;
+  border-bottom: 1px solid var(--line);
+}
+b {
+  font-weight: 600;
+}
+output {
+  text-align: end;
+  font-weight: 650;
+}
+</style>
