@@ -17,7 +17,11 @@ export const router = createRouter({
   history: createWebHistory('/workbench/'),
   routes: [
     { path: '/', component: () => import('../features/entrance/HomePage.vue') },
-    { path: '/sign-in', component: () => import('../features/entrance/SignInPage.vue'), meta: { open: true, title: 'Sign in' } },
+    {
+      path: '/sign-in',
+      component: () => import('../features/entrance/SignInPage.vue'),
+      meta: { open: true, title: 'Sign in' },
+    },
     {
       path: '/first-start',
       component: () => import('../features/entrance/FirstStartPage.vue'),
@@ -47,7 +51,12 @@ export const router = createRouter({
           props: to => ({ ...to.params, id: String(to.query.id ?? '') }),
           meta: { title: 'Content' },
         },
-        { path: 'health', component: () => import('../features/content/HealthPage.vue'), props: true, meta: { title: 'Health' } },
+        {
+          path: 'health',
+          component: () => import('../features/content/HealthPage.vue'),
+          props: true,
+          meta: { title: 'Health' },
+        },
         {
           path: 'sources/new',
           component: () => import('../features/sources/BringInPage.vue'),
@@ -79,7 +88,12 @@ export const router = createRouter({
           props: true,
           meta: { title: 'Searches' },
         },
-        { path: 'settings', component: () => import('../features/site/SettingsPage.vue'), props: true, meta: { title: 'Site' } },
+        {
+          path: 'settings',
+          component: () => import('../features/site/SettingsPage.vue'),
+          props: true,
+          meta: { title: 'Site' },
+        },
       ],
     },
     { path: '/:rest(.*)*', redirect: '/' },

@@ -6,7 +6,14 @@ import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { CrawlSettings, FileSettings, Mapping, Preview, SourceSettings, SourceShape } from '../../../shared/contract'
+import type {
+  CrawlSettings,
+  FileSettings,
+  Mapping,
+  Preview,
+  SourceSettings,
+  SourceShape,
+} from '../../../shared/contract'
 import { counted, formatNumber } from '../../kit/format'
 import { api } from '../../ownerApi'
 import CrawlWhere from './CrawlWhere.vue'
