@@ -202,7 +202,10 @@ class FiltersOfEveryKindTest {
         handle("Course", "One of a menu");
         handle("Minutes", "Steps");
         browser.seeText(".filters .name", "Tags").click();
-        browser.see(".choice:has([for^='after-']) .chosen").click();
+        browser.seeText(".folding > button", "Where and when").click();
+        browser.seeText(".folding .choice", "When")
+                .findElement(By.cssSelector(".chosen"))
+                .click();
         browser.seeText("[role=option]", "Once Course is set").click();
         browser.seeText(".filters .name", "Tags").click();
         SearchContext results = published(key, 3, 2);

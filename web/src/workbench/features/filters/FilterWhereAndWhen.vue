@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { CollectionShape, Filter } from '../../../shared/contract'
+import ChoiceField from '../../kit/ChoiceField.vue'
+import FoldingSection from '../../kit/FoldingSection.vue'
+import SwitchField from '../../kit/SwitchField.vue'
+
+/** In which places a filter is shown, and what must be so for that. */
+const { others, collections } = defineProps<{
+  /** The other filters of the search that visitors meet. */
+  others: readonly Filter[]
+  /** Those that are searched. */
+  collections: readonly CollectionShape[]
+}>()
+const filter = defineModel<Filter>({ required: true })
+const set = (changed: Partial<Filter>) => {
+  filter.value = { ...filter.value, ...changed }
+}
+const setShown = (changed: Partial<Filter['shown']>) => set({ shown: { ...filter.value.shown, ...changed } })
+const PAGES: readonly { value: Filter['shown']['page']; label: string }[] = [
+  { value: 'side', label: 'Beside' },
+  { value: 'top', label: 'Above' },
+  { value: 'nowhere', label: 'No' },
+]
+const DEVICES: readonly { value: Filter['devices']; label: string }[] = [
+  { value: 'all', label: 'Everywhere' },
+  { value: 'wide', label: 'Wide' },
+  { value: 'narrow', label: 'Phones' },
+]
+/** A list takes null, and an empty value too, for nothing chosen; no filter can have this name. */
+const ALWAYS = '*'
+const afters = computed(() => [
+  { value: ALWAYS, label: 'Always' },
+  ...others.map(one => ({ value: one.key, label: `Once ${one.label} is set` })),
+])
+const tick = (key: string) => {
+  const now = filter.value.shown.collections
+  setShown({ collections: now.includes(key) ? now.filter(one => one !== key) : [...now, key] })
+}
+const said = computed(() => {
+  const { shown, devices, after } = filter.value
+  const places = [
+    { side: 'beside the results', top: 'above the results', nowhere: '' }[shown.page],
+    shown.box ? 'at the box' : '',
+    shown.home ? 'alone' : '',
+  ].filter(Boolean)
+  return [
+    places.length > 0 ? places.join(' and ') : 'nowhere',
+    { all: '', wide: 'wide screens', narrow: 'phones' }[devices],
+    after === null ? '' : (afters.value.find(one => one.value === after)?.label.toLowerCase() ?? ''),
+    shown.narrowing ? 'while it narrows' : '',
+    shown.collections.length > 0 ? 'with some results' : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+})
+</script>
+
+<template>
+  <FoldingSection title="Where and when" :said="said">
+    <ChoiceField
+      label="On the results page"
+      buttons
+      :options="PAGES"
+      :model-value="filter.shown.page"
+      @update:model-value="setShown({ page: $event })"
+    />
+    <SwitchField
+      label="Beside the search box"
+      :model-value="filter.shown.box"
+      @update:model-value="setShown({ box: $event })"
+    />
+    <SwitchField
+      label="Among the filters alone on a page"
+      :model-value="filter.shown.home"
+      @update:model-value="setShown({ home: $event })"
+    />
+    <ChoiceField
+      label="Widths"
+      buttons
+      :options="DEVICES"
+      :model-value="filter.devices"
+      @update:model-value="set({ devices: $event })"
+    />
+    <ChoiceField
+      v-if="others.length > 0"
+      label="When"
+      :options="afters"
+      :model-value="filter.after ?? ALWAYS"
+      @update:model-value="set({ after: $event === ALWAYS ? null : $event })"
+    />
+    <SwitchField
+      label="Only while it can narrow"
+      :model-value="filter.shown.narrowing"
+      @update:model-value="setShown({ narrowing: $event })"
+    />
+    <fieldset v-if="collections.length > 1" class="some">
+      <legend class="label">Only with results of</legend>
+      <label v-for="one in collections" :key="one.key">
+        <input type="checkbox" :checked="filter.shown.collections.includes(one.key)" @change="tick(one.key)" />
+        {{ one.label }}
+      </label>
+    </fieldset>
+  </FoldingSection>
+</template>
+
+<style scoped>
+.some {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+.some legend {
+  padding: 0;
+  margin-bottom: 4px;
+}
+.some label {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 28px;
+  cursor: pointer;
+}
+.some input {
+  width: 16px;
+  height: 16px;
+  margin: 0;
+  accent-color: var(--sea);
+}
+</style>
