@@ -248,358 +248,171 @@ public record Filter(
     }
 
     public Filter withControl(Control changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                changed,
-                except,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.control = changed;
+        return parts.put();
     }
 
     public Filter withSeveral(Several changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                labels,
-                changed,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.several = changed;
+        return parts.put();
     }
 
     public Filter withExcept(List<String> changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                changed,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.except = changed;
+        return parts.put();
     }
 
     public Filter withPicked(@Nullable List<String> changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                changed,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.picked = changed;
+        return parts.put();
     }
 
     public Filter withLabels(Map<String, String> changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                changed,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.labels = changed;
+        return parts.put();
     }
 
     /** @param tree whether the values stand as a tree */
     public Filter ordered(Order changed, boolean tree, WithoutResults without) {
-        return new Filter(
-                key, label, help, field, control, except, picked, labels, several, changed, tree, counts, without,
-                cutAfter, folded, unit, bands, neutral, devices, after, values, start, shown, joined, radii);
+        Parts parts = new Parts(this);
+        parts.order = changed;
+        parts.tree = tree;
+        parts.withoutResults = without;
+        return parts.put();
     }
 
     public Filter withBands(List<Double> changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                changed,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.bands = changed;
+        return parts.put();
     }
 
     public Filter withAfter(@Nullable String changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                changed,
-                values,
-                start,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.after = changed;
+        return parts.put();
     }
 
     public Filter withValues(ValueRules changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                changed,
-                start,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.values = changed;
+        return parts.put();
     }
 
     public Filter withStart(Start changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                changed,
-                shown,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.start = changed;
+        return parts.put();
     }
 
     public Filter withShown(Shown changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                changed,
-                joined,
-                radii);
+        Parts parts = new Parts(this);
+        parts.shown = changed;
+        return parts.put();
     }
 
     public Filter withJoined(@Nullable Joined changed) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                shown,
-                changed,
-                radii);
+        Parts parts = new Parts(this);
+        parts.joined = changed;
+        return parts.put();
     }
 
     public Filter withRadii(List<Double> changed, String unit) {
-        return new Filter(
-                key,
-                label,
-                help,
-                field,
-                control,
-                except,
-                picked,
-                labels,
-                several,
-                order,
-                tree,
-                counts,
-                withoutResults,
-                cutAfter,
-                folded,
-                unit,
-                bands,
-                neutral,
-                devices,
-                after,
-                values,
-                start,
-                shown,
-                joined,
-                changed);
+        Parts parts = new Parts(this);
+        parts.radii = changed;
+        parts.unit = unit;
+        return parts.put();
+    }
+
+    /** The parts of one on the way to another that differs in some of them. */
+    private static final class Parts {
+        private String key;
+        private String label;
+        private String help;
+        private FieldKey field;
+        private @Nullable Control control;
+        private List<String> except;
+        private @Nullable List<String> picked;
+        private Map<String, String> labels;
+        private Several several;
+        private Order order;
+        private Boolean tree;
+        private Boolean counts;
+        private WithoutResults withoutResults;
+        private Integer cutAfter;
+        private Boolean folded;
+        private String unit;
+        private List<Double> bands;
+        private String neutral;
+        private Devices devices;
+        private @Nullable String after;
+        private ValueRules values;
+        private Start start;
+        private Shown shown;
+        private @Nullable Joined joined;
+        private List<Double> radii;
+
+        Parts(Filter of) {
+            key = of.key;
+            label = of.label;
+            help = of.help;
+            field = of.field;
+            control = of.control;
+            except = of.except;
+            picked = of.picked;
+            labels = of.labels;
+            several = of.several;
+            order = of.order;
+            tree = of.tree;
+            counts = of.counts;
+            withoutResults = of.withoutResults;
+            cutAfter = of.cutAfter;
+            folded = of.folded;
+            unit = of.unit;
+            bands = of.bands;
+            neutral = of.neutral;
+            devices = of.devices;
+            after = of.after;
+            values = of.values;
+            start = of.start;
+            shown = of.shown;
+            joined = of.joined;
+            radii = of.radii;
+        }
+
+        Filter put() {
+            return new Filter(
+                    key,
+                    label,
+                    help,
+                    field,
+                    control,
+                    except,
+                    picked,
+                    labels,
+                    several,
+                    order,
+                    tree,
+                    counts,
+                    withoutResults,
+                    cutAfter,
+                    folded,
+                    unit,
+                    bands,
+                    neutral,
+                    devices,
+                    after,
+                    values,
+                    start,
+                    shown,
+                    joined,
+                    radii);
+        }
     }
 
     /**

@@ -132,122 +132,96 @@ public record Mapping(String idColumn, List<MappedField> fields) {
         }
 
         public MappedField withLevels(@Nullable String levels) {
-            return new MappedField(
-                    property,
-                    label,
-                    kind,
-                    column,
-                    longitude,
-                    placeName,
-                    alternative,
-                    currency,
-                    separator,
-                    levels,
-                    unit,
-                    dates,
-                    decimalComma);
+            Parts parts = new Parts(this);
+            parts.levels = levels;
+            return parts.put();
         }
 
         public MappedField withLabel(String changed) {
-            return new MappedField(
-                    property,
-                    changed,
-                    kind,
-                    column,
-                    longitude,
-                    placeName,
-                    alternative,
-                    currency,
-                    separator,
-                    levels,
-                    unit,
-                    dates,
-                    decimalComma);
+            Parts parts = new Parts(this);
+            parts.label = changed;
+            return parts.put();
         }
 
         public MappedField withUnit(@Nullable String unit) {
-            return new MappedField(
-                    property,
-                    label,
-                    kind,
-                    column,
-                    longitude,
-                    placeName,
-                    alternative,
-                    currency,
-                    separator,
-                    levels,
-                    unit,
-                    dates,
-                    decimalComma);
+            Parts parts = new Parts(this);
+            parts.unit = unit;
+            return parts.put();
         }
 
         public MappedField withDates(DateForm dates) {
-            return new MappedField(
-                    property,
-                    label,
-                    kind,
-                    column,
-                    longitude,
-                    placeName,
-                    alternative,
-                    currency,
-                    separator,
-                    levels,
-                    unit,
-                    dates,
-                    decimalComma);
+            Parts parts = new Parts(this);
+            parts.dates = dates;
+            return parts.put();
         }
 
         public MappedField withDecimalComma(boolean comma) {
-            return new MappedField(
-                    property,
-                    label,
-                    kind,
-                    column,
-                    longitude,
-                    placeName,
-                    alternative,
-                    currency,
-                    separator,
-                    levels,
-                    unit,
-                    dates,
-                    comma);
+            Parts parts = new Parts(this);
+            parts.decimalComma = comma;
+            return parts.put();
         }
 
         public MappedField withPlace(@Nullable String longitude, @Nullable String placeName) {
-            return new MappedField(
-                    property,
-                    label,
-                    kind,
-                    column,
-                    longitude,
-                    placeName,
-                    alternative,
-                    currency,
-                    separator,
-                    levels,
-                    unit,
-                    dates,
-                    decimalComma);
+            Parts parts = new Parts(this);
+            parts.longitude = longitude;
+            parts.placeName = placeName;
+            return parts.put();
         }
 
         public MappedField withAlternative(@Nullable String alternative) {
-            return new MappedField(
-                    property,
-                    label,
-                    kind,
-                    column,
-                    longitude,
-                    placeName,
-                    alternative,
-                    currency,
-                    separator,
-                    levels,
-                    unit,
-                    dates,
-                    decimalComma);
+            Parts parts = new Parts(this);
+            parts.alternative = alternative;
+            return parts.put();
+        }
+
+        /** The parts of one on the way to another that differs in some of them. */
+        private static final class Parts {
+            private String property;
+            private String label;
+            private FieldKind kind;
+            private String column;
+            private @Nullable String longitude;
+            private @Nullable String placeName;
+            private @Nullable String alternative;
+            private @Nullable String currency;
+            private @Nullable String separator;
+            private @Nullable String levels;
+            private @Nullable String unit;
+            private DateForm dates;
+            private @Nullable Boolean decimalComma;
+
+            Parts(MappedField of) {
+                property = of.property;
+                label = of.label;
+                kind = of.kind;
+                column = of.column;
+                longitude = of.longitude;
+                placeName = of.placeName;
+                alternative = of.alternative;
+                currency = of.currency;
+                separator = of.separator;
+                levels = of.levels;
+                unit = of.unit;
+                dates = of.dates;
+                decimalComma = of.decimalComma;
+            }
+
+            MappedField put() {
+                return new MappedField(
+                        property,
+                        label,
+                        kind,
+                        column,
+                        longitude,
+                        placeName,
+                        alternative,
+                        currency,
+                        separator,
+                        levels,
+                        unit,
+                        dates,
+                        decimalComma);
+            }
         }
     }
 
