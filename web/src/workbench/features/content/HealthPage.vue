@@ -208,7 +208,7 @@ const ofItems = (finding: Finding) => finding.kind !== 'field-nearly-empty'
               size="small"
               text
               :label="opened === keyOf(finding) ? 'Close' : 'Show'"
-              :aria-label="`Show the items: ${labelOf(finding.collection)}, ${finding.what}`"
+              :aria-label="`${opened === keyOf(finding) ? 'Close' : 'Show'} the items: ${labelOf(finding.collection)}, ${finding.what}`"
               :aria-expanded="opened === keyOf(finding)"
               @click="opened = opened === keyOf(finding) ? null : keyOf(finding)"
             />

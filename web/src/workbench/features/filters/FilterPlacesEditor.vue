@@ -60,7 +60,7 @@ const there = (place: Place) => used.value.filter(filter => isThere(filter, plac
             text
             severity="secondary"
             :disabled="there(place.key) === 0"
-            :aria-label="`No filter: ${place.label}`"
+            :aria-label="`None: ${place.label}`"
             @click="emit('all', place.key, false)"
           />
         </span>

@@ -353,6 +353,7 @@ class FilterDecisionsTest {
                 .click();
         browser.seeText(".filters .name", "Offer").click();
         choose("Starts with", "All ticked");
+        browser.seeText(".folding > button", "Where and when").click();
         browser.seeText(".some label", "Homes").click();
         browser.seeText(".filters .name", "Offer").click();
         browser.until("kept", () -> design(key)
