@@ -358,7 +358,7 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', pressedElsewhe
                   <TierRibbon v-if="look" :tier="look.tier" />
                 </span>
                 <span class="about">
-                  <template v-if="look?.tier.disclosure">{{ look.tier.disclosure }} ·</template>
+                  <template v-if="look?.tier.disclosure">{{ `${look.tier.disclosure} · ` }}</template>
                   <MarkedRuns :runs="hit.excerpt" />
                 </span>
               </span>

@@ -306,8 +306,7 @@ const share = (gives: number) => `${Math.max(2, Math.round((gives / Math.max(why
         </div>
         <p v-if="!why.startingList" class="sum">
           Together
-          <b class="number">{{ why.score.toFixed(2) }}</b>
-          , which sets its place.
+          <b class="number">{{ why.score.toFixed(2) }}</b>, which sets its place.
         </p>
         <h3 class="second">Should it not be there?</h3>
         <ul class="leavings">
