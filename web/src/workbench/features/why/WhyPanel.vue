@@ -293,7 +293,7 @@ const share = (gives: number) => `${Math.max(2, Math.round((gives / Math.max(why
           <ul>
             <li v-for="field in word.fields" :key="field.field">
               <span>
-                <b>{{ fieldLabel(field.field) }}</b>
+                <b>{{ fieldLabel(field.field) }}</b>{{ ' ' }}
                 <span class="quiet">
                   {{ ways[field.way]
                   }}{{ field.met.length > 0 ? `: ${field.met.join(', ')}` : ', among your keywords' }}
