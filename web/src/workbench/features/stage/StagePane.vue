@@ -169,7 +169,15 @@ defineExpose({
   color: #4f5d64;
   white-space: nowrap;
 }
-@container (max-width: 520px) {
+@container (max-width: 560px) {
+  .tools {
+    gap: 6px;
+  }
+  .tools :deep(.p-togglebutton-content) {
+    padding-inline: 6px;
+    font-size: 12.5px;
+    white-space: nowrap;
+  }
   .hint {
     display: none;
   }
