@@ -90,7 +90,7 @@ class OwnerStoryTest {
             browser.untilTexts(
                     browser.driver(),
                     "[role=dialog] tbody td",
-                    texts -> texts.equals(List.of("Weight of title", "5", "not there")));
+                    texts -> texts.equals(List.of("Weight of Title", "5", "0")));
             browser.seeText("[role=dialog] button", "Publish").click();
             browser.seeText("[role=dialog]", "It is live");
             browser.seeText("[role=dialog] button", "Close").click();
