@@ -55,6 +55,6 @@ const id = useId()
   gap: 12px;
 }
 .chosen {
-  width: 220px;
+  width: 204px;
 }
 </style>

@@ -73,7 +73,11 @@ watch(
   () => (draft.design.value && collections.value ? route.hash : ''),
   async part => {
     await nextTick()
-    if (part !== '') document.getElementById(part.slice(1))?.scrollIntoView()
+    const heading = part === '' ? null : document.getElementById(part.slice(1))
+    const column = heading?.closest('.decisions')
+    // The column alone: what the browser does by itself moves the whole frame as well.
+    if (heading && column)
+      column.scrollTop += heading.getBoundingClientRect().top - column.getBoundingClientRect().top - 16
   },
   { immediate: true },
 )
