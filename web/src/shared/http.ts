@@ -21,7 +21,9 @@ export interface Fetched<Body> {
   headers: Headers
 }
 
-/** Asks for JSON. Aborting the signal lets the abort through; everything else that fails is a {@link RequestFailure}. */
+/**
+ * Asks for JSON. Aborting the signal lets the abort through; everything else that fails is a {@link RequestFailure}.
+ */
 export async function fetchJson<Body>(url: string, init: RequestInit = {}): Promise<Fetched<Body>> {
   let response: Response
   let text: string

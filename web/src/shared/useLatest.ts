@@ -9,7 +9,8 @@ export type Latest<Value> =
   | { kind: 'failed'; value: Value | null; message: string }
 
 /**
- * Fetches whatever `request` asks for, after a pause without further change; a late answer never overwrites a newer one.
+ * Fetches whatever `request` asks for, after a pause without further change; a late answer never overwrites a newer
+ * one.
  *
  * @param request null for nothing to show
  * @param fetchFor rejects with a {@link RequestFailure}

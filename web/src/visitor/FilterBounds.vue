@@ -4,8 +4,8 @@ import type { FilterBounds, FilterShape } from '../shared/contract'
 import { english as texts } from './texts'
 
 /**
- * One or two bounds of numbers or days: typed, and drawn where both ends of a number are free. What is drawn is for pointers
- * alone: its two ends may lie on one another, and keys and screen readers have the typed ones.
+ * One or two bounds of numbers or days: typed, and drawn where both ends of a number are free. What is drawn is for
+ * pointers alone: its two ends may lie on one another, and keys and screen readers have the typed ones.
  */
 const { filter, bounds } = defineProps<{ filter: FilterShape; bounds: FilterBounds }>()
 const emit = defineEmits<{ set: [values: string[]] }>()

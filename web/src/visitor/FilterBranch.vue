@@ -33,7 +33,10 @@ function childrenOf(value: FilterValue): readonly FilterValue[] {
   const asked = fetched.value[value.value]?.values ?? []
   return asked.length > value.children.length ? asked : value.children
 }
-/** Of a branch this large that came with the results there may be more; of a smaller one what is missing is hidden by the owner. */
+/**
+ * Of a branch this large that came with the results there may be more; of a smaller one what is missing is hidden by
+ * the owner.
+ */
 const LARGE_BRANCH = 100
 const goesOn = (value: FilterValue) =>
   fetched.value[value.value]?.goesOn ?? (value.children.length >= LARGE_BRANCH && value.children.length < value.below)

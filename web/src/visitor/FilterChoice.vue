@@ -5,7 +5,9 @@ import { safeAddress } from '../shared/http'
 import { flattened } from './filterState'
 import { english as texts } from './texts'
 
-/** Values of which one holds, as a list or folded into a menu; or several side by side, as words or with a picture each. */
+/**
+ * Values of which one holds, as a list or folded into a menu; or several side by side, as words or with a picture each.
+ */
 const { filter } = defineProps<{ filter: FilterShape }>()
 const emit = defineEmits<{ tick: [value: string]; set: [values: string[]] }>()
 const name = useId()
@@ -14,7 +16,10 @@ const values = computed(() => flattened(filter.values))
 const shown = computed(() =>
   all.value ? values.value : values.value.filter((value, n) => n < filter.cutAfter || value.selected),
 )
-/** The values by the heading they stand under; one group without a name where there are none. What lies below a value has its heading. */
+/**
+ * The values by the heading they stand under; one group without a name where there are none. What lies below a value
+ * has its heading.
+ */
 const groups = computed(() => {
   const found: { heading: string; values: typeof shown.value }[] = []
   for (const value of filter.control === 'menu' ? values.value : shown.value) {

@@ -7,8 +7,8 @@ import { english as texts } from './texts'
 import type { FilterChoice } from './useFilterChoice'
 
 /**
- * The filters of one place: in view, or behind a button and then where they stand or over the page. Where a choice does not
- * hold at once, a button makes it.
+ * The filters of one place: in view, or behind a button and then where they stand or over the page. Where a choice does
+ * not hold at once, a button makes it.
  */
 const {
   filters,

@@ -233,7 +233,10 @@ function openList() {
   open.value = true
   asked.value = true
 }
-/** Closes once the focus has settled elsewhere: scripts and assistive technology may take it away and give it back at once. */
+/**
+ * Closes once the focus has settled elsewhere: scripts and assistive technology may take it away and give it back at
+ * once.
+ */
 async function left(event: FocusEvent) {
   const form = event.currentTarget as HTMLElement
   await nextTick()

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { TierFace } from '../shared/contract'
 
-/** The short label of a featured tier; nothing where it has none. What does not fit is cut short, and read in full by those who hear it. */
+/**
+ * The short label of a featured tier; nothing where it has none. What does not fit is cut short, and read in full by
+ * those who hear it.
+ */
 const { tier } = defineProps<{ tier: TierFace }>()
 </script>
 

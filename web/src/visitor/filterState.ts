@@ -23,7 +23,10 @@ function tickedIn(values: readonly FilterValue[]): SetValue[] {
   ])
 }
 
-/** What the address has to say for these values to hold in a filter: nothing at its start, an empty value for nothing at all. */
+/**
+ * What the address has to say for these values to hold in a filter: nothing at its start, an empty value for nothing at
+ * all.
+ */
 export function parameterFor(filter: FilterShape, values: readonly string[]): string[] {
   return isStart(filter, values) ? [] : values.length === 0 ? [''] : [...values]
 }

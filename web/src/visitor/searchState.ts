@@ -9,8 +9,9 @@ export interface SearchState {
   query: string
   page: number
   /**
-   * What is set by the filters' keys, and where distances are measured from. An empty list takes a parameter away, which is the
-   * filter's start; a list of nothing but an empty value says that nothing is set although the start is something else.
+   * What is set by the filters' keys, and where distances are measured from. An empty list takes a parameter away,
+   * which is the filter's start; a list of nothing but an empty value says that nothing is set although the start is
+   * something else.
    */
   filters: Filters
   /** How many results elements are on the page; without one, the box leads to the results page. */

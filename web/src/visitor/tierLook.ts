@@ -8,7 +8,10 @@ export interface TierLook {
   styles: Record<string, string>
 }
 
-/** By custom properties: they are set through the style object, which a site's strict `style-src` allows, and its own CSS may overrule what they give. */
+/**
+ * By custom properties: they are set through the style object, which a site's strict `style-src` allows, and its own
+ * CSS may overrule what they give.
+ */
 export function tierLook(hit: Hit, tiers: readonly TierFace[]): TierLook | undefined {
   const tier = tiers.find(one => one.key === hit.tier)
   if (!tier) return undefined

@@ -24,7 +24,8 @@ export interface FilterChoice {
 }
 
 /**
- * @param answered what the results here answered, null before they do; no such thing where none are, and the numbers are asked for apart
+ * @param answered what the results here answered, null before they do; no such thing where none are, and the numbers
+ *   are asked for apart
  * @param atOnce whether a choice holds as it is made
  * @param wanted whether any filter is drawn in this place at all
  * @param pauseMs before numbers are asked for, where every letter typed changes them

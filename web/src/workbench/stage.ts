@@ -1,4 +1,7 @@
-/** The page inside the stage: the very script that sites load, in the place the owner wants to see, answering from the draft. */
+/**
+ * The page inside the stage: the very script that sites load, in the place the owner wants to see, answering from the
+ * draft.
+ */
 import '@fontsource-variable/figtree'
 import './stage.css'
 

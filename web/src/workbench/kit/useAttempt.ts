@@ -2,8 +2,8 @@ import { ref } from 'vue'
 import { RequestFailure } from '../../shared/http'
 
 /**
- * Something that is asked of the service and may be refused: whether it is under way, and the words of a refusal. One at a
- * time; what is no refusal goes on as an error.
+ * Something that is asked of the service and may be refused: whether it is under way, and the words of a refusal. One
+ * at a time; what is no refusal goes on as an error.
  */
 export function useAttempt() {
   const busy = ref(false)

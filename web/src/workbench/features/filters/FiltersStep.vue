@@ -62,7 +62,9 @@ const pointed = ref<string | null>(null)
 watch([open, pointed], () => stage.light(pointed.value ?? open.value))
 onBeforeUnmount(() => stage.light(null))
 
-/** One row of the list: a filter that visitors meet, by itself or as a part of a joint one that stands apart just now. */
+/**
+ * One row of the list: a filter that visitors meet, by itself or as a part of a joint one that stands apart just now.
+ */
 interface Row {
   filter: Filter
   at: number

@@ -101,7 +101,10 @@ export function warningsOf(filter: Filter, proposal: FilterProposal | undefined,
   return warnings
 }
 
-/** Numbers that somebody typed with spaces or semicolons between them, or commas and a space; null where one of them is none, or they do not go up. */
+/**
+ * Numbers that somebody typed with spaces or semicolons between them, or commas and a space; null where one of them is
+ * none, or they do not go up.
+ */
 export function stepsFrom(text: string): number[] | null {
   const numbers = text
     .split(/[\s;]+|,\s+/)

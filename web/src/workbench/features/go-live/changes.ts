@@ -14,7 +14,10 @@ const NONE = 'not there'
 const EMPTY = '–'
 const MOST_LISTED = 8
 
-/** What a decision is called, by its path; `*` stands for a key, which `$1`, `$2` name. What is not here is told by its path. */
+/**
+ * What a decision is called, by its path; `*` stands for a key, which `$1`, `$2` name. What is not here is told by its
+ * path.
+ */
 const NAMES: Readonly<Record<string, string>> = {
   name: 'Name',
   'reach.collections': 'Order of the collections',

@@ -5,8 +5,8 @@ import { RequestFailure } from '../../../shared/http'
 import { api } from '../../ownerApi'
 
 /**
- * What becomes of a change: it waits for a pause of the owner's, is on its way, is kept, or is not: `failed` can be tried
- * again as it is, `conflict` cannot, since somebody else changed the draft meanwhile.
+ * What becomes of a change: it waits for a pause of the owner's, is on its way, is kept, or is not: `failed` can be
+ * tried again as it is, `conflict` cannot, since somebody else changed the draft meanwhile.
  */
 export type Keeping = 'kept' | 'waiting' | 'sending' | 'failed' | 'conflict'
 
@@ -14,8 +14,8 @@ const PAUSE = 120
 const MOST_STEPS_BACK = 200
 
 /**
- * The draft of one search, kept as it is changed; every change can be undone and redone. It belongs to that search until
- * the scope in which it was made ends, and what waits by then is sent all the same.
+ * The draft of one search, kept as it is changed; every change can be undone and redone. It belongs to that search
+ * until the scope in which it was made ends, and what waits by then is sent all the same.
  *
  * @param onKept called whenever the service has a change, so that the stage can answer from it
  */

@@ -9,7 +9,10 @@ import { counted } from '../../kit/format'
 import { api } from '../../ownerApi'
 import { useAttempt } from '../../kit/useAttempt'
 
-/** A page as a list of its parts: what is taken as main text, and parts that become fields of their own. Nothing of the page is run or shown as HTML. */
+/**
+ * A page as a list of its parts: what is taken as main text, and parts that become fields of their own. Nothing of the
+ * page is run or shown as HTML.
+ */
 const { site, settings, pages } = defineProps<{ site: string; settings: CrawlSettings; pages: readonly string[] }>()
 const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ pointed: [change: Pick<CrawlSettings, 'mainText' | 'leaveOut' | 'parts'>] }>()

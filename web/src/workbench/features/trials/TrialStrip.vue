@@ -23,7 +23,10 @@ const place = computed(() => `/${site}/searches/${search}/trials`)
 const { busy, wrong, attempt } = useAttempt()
 const WITHIN = 3
 
-/** Keeps what is on the stage: its first item is to stay among the first. Where nothing is found, the owner says what should be. */
+/**
+ * Keeps what is on the stage: its first item is to stay among the first. Where nothing is found, the owner says what
+ * should be.
+ */
 const keep = () =>
   attempt(async () => {
     const found = await api.draftResults(search, query.value)

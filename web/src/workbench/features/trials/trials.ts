@@ -45,7 +45,10 @@ export function became(trial: Trial, side: TrialSide): string {
     : `place ${formatNumber(side.place)} of ${formatNumber(side.total)}`
 }
 
-/** How a trial differs between live version and draft, by its item's place or the number of results; null where it does not. */
+/**
+ * How a trial differs between live version and draft, by its item's place or the number of results; null where it does
+ * not.
+ */
 export function shift(outcome: TrialOutcome): { arrow: string; by: string; said: string } | null {
   const { draft, live, trial } = outcome
   if (!live) return null

@@ -26,7 +26,10 @@ const remarks = computed(() => (summary?.remarks ?? []).filter(remark => remark.
 const gone = computed(() => [...searched.value.keys()].filter(key => !collections.some(one => one.key === key)))
 const { data: counts } = useQuery({ queryKey: ['reach', () => search], queryFn: () => api.reach(search), staleTime: 0 })
 const countOf = (key: string) => counts.value?.collections.find(one => one.collection === key)
-/** Counts stand in the order of the design that they were made from; a moment after a rule was added there is none for it yet. */
+/**
+ * Counts stand in the order of the design that they were made from; a moment after a rule was added there is none for
+ * it yet.
+ */
 const ruleCount = (key: string, part: Part, rule: number) => {
   const known = countOf(key)?.[part]
   return known?.length === searched.value.get(key)?.[part].length ? known?.[rule] : undefined

@@ -187,7 +187,10 @@ const cut = computed(() =>
 const { ran, again } = useTrials(() => search)
 const { busy, wrong, attempt } = useAttempt()
 const FIRST = [1, 3, 10, 20, 50, 100]
-/** What a trial of this would expect: the item no further down than about where it is; one that is not found, on the first page. */
+/**
+ * What a trial of this would expect: the item no further down than about where it is; one that is not found, on the
+ * first page.
+ */
 const trial = computed<Trial | null>(() => {
   if (!item.value || !why.value || asked.value.trim() === '' || why.value.startingList) return null
   const place = why.value.place ?? 10
