@@ -2,6 +2,7 @@
 import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import { useId } from 'vue'
+import FieldFrame from './FieldFrame.vue'
 
 /** One of several, its label beside it: as buttons where there are few of them, else as a list. */
 const {
@@ -19,9 +20,7 @@ const id = useId()
 </script>
 
 <template>
-  <div class="choice">
-    <span v-if="buttons" :id="`${id}-label`" class="label">{{ label }}</span>
-    <label v-else :id="`${id}-label`" class="label" :for="id">{{ label }}</label>
+  <FieldFrame :label="label" :control="id" :group="buttons">
     <SelectButton
       v-if="buttons"
       v-model="chosen"
@@ -44,16 +43,10 @@ const id = useId()
       size="small"
       class="chosen"
     />
-  </div>
+  </FieldFrame>
 </template>
 
 <style scoped>
-.choice {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 12px;
-}
 .chosen {
   width: 204px;
 }

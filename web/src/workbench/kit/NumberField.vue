@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InputNumber from 'primevue/inputnumber'
 import { useId } from 'vue'
+import FieldFrame from './FieldFrame.vue'
 
 /** A whole number within bounds, its label beside it; an emptied field changes nothing. */
 const { label, min, max } = defineProps<{ label: string; min: number; max: number }>()
@@ -9,27 +10,21 @@ const id = useId()
 </script>
 
 <template>
-  <div class="choice">
-    <label class="label" :for="id">{{ label }}</label>
+  <FieldFrame :label="label" :control="id">
     <InputNumber
       :input-id="id"
       :model-value="number"
       :min="min"
       :max="max"
       size="small"
+      class="number"
       @update:model-value="number = $event ?? number"
     />
-  </div>
+  </FieldFrame>
 </template>
 
 <style scoped>
-.choice {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 12px;
-}
-.choice :deep(input) {
+.number :deep(input) {
   width: 72px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { useId } from 'vue'
+import FieldFrame from './FieldFrame.vue'
 
 /** A short text, kept when the field is left: its label above it, or beside it where the text is a word. */
 const {
@@ -21,32 +22,26 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value.trim()
 </script>
 
 <template>
-  <div :class="beside ? 'choice' : 'field'">
-    <label :class="{ label: beside }" :for="id">{{ label }}</label>
+  <FieldFrame :label="label" :control="id" :above="!beside">
     <InputText
       :id="id"
       :model-value="text"
       size="small"
+      :class="beside ? 'word' : 'line-of-text'"
       :maxlength="maxlength"
       :placeholder="placeholder"
       :aria-invalid="wrong !== ''"
       @change="text = typed($event)"
     />
     <span v-if="wrong" class="wrong" role="alert">{{ wrong }}</span>
-  </div>
+  </FieldFrame>
 </template>
 
 <style scoped>
-.choice {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 12px;
-}
-.choice input {
+.word {
   width: 130px;
 }
-.field input {
+.line-of-text {
   width: 100%;
 }
 </style>

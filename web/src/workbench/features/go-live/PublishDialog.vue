@@ -4,7 +4,6 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../../shared/contract'
-import { RequestFailure } from '../../../shared/http'
 import { tellerOf } from './changes'
 import { api } from '../../ownerApi'
 import { became, expectation, useTrials } from '../trials/trials'
@@ -33,18 +32,20 @@ watch(shown, now => {
   void refetch()
 })
 
-const publish = () =>
-  attempt(async () => {
-    const tag = await settle()
-    if (tag === null)
-      throw new RequestFailure('refused', 'The last change is not kept yet. Close this, and try it again.')
+async function publish() {
+  const tag = await settle()
+  if (tag === null) {
+    wrong.value = 'The last change is not kept, so it cannot be published. Close this, and try it again.'
+    return
+  }
+  done.value = await attempt(async () => {
     await api.publish(search, tag)
-    done.value = true
     await Promise.all([
       queries.invalidateQueries({ queryKey: ['search', search] }),
       queries.invalidateQueries({ queryKey: ['reach', search, 'trials'] }),
     ])
   })
+}
 </script>
 
 <template>

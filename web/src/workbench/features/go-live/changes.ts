@@ -123,18 +123,18 @@ const PARTS: Readonly<Record<string, string>> = {
   until: 'until',
 }
 
-const WORDS: Readonly<Record<string, string>> = {
-  ...CONTROL_NAMES,
-  all: 'all',
-  any: 'any',
-  whole: 'a whole word only',
-  start: 'the start',
-  inside: 'any part',
-  dim: 'greyed',
-  hide: 'not shown',
-  found: 'only of what is found',
-  list: 'one below the other',
-  grid: 'side by side',
+/** Parts whose entries go by keys, which may be called as a part is. */
+const BY_KEY = ['labels', 'merged', 'pictures', 'parts']
+
+/** What an owner chose from a fixed row, by the part that holds it; a text of the owner's is told as it is. */
+const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  control: CONTROL_NAMES,
+  partOfWord: { whole: 'a whole word only', start: 'the start', inside: 'any part' },
+  several: { any: 'one is enough', all: 'all must hold' },
+  withoutResults: { dim: 'greyed', hide: 'not shown', found: 'only of what is found' },
+  arranged: { list: 'one below the other', grid: 'side by side' },
+  opened: { 'in-view': 'in view', unfolding: 'behind a button', over: 'behind a button, over the page' },
+  turns: { none: 'no', 'by-day': 'by day' },
 }
 
 /** A name of a component as words: `mostLive` is "most live". */
@@ -184,9 +184,8 @@ export function tellerOf(design: SearchDesign | null, collections: readonly Coll
     const behind = rest
       .map(
         (part, n) =>
-          PARTS[part] ??
           labels.get(change.path.slice(0, change.path.length - rest.length + n + 1).join('.')) ??
-          asWords(part),
+          (BY_KEY.includes(rest[n - 1] ?? '') ? part : (PARTS[part] ?? asWords(part))),
       )
       .filter(part => part !== '')
       .join(' ')
@@ -197,7 +196,8 @@ export function tellerOf(design: SearchDesign | null, collections: readonly Coll
     if (value === null || value === undefined) return NONE
     if (typeof value === 'boolean') return value ? 'yes' : 'no'
     if (typeof value === 'number') return formatNumber(value)
-    if (typeof value === 'string') return labels.get([...path, value].join('.')) ?? WORDS[value] ?? withDays(value)
+    if (typeof value === 'string')
+      return labels.get([...path, value].join('.')) ?? CHOICES[path.at(-1)!]?.[value] ?? withDays(value)
     if (Array.isArray(value)) return listed(value.map(one => shown(path, one)))
     return shape(path, value as Record<string, unknown>)
   }

@@ -81,17 +81,22 @@ watch(
   },
   { immediate: true },
 )
-/** Whoever goes although the last change could not be kept is told once, and may go then. */
-const toldOfLoss = ref(false)
+/** What the last change, which could not be kept, is in the way of. */
+const held = ref<'going' | 'publishing' | null>(null)
+const HELD = {
+  going: ' If you go now, the last change is lost.',
+  publishing: ' It is looked over and published once it is kept.',
+}
+/** Whoever goes all the same is told once, and may go then. */
 async function mayGo() {
-  if ((await draft.settle()) !== null || toldOfLoss.value || draft.design.value === null) return true
-  toldOfLoss.value = true
+  if ((await draft.settle()) !== null || held.value === 'going' || draft.design.value === null) return true
+  held.value = 'going'
   return false
 }
 onBeforeRouteLeave(mayGo)
 onBeforeRouteUpdate(to => (to.params.search === search ? true : mayGo()))
 watch(draft.keeping, now => {
-  if (now === 'kept') toldOfLoss.value = false
+  if (now === 'kept') held.value = null
 })
 
 function walk(by: number) {
@@ -101,6 +106,7 @@ function walk(by: number) {
 }
 async function lookOver() {
   publishing.value = (await draft.settle()) !== null
+  if (!publishing.value) held.value = 'publishing'
 }
 const state = computed(() => {
   if (!summary.value?.live) return 'Not live yet'
@@ -162,7 +168,7 @@ useKeys({
       role="alert"
     >
       <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-      <span>{{ draft.failure.value }}{{ toldOfLoss ? ' If you go now, the last change is lost.' : '' }}</span>
+      <span>{{ draft.failure.value }}{{ held ? HELD[held] : '' }}</span>
       <Button
         v-if="draft.keeping.value === 'failed'"
         label="Try again"

@@ -125,9 +125,13 @@ export function useDraft(search: string, onKept: () => void) {
     void queries.invalidateQueries({ queryKey: ['reach', search] })
   }
 
-  /** Sends what is not sent yet. @returns the tag of what is on screen, or null if the service does not have that */
+  /**
+   * Sends what the service does not have, also what could not be kept before.
+   *
+   * @returns the tag of what is on screen, or null if the service still does not have that
+   */
   async function settle(): Promise<string | null> {
-    if (timer !== undefined || sending) await keep()
+    await keep()
     return design.value === there.design ? there.tag : null
   }
 

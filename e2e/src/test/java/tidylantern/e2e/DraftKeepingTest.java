@@ -100,7 +100,7 @@ class DraftKeepingTest {
         allowOperators();
         browser.seeText("[role=alert]", "cannot be reached");
         browser.seeText("button", "Look over and publish").click();
-        browser.seeText("[role=alert]", "cannot be reached");
+        browser.seeText("[role=alert]", "published once it is kept");
         assertThat(browser.driver().findElements(By.cssSelector("[role=dialog]")))
                 .isEmpty();
         run("window.fetch = window.own");

@@ -78,11 +78,12 @@ class FieldCorrection {
             throw Refusal.bad("label", "Give the field a label of 1 to 80 characters.");
         }
         CollectionKey of = contents.collection(site, collectionKey).key();
-        inTurn(site, of, FieldKey.fits(fieldKey) ? new FieldKey(fieldKey) : null, run -> {
+        FieldKey key = new FieldKey(fieldKey);
+        inTurn(site, of, key, run -> {
             Collection collection = contents.collection(site, collectionKey);
-            Field before = FieldKey.fits(fieldKey) ? collection.field(new FieldKey(fieldKey)) : null;
+            Field before = collection.field(key);
             if (before == null) {
-                Field made = new Field(new FieldKey(fieldKey), kind, fieldKey, label.strip(), unit, Map.of());
+                Field made = new Field(key, kind, fieldKey, label.strip(), unit, Map.of());
                 mustAgree(contents.of(site), collection, made);
                 store.addField(site, collection.key(), made);
                 return;

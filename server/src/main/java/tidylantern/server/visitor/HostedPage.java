@@ -98,6 +98,7 @@ class HostedPage {
      * @param hint what may be typed; empty if anything may
      * @param begun whether something is set at the start, so that setting nothing must be said
      * @param place the name of the place that distances are measured from; null for other filters
+     * @param inView whether visitors see it on the page
      */
     record PageFilter(
             String key,
@@ -109,8 +110,9 @@ class HostedPage {
             @Nullable String written,
             String hint,
             boolean begun,
-            @Nullable String place) {
-        static PageFilter of(SearchAnswers.FilterShape filter, PageNumbers numbers) {
+            @Nullable String place,
+            boolean inView) {
+        static PageFilter of(SearchAnswers.FilterShape filter, boolean anyShown, PageNumbers numbers) {
             FilterAnswer.Bounds bounds = filter.bounds();
             String written = bounds != null ? interval(bounds) : filter.control() == Control.BOX ? filter.text() : null;
             boolean onlyOne = filter.control().onlyOne()
@@ -141,7 +143,8 @@ class HostedPage {
                             ? null
                             : filter.around().known()
                                     ? filter.around().name()
-                                    : filter.around().unknown());
+                                    : filter.around().unknown(),
+                    anyShown && filter.offers() && filter.shown().page() != Filter.OnPage.NOWHERE);
         }
 
         /** As the address has it; empty where nothing is set. */
@@ -204,7 +207,8 @@ class HostedPage {
                         .anyMatch(filter ->
                                 filter.around() != null && filter.unit().equals("mi")));
         List<PageFilter> pageFilters = results.filters().stream()
-                .map(filter -> PageFilter.of(filter, numbers))
+                .map(filter ->
+                        PageFilter.of(filter, results.filterPlaces().page().shown(), numbers))
                 .toList();
         List<Held> held = held(pageFilters, all);
         String filters = held.stream()
@@ -226,7 +230,7 @@ class HostedPage {
                         .toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
-        List<PageFilter> shown = shown(results, numbers);
+        List<PageFilter> shown = pageFilters.stream().filter(PageFilter::inView).toList();
         model.addAttribute("filters", shown);
         model.addAttribute("hasFilters", !shown.isEmpty());
         model.addAttribute(
@@ -274,15 +278,6 @@ class HostedPage {
     private static List<QueryLink> links(String key, List<String> queries, String filters) {
         return queries.stream()
                 .map(query -> new QueryLink(query, address(key, query, 1) + filters))
-                .toList();
-    }
-
-    private static List<PageFilter> shown(Results results, PageNumbers numbers) {
-        return results.filters().stream()
-                .filter(filter -> filter.offers()
-                        && results.filterPlaces().page().shown()
-                        && filter.shown().page() != Filter.OnPage.NOWHERE)
-                .map(filter -> PageFilter.of(filter, numbers))
                 .toList();
     }
 
