@@ -4,6 +4,7 @@ import type { components } from './api'
 type Schemas = components['schemas']
 
 export type Hit = Schemas['HitShape']
+export type CardPart = Schemas['CardPart']
 export type Run = Schemas['Run']
 export type Results = Schemas['Results']
 export type LiveResults = Schemas['LiveResults']

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, provide, ref } from 'vue'
 import { useLatest } from '../shared/useLatest'
-import FilterGroup from './FilterGroup.vue'
-import { MORE_VALUES } from './moreValues'
+import FilterGroup from './filters/FilterGroup.vue'
+import { MORE_VALUES } from './filters/moreValues'
 import { addressOf, lit, sharedSearch } from './searchState'
 import { fetchFace, fetchValues, type Source } from './service'
-import { english as texts } from './texts'
-import { useFilterChoice } from './useFilterChoice'
+import { say } from './texts'
+import { useFilterChoice } from './filters/useFilterChoice'
 import { useRoom } from './useRoom'
 import { useTheme } from './useTheme'
 
@@ -59,8 +59,8 @@ const leading = computed(() =>
 </script>
 
 <template>
-  <p v-if="!search" class="note">{{ texts.needsKey }}</p>
-  <form v-else ref="whole" class="alone" part="filters" role="search" :aria-label="texts.filters" @submit.prevent>
+  <p v-if="!search" class="note">{{ say('needsKey') }}</p>
+  <form v-else ref="whole" class="alone" part="filters" role="search" :aria-label="say('filters')" @submit.prevent>
     <FilterGroup
       v-if="filters.length > 0 && place"
       across

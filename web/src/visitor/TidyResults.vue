@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import type { Hit } from '../shared/contract'
-import { safeAddress } from '../shared/http'
 import { useLatest } from '../shared/useLatest'
-import FilterGroup from './FilterGroup.vue'
-import { setIn } from './filterState'
-import { MarkedRuns } from './MarkedRuns'
-import { MORE_VALUES } from './moreValues'
+import ResultCard from './cards/ResultCard.vue'
+import ResultPages from './cards/ResultPages.vue'
+import { tierLook } from './cards/tierLook'
+import FilterGroup from './filters/FilterGroup.vue'
+import { MORE_VALUES } from './filters/moreValues'
+import SetFilters from './filters/SetFilters.vue'
+import { usePageFilters } from './filters/usePageFilters'
 import { addressOf, lit, sharedSearch, show } from './searchState'
 import { fetchResults, fetchValues, type Source } from './service'
-import { english as texts } from './texts'
-import { tierLook } from './tierLook'
-import TierRibbon from './TierRibbon.vue'
-import { useFilterChoice } from './useFilterChoice'
-import { useRoom } from './useRoom'
+import { nothingFor, say } from './texts'
 import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
@@ -27,11 +25,10 @@ const {
   /** `draft` for the owner's stage; visitors get the live version. */
   source?: Source
   /** Why a result stands where it stands, in words, above its card; for the owner's stage, which sets it. */
-  standing?: ((hit: Hit, distance: string) => string) | null
+  standing?: ((hit: Hit) => string) | null
 }>()
 useTheme()
 
-const PAGES_EACH_SIDE = 2
 const state = sharedSearch(search)
 const heading = ref<HTMLElement>()
 const tries = ref(0)
@@ -51,60 +48,23 @@ const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 const title = computed(() =>
   answer.value?.startingList
     ? answer.value.newestFirst
-      ? texts.newest
-      : texts.all
-    : texts.resultsFor(answer.value?.query ?? ''),
+      ? say('newest')
+      : say('all')
+    : say('resultsFor', { query: answer.value?.query ?? '' }),
 )
 const status = computed(() =>
-  results.value.kind === 'ready' && answer.value ? `${title.value}: ${texts.count(answer.value.total)}` : '',
+  results.value.kind === 'ready' && answer.value
+    ? `${title.value}: ${say('count', { count: answer.value.total })}`
+    : '',
 )
 
-/** Page numbers around the current one, with both ends; null for a gap. */
-const pages = computed<(number | null)[]>(() => {
-  const found = answer.value
-  if (!found || found.pages < 2) return []
-  const near = Array.from({ length: found.pages }, (_, n) => n + 1).filter(
-    page => page === 1 || page === found.pages || Math.abs(page - found.page) <= PAGES_EACH_SIDE,
-  )
-  return near.flatMap((page, n) => (n > 0 && page - near[n - 1]! > 1 ? [null, page] : [page]))
-})
-
-const places = computed(() => answer.value?.filterPlaces ?? null)
-const atOnce = computed(() => places.value?.page.atOnce ?? true)
-const choice = useFilterChoice(
-  search,
-  source,
-  state,
-  () => state.query,
-  () => answer.value,
-  () => atOnce.value,
-)
 const whole = ref<HTMLElement>()
-const isNarrow = useRoom(whole)
-/** Those for the room there is; what is set in the others holds all the same. */
-const here = computed(() =>
-  places.value?.page.shown
-    ? choice.filters.value.filter(
-        filter =>
-          filter.offers && filter.shown.page !== 'nowhere' && filter.devices !== (isNarrow.value ? 'wide' : 'narrow'),
-      )
-    : [],
-)
-/** Behind a button they all stand together, and where there is no room. */
-const together = computed(() => isNarrow.value || (places.value?.page.opened ?? 'in-view') !== 'in-view')
-const atSide = computed(() => (together.value ? [] : here.value.filter(filter => filter.shown.page === 'side')))
-const onTop = computed(() => (together.value ? here.value : here.value.filter(filter => filter.shown.page === 'top')))
-/** What holds, whatever is being chosen: chips go at once. */
-const holds = useFilterChoice(
+const { choice, holding, opened, atOnce, isNarrow, areTogether, atSide, onTop, isAnySet } = usePageFilters(
   search,
   source,
   state,
-  () => state.query,
   () => answer.value,
-  () => true,
-)
-const holding = computed(() =>
-  holds.filters.value.flatMap(filter => setIn(filter).map(value => ({ key: filter.key, ...value }))),
+  whole,
 )
 onMounted(() => {
   state.resultsHere++
@@ -118,14 +78,6 @@ const put = (order: string) => show(state, state.query, 1, { ...state.filters, o
 const cards = computed(() =>
   (answer.value?.hits ?? []).map(hit => ({ hit, look: tierLook(hit, answer.value?.tiers ?? []) })),
 )
-const KM_PER_MILE = 1.609344
-/** In the unit of a filter by distance, where the owner chose miles; a tenth where it is not far. */
-function distance(km: number): string {
-  const inMiles = answer.value?.filters.some(filter => filter.around !== null && filter.unit === 'mi') ?? false
-  const far = inMiles ? km / KM_PER_MILE : km
-  const said = `${new Intl.NumberFormat(document.documentElement.lang || undefined, { maximumFractionDigits: far < 10 ? 1 : 0 }).format(Math.max(far, 0.1))} ${inMiles ? 'mi' : 'km'}`
-  return far < 0.1 ? texts.under(said) : said
-}
 
 let turned = false
 function turn(page: number) {
@@ -149,7 +101,7 @@ watch(
 </script>
 
 <template>
-  <p v-if="!search" class="note">{{ texts.needsKey }}</p>
+  <p v-if="!search" class="note">{{ say('needsKey') }}</p>
   <div
     v-else
     ref="whole"
@@ -157,17 +109,17 @@ watch(
     :class="{ 'with-filters': atSide.length > 0 }"
     :aria-busy="results.kind === 'loading'"
   >
-    <aside v-if="atSide.length > 0" class="side" part="filters" :aria-label="texts.filters">
+    <aside v-if="atSide.length > 0" class="side" part="filters" :aria-label="say('filters')">
       <FilterGroup :filters="atSide" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" />
     </aside>
     <div v-if="answer" class="found">
       <h2 ref="heading" class="heading" part="heading" tabindex="-1">
-        {{ answer.total === 0 ? texts.nothing(answer.query) : title }}
+        {{ answer.total === 0 ? nothingFor(answer.query) : title }}
       </h2>
       <div v-if="answer.total > 0" class="counted">
-        <p class="count" part="count">{{ texts.count(answer.total) }}</p>
+        <p class="count" part="count">{{ say('count', { count: answer.total }) }}</p>
         <label v-if="answer.orders.length > 0" class="ordered" part="order">
-          {{ texts.order }}
+          {{ say('order') }}
           <select class="typed" @change="put(($event.target as HTMLSelectElement).value)">
             <option v-for="order in answer.orders" :key="order.key" :value="order.key" :selected="order.selected">
               {{ order.label }}
@@ -176,43 +128,29 @@ watch(
         </label>
       </div>
       <template v-else>
-        <p class="note">{{ texts.nothingHint }}</p>
+        <p class="note">{{ say('nothingHint') }}</p>
         <p>
-          <button type="button" class="again" @click="show(state, '', 1)">{{ texts.everything }}</button>
+          <button type="button" class="again" @click="show(state, '', 1)">{{ say('everything') }}</button>
         </p>
       </template>
-      <section v-if="onTop.length > 0 && !together" class="top" part="filters" :aria-label="texts.filters">
+      <section v-if="onTop.length > 0 && !areTogether" class="top" part="filters" :aria-label="say('filters')">
         <FilterGroup across :filters="onTop" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" />
       </section>
-      <div v-if="holding.length > 0 || holds.changed.value || (onTop.length > 0 && together)" class="active">
+      <div v-if="isAnySet || (onTop.length > 0 && areTogether)" class="active">
         <FilterGroup
-          v-if="onTop.length > 0 && together"
+          v-if="onTop.length > 0 && areTogether"
           across
           :filters="onTop"
           :choice="choice"
-          :opened="places?.page.opened ?? 'in-view'"
+          :opened="opened"
           :at-once="atOnce"
           :over="isNarrow"
           :lit="lit"
         />
-        <button
-          v-for="one in holding"
-          :key="one.key + one.value"
-          type="button"
-          class="chip"
-          part="chip"
-          :aria-label="texts.takeOff(one.label)"
-          @click="holds.tick(one.key, one.value)"
-        >
-          {{ one.label }}
-          <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m5 5 8 8m0-8-8 8" /></svg>
-        </button>
-        <button v-if="holds.changed.value" type="button" class="again" @click="holds.clear">
-          {{ texts.clearAll }}
-        </button>
+        <SetFilters :choice="holding" />
       </div>
       <p v-if="answer.didYouMean" class="meant" part="did-you-mean">
-        {{ texts.didYouMean }}
+        {{ say('didYouMean') }}
         <a :href="addressOf(search, answer.didYouMean, 1)" @click.exact.prevent="ask(answer.didYouMean)">{{
           answer.didYouMean
         }}</a>?
@@ -220,51 +158,19 @@ watch(
       <ol class="cards" :class="answer.arranged">
         <li v-for="{ hit, look } in cards" :key="`${hit.collection}/${hit.id}`">
           <p v-if="standing && hit.standing" class="standing">
-            {{ standing(hit, hit.distanceKm === null ? '' : distance(hit.distanceKm)) }}
+            {{ standing(hit) }}
           </p>
-          <article
-            class="card"
-            :class="[{ plain: !hit.image }, look && ['tiered', look.edge]]"
-            :style="look?.styles"
-            :part="`card${look?.part ?? ''}`"
-          >
-            <TierRibbon v-if="look" :tier="look.tier" />
-            <img v-if="hit.image" :src="safeAddress(hit.image.url) ?? undefined" alt="" loading="lazy" part="picture" />
-            <div>
-              <h3 part="title">
-                <a v-if="safeAddress(hit.url)" :href="safeAddress(hit.url)!" :target="target">
-                  <MarkedRuns :runs="hit.titleRuns" />
-                </a>
-                <MarkedRuns v-else :runs="hit.titleRuns" />
-              </h3>
-              <p v-if="hit.excerpt.length > 0" class="excerpt" part="excerpt"><MarkedRuns :runs="hit.excerpt" /></p>
-              <p class="kind">
-                {{ hit.collectionLabel }}
-                <span v-if="look?.tier.disclosure" part="disclosure">· {{ look.tier.disclosure }}</span>
-                <span v-if="hit.distanceKm !== null" part="distance">· {{ texts.away(distance(hit.distanceKm)) }}</span>
-              </p>
-            </div>
-          </article>
+          <ResultCard :hit="hit" :look="look" :target="target" />
         </li>
       </ol>
-      <nav v-if="pages.length > 0" class="pages" part="pages" :aria-label="texts.pages">
-        <template v-for="(page, n) in pages" :key="n">
-          <span v-if="page === null" aria-hidden="true">…</span>
-          <span v-else-if="page === answer.page" class="here" aria-current="page" :aria-label="texts.page(page)">
-            {{ page }}
-          </span>
-          <a
-            v-else
-            :href="addressOf(search, state.query, page, undefined, state.filters)"
-            :aria-label="texts.page(page)"
-            @click.exact.prevent="turn(page)"
-          >
-            {{ page }}
-          </a>
-        </template>
-      </nav>
-      <nav v-if="answer.seeAlso.length > 0" class="see-also" part="see-also" :aria-label="texts.seeAlso">
-        <h3 aria-hidden="true">{{ texts.seeAlso }}</h3>
+      <ResultPages
+        :page="answer.page"
+        :pages="answer.pages"
+        :address-of="page => addressOf(search, state.query, page, undefined, state.filters)"
+        @turn="turn"
+      />
+      <nav v-if="answer.seeAlso.length > 0" class="see-also" part="see-also" :aria-label="say('seeAlso')">
+        <h3 aria-hidden="true">{{ say('seeAlso') }}</h3>
         <a
           v-for="query in answer.seeAlso"
           :key="query"
@@ -276,8 +182,8 @@ watch(
       </nav>
     </div>
     <div v-if="results.kind === 'failed'" class="note">
-      {{ texts.failed }}
-      <button type="button" class="again" @click="tries++">{{ texts.again }}</button>
+      {{ say('failed') }}
+      <button type="button" class="again" @click="tries++">{{ say('again') }}</button>
       <slot v-if="!answer" />
     </div>
     <div class="unseen" role="status">{{ status }}</div>

@@ -1,5 +1,5 @@
 import { fetchJson } from '../shared/http'
-import type { ValuesPage, WantedValues } from './moreValues'
+import type { ValuesPage, WantedValues } from './filters/moreValues'
 import type { Filters } from './searchState'
 import type { FilterValue, LiveResults, Results, SearchFace } from '../shared/contract'
 

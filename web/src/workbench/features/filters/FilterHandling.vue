@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Filter } from '../../../shared/contract'
+import { usualTexts } from '../../../shared/usualTexts'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import TextField from '../../kit/TextField.vue'
 import { CONTROL_NAMES, stepsFrom, type Control } from './filters'
@@ -71,7 +72,7 @@ function reach(text: string) {
     label="For none of them"
     beside
     :maxlength="40"
-    placeholder="Any"
+    :placeholder="filter.control === 'distance' ? usualTexts.anyDistance : usualTexts.any"
     :model-value="filter.neutral"
     @update:model-value="set({ neutral: $event })"
   />

@@ -5,6 +5,7 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { CollectionShape, ResultOrder, SearchSummary } from '../../../shared/contract'
+import { usualTexts } from '../../../shared/usualTexts'
 import { keyFrom } from '../filters/filters'
 import { optionsFor } from './orders'
 import FeaturedShares from './FeaturedShares.vue'
@@ -139,8 +140,9 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
         id="own-order"
         size="small"
         maxlength="40"
+        :placeholder="usualTexts.bestFirst"
         :model-value="order.label"
-        @change="text($event) && put('order.label', { label: text($event) })"
+        @change="put('order.label', { label: text($event) })"
       />
     </div>
     <section v-for="(choice, at) in order.choices" :key="choice.key" class="slip">

@@ -11,12 +11,12 @@ const KEYS: Record<OrderKey['by'], string> = {
   title: 'title',
 }
 
-/** Why a result stands before the next one, for the owner. @param distance of the result, as visitors read it */
-export function standingOf(hit: Hit, distance: string): string {
+/** Why a result stands before the next one, for the owner. */
+export function standingOf(hit: Hit): string {
   const why = hit.standing
   if (!why) return ''
   if (why.pinnedAt !== null) return `Pinned at ${why.pinnedAt}`
-  const apart = apartBy(hit, distance)
+  const apart = apartBy(hit)
   if (why.lifted) {
     const how =
       why.placeInTier !== null ? `place ${why.placeInTier} in the tier` : why.takesTurns ? 'its turn today' : ''
@@ -26,10 +26,11 @@ export function standingOf(hit: Hit, distance: string): string {
 }
 
 /** What tells a result from the next one. */
-function apartBy(hit: Hit, distance: string): string {
+function apartBy(hit: Hit): string {
   const key = hit.standing?.by ?? null
   if (key === null) return 'its id, all else being equal'
-  if (key.by === 'distance' && distance !== '') return `${KEYS.distance} (${distance})`
+  const away = hit.card.find(part => part.part === 'distance')
+  if (key.by === 'distance' && away) return `${KEYS.distance} (${away.text.map(run => run.text).join('')})`
   if (key.by === 'relevance') return `${KEYS.relevance} (${hit.score.toFixed(1)})`
   return key.field === null ? KEYS[key.by] : `${KEYS[key.by]} (${key.field})`
 }

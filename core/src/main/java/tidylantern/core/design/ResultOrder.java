@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param withWords where something is asked for; relevance where none is named
  * @param withoutWords in the starting list; the newest first where none is named
  * @param choices orders that visitors may choose instead
- * @param label what visitors read for the order that holds by itself, 1 to 40 characters; only where there are choices
+ * @param label what visitors read for the order that holds by itself, up to 40 characters; empty for the usual words
  * @param mostFeatured how much of a first page may be featured before the owner is warned, in per cent, 0 to 100
  */
 public record ResultOrder(
@@ -38,7 +38,6 @@ public record ResultOrder(
                 MOST_CHOICES);
         DesignFault.ifTwice(choices.stream().map(Choice::key).toList(), "choices", "the key");
         label = Objects.requireNonNullElse(label, "").strip();
-        label = label.isEmpty() ? "Best first" : label;
         DesignFault.unless(
                 label.length() <= 40, "label", "\"%s\" is too long for a choice; 40 characters are the most", label);
         mostFeatured = Objects.requireNonNullElse(mostFeatured, USUAL_MOST_FEATURED);

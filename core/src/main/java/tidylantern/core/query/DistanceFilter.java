@@ -2,10 +2,8 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.math.BigDecimal;
-import java.text.NumberFormat;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
@@ -48,7 +46,6 @@ final class DistanceFilter implements OneFilter {
     private final Filter filter;
     private final String unit;
     private final double metres;
-    private final Locale language;
     private final PlaceNames names;
     private final List<String> own;
     private final Located located;
@@ -72,10 +69,6 @@ final class DistanceFilter implements OneFilter {
         this.filter = filter;
         unit = filter.unit().equals(MILES) ? MILES : "km";
         metres = unit.equals(MILES) ? METRES_PER_MILE : METRES_PER_KM;
-        language = Locale.forLanguageTag(content.languages(design.searched()).stream()
-                .sorted()
-                .findFirst()
-                .orElse("en"));
         names = PlaceNames.of(searcher, design.reach(), filter.field());
         own = content.ownPlaces().stream().map(OwnPlace::name).toList();
         this.located = located;
@@ -109,15 +102,11 @@ final class DistanceFilter implements OneFilter {
 
     @Override
     public List<String> said() {
-        return radius == null ? List.of() : List.of(said(radius));
+        return radius == null ? List.of() : List.of(digits(radius) + " " + unit);
     }
 
     private static String digits(double number) {
         return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
-    }
-
-    private String said(double distance) {
-        return NumberFormat.getInstance(language).format(distance) + " " + unit;
     }
 
     private double inMetres(double distance) {
@@ -153,10 +142,7 @@ final class DistanceFilter implements OneFilter {
     public FilterAnswer answer() {
         List<FilterAnswer.Offered> values = IntStream.range(0, offered.length)
                 .mapToObj(i -> FilterAnswer.Offered.of(
-                        digits(offered[i]),
-                        said(offered[i]),
-                        counting.within[i],
-                        radius != null && radius == offered[i]))
+                        digits(offered[i]), "", counting.within[i], radius != null && radius == offered[i]))
                 .toList();
         return new FilterAnswer(
                 filter,

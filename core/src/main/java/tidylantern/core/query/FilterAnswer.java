@@ -116,6 +116,8 @@ public record FilterAnswer(
      * One value on offer.
      *
      * @param value its key, as addresses have it
+     * @param label what the owner or the content calls it; empty where visitors read what the value says by itself: yes
+     *     or no, a month, a band, a distance, from today
      * @param count how many items have it, or something below it, among the results of everything else; exact
      * @param below how many lie right below it
      * @param children those, with their own; none where the values stand in one list, and in large trees where nothing
@@ -141,8 +143,9 @@ public record FilterAnswer(
             return new Offered(value, label, count, selected, 0, List.of(), "", "");
         }
 
-        public Offered withPicture(String changed, List<Offered> children) {
-            return new Offered(value, label, count, selected, below, children, changed, heading);
+        /** As visitors see it. */
+        public Offered drawn(String label, String picture, List<Offered> children) {
+            return new Offered(value, label, count, selected, below, children, picture, heading);
         }
 
         /** The same as a part of a joint filter has it. */

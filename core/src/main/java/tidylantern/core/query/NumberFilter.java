@@ -2,14 +2,11 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.math.BigDecimal;
-import java.text.NumberFormat;
 import java.time.LocalDate;
 import java.time.YearMonth;
-import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.DoubleStream;
 import org.apache.lucene.document.DoubleField;
@@ -24,7 +21,6 @@ import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.Reach;
@@ -48,7 +44,6 @@ final class NumberFilter implements OneFilter {
     private final Filter filter;
     private final boolean days;
     private final Control control;
-    private final Locale language;
     private final NumberCounting.Extent extent;
     /** How many items in reach have a day in each of the months on offer. */
     private final int[] monthsInReach;
@@ -64,17 +59,12 @@ final class NumberFilter implements OneFilter {
             FieldKind kind,
             List<Interval> given,
             IndexSearcher searcher,
-            SiteContent content,
             SearchDesign design,
             LocalDate today)
             throws IOException {
         this.filter = filter;
         days = kind == FieldKind.DATE;
         control = Objects.requireNonNull(filter.controlFor(kind));
-        language = Locale.forLanguageTag(content.languages(design.searched()).stream()
-                .sorted()
-                .findFirst()
-                .orElse("en"));
         extent = extent(searcher, design.reach());
         set = set(given, today);
         offered = new ArrayList<>(
@@ -101,8 +91,7 @@ final class NumberFilter implements OneFilter {
         counting = new NumberCounting(filter.field(), days, buckets, offered);
     }
 
-    static NumberFilter ofNumbers(
-            Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design)
+    static NumberFilter ofNumbers(Filter filter, List<String> given, IndexSearcher searcher, SearchDesign design)
             throws IOException {
         return new NumberFilter(
                 filter,
@@ -113,18 +102,12 @@ final class NumberFilter implements OneFilter {
                         .distinct()
                         .toList(),
                 searcher,
-                content,
                 design,
                 LocalDate.EPOCH);
     }
 
     static NumberFilter ofDays(
-            Filter filter,
-            List<String> given,
-            IndexSearcher searcher,
-            SiteContent content,
-            SearchDesign design,
-            LocalDate today)
+            Filter filter, List<String> given, IndexSearcher searcher, SearchDesign design, LocalDate today)
             throws IOException {
         return new NumberFilter(
                 filter,
@@ -135,7 +118,6 @@ final class NumberFilter implements OneFilter {
                         .distinct()
                         .toList(),
                 searcher,
-                content,
                 design,
                 today);
     }
@@ -320,7 +302,7 @@ final class NumberFilter implements OneFilter {
                         control,
                         List.of(FilterAnswer.Offered.of(
                                 FROM_TODAY,
-                                filter.labels().getOrDefault(FROM_TODAY, "From today"),
+                                filter.labels().getOrDefault(FROM_TODAY, ""),
                                 counting.inIntervals()[0],
                                 !set.isEmpty())));
             case MONTHS -> FilterAnswer.of(filter, control, inMonths());
@@ -354,22 +336,9 @@ final class NumberFilter implements OneFilter {
             Interval band = offered.get(i);
             String value = written(band);
             values.add(FilterAnswer.Offered.of(
-                    value,
-                    filter.labels().getOrDefault(value, said(band)),
-                    counting.inIntervals()[i],
-                    set.contains(band)));
+                    value, filter.labels().getOrDefault(value, ""), counting.inIntervals()[i], set.contains(band)));
         }
         return shown(values);
-    }
-
-    private String said(Interval band) {
-        NumberFormat format = NumberFormat.getInstance(language);
-        String unit = filter.unit().isEmpty() ? "" : " " + filter.unit();
-        return band.from() == Double.NEGATIVE_INFINITY
-                ? "up to " + format.format(band.to()) + unit
-                : band.to() == Double.POSITIVE_INFINITY
-                        ? format.format(band.from()) + unit + " and more"
-                        : format.format(band.from()) + " to " + format.format(band.to()) + unit;
     }
 
     private List<FilterAnswer.Offered> inMonths() {
@@ -381,16 +350,12 @@ final class NumberFilter implements OneFilter {
                     month.atDay(1).toEpochDay(), month.atEndOfMonth().toEpochDay());
             if (monthsInReach[i] > 0) {
                 shown.add(all);
-                values.add(FilterAnswer.Offered.of(
-                        month.toString(),
-                        month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear(),
-                        counting.inBuckets()[i],
-                        set.contains(all)));
+                values.add(FilterAnswer.Offered.of(month.toString(), "", counting.inBuckets()[i], set.contains(all)));
             }
         }
         set.stream()
                 .filter(one -> !shown.contains(one))
-                .forEach(one -> values.add(FilterAnswer.Offered.of(written(one), written(one), 0, true)));
+                .forEach(one -> values.add(FilterAnswer.Offered.of(written(one), "", 0, true)));
         return shown(values);
     }
 

@@ -112,8 +112,8 @@ interface OneFilter {
             Effort effort)
             throws IOException {
         return switch (content.kind(filter.field())) {
-            case NUMBER, MONEY -> NumberFilter.ofNumbers(filter, given, searcher, content, design);
-            case DATE -> NumberFilter.ofDays(filter, given, searcher, content, design, query.today());
+            case NUMBER, MONEY -> NumberFilter.ofNumbers(filter, given, searcher, design);
+            case DATE -> NumberFilter.ofDays(filter, given, searcher, design, query.today());
             case YES_NO -> new YesNoFilter(filter, given);
             case TEXT, CODE -> new TextFilter(filter, given, searcher, content, design, effort);
             // A field of another kind, or of none any more, has no values.

@@ -73,7 +73,7 @@ final class YesNoFilter implements OneFilter {
         List<FilterAnswer.Offered> offered = new ArrayList<>();
         for (String value : offered()) {
             boolean yes = value.equals(IndexFields.YES);
-            String name = filter.labels().getOrDefault(value, yes ? "Yes" : "No");
+            String name = filter.labels().getOrDefault(value, "");
             offered.add(FilterAnswer.Offered.of(value, name, yes ? counting.yes : counting.no, values.contains(value)));
         }
         return FilterAnswer.of(filter, control, offered);

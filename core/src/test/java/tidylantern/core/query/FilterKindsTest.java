@@ -112,7 +112,7 @@ class FilterKindsTest {
         try (SearchFixture site = prices(folder)) {
             Filter bands = filter("price", Control.BANDS);
             assertThat(said(answer(site, List.of(bands), "", Map.of()), 0))
-                    .isEqualTo("up to 20 3, 20 to 40 1, 40 to 60 1, 60 to 80 0, 80 and more 1");
+                    .isEqualTo("..20 3, 20..40 1, 40..60 1, 60..80 0, 80.. 1");
             assertThat(said(
                             answer(
                                     site,
@@ -120,7 +120,7 @@ class FilterKindsTest {
                                     "",
                                     Map.of("price", List.of("..10", "50.5.."))),
                             0))
-                    .isEqualTo("*up to 10 3, 10 to 50.5 3, *50.5 and more 1");
+                    .isEqualTo("*..10 3, 10..50.5 3, *50.5.. 1");
             assertThat(said(
                             answer(
                                     site,
@@ -129,7 +129,7 @@ class FilterKindsTest {
                                     Map.of("price", List.of("7..40"))),
                             0))
                     .as("an older address")
-                    .isEqualTo("up to 10 3, 10 and more 4, *7 to 40 3");
+                    .isEqualTo("..10 3, 10.. 4, *7..40 3");
             assertThatThrownBy(() -> bands.withBands(List.of(10.0, 10.0)))
                     .isInstanceOf(DesignFault.class)
                     .hasMessageContaining("must go up");
@@ -201,7 +201,7 @@ class FilterKindsTest {
                                     "",
                                     Map.of("days", List.of("2026-05"))),
                             0))
-                    .isEqualTo("April 2026 2, *May 2026 1, June 2026 1");
+                    .isEqualTo("2026-04 2, *2026-05 1, 2026-06 1");
             assertThat(said(
                             answer(
                                     site,
@@ -209,7 +209,7 @@ class FilterKindsTest {
                                     "",
                                     Map.of("days", List.of("today.."))),
                             0))
-                    .isEqualTo("*From today 2");
+                    .isEqualTo("*today.. 2");
         }
     }
 
@@ -242,7 +242,7 @@ class FilterKindsTest {
         return String.join(
                 ", ",
                 answer.filters().get(filter).values().stream()
-                        .map(value -> (value.selected() ? "*" : "") + value.label() + " " + value.count())
+                        .map(value -> (value.selected() ? "*" : "") + SearchFixture.name(value) + " " + value.count())
                         .toList());
     }
 

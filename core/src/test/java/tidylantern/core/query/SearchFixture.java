@@ -187,4 +187,9 @@ public final class SearchFixture implements AutoCloseable {
     public void close() throws IOException {
         index.close();
     }
+
+    /** What a value on offer is called; one without a name says itself. */
+    static String name(FilterAnswer.Offered value) {
+        return value.label().isEmpty() ? value.value() : value.label();
+    }
 }

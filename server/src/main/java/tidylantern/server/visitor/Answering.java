@@ -9,10 +9,10 @@ import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.util.MultiValueMap;
-import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Control;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.Answer;
@@ -33,7 +33,6 @@ import tidylantern.server.visitor.SearchAnswers.HitShape;
 import tidylantern.server.visitor.SearchAnswers.LiveGroup;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
 import tidylantern.server.visitor.SearchAnswers.OrderShape;
-import tidylantern.server.visitor.SearchAnswers.Picture;
 import tidylantern.server.visitor.SearchAnswers.Results;
 
 /**
@@ -72,6 +71,7 @@ class Answering {
             SiteContent content = contents.of(site);
             Answer answer = indexes.engine(site).answer(content, design, query(content, q, page, parameters));
             String base = sites.get(site).address();
+            AnswerTexts texts = AnswerTexts.of(content, design);
             return new Results(
                     answer.query(),
                     answer.startingList(),
@@ -80,14 +80,16 @@ class Answering {
                     answer.pages(),
                     answer.perPage(),
                     micros(begun),
-                    answer.hits().stream().map(hit -> shape(hit, base, reasons)).toList(),
+                    answer.hits().stream()
+                            .map(hit -> shape(hit, texts, base, reasons))
+                            .toList(),
                     answer.didYouMean(),
                     answer.seeAlso(),
                     answer.filters().stream()
-                            .map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), base))
+                            .map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), texts, base))
                             .toList(),
                     design.filterPlaces(),
-                    orders(design.order(), first(parameters, "order")),
+                    orders(design.order(), first(parameters, "order"), texts),
                     answer.newestFirst(),
                     SearchAnswers.TierFace.of(design),
                     design.page().arranged());
@@ -114,19 +116,23 @@ class Answering {
             String below,
             String named,
             MultiValueMap<String, String> parameters) {
-        return inTurn(
-                AnswerPool.Kind.PAGE,
-                q,
-                () -> SearchAnswers.ofSite(
-                        indexes.engine(site)
-                                .values(
-                                        contents.of(site),
-                                        design,
-                                        query(contents.of(site), q, 1, parameters),
-                                        filter,
-                                        below,
-                                        named),
-                        sites.get(site).address()));
+        return inTurn(AnswerPool.Kind.PAGE, q, () -> {
+            SiteContent content = contents.of(site);
+            List<FilterAnswer.Offered> values = indexes.engine(site)
+                    .values(content, design, query(content, q, 1, parameters), filter, below, named);
+            // Values that come apart have names of their own.
+            return SearchAnswers.drawn(
+                    values,
+                    Control.LIST,
+                    "",
+                    AnswerTexts.of(content, design),
+                    sites.get(site).address());
+        });
+    }
+
+    /** What answers of a design say in words. */
+    AnswerTexts texts(String site, SearchDesign design) {
+        return AnswerTexts.of(contents.of(site), design);
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
@@ -136,6 +142,7 @@ class Answering {
             SiteContent content = contents.of(site);
             LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters));
             String base = sites.get(site).address();
+            AnswerTexts texts = AnswerTexts.of(content, design);
             return new LiveResults(
                     answer.query(),
                     answer.startingList(),
@@ -147,7 +154,7 @@ class Answering {
                                     group.label(),
                                     group.total(),
                                     group.hits().stream()
-                                            .map(hit -> shape(hit, base, false))
+                                            .map(hit -> shape(hit, texts, base, false))
                                             .toList()))
                             .toList(),
                     answer.completions(),
@@ -177,13 +184,14 @@ class Answering {
         }
     }
 
-    private static List<OrderShape> orders(ResultOrder order, String chosen) {
+    private static List<OrderShape> orders(ResultOrder order, String chosen, AnswerTexts texts) {
         if (order.choices().isEmpty()) {
             return List.of();
         }
         boolean known = order.choices().stream().anyMatch(choice -> choice.key().equals(chosen));
         return Stream.concat(
-                        Stream.of(new OrderShape("", order.label(), !known)),
+                        Stream.of(new OrderShape(
+                                "", order.label().isEmpty() ? texts.say("bestFirst") : order.label(), !known)),
                         order.choices().stream()
                                 .map(choice -> new OrderShape(
                                         choice.key(),
@@ -215,24 +223,16 @@ class Answering {
         return address.startsWith("/") && !address.startsWith("//") ? base + address : address;
     }
 
-    private static HitShape shape(Hit hit, String base, boolean reasons) {
-        FieldValue.Image image = hit.image();
+    private static HitShape shape(Hit hit, AnswerTexts texts, String base, boolean reasons) {
         return new HitShape(
                 hit.ref().id(),
                 hit.ref().collection(),
-                hit.collectionLabel(),
                 hit.address() == null ? null : absolute(hit.address(), base),
                 hit.title().plain(),
-                hit.title().runs(),
-                hit.excerpt().runs(),
-                image == null
-                        ? null
-                        : new Picture(
-                                absolute(image.address(), base),
-                                image.alternative() == null ? "" : image.alternative()),
                 hit.score(),
                 hit.metres() == null ? null : (Double) (hit.metres() / 1_000),
                 hit.tier() == null ? null : hit.tier().key(),
+                CardPart.of(hit, texts, base),
                 reasons ? hit.standing() : null);
     }
 }

@@ -5,12 +5,14 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -18,16 +20,11 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
-import tidylantern.core.content.Collection;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
-import tidylantern.core.query.FilterAnswer;
-import tidylantern.core.query.MarkedText;
-import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
+import tidylantern.server.text.Texts;
 import tidylantern.server.visitor.SearchAnswers.Results;
 
 /** The results page hosted here. It is whole without script; with it, the elements take over. */
@@ -39,13 +36,11 @@ class HostedPage {
     private final Searches searches;
     private final Answering answering;
     private final Sites sites;
-    private final SiteContents contents;
 
-    HostedPage(Searches searches, Answering answering, Sites sites, SiteContents contents) {
+    HostedPage(Searches searches, Answering answering, Sites sites) {
         this.searches = searches;
         this.answering = answering;
         this.sites = sites;
-        this.contents = contents;
     }
 
     static String path(String key) {
@@ -53,130 +48,19 @@ class HostedPage {
     }
 
     /**
+     * A card as the hosted page draws it.
+     *
+     * @param url of the item; null where it has none
      * @param featured whether the item holds a tier
-     * @param ribbon what its ribbon says; null for none
-     * @param disclosure what visitors read because it is paid for; null for nothing
-     * @param away how far it is from the visitor's place; null where nobody knows
+     * @param part what the card shows, by the names of its parts in answers
      */
-    record PageHit(
-            String title,
-            List<MarkedText.Run> titleRuns,
-            List<MarkedText.Run> excerpt,
-            boolean hasExcerpt,
-            @Nullable String url,
-            String collection,
-            SearchAnswers.@Nullable Picture image,
-            boolean featured,
-            @Nullable String ribbon,
-            @Nullable String disclosure,
-            @Nullable String away) {
-        static PageHit of(SearchAnswers.HitShape hit, List<SearchAnswers.TierFace> tiers, PageNumbers numbers) {
-            SearchAnswers.TierFace tier = tiers.stream()
-                    .filter(one -> one.key().equals(hit.tier()))
-                    .findFirst()
-                    .orElse(null);
-            return new PageHit(
-                    hit.title(),
-                    hit.titleRuns(),
-                    hit.excerpt(),
-                    !hit.excerpt().isEmpty(),
+    record PageCard(@Nullable String url, boolean featured, Map<String, CardPart> part) {
+        static PageCard of(SearchAnswers.HitShape hit) {
+            return new PageCard(
                     hit.url(),
-                    hit.collectionLabel(),
-                    hit.image(),
-                    tier != null,
-                    tier == null || tier.looks().ribbon() == null
-                            ? null
-                            : tier.looks().ribbon().text(),
-                    tier == null ? null : tier.disclosure(),
-                    hit.distanceKm() == null ? null : numbers.away(hit.distanceKm()));
-        }
-    }
-
-    /**
-     * @param type of the box before each value
-     * @param written what is typed: bounds as {@code from..to}, or words; null where values are ticked
-     * @param hint what may be typed; empty if anything may
-     * @param begun whether something is set at the start, so that setting nothing must be said
-     * @param place the name of the place that distances are measured from; null for other filters
-     * @param inView whether visitors see it on the page
-     */
-    record PageFilter(
-            String key,
-            String label,
-            String help,
-            boolean hasHelp,
-            List<PageValue> values,
-            String type,
-            @Nullable String written,
-            String hint,
-            boolean begun,
-            @Nullable String place,
-            boolean inView) {
-        static PageFilter of(SearchAnswers.FilterShape filter, boolean anyShown, PageNumbers numbers) {
-            FilterAnswer.Bounds bounds = filter.bounds();
-            String written = bounds != null ? interval(bounds) : filter.control() == Control.BOX ? filter.text() : null;
-            boolean onlyOne = filter.control().onlyOne()
-                    || (filter.control() == Control.DISTANCE && !filter.values().isEmpty());
-            List<PageValue> values = new ArrayList<>(HostedPage.values(filter, filter.values(), 0, numbers));
-            if (onlyOne) {
-                // Otherwise nothing could take the choice back.
-                values.addFirst(new PageValue(
-                        "",
-                        filter.neutral().isEmpty() ? "Any" : filter.neutral(),
-                        "",
-                        values.stream().noneMatch(PageValue::selected),
-                        false,
-                        0,
-                        ""));
-            }
-            return new PageFilter(
-                    filter.key(),
-                    filter.label(),
-                    filter.help(),
-                    !filter.help().isEmpty(),
-                    values,
-                    onlyOne ? "radio" : "checkbox",
-                    written,
-                    bounds == null || bounds.min() == null ? "" : bounds.min() + ".." + bounds.max(),
-                    !filter.start().isEmpty(),
-                    filter.around() == null
-                            ? null
-                            : filter.around().known()
-                                    ? filter.around().name()
-                                    : filter.around().unknown(),
-                    anyShown && filter.offers() && filter.shown().page() != Filter.OnPage.NOWHERE);
-        }
-
-        /** As the address has it; empty where nothing is set. */
-        private static String interval(FilterAnswer.Bounds bounds) {
-            return bounds.from() == null && bounds.to() == null
-                    ? ""
-                    : Objects.requireNonNullElse(bounds.from(), "") + ".."
-                            + Objects.requireNonNullElse(bounds.to(), "");
-        }
-
-        /** What is set, as the address has it. */
-        List<String> set() {
-            return written == null
-                    ? values.stream()
-                            .filter(PageValue::selected)
-                            .map(PageValue::value)
-                            .filter(value -> !value.isEmpty())
-                            .toList()
-                    : written.isEmpty() ? List.of() : List.of(written);
-        }
-    }
-
-    /**
-     * @param count as it is shown; empty where none is
-     * @param nothing whether it would give nothing
-     * @param level 0 at the top of a tree
-     * @param heading that begins with it; empty for none
-     */
-    record PageValue(
-            String value, String label, String count, boolean selected, boolean nothing, int level, String heading) {
-        boolean hasHeading() {
-            return !heading.isEmpty();
+                    hit.tier() != null,
+                    hit.card().stream()
+                            .collect(Collectors.toMap(part -> part.part().toString(), Function.identity())));
         }
     }
 
@@ -197,18 +81,10 @@ class HostedPage {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
         Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false);
-        String language = contents.of(live.site()).collections().stream()
-                .findFirst()
-                .map(Collection::language)
-                .orElse("en");
-        PageNumbers numbers = new PageNumbers(
-                Locale.forLanguageTag(language),
-                results.filters().stream()
-                        .anyMatch(filter ->
-                                filter.around() != null && filter.unit().equals("mi")));
+        AnswerTexts texts = answering.texts(live.site(), live.design());
         List<PageFilter> pageFilters = results.filters().stream()
                 .map(filter ->
-                        PageFilter.of(filter, results.filterPlaces().page().shown(), numbers))
+                        PageFilter.of(filter, results.filterPlaces().page().shown(), texts))
                 .toList();
         List<Held> held = held(pageFilters, all);
         String filters = held.stream()
@@ -218,16 +94,14 @@ class HostedPage {
         model.addAttribute("key", key);
         model.addAttribute("name", live.design().name());
         model.addAttribute("site", site);
-        model.addAttribute("language", language);
+        model.addAttribute("language", texts.language().toLanguageTag());
+        model.addAttribute("say", Texts.english().plain());
+        model.addAttribute("searchSite", texts.say("searchSite", Map.of("site", site.name())));
         model.addAttribute("query", results.query());
-        model.addAttribute("heading", heading(results));
-        model.addAttribute("count", count(results, numbers));
+        model.addAttribute("heading", heading(results, texts));
+        model.addAttribute("count", count(results, texts));
         model.addAttribute("nothing", results.total() == 0);
-        model.addAttribute(
-                "hits",
-                results.hits().stream()
-                        .map(hit -> PageHit.of(hit, results.tiers(), numbers))
-                        .toList());
+        model.addAttribute("hits", results.hits().stream().map(PageCard::of).toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
         List<PageFilter> shown = pageFilters.stream().filter(PageFilter::inView).toList();
@@ -258,47 +132,36 @@ class HostedPage {
     @ExceptionHandler
     String gone(Refusal refusal, Model model, HttpServletResponse response) {
         response.setStatus(refusal.status().value());
-        model.addAttribute("detail", refusal.getMessage());
-        return "no-such-search";
+        boolean missing = refusal.status() == HttpStatus.NOT_FOUND;
+        Texts texts = Texts.english();
+        model.addAttribute("heading", texts.say(missing ? "noSuchSearch" : "failed"));
+        model.addAttribute("hint", texts.say(missing ? "noSuchSearchHint" : "pageFailed"));
+        return "page-refused";
     }
 
-    static String heading(Results results) {
+    private static String heading(Results results, AnswerTexts texts) {
+        if (results.total() == 0) {
+            return results.query().isEmpty()
+                    ? texts.say("nothingAtAll")
+                    : texts.say("nothing", Map.of("query", results.query()));
+        }
         return results.startingList()
-                ? results.newestFirst() ? "Everything, newest first" : "Everything"
-                : "Results for “" + results.query() + "”";
+                ? texts.say(results.newestFirst() ? "newest" : "all")
+                : texts.say("resultsFor", Map.of("query", results.query()));
     }
 
-    static String count(Results results, PageNumbers numbers) {
-        String items = results.total() == 1 ? "1 result" : numbers.count(results.total()) + " results";
+    private static String count(Results results, AnswerTexts texts) {
         return results.pages() == 1
-                ? items
-                : "%s, page %s of %s".formatted(items, numbers.count(results.page()), numbers.count(results.pages()));
+                ? texts.count(results.total())
+                : texts.say(
+                        "countOnPage",
+                        Map.of("count", results.total(), "page", results.page(), "pages", results.pages()));
     }
 
     private static List<QueryLink> links(String key, List<String> queries, String filters) {
         return queries.stream()
                 .map(query -> new QueryLink(query, address(key, query, 1) + filters))
                 .toList();
-    }
-
-    /** The values one below the other, those below a value further in. */
-    private static List<PageValue> values(
-            SearchAnswers.FilterShape filter, List<FilterAnswer.Offered> values, int level, PageNumbers numbers) {
-        List<PageValue> shown = new ArrayList<>();
-        String heading = "";
-        for (FilterAnswer.Offered value : values) {
-            shown.add(new PageValue(
-                    value.value(),
-                    value.label(),
-                    filter.counts() ? numbers.count(value.count()) : "",
-                    value.selected(),
-                    value.count() == 0 && !value.selected(),
-                    level,
-                    value.heading().equals(heading) ? "" : value.heading()));
-            heading = value.heading();
-            shown.addAll(values(filter, value.children(), level + 1, numbers));
-        }
-        return shown;
     }
 
     /** A parameter that another page of the same search carries on. */

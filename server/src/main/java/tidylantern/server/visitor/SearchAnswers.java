@@ -10,36 +10,30 @@ import tidylantern.core.design.FilterPlaces;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.TierLooks;
 import tidylantern.core.query.FilterAnswer;
-import tidylantern.core.query.MarkedText;
 import tidylantern.core.query.Standing;
 
 /** The shapes in which answers go out. */
 final class SearchAnswers {
     private SearchAnswers() {}
 
-    /** @param alt what the picture shows; empty where nobody says, so that a screen reader passes it over */
-    record Picture(String url, String alt) {}
-
     /**
      * @param url null where the site gives the item no address
-     * @param titleRuns the title with its marked words
+     * @param title as it is; the card has it with its marked words
      * @param score what the words gave; 0 in the starting list
-     * @param tier that the item holds today: its key; null for none
-     * @param standing why it stands where it stands; null in what visitors get
      * @param distanceKm from the visitor's place, along the great circle; null where the item or the visitor has none
+     * @param tier that the item holds today: its key; null for none
+     * @param card what its card shows, part by part; what it has no value for is left out
+     * @param standing why it stands where it stands; null in what visitors get
      */
     record HitShape(
             ItemId id,
             CollectionKey collection,
-            String collectionLabel,
             @Nullable String url,
             String title,
-            List<MarkedText.Run> titleRuns,
-            List<MarkedText.Run> excerpt,
-            @Nullable Picture image,
             double score,
             @Nullable Double distanceKm,
             @Nullable String tier,
+            List<CardPart> card,
             @Nullable Standing standing) {}
 
     /**
@@ -103,7 +97,7 @@ final class SearchAnswers {
      * @param cutAfter how many values of a list show at first
      * @param folded whether only the label shows at first
      * @param unit what stands behind numbers; may be empty
-     * @param neutral what stands for none of a list or menu of which one holds; empty for the usual word
+     * @param neutral what stands for none of a list or menu of which one holds
      * @param values to tick; none where bounds are set or words typed
      * @param further how many more there are, which are asked for by letters of their names
      * @param bounds null where values are ticked or words typed
@@ -136,7 +130,7 @@ final class SearchAnswers {
             Filter.Shown shown,
             int searchFrom,
             boolean headings) {
-        static FilterShape of(FilterAnswer answer, boolean offers, String siteAddress) {
+        static FilterShape of(FilterAnswer answer, boolean offers, AnswerTexts texts, String siteAddress) {
             Filter filter = answer.filter();
             return new FilterShape(
                     filter.key(),
@@ -150,8 +144,8 @@ final class SearchAnswers {
                     filter.cutAfter(),
                     filter.folded(),
                     filter.unit(),
-                    filter.neutral(),
-                    ofSite(answer.values(), siteAddress),
+                    texts.neutral(answer),
+                    drawn(answer.values(), answer.control(), filter.unit(), texts, siteAddress),
                     answer.further(),
                     answer.bounds(),
                     answer.text(),
@@ -163,11 +157,14 @@ final class SearchAnswers {
         }
     }
 
-    /** Pictures that a site writes from its own root are its own, wherever the filters are shown. */
-    static List<FilterAnswer.Offered> ofSite(List<FilterAnswer.Offered> values, String siteAddress) {
+    /** Values as visitors see them: each with its words, and with pictures that can be shown anywhere. */
+    static List<FilterAnswer.Offered> drawn(
+            List<FilterAnswer.Offered> values, Control control, String unit, AnswerTexts texts, String siteAddress) {
         return values.stream()
-                .map(value -> value.withPicture(
-                        Answering.absolute(value.picture(), siteAddress), ofSite(value.children(), siteAddress)))
+                .map(value -> value.drawn(
+                        texts.label(value, control, unit),
+                        Answering.absolute(value.picture(), siteAddress),
+                        drawn(value.children(), control, unit, texts, siteAddress)))
                 .toList();
     }
 

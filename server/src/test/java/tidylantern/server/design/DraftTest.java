@@ -184,7 +184,7 @@ class DraftTest {
                     .put("opened", "in-view");
         }
         // The order is the usual one.
-        ObjectNode order = expected.putObject("order").put("label", "Best first");
+        ObjectNode order = expected.putObject("order").put("label", "");
         order.putArray("choices");
         order.putArray("withWords")
                 .addObject()

@@ -65,8 +65,11 @@ class PublicAnswersTest {
                         "arranged");
         JsonNode hit = results.path("hits").get(0);
         assertThat(hit.path("url").asString()).isEqualTo("https://isles.example/x");
-        assertThat(hit.path("image").path("url").asString()).isEqualTo("https://isles.example/x.svg");
-        assertThat(hit.path("titleRuns"))
+        assertThat(hit.path("card"))
+                .extracting(part -> part.path("part").asString())
+                .containsExactly("picture", "title", "excerpt", "collection");
+        assertThat(hit.path("card").path(0).path("value").asString()).isEqualTo("https://isles.example/x.svg");
+        assertThat(hit.path("card").path(1).path("text"))
                 .extracting(
                         run -> run.path("text").asString() + run.path("marked").asBoolean())
                 .containsExactly("<script>alert(1)</script> false", "lobstertrue", " & chipsfalse");
@@ -195,7 +198,7 @@ class PublicAnswersTest {
                 .contains("aria-current=\"page\">2<")
                 .contains("/s/" + search + "?q=crab&amp;page=3");
         assertThat(visitor.get("/s/" + search + "?q=%3Cbzz%3E%22").text())
-                .contains("Nothing was found")
+                .contains("Nothing found for “&lt;bzz&gt;&quot;”")
                 .contains("value=\"&lt;bzz&gt;&quot;\"");
         Api.Answer gone = visitor.get("/s/nope");
         assertThat(gone.status()).isEqualTo(404);

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue'
-import type { FilterShape } from '../shared/contract'
-import type { Filters } from './searchState'
-import { english as texts } from './texts'
+import type { FilterShape } from '../../shared/contract'
+import type { Filters } from '../searchState'
+import { say, written } from '../texts'
 
 /** How far from a place: one that items here name, or, if the visitor's browser is asked, where they are. */
 const { filter, around } = defineProps<{ filter: FilterShape; around: NonNullable<FilterShape['around']> }>()
 const emit = defineEmits<{ put: [changes: Filters] }>()
 const id = useId()
-const name = computed(() => around.name || around.unknown || (around.known ? texts.here : ''))
+const name = computed(() => around.name || around.unknown || (around.known ? say('here') : ''))
 const typed = ref(name.value)
 watch(name, now => {
   typed.value = now
@@ -16,7 +16,6 @@ watch(name, now => {
 const chosen = computed(() => filter.values.find(value => value.selected)?.value ?? '')
 const asking = ref(false)
 const refused = ref(false)
-const number = (count: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(count)
 /** Thousandths of a degree, about a hundred metres, are near enough, and the address tells no door number. */
 const rounded = (degrees: number) => String(Number(degrees.toFixed(3)))
 
@@ -51,22 +50,22 @@ const canAsk = 'geolocation' in navigator && window.isSecureContext
       type="search"
       class="typed"
       :list="`${id}-names`"
-      :placeholder="texts.around"
-      :aria-label="`${filter.label}: ${texts.around}`"
+      :placeholder="say('around')"
+      :aria-label="`${filter.label}: ${say('around')}`"
       autocomplete="off"
       @change="write"
       @keydown.enter.prevent="write"
     />
     <datalist :id="`${id}-names`"><option v-for="one in around.names" :key="one" :value="one" /></datalist>
     <button v-if="canAsk" type="button" class="more" :disabled="asking" @click="ask">
-      {{ asking ? texts.whereIs : texts.here }}
+      {{ asking ? say('whereIs') : say('here') }}
     </button>
   </div>
-  <p v-if="refused" class="help" role="status">{{ texts.noPosition }}</p>
-  <p v-else-if="around.unknown" class="help" role="status">{{ texts.noSuchPlace(around.unknown) }}</p>
-  <p v-else-if="!around.known" class="help">{{ texts.sayWhere }}</p>
+  <p v-if="refused" class="help" role="status">{{ say('noPosition') }}</p>
+  <p v-else-if="around.unknown" class="help" role="status">{{ say('noSuchPlace', { name: around.unknown }) }}</p>
+  <p v-else-if="!around.known" class="help">{{ say('sayWhere') }}</p>
   <p v-if="around.namesakes.length > 0" class="namesakes">
-    <span>{{ texts.orElse }}</span>
+    <span>{{ say('orElse') }}</span>
     <button
       v-for="one in around.namesakes"
       :key="one"
@@ -89,14 +88,14 @@ const canAsk = 'geolocation' in navigator && window.isSecureContext
       })
     "
   >
-    <option value="">{{ filter.neutral || texts.anyDistance }}</option>
+    <option value="">{{ filter.neutral }}</option>
     <option
       v-for="value in filter.values"
       :key="value.value"
       :value="value.value"
       :disabled="value.count === 0 && !value.selected"
     >
-      {{ value.label }}{{ filter.counts ? ` (${number(value.count)})` : '' }}
+      {{ value.label }}{{ filter.counts ? ` (${written(value.count)})` : '' }}
     </option>
   </select>
   <small v-if="around.attribution" class="attribution">{{ around.attribution }}</small>

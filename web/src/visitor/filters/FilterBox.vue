@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import type { FilterShape } from '../shared/contract'
+import type { FilterShape } from '../../shared/contract'
 
 /** Words that must stand in one field. */
 const { filter } = defineProps<{ filter: FilterShape }>()

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { nextTick, ref, useTemplateRef, watch } from 'vue'
-import type { FilterShape } from '../shared/contract'
+import type { FilterShape } from '../../shared/contract'
 import FilterBounds from './FilterBounds.vue'
 import FilterBox from './FilterBox.vue'
 import FilterBranch from './FilterBranch.vue'
 import FilterChoice from './FilterChoice.vue'
 import FilterPlace from './FilterPlace.vue'
 import { setIn } from './filterState'
-import type { Filters } from './searchState'
+import type { Filters } from '../searchState'
 
 /** Everything that visitors can narrow by in one place, one filter after the other. */
 const { lit = null } = defineProps<{ filters: readonly FilterShape[]; lit?: string | null }>()

@@ -1,5 +1,5 @@
-import type { FilterShape, FilterValue } from '../shared/contract'
-import { english as texts } from './texts'
+import type { FilterShape, FilterValue } from '../../shared/contract'
+import { language, say, written } from '../texts'
 
 /** Something that is set: as the address has it, and as visitors read it where it stands alone. */
 export interface SetValue {
@@ -7,13 +7,11 @@ export interface SetValue {
   label: string
 }
 
-const language = () => document.documentElement.lang || undefined
-
 /** A bound as visitors read it: days written out, numbers with their unit. */
 export function boundSaid(filter: FilterShape, bound: string, unit = filter.unit): string {
   if (filter.control === 'span')
     return new Intl.DateTimeFormat(language(), { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(bound))
-  return new Intl.NumberFormat(language()).format(Number(bound)) + (unit ? ` ${unit}` : '')
+  return written(Number(bound)) + (unit ? ` ${unit}` : '')
 }
 
 function tickedIn(values: readonly FilterValue[]): SetValue[] {
@@ -47,7 +45,7 @@ export function setIn(filter: FilterShape): SetValue[] {
     if (from === null && to === null) return []
     return named(
       `${from ?? ''}..${to ?? ''}`,
-      texts.bounds(
+      boundsSaid(
         from === null ? '' : boundSaid(filter, from, to === null ? filter.unit : ''),
         to === null ? '' : boundSaid(filter, to),
       ),
@@ -55,8 +53,7 @@ export function setIn(filter: FilterShape): SetValue[] {
   }
   if (filter.control === 'box') return filter.text ? named(filter.text, filter.text) : []
   const ticked = tickedIn(filter.values)
-  if (filter.around)
-    return ticked.map(one => ({ value: one.value, label: texts.within(one.label, filter.around!.name) }))
+  if (filter.around) return ticked.map(one => ({ value: one.value, label: withinSaid(one.label, filter.around!.name) }))
   // A bare "Yes" would tell nothing beside the others.
   return filter.control === 'switch' ||
     filter.control === 'ticks' ||
@@ -65,6 +62,14 @@ export function setIn(filter: FilterShape): SetValue[] {
     ? ticked.flatMap(one => named(one.value, one.label))
     : ticked
 }
+
+function boundsSaid(from: string, to: string): string {
+  if (from === '') return say('setTo', { to })
+  return to === '' ? say('setFrom', { from }) : say('setBetween', { from, to })
+}
+
+const withinSaid = (distance: string, place: string) =>
+  place === '' ? say('within', { distance }) : say('withinOf', { distance, place })
 
 /** The values of a tree one below the other, each with how deep it stands. */
 export function flattened(values: readonly FilterValue[], level = 0): (FilterValue & { level: number })[] {

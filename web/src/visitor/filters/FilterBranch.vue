@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, inject, ref, watch } from 'vue'
-import type { FilterShape, FilterValue } from '../shared/contract'
+import type { FilterShape, FilterValue } from '../../shared/contract'
 import { MORE_VALUES, type ValuesPage, type WantedValues } from './moreValues'
-import { english as texts } from './texts'
+import { say, written } from '../texts'
 
 /** The values on one level of a filter, each with what lies below it. */
 const {
@@ -43,7 +43,6 @@ const goesOn = (value: FilterValue) =>
 const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(value)
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
 const branches = computed(() => values.some(value => value.below > 0))
-const number = (count: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(count)
 const all = ref(false)
 /** With everything below them, as far as it is known. */
 const size = (some: readonly FilterValue[]): number =>
@@ -122,8 +121,8 @@ watch(more.state, () => {
     v-model="wanted"
     type="search"
     class="typed find"
-    :aria-label="texts.findIn(filter.label)"
-    :placeholder="texts.find"
+    :aria-label="say('findIn', { label: filter.label })"
+    :placeholder="say('find')"
     autocomplete="off"
     @input="look"
     @keydown.enter.prevent
@@ -141,13 +140,13 @@ watch(more.state, () => {
           />
           <span>{{ value.label }}</span>
         </label>
-        <span v-if="filter.counts" class="number">{{ number(value.count) }}</span>
+        <span v-if="filter.counts" class="number">{{ written(value.count) }}</span>
         <button
           v-if="value.below > 0"
           type="button"
           class="turn"
           :aria-expanded="isOpen(value)"
-          :aria-label="texts.below(value.label)"
+          :aria-label="say('below', { label: value.label })"
           :disabled="holds(value)"
           @click="turn(value)"
         >
@@ -166,17 +165,17 @@ watch(more.state, () => {
       />
     </li>
   </ul>
-  <p v-if="named && named.length === 0" class="help">{{ texts.noSuchValue }}</p>
-  <p v-if="named && namedPage?.goesOn" class="help">{{ texts.firstNamed(named.length) }}</p>
+  <p v-if="named && named.length === 0" class="help">{{ say('noSuchValue') }}</p>
+  <p v-if="named && namedPage?.goesOn" class="help">{{ say('firstNamed', { count: named.length }) }}</p>
   <p v-else-if="!below && filter.further > 0 && !named && hidden === 0" class="help">
-    {{ texts.further(filter.further) }}
+    {{ say('further', { count: filter.further }) }}
   </p>
-  <p v-if="failed" class="help" role="status">{{ texts.failed }}</p>
-  <button v-if="hidden > 0" type="button" class="more" @click="all = true">{{ texts.more(hidden) }}</button>
+  <p v-if="failed" class="help" role="status">{{ say('failed') }}</p>
+  <button v-if="hidden > 0" type="button" class="more" @click="all = true">{{ say('more', { count: hidden }) }}</button>
   <button v-else-if="below && further" type="button" class="more" @click="emit('further')">
-    {{ texts.moreBelow(below.label) }}
+    {{ say('moreBelow', { label: below.label }) }}
   </button>
   <button v-else-if="all && !named && values.length > shortened" type="button" class="more" @click="all = false">
-    {{ texts.fewer }}
+    {{ say('fewer') }}
   </button>
 </template>

@@ -1,5 +1,5 @@
 import type { InjectionKey } from 'vue'
-import type { FilterValue } from '../shared/contract'
+import type { FilterValue } from '../../shared/contract'
 
 export type WantedValues = { below: string; page: string } | { named: string }
 /** A page of values, and whether there is another behind it. */

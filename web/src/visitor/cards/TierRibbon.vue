@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { TierFace } from '../shared/contract'
+import type { TierFace } from '../../shared/contract'
 
 /**
  * The short label of a featured tier; nothing where it has none. What does not fit is cut short, and read in full by

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
-import type { FilterShape } from '../shared/contract'
-import { safeAddress } from '../shared/http'
+import type { FilterShape } from '../../shared/contract'
+import { safeAddress } from '../../shared/http'
 import { flattened } from './filterState'
-import { english as texts } from './texts'
+import { say, written } from '../texts'
 
 /**
  * Values of which one holds, as a list or folded into a menu; or several side by side, as words or with a picture each.
@@ -30,11 +30,10 @@ const groups = computed(() => {
   return found
 })
 const chosen = computed(() => values.value.find(value => value.selected)?.value ?? '')
-const number = (count: number) => new Intl.NumberFormat(document.documentElement.lang || undefined).format(count)
 const choose = (value: string) => emit('set', value === '' ? [] : [value])
 const isColour = (picture: string) => picture.startsWith('#')
 const menuLabel = (value: { level: number; label: string; count: number }) =>
-  `${'\u2003'.repeat(value.level)}${value.label}${filter.counts ? ` (${number(value.count)})` : ''}`
+  `${'\u2003'.repeat(value.level)}${value.label}${filter.counts ? ` (${written(value.count)})` : ''}`
 </script>
 
 <template>
@@ -45,7 +44,7 @@ const menuLabel = (value: { level: number; label: string; count: number }) =>
     :value="chosen"
     @change="choose(($event.target as HTMLSelectElement).value)"
   >
-    <option value="">{{ filter.neutral || texts.any }}</option>
+    <option value="">{{ filter.neutral }}</option>
     <template v-for="group in groups" :key="group.heading">
       <optgroup v-if="group.heading" :label="group.heading">
         <option
@@ -73,7 +72,7 @@ const menuLabel = (value: { level: number; label: string; count: number }) =>
     <li class="value">
       <label>
         <input type="radio" :name="name" :checked="chosen === ''" @change="choose('')" />
-        <span>{{ filter.neutral || texts.any }}</span>
+        <span>{{ filter.neutral }}</span>
       </label>
     </li>
     <template v-for="group in groups" :key="group.heading">
@@ -95,7 +94,7 @@ const menuLabel = (value: { level: number; label: string; count: number }) =>
           />
           <span>{{ value.label }}</span>
         </label>
-        <span v-if="filter.counts" class="number">{{ number(value.count) }}</span>
+        <span v-if="filter.counts" class="number">{{ written(value.count) }}</span>
       </li>
     </template>
   </ul>
@@ -117,7 +116,7 @@ const menuLabel = (value: { level: number; label: string; count: number }) =>
           <span v-else class="swatch without" />
         </template>
         {{ value.label }}
-        <span v-if="filter.counts" class="number">{{ number(value.count) }}</span>
+        <span v-if="filter.counts" class="number">{{ written(value.count) }}</span>
       </button>
     </div>
   </template>
@@ -127,9 +126,9 @@ const menuLabel = (value: { level: number; label: string; count: number }) =>
     class="more"
     @click="all = true"
   >
-    {{ texts.more(values.length - shown.length) }}
+    {{ say('more', { count: values.length - shown.length }) }}
   </button>
   <button v-else-if="all && values.length > filter.cutAfter" type="button" class="more" @click="all = false">
-    {{ texts.fewer }}
+    {{ say('fewer') }}
   </button>
 </template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { FilterShape } from '../shared/contract'
+import type { FilterShape } from '../../shared/contract'
 import FilterList from './FilterList.vue'
 import { setIn } from './filterState'
-import { english as texts } from './texts'
+import { say } from '../texts'
 import type { FilterChoice } from './useFilterChoice'
 
 /**
@@ -33,6 +33,10 @@ const sheet = ref<HTMLDialogElement>()
 const unfolded = ref(false)
 const way = computed(() => (over ? 'over' : opened))
 const set = computed(() => filters.reduce((sum, filter) => sum + setIn(filter).length, 0))
+const showResults = computed(() => {
+  const total = choice.total.value ?? 0
+  return total === 0 ? say('showNothing') : say('showResults', { count: total })
+})
 function apply() {
   choice.apply()
   sheet.value?.close()
@@ -49,17 +53,17 @@ function apply() {
     :aria-expanded="way === 'unfolding' ? unfolded : undefined"
     @click="way === 'over' ? sheet?.showModal() : (unfolded = !unfolded)"
   >
-    {{ texts.filters }}
+    {{ say('filters') }}
     <span v-if="set > 0">{{ set }}</span>
   </button>
   <div v-if="way === 'in-view' || (way === 'unfolding' && unfolded)" class="group" :class="{ across }">
     <FilterList :filters="filters" :lit="lit" @tick="choice.tick" @put="choice.put" />
     <div v-if="!atOnce" class="acts">
       <button type="button" class="done" part="done" @click="apply">
-        {{ texts.showResults(choice.total.value ?? 0) }}
+        {{ showResults }}
       </button>
       <button v-if="choice.changed.value" type="button" class="again" @click="choice.clear">
-        {{ texts.clearAll }}
+        {{ say('clearAll') }}
       </button>
     </div>
   </div>
@@ -68,21 +72,21 @@ function apply() {
     ref="sheet"
     class="sheet"
     :class="{ drawer: !over }"
-    :aria-label="texts.filters"
+    :aria-label="say('filters')"
     @click.self="sheet?.close()"
   >
     <div class="sheet-top">
-      <strong>{{ texts.filters }}</strong>
+      <strong>{{ say('filters') }}</strong>
       <button v-if="choice.changed.value" type="button" class="again" @click="choice.clear">
-        {{ texts.clearAll }}
+        {{ say('clearAll') }}
       </button>
-      <button type="button" class="turn" :aria-label="texts.close" @click="sheet?.close()">
+      <button type="button" class="turn" :aria-label="say('close')" @click="sheet?.close()">
         <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4 4 10 10m0-10-10 10" /></svg>
       </button>
     </div>
     <div class="sheet-list"><FilterList :filters="filters" :lit="lit" @tick="choice.tick" @put="choice.put" /></div>
     <button type="button" class="done" part="done" @click="apply">
-      {{ texts.showResults(choice.total.value ?? 0) }}
+      {{ showResults }}
     </button>
   </dialog>
 </template>

@@ -1,4 +1,4 @@
-import type { Hit, TierFace } from '../shared/contract'
+import type { Hit, TierFace } from '../../shared/contract'
 
 /** How a card or row is drawn whose item holds a featured tier; undefined for one that holds none. */
 export interface TierLook {

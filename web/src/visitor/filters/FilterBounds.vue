@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { FilterBounds, FilterShape } from '../shared/contract'
-import { english as texts } from './texts'
+import type { FilterBounds, FilterShape } from '../../shared/contract'
+import { say } from '../texts'
 
 /**
  * One or two bounds of numbers or days: typed, and drawn where both ends of a number are free. What is drawn is for
@@ -90,7 +90,7 @@ function done() {
     </div>
     <div class="ends" :class="{ days }">
       <label v-if="filter.control !== 'at-most'">
-        <span>{{ filter.control === 'at-least' ? texts.atLeast : texts.fromShort }}</span>
+        <span>{{ filter.control === 'at-least' ? say('atLeast') : say('from') }}</span>
         <input
           v-model="from"
           class="typed"
@@ -99,12 +99,12 @@ function done() {
           :min="days ? (bounds.min ?? undefined) : undefined"
           :max="days ? (bounds.max ?? undefined) : undefined"
           :placeholder="bounds.min ?? ''"
-          :aria-label="texts.from(filter.label)"
+          :aria-label="say('labelFrom', { label: filter.label })"
           @change="done"
         />
       </label>
       <label v-if="filter.control !== 'at-least'">
-        <span>{{ filter.control === 'at-most' ? texts.atMost : texts.toShort }}</span>
+        <span>{{ filter.control === 'at-most' ? say('atMost') : say('to') }}</span>
         <input
           v-model="to"
           class="typed"
@@ -113,7 +113,7 @@ function done() {
           :min="days ? (bounds.min ?? undefined) : undefined"
           :max="days ? (bounds.max ?? undefined) : undefined"
           :placeholder="bounds.max ?? ''"
-          :aria-label="texts.to(filter.label)"
+          :aria-label="say('labelTo', { label: filter.label })"
           @change="done"
         />
       </label>

@@ -1,0 +1,146 @@
+package tidylantern.server.visitor;
+
+import java.text.NumberFormat;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.time.format.FormatStyle;
+import java.time.format.TextStyle;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Control;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.IndexFields;
+import tidylantern.core.query.FilterAnswer;
+import tidylantern.server.text.Texts;
+
+/**
+ * What an answer says in words. It is written here once, for every renderer: numbers, days and distances as the
+ * searched content's language writes them, wherever the service runs.
+ *
+ * @param miles whether distances are told in miles; in kilometres otherwise
+ */
+record AnswerTexts(Locale language, boolean miles) {
+    private static final String MILES = "mi";
+    private static final String KM = "km";
+    /** The international yard and pound agreement of 1959. */
+    private static final double KM_PER_MILE = 1.609344;
+
+    private static final double LEAST = 0.1;
+    private static final int FAR = 10;
+
+    /**
+     * In the language of what is searched, of several the first by its code; far in the unit of the filter by distance.
+     */
+    static AnswerTexts of(SiteContent content, SearchDesign design) {
+        Locale language = Locale.forLanguageTag(content.languages(design.searched()).stream()
+                .sorted()
+                .findFirst()
+                .orElse("en"));
+        boolean miles = design.filtersInUse().stream()
+                .anyMatch(filter -> content.kind(filter.field()) == FieldKind.PLACE
+                        && filter.unit().equals(MILES));
+        return new AnswerTexts(language, miles);
+    }
+
+    String say(String key) {
+        return Texts.english().say(key);
+    }
+
+    String say(String key, Map<String, ?> values) {
+        return Texts.english().say(key, values, language);
+    }
+
+    String count(int results) {
+        return say("count", Map.of("count", results));
+    }
+
+    String number(double number) {
+        return NumberFormat.getInstance(language).format(number);
+    }
+
+    /** "1.2 km away": a tenth where it is not far, and "under 0.1 km away" below that. */
+    String away(double km) {
+        double far = miles ? km / KM_PER_MILE : km;
+        NumberFormat format = NumberFormat.getNumberInstance(language);
+        format.setMaximumFractionDigits(far < FAR ? 1 : 0);
+        String distance = format.format(Math.max(far, LEAST)) + " " + (miles ? MILES : KM);
+        return say("away", Map.of("distance", far < LEAST ? say("under", Map.of("distance", distance)) : distance));
+    }
+
+    /** What stands for none of a filter's values, in the owner's words or in the usual ones. */
+    String neutral(FilterAnswer answer) {
+        return !answer.filter().neutral().isEmpty()
+                ? answer.filter().neutral()
+                : say(answer.control() == Control.DISTANCE ? "anyDistance" : "any");
+    }
+
+    /** A value on offer as visitors read it: its name or, where it has none, what it says by itself. */
+    String label(FilterAnswer.Offered value, Control control, String unit) {
+        if (!value.label().isEmpty()) {
+            return value.label();
+        }
+        String said = value.value();
+        return switch (control) {
+            case BANDS -> band(said, unit.isEmpty() ? "" : " " + unit);
+            case FROM_TODAY -> say("fromToday");
+            case MONTHS -> monthOrDays(said);
+            case DISTANCE -> number(Double.parseDouble(said)) + " " + (unit.equals(MILES) ? MILES : KM);
+            // What is left without a name are the answers of a yes/no field.
+            default -> say(said.equals(IndexFields.YES) ? "yes" : "no");
+        };
+    }
+
+    /** @param band as addresses have it: {@code 20..40}, where either end may be missing */
+    private String band(String band, String unit) {
+        Ends ends = Ends.of(band);
+        if (ends.from() == null) {
+            return say("bandUpTo", Map.of("to", written(ends.to()) + unit));
+        }
+        return ends.to() == null
+                ? say("bandFrom", Map.of("from", written(ends.from()) + unit))
+                : say("bandBetween", Map.of("from", written(ends.from()), "to", written(ends.to()) + unit));
+    }
+
+    private String written(@Nullable String digits) {
+        return digits == null ? "" : number(Double.parseDouble(digits));
+    }
+
+    /** @param said a month ({@code 2026-05}), or the days of an older address */
+    private String monthOrDays(String said) {
+        try {
+            YearMonth month = YearMonth.parse(said);
+            return month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear();
+        } catch (DateTimeParseException days) {
+            Ends ends = Ends.of(said);
+            if (ends.from() == null) {
+                return say("setTo", Map.of("to", day(ends.to())));
+            }
+            return ends.to() == null
+                    ? say("setFrom", Map.of("from", day(ends.from())))
+                    : say("setBetween", Map.of("from", day(ends.from()), "to", day(ends.to())));
+        }
+    }
+
+    private String day(@Nullable String day) {
+        return day == null
+                ? ""
+                : DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
+                        .withLocale(language)
+                        .format(LocalDate.parse(day));
+    }
+
+    /** Both ends of what addresses have as {@code from..to}; null for one that is open. */
+    private record Ends(@Nullable String from, @Nullable String to) {
+        static Ends of(String interval) {
+            int between = interval.indexOf("..");
+            String from = interval.substring(0, between);
+            String to = interval.substring(between + 2);
+            return new Ends(from.isEmpty() ? null : from, to.isEmpty() ? null : to);
+        }
+    }
+}

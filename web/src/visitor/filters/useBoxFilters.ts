@@ -1,0 +1,52 @@
+import { computed, type Ref } from 'vue'
+import type { SearchFace } from '../../shared/contract'
+import type { SearchState } from '../searchState'
+import type { Source } from '../service'
+import { useRoom } from '../useRoom'
+import { useFilterChoice } from './useFilterChoice'
+
+/**
+ * The filters beside a search box.
+ *
+ * @param query the words in the box
+ * @param pauseMs before numbers are asked for, where every letter typed changes them
+ * @param whole what the box stands in, whose width says where there is room
+ */
+export function useBoxFilters(
+  search: string,
+  source: Source,
+  state: SearchState,
+  face: () => SearchFace | null,
+  query: () => string,
+  pauseMs: number,
+  whole: Ref<HTMLElement | undefined>,
+) {
+  const place = computed(() => face()?.filterPlaces.box ?? null)
+  const areWanted = computed(() => face()?.filtersInBox ?? false)
+  /** Without results on the page there is nothing that a choice could hold for at once: it goes with the words. */
+  const atOnce = computed(() => state.resultsHere > 0 && (place.value?.atOnce ?? true))
+  const choice = useFilterChoice(
+    search,
+    source,
+    state,
+    query,
+    null,
+    () => atOnce.value,
+    () => areWanted.value,
+    pauseMs,
+  )
+  const isNarrow = useRoom(whole)
+  return {
+    choice,
+    atOnce,
+    isNarrow,
+    opened: computed(() => place.value?.opened ?? 'in-view'),
+    shown: computed(() =>
+      areWanted.value
+        ? choice.filters.value.filter(
+            filter => filter.offers && filter.shown.box && filter.devices !== (isNarrow.value ? 'wide' : 'narrow'),
+          )
+        : [],
+    ),
+  }
+}
