@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
 import ToggleSwitch from 'primevue/toggleswitch'
-import { singleKeys, switchSingleKeys } from '../kit/useSingleKeys'
+import { singleKeys } from '../kit/useSingleKeys'
 
 const shown = defineModel<boolean>({ required: true })
 const keys: [string, string][] = [
@@ -28,7 +28,7 @@ const keys: [string, string][] = [
       </template>
     </dl>
     <label class="switch">
-      <ToggleSwitch :model-value="singleKeys" input-id="single-keys" @update:model-value="switchSingleKeys" />
+      <ToggleSwitch v-model="singleKeys" input-id="single-keys" />
       Keys pressed alone (such as /) act
     </label>
   </Dialog>

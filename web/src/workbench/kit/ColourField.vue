@@ -1,11 +1,24 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
+import ContrastLine from './ContrastLine.vue'
 
-/** A colour, picked or written as #8a5200. */
-const { label } = defineProps<{ label: string }>()
+/** A colour, picked or written as #8a5200, with its contrast against what it meets. */
+const {
+  label,
+  contrast = null,
+  needed = 4.5,
+} = defineProps<{
+  label: string
+  /** As it is, and the nearest colour that passes; null where nobody reckons it. */
+  contrast?: { ratio: number; nearest: string | null } | null
+  needed?: number
+  /** Whose contrast it is, where that is not plain. */
+  contrastOf?: string
+}>()
 const colour = defineModel<string>({ required: true })
 const id = useId()
+const fixes = computed(() => (contrast?.nearest ? [{ label: 'Take', colour: contrast.nearest }] : []))
 const HEX = /^#?([0-9a-f]{3}|[0-9a-f]{6})$/i
 /** What is half written stays in the field and goes nowhere. */
 function written(text: string) {
@@ -33,6 +46,14 @@ function written(text: string) {
       @change="written(($event.target as HTMLInputElement).value)"
     />
   </div>
+  <ContrastLine
+    v-if="contrast"
+    :ratio="contrast.ratio"
+    :needed="needed"
+    :of="contrastOf"
+    :fixes="fixes"
+    @take="colour = $event.colour"
+  />
 </template>
 
 <style scoped>

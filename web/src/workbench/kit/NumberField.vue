@@ -1,12 +1,31 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="Value extends number | null">
 import InputNumber from 'primevue/inputnumber'
 import { useId } from 'vue'
 import FieldFrame from './FieldFrame.vue'
 
-/** A whole number within bounds, its label beside it; an emptied field changes nothing. */
-const { label, min, max } = defineProps<{ label: string; min: number; max: number }>()
-const number = defineModel<number>({ required: true })
+/** A whole number within bounds, its label beside it. */
+const {
+  label,
+  min,
+  max,
+  empty = null,
+  unit = '',
+} = defineProps<{
+  label: string
+  min: number
+  max: number
+  /** What an empty field means; null where one changes nothing. */
+  empty?: string | null
+  /** What stands behind the number. */
+  unit?: string
+}>()
+const number = defineModel<Value>({ required: true })
 const id = useId()
+/** Null comes only where an empty field means something, and then the value may be null. */
+const fits = (typed: number | null): typed is Value => typed !== null || empty !== null
+const put = (typed: number | null) => {
+  if (fits(typed)) number.value = typed
+}
 </script>
 
 <template>
@@ -16,15 +35,18 @@ const id = useId()
       :model-value="number"
       :min="min"
       :max="max"
+      :placeholder="empty ?? undefined"
+      :suffix="unit ? ` ${unit}` : undefined"
+      :show-buttons="empty !== null || unit !== ''"
       size="small"
       class="number"
-      @update:model-value="number = $event ?? number"
+      @update:model-value="put"
     />
   </FieldFrame>
 </template>
 
 <style scoped>
 .number :deep(input) {
-  width: 72px;
+  width: 96px;
 }
 </style>

@@ -1,14 +1,9 @@
-import { onBeforeUnmount, onMounted, ref } from 'vue'
-
-const STORED = 'tidy-lantern-single-keys'
+import { useEventListener, useLocalStorage } from '@vueuse/core'
 
 /** Whether keys such as `/` act by themselves. WCAG 2.1.4: there must be a way to switch them off. */
-export const singleKeys = ref(localStorage.getItem(STORED) !== 'off')
-
-export function switchSingleKeys(on: boolean): void {
-  singleKeys.value = on
-  localStorage.setItem(STORED, on ? 'on' : 'off')
-}
+export const singleKeys = useLocalStorage('tidy-lantern-single-keys', true, {
+  serializer: { read: stored => stored !== 'off', write: on => (on ? 'on' : 'off') },
+})
 
 function typing(target: EventTarget | null): boolean {
   return (
@@ -35,6 +30,5 @@ export function useKeys(keys: Record<string, () => void>): void {
     event.preventDefault()
     act()
   }
-  onMounted(() => document.addEventListener('keydown', pressed))
-  onBeforeUnmount(() => document.removeEventListener('keydown', pressed))
+  useEventListener(document, 'keydown', pressed)
 }

@@ -1,20 +1,15 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
-import Select from 'primevue/select'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import type { FieldKind, FieldShape } from '../../../shared/contract'
+import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { counted } from '../../kit/format'
-import { kinds } from './kinds'
 import { api } from '../../ownerApi'
-import CorrectionProgress from './CorrectionProgress.vue'
 import DeleteDialog from '../../kit/DeleteDialog.vue'
+import CollectionFields from './CollectionFields.vue'
 import ItemTable from './ItemTable.vue'
-import { useAttempt } from '../../kit/useAttempt'
 import { useCollections } from './useCollections'
 
 const { site, collection } = defineProps<{ site: string; collection: string }>()
@@ -28,25 +23,6 @@ const view = ref('items')
 const { data: collections } = useCollections(() => site)
 const here = computed(() => collections.value?.find(one => one.key === collection))
 
-const { wrong, attempt } = useAttempt()
-async function correct(field: FieldShape, change: { kind?: FieldKind; label?: string; unit?: string | null }) {
-  const after = {
-    kind: change.kind ?? field.kind,
-    label: (change.label ?? field.label).trim(),
-    unit: change.unit === undefined ? field.unit : change.unit,
-  }
-  if (after.kind === field.kind && after.label === field.label && after.unit === field.unit) return
-  await attempt(() => api.correctField(site, collection, field.key, after))
-  await queries.invalidateQueries({ queryKey: ['collections'] })
-}
-async function part(field: FieldShape, from: string[]) {
-  await attempt(() => api.part(site, collection, field.key, from))
-  await queries.invalidateQueries()
-}
-const typed = (event: Event) => (event.target as HTMLInputElement).value
-const merged = computed(() =>
-  (here.value?.fields ?? []).flatMap(field => field.merged.map(merge => ({ field, ...merge }))),
-)
 const deleting = ref(false)
 async function gone() {
   await queries.invalidateQueries()
@@ -87,14 +63,7 @@ const acts = computed(() => [
         </p>
       </div>
       <div class="acts">
-        <SelectButton
-          v-model="view"
-          :options="views"
-          option-label="label"
-          option-value="value"
-          :allow-empty="false"
-          aria-label="What to show"
-        />
+        <ButtonChoice v-model="view" label="What to show" :options="views" />
         <Button
           icon="pi pi-download"
           label="Save"
@@ -115,81 +84,7 @@ const acts = computed(() => [
     </div>
     <ItemTable v-if="view === 'items' && here" :key="collection" :site="site" :collection="here" />
     <section v-else-if="here" aria-label="Fields">
-      <p class="lead">
-        Kinds were guessed from the first items. Correct one here, and every item that has the field is read anew.
-      </p>
-      <p v-if="wrong" class="remark bad" role="alert">
-        <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-        {{ wrong }}
-      </p>
-      <CorrectionProgress :site="site" :collection="here" />
-      <div class="slip table">
-        <table>
-          <thead>
-            <tr>
-              <th>Label</th>
-              <th>Kind</th>
-              <th>Unit</th>
-              <th>Key</th>
-              <th>Comes as</th>
-              <th>Words in it</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="field in here.fields" :key="field.key">
-              <td>
-                <InputText
-                  :model-value="field.label"
-                  size="small"
-                  :aria-label="`Label of ${field.key}`"
-                  @change="correct(field, { label: typed($event) })"
-                />
-              </td>
-              <td>
-                <Select
-                  :model-value="field.kind"
-                  :options="[...kinds]"
-                  option-label="label"
-                  option-value="value"
-                  size="small"
-                  :aria-label="`Kind of ${field.label}`"
-                  class="kind"
-                  @update:model-value="correct(field, { kind: $event })"
-                />
-              </td>
-              <td>
-                <InputText
-                  v-if="field.kind === 'number'"
-                  :model-value="field.unit ?? ''"
-                  size="small"
-                  class="unit"
-                  placeholder="none"
-                  :aria-label="`Unit of ${field.label}`"
-                  @change="correct(field, { unit: typed($event).trim() || null })"
-                />
-              </td>
-              <td>
-                <code>{{ field.key }}</code>
-              </td>
-              <td>
-                <code>{{ field.property }}</code>
-              </td>
-              <td class="quiet">{{ field.searchable ? 'can be searched' : 'none' }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
-      <section v-if="merged.length > 0" class="merges" aria-label="Merged values">
-        <h2>Merged values</h2>
-        <ul>
-          <li v-for="one in merged" :key="`${one.field.key} ${one.from.join('/')}`">
-            <span class="quiet">{{ one.field.label }}:</span>
-            “{{ one.from.join(' › ') }}” counts as
-            <b>{{ one.into.join(' › ') }}</b>
-            <Button label="Part them again" text size="small" severity="secondary" @click="part(one.field, one.from)" />
-          </li>
-        </ul>
-      </section>
+      <CollectionFields :site="site" :collection="here" />
       <p class="deleting">
         <Button
           label="Delete this collection…"
@@ -219,46 +114,7 @@ const acts = computed(() => [
   flex-wrap: wrap;
   justify-content: flex-end;
 }
-.table {
-  overflow-x: auto;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: start;
-  padding: 9px 14px;
-  font-weight: 600;
-  border-bottom: 1px solid var(--line);
-  background: var(--leaf);
-}
-td {
-  padding: 6px 14px;
-  border-bottom: 1px solid var(--line);
-}
-tr:last-child td {
-  border-bottom: 0;
-}
-.kind {
-  min-width: 130px;
-}
-.unit {
-  width: 80px;
-}
-section > .lead,
-.remark {
-  margin-bottom: 12px;
-}
 .deleting {
   margin-top: 24px;
-}
-.merges {
-  margin-top: 24px;
-}
-.merges ul {
-  list-style: none;
-  margin: 8px 0 0;
-  padding: 0;
 }
 </style>

@@ -21,6 +21,12 @@ export const CONTROL_NAMES: Record<Control, string> = {
   box: 'A box for words',
 }
 
+/** What a category field, and a joint filter, can be handled with. */
+export const CATEGORY_CONTROLS: readonly Control[] = ['list', 'one-of', 'menu', 'chips', 'pictures']
+
+/** As many filters can be joined. */
+export const MOST_PARTS = 12
+
 /** A filter ready to use, made of what the content says. */
 export function filterFrom(proposal: FilterProposal, key: string): Filter {
   return {

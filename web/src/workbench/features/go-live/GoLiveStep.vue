@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
+import ButtonChoice from '../../kit/ButtonChoice.vue'
+import CopyBox from '../../kit/CopyBox.vue'
 import { counted, formatTime } from '../../kit/format'
+import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import type { DraftEditing } from '../searches/useDraft'
 
+/** From the draft to the site: what is open, publishing, the tags, where results are shown. */
 const { draft, search, summary } = defineProps<{
   draft: DraftEditing
   site: string
@@ -28,23 +31,18 @@ const pageTag = computed(
 <tidy-results search="${search}"></tidy-results>`,
 )
 const hosted = `${location.origin}/s/${search}`
-const copied = ref('')
-async function copy(what: string, text: string) {
-  await navigator.clipboard.writeText(text)
-  copied.value = what
-}
-const kinds = [
-  { label: 'The hosted page', value: 'hosted' },
-  { label: 'A page of my site', value: 'own' },
+const KINDS = [
+  { label: 'The hosted page', value: false },
+  { label: 'A page of my site', value: true },
 ]
-const arrangements = [
+const ARRANGEMENTS = [
   { label: 'One below the other', value: 'list' },
   { label: 'Side by side', value: 'grid' },
-]
+] as const
 const own = ref(page.value.address !== null)
-function choose(kind: string) {
-  own.value = kind === 'own'
-  if (!own.value) put(null)
+function choose(isOwn: boolean) {
+  own.value = isOwn
+  if (!isOwn) put(null)
 }
 function put(address: string | null) {
   draft.change('page.address', design => ({ ...design, page: { ...design.page, address } }))
@@ -62,10 +60,7 @@ function put(address: string | null) {
       Version {{ summary.live.version }} is live since {{ formatTime(summary.live.published) }}, published by
       {{ summary.live.publishedBy }}.
     </p>
-    <p v-for="remark in summary?.remarks ?? []" :key="remark.text" class="remark">
-      <i class="pi pi-info-circle" aria-hidden="true" />
-      {{ remark.text }}
-    </p>
+    <RemarkLine v-for="remark in summary?.remarks ?? []" :key="remark.text">{{ remark.text }}</RemarkLine>
     <p v-if="summary?.live && summary.differences.length > 0">
       <b>{{ counted(summary.differences.length, 'change') }}</b>
       of the draft {{ summary.differences.length === 1 ? 'is' : 'are' }} not live.
@@ -76,29 +71,12 @@ function put(address: string | null) {
   <section>
     <h3 id="tag">2. Put the box on your site</h3>
     <p class="quiet">The first line once a page, the second where the box should stand.</p>
-    <pre class="slip" tabindex="0" aria-label="Tag for the search box">{{ tag }}</pre>
-    <Button
-      :label="copied === 'box' ? 'Copied' : 'Copy'"
-      icon="pi pi-copy"
-      size="small"
-      severity="secondary"
-      outlined
-      @click="copy('box', tag)"
-    />
+    <CopyBox label="Tag for the search box" :text="tag" />
   </section>
 
   <section>
     <h3 id="results-page">3. Where results are shown</h3>
-    <SelectButton
-      :model-value="own ? 'own' : 'hosted'"
-      :options="kinds"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      size="small"
-      aria-label="Where results are shown"
-      @update:model-value="choose"
-    />
+    <ButtonChoice label="Where results are shown" :options="KINDS" :model-value="own" @update:model-value="choose" />
     <template v-if="own">
       <div class="field">
         <label for="page-address">Address of that page</label>
@@ -110,29 +88,17 @@ function put(address: string | null) {
         />
         <small>From your site’s root, or in full. Put this on it:</small>
       </div>
-      <pre class="slip" tabindex="0" aria-label="Tags for the results page">{{ pageTag }}</pre>
-      <Button
-        :label="copied === 'page' ? 'Copied' : 'Copy'"
-        icon="pi pi-copy"
-        size="small"
-        severity="secondary"
-        outlined
-        @click="copy('page', pageTag)"
-      />
+      <CopyBox label="Tags for the results page" :text="pageTag" />
     </template>
     <p v-if="!own" class="quiet">
       At
       <a :href="hosted" target="_blank" rel="noopener">{{ hosted }}</a>
       . It works without script, too.
     </p>
-    <SelectButton
+    <ButtonChoice
+      label="How results stand"
+      :options="ARRANGEMENTS"
       :model-value="page.arranged"
-      :options="arrangements"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      size="small"
-      aria-label="How results stand"
       @update:model-value="
         draft.change('page.arranged', design => ({ ...design, page: { ...design.page, arranged: $event } }))
       "
@@ -161,13 +127,6 @@ section {
   gap: 10px;
   justify-items: start;
   margin-top: 24px;
-}
-pre {
-  width: 100%;
-  margin: 0;
-  padding: 12px 14px;
-  white-space: pre-wrap;
-  overflow-wrap: anywhere;
 }
 .field {
   width: 100%;

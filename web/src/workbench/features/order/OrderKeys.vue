@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
 import Select from 'primevue/select'
-import { computed, ref, useId } from 'vue'
+import { computed, useId } from 'vue'
 import type { OrderKey } from '../../../shared/contract'
+import IconButton from '../../kit/IconButton.vue'
+import { moved } from '../../kit/moved'
+import ReorderableList from '../../kit/ReorderableList.vue'
 import { idOf, said, type OrderOption } from './orders'
 
 /** What decides an order: the first key, among equals the next, and so on. */
@@ -20,81 +22,43 @@ const fallbacks = computed(() => [
   ...options.filter(option => !['distance', 'relevance', 'tier', 'place-in-tier'].includes(option.key.by)),
 ])
 const reversible = (key: OrderKey) => key.by === 'number' || key.by === 'title'
-function move(at: number, by: number) {
-  const moved = [...keys.value]
-  const [one] = moved.splice(at, 1)
-  if (one) moved.splice(at + by, 0, one)
-  keys.value = moved
-}
 const change = (at: number, changed: Partial<OrderKey>) => {
   keys.value = keys.value.map((key, n) => (n === at ? { ...key, ...changed } : key))
-}
-const dragged = ref<number | null>(null)
-function drop(at: number) {
-  if (dragged.value !== null && dragged.value !== at) move(dragged.value, at - dragged.value)
-  dragged.value = null
 }
 const optionOf = (wanted: string) => options.find(option => option.id === wanted)?.key ?? null
 </script>
 
 <template>
-  <ol class="keys" :aria-label="label">
-    <li v-for="(key, at) in keys" :key="idOf(key)" @dragover.prevent @drop.prevent="drop(at)">
-      <span
-        class="grip"
-        draggable="true"
-        title="Drag to another place"
-        aria-hidden="true"
-        @dragstart="dragged = at"
-        @dragend="dragged = null"
-      >
-        <i class="pi pi-bars" />
-      </span>
-      <span class="what">
-        <small class="quiet">{{ at === 0 ? 'By' : 'then' }}</small>
-        {{ said(key, options) }}
-      </span>
-      <Button
+  <ReorderableList
+    class="keys"
+    :label="label"
+    :items="keys"
+    :key-of="idOf"
+    :name-of="key => said(key, options)"
+    @move="(from, to) => (keys = moved(keys, from, to))"
+  >
+    <template #default="{ item: key, at }">
+      <small class="quiet">{{ at === 0 ? 'By' : 'then' }}</small>
+      {{ said(key, options) }}
+    </template>
+    <template #before-steps="{ item: key, at }">
+      <IconButton
         v-if="reversible(key)"
-        icon="pi pi-sort-alt"
-        text
-        rounded
-        size="small"
-        severity="secondary"
-        :aria-label="`Reverse ${said(key, options)}`"
+        icon="sort-alt"
         title="Reverse"
+        :label="`Reverse ${said(key, options)}`"
         @click="change(at, { down: !key.down })"
       />
-      <Button
-        icon="pi pi-arrow-up"
-        text
-        rounded
-        size="small"
-        severity="secondary"
-        :disabled="at === 0"
-        :aria-label="`Move ${said(key, options)} up`"
-        @click="move(at, -1)"
-      />
-      <Button
-        icon="pi pi-arrow-down"
-        text
-        rounded
-        size="small"
-        severity="secondary"
-        :disabled="at === keys.length - 1"
-        :aria-label="`Move ${said(key, options)} down`"
-        @click="move(at, 1)"
-      />
-      <Button
-        icon="pi pi-times"
-        text
-        rounded
-        size="small"
-        severity="secondary"
+    </template>
+    <template #after-steps="{ item: key, at }">
+      <IconButton
+        icon="times"
+        :label="`Take ${said(key, options)} out`"
         :disabled="keys.length === 1"
-        :aria-label="`Take ${said(key, options)} out`"
         @click="keys = keys.filter((_, n) => n !== at)"
       />
+    </template>
+    <template #below="{ item: key, at }">
       <div v-if="key.by === 'distance'" class="fallback">
         <label :id="`${id}-f-${at}`">without a place:</label>
         <Select
@@ -107,8 +71,8 @@ const optionOf = (wanted: string) => options.find(option => option.id === wanted
           @update:model-value="change(at, { without: optionOf($event) })"
         />
       </div>
-    </li>
-  </ol>
+    </template>
+  </ReorderableList>
   <Select
     v-if="left.length > 0 && keys.length < MOST"
     :model-value="null"
@@ -124,52 +88,12 @@ const optionOf = (wanted: string) => options.find(option => option.id === wanted
 </template>
 
 <style scoped>
-.keys {
-  list-style: none;
-  margin: 0 0 8px;
-  padding: 0;
-  display: grid;
-  gap: 4px;
-}
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 2px;
-  min-height: 36px;
-  padding: 2px 4px 2px 0;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: #fff;
-}
-.grip {
-  display: grid;
-  place-items: center;
-  width: 26px;
-  align-self: stretch;
-  color: var(--quiet);
-  cursor: grab;
-}
-.grip i {
-  font-size: 12px;
-}
-.what {
-  flex: 1;
-  min-width: 0;
-}
-.what small {
+small {
   display: inline-block;
   min-width: 28px;
 }
-li :deep(.p-button) {
-  width: 28px;
-  height: 28px;
-  padding: 0;
-  flex: none;
-}
 .fallback {
   display: flex;
-  flex-basis: 100%;
   align-items: center;
   gap: 8px;
   padding: 2px 6px 6px 58px;
@@ -182,6 +106,7 @@ li :deep(.p-button) {
   min-width: 0;
 }
 .add {
+  margin-top: 8px;
   width: 220px;
 }
 </style>

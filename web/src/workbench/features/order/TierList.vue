@@ -4,10 +4,14 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import type { CollectionShape, SearchDesign, Tier } from '../../../shared/contract'
 import { keyFrom } from '../filters/filters'
-import { counted } from '../../kit/format'
+import IconButton from '../../kit/IconButton.vue'
+import { moved } from '../../kit/moved'
+import NameButton from '../../kit/NameButton.vue'
+import ReorderableList from '../../kit/ReorderableList.vue'
 import { api } from '../../ownerApi'
-import { byRank, ranked, withLift, withNewTier } from './tiers'
 import TierEditor from './TierEditor.vue'
+import { byRank, ranked, tierSaid, withLift, withNewTier } from './tiers'
+import TierSwatch from './TierSwatch.vue'
 
 /** The featured tiers of a search, the highest first. */
 const { site, search, collections, design } = defineProps<{
@@ -45,20 +49,8 @@ const put = (tier: Tier) =>
   })
 const take = (key: string) =>
   emit('change', 'tiers', now => ({ ...now, tiers: ranked(byRank(now.tiers).filter(one => one.key !== key)) }))
-const move = (at: number, by: number) =>
-  emit('change', 'tiers', now => {
-    const moved = byRank(now.tiers)
-    const [one] = moved.splice(at, 1)
-    if (one) moved.splice(at + by, 0, one)
-    return { ...now, tiers: ranked(moved) }
-  })
-function line(tier: Tier): string {
-  const does = tier.lift === null ? 'only marks' : tier.lift.most === null ? 'lifts all' : `lifts ${tier.lift.most}`
-  const holders = figures(tier.key)?.holders
-  return [does, tier.disclosure !== null ? 'paid' : '', holders === undefined ? '…' : counted(holders, 'item')]
-    .filter(Boolean)
-    .join(' · ')
-}
+const move = (from: number, to: number) =>
+  emit('change', 'tiers', now => ({ ...now, tiers: ranked(moved(byRank(now.tiers), from, to)) }))
 </script>
 
 <template>
@@ -69,67 +61,40 @@ function line(tier: Tier): string {
   <p v-if="tiers.length === 0" class="quiet empty">
     No tier yet. With one you can lift what matters to you, or sell a featured place.
   </p>
-  <section v-for="(tier, at) in tiers" :key="tier.key" class="slip" :aria-label="tier.name">
-    <div class="head">
-      <span
-        class="swatch"
-        aria-hidden="true"
-        :style="{
-          background: tier.looks.ground ?? '#fff',
-          borderColor: tier.looks.edge === 'none' ? 'var(--line)' : tier.looks.edgeColor,
-        }"
-      >
-        <i v-if="tier.looks.ribbon" :style="{ background: tier.looks.ribbon.ground }" />
-      </span>
-      <button
-        type="button"
-        class="name"
-        :aria-expanded="opened === tier.key"
-        @click="opened = opened === tier.key ? null : tier.key"
-      >
-        <b>{{ tier.name }}</b>
-        <small class="quiet">{{ line(tier) }}</small>
-      </button>
-      <Button
-        icon="pi pi-arrow-up"
-        text
-        rounded
-        size="small"
-        severity="secondary"
-        :disabled="at === 0"
-        :aria-label="`Move ${tier.name} up`"
-        @click="move(at, -1)"
+  <ReorderableList
+    class="tiers"
+    label="Tiers, the highest first"
+    :items="tiers"
+    :key-of="tier => tier.key"
+    :name-of="tier => tier.name"
+    @move="move"
+  >
+    <template #default="{ item: tier }">
+      <div class="tier-name">
+        <TierSwatch :looks="tier.looks" aria-hidden="true" />
+        <NameButton
+          :name="tier.name"
+          :line="tierSaid(tier, figures(tier.key)?.holders)"
+          :open="opened === tier.key"
+          @click="opened = opened === tier.key ? null : tier.key"
+        />
+      </div>
+    </template>
+    <template #after-steps="{ item: tier }">
+      <IconButton icon="times" :label="`Take the tier ${tier.name} away`" @click="take(tier.key)" />
+    </template>
+    <template #below="{ item: tier }">
+      <TierEditor
+        v-if="opened === tier.key"
+        :site="site"
+        :search="search"
+        :collections="collections"
+        :figures="figures(tier.key)"
+        :model-value="tier"
+        @update:model-value="put"
       />
-      <Button
-        icon="pi pi-arrow-down"
-        text
-        rounded
-        size="small"
-        severity="secondary"
-        :disabled="at === tiers.length - 1"
-        :aria-label="`Move ${tier.name} down`"
-        @click="move(at, 1)"
-      />
-      <Button
-        icon="pi pi-times"
-        text
-        rounded
-        size="small"
-        severity="secondary"
-        :aria-label="`Take the tier ${tier.name} away`"
-        @click="take(tier.key)"
-      />
-    </div>
-    <TierEditor
-      v-if="opened === tier.key"
-      :site="site"
-      :search="search"
-      :collections="collections"
-      :figures="figures(tier.key)"
-      :model-value="tier"
-      @update:model-value="put"
-    />
-  </section>
+    </template>
+  </ReorderableList>
   <Button
     v-if="tiers.length < MOST"
     label="Add a tier"
@@ -143,59 +108,13 @@ function line(tier: Tier): string {
 </template>
 
 <style scoped>
-.slip {
-  margin-top: 10px;
-  padding: 8px 10px 8px 12px;
-}
 .empty {
   margin-top: 12px;
 }
-.head {
+.tier-name {
   display: flex;
   align-items: center;
-  gap: 2px;
-}
-.head :deep(.p-button) {
-  width: 30px;
-  height: 30px;
-  padding: 0;
-  flex: none;
-}
-.swatch {
-  position: relative;
-  flex: none;
-  width: 30px;
-  height: 24px;
-  margin-right: 8px;
-  border: 2px solid;
-  border-radius: 6px;
-}
-.swatch i {
-  position: absolute;
-  top: -5px;
-  right: 2px;
-  width: 16px;
-  height: 7px;
-  border-radius: 4px;
-}
-.name {
-  flex: 1;
-  min-width: 0;
-  padding: 4px 0;
-  border: 0;
-  background: none;
-  font: inherit;
-  color: inherit;
-  text-align: start;
-  cursor: pointer;
-}
-.name small {
-  display: block;
-}
-.name:focus-visible {
-  outline: 2px solid var(--sea);
-  outline-offset: 2px;
-  border-radius: 4px;
+  gap: 6px;
 }
 .more {
   margin-top: 12px;

@@ -1,4 +1,5 @@
-import type { SearchDesign, Tier, TierLooks } from '../../../shared/contract'
+import type { CollectionShape, SearchDesign, Tier, TierHolders, TierLooks } from '../../../shared/contract'
+import { counted } from '../../kit/format'
 import { keyFrom } from '../filters/filters'
 
 /** Looks to begin with, each unlike the others; what a new tier gets, in this order. */
@@ -83,4 +84,41 @@ export function withLift(design: SearchDesign): SearchDesign {
     ...design,
     order: { ...design.order, withWords: keys(design.order.withWords), withoutWords: keys(design.order.withoutWords) },
   }
+}
+
+export const EDGES: readonly { value: TierLooks['edge']; label: string }[] = [
+  { value: 'none', label: 'None' },
+  { value: 'fine', label: 'Fine' },
+  { value: 'clear', label: 'Clear' },
+  { value: 'strong', label: 'Strong' },
+]
+
+/** What a tier's cards look like, in one line. */
+export function looksSaid(looks: TierLooks): string {
+  const edge = EDGES.find(one => one.value === looks.edge)?.label.toLowerCase()
+  return [
+    looks.ribbon ? `ribbon “${looks.ribbon.text}”` : '',
+    looks.edge === 'none' ? '' : `${edge} edge`,
+    looks.ground === null ? '' : 'ground of its own',
+    looks.corners === null ? '' : `corners of ${looks.corners} px`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+/** A rule of who holds a tier, in words. */
+export function ruleSaid({ collection, rule }: TierHolders, collections: readonly CollectionShape[]): string {
+  const field = collections.flatMap(one => one.fields).find(one => one.key === rule.field)
+  const where = collections.find(one => one.key === collection)?.label ?? collection ?? 'All'
+  if (rule.field !== null) return `${where} · ${field?.label ?? rule.field}: ${rule.value?.split('/').join(' › ')}`
+  if (rule.author !== null) return `${where} · Author: ${rule.author}`
+  return rule.item !== null ? `${where} · Item: ${rule.item}` : `${where} · Address: ${rule.address}`
+}
+
+/** What a tier does, in one line. @param holders how many items hold it today; undefined while nobody knows */
+export function tierSaid(tier: Tier, holders: number | undefined): string {
+  const lifts = tier.lift === null ? 'only marks' : tier.lift.most === null ? 'lifts all' : `lifts ${tier.lift.most}`
+  return [lifts, tier.disclosure !== null ? 'paid' : '', holders === undefined ? '…' : counted(holders, 'item')]
+    .filter(Boolean)
+    .join(' · ')
 }

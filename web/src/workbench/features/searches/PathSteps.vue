@@ -2,13 +2,13 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../../shared/contract'
-import { inUse } from '../filters/filters'
-import { ORDER_NAMES } from '../order/orders'
 import { counted, formatNumber } from '../../kit/format'
 import { api } from '../../ownerApi'
-import { steps, TRIALS, type StepKey, type ViewKey } from './steps'
 import { useTrials } from '../trials/trials'
+import { PATH_LINES } from './pathLines'
+import { steps, TRIALS, type ViewKey } from './steps'
 
+/** The steps of a search as a path, each with a line about what is decided or open there; trials stand beside it. */
 const { design, search, summary, collections } = defineProps<{
   site: string
   search: string
@@ -37,42 +37,13 @@ const path = computed(() =>
     return {
       ...step,
       settled,
-      line: open.length > 0 ? `${counted(open.length, 'thing')} to look at` : lines[step.key](),
+      line:
+        open.length > 0
+          ? `${counted(open.length, 'thing')} to look at`
+          : PATH_LINES[step.key]({ design, summary, collections, counts: counts.value }),
     }
   }),
 )
-const lines: Record<StepKey, () => string> = {
-  'what-is-searched': () => {
-    const reached = design.reach.collections.filter(one =>
-      collections.some(known => known.key === one.collection),
-    ).length
-    const all = collections.reduce((sum, one) => sum + one.items, 0)
-    return `${counted(reached, 'collection')} · ${counts.value ? formatNumber(counts.value.inReach) : '…'} of ${counted(all, 'item')}`
-  },
-  words: () => {
-    const searched = design.words.weights.filter(one => one.weight > 0)
-    return `${counted(searched.length, 'field')} · typos ${design.words.typos.allowed ? 'forgiven' : 'not forgiven'}`
-  },
-  filters: () => (design.filters.length === 0 ? 'None yet' : counted(inUse(design.filters).length, 'filter')),
-  order: () => {
-    const { withWords, choices } = design.order
-    const { tiers, pins } = design
-    return [
-      `${ORDER_NAMES[withWords[0]!.by]} first`,
-      tiers.length > 0 ? counted(tiers.length, 'tier') : '',
-      pins.length > 0 ? counted(pins.length, 'pin') : '',
-      tiers.length + pins.length === 0 && choices.length > 0 ? counted(choices.length, 'choice') : '',
-    ]
-      .filter(Boolean)
-      .join(' · ')
-  },
-  'go-live': () => {
-    if (!summary?.live) return 'Not live yet'
-    return summary.differences.length === 0
-      ? `Version ${summary.live.version} is live`
-      : `${counted(summary.differences.length, 'change')} not live`
-  },
-}
 </script>
 
 <template>

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import Button from 'primevue/button'
-import { computed, nextTick, onMounted, provide, ref, watch } from 'vue'
-import { onBeforeRouteLeave, onBeforeRouteUpdate, useRoute, useRouter } from 'vue-router'
+import { onMounted, provide, ref, watch } from 'vue'
+import { onBeforeRouteLeave, onBeforeRouteUpdate, useRouter } from 'vue-router'
 import { RequestFailure } from '../../../shared/http'
-import { counted, formatTime } from '../../kit/format'
 import { api } from '../../ownerApi'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import PathSteps from './PathSteps.vue'
+import SearchBar from './SearchBar.vue'
 import PublishDialog from '../go-live/PublishDialog.vue'
 import StagePane from '../stage/StagePane.vue'
 import WhyPanel from '../why/WhyPanel.vue'
@@ -20,8 +19,10 @@ import WordsStep from '../words/WordsStep.vue'
 import { STAGE } from '../stage/stageAccess'
 import { steps, TRIALS, type ViewKey } from './steps'
 import { useDraft } from './useDraft'
+import { useGoToPart } from './useGoToPart'
 import { useKeys } from '../../kit/useSingleKeys'
 
+/** A search being designed: the path of its steps, the decisions of one, and the stage. */
 const { site, search, step: here } = defineProps<{ site: string; search: string; step: ViewKey }>()
 const router = useRouter()
 const stage = ref<InstanceType<typeof StagePane>>()
@@ -67,26 +68,9 @@ async function load() {
   }
 }
 onMounted(load)
-/** *Go to* leads to parts of a step, which are there once the draft is. */
-const route = useRoute()
-watch(
-  () => (draft.design.value && collections.value ? route.hash : ''),
-  async part => {
-    await nextTick()
-    const heading = part === '' ? null : document.getElementById(part.slice(1))
-    const column = heading?.closest('.decisions')
-    // The column alone: what the browser does by itself moves the whole frame as well.
-    if (heading && column)
-      column.scrollTop += heading.getBoundingClientRect().top - column.getBoundingClientRect().top - 16
-  },
-  { immediate: true },
-)
+useGoToPart(() => Boolean(draft.design.value && collections.value))
 /** What the last change, which could not be kept, is in the way of. */
 const held = ref<'going' | 'publishing' | null>(null)
-const HELD = {
-  going: ' If you go now, the last change is lost.',
-  publishing: ' It is looked over and published once it is kept.',
-}
 /** Whoever goes all the same is told once, and may go then. */
 async function mayGo() {
   if ((await draft.settle()) !== null || held.value === 'going' || draft.design.value === null) return true
@@ -108,11 +92,6 @@ async function lookOver() {
   publishing.value = (await draft.settle()) !== null
   if (!publishing.value) held.value = 'publishing'
 }
-const state = computed(() => {
-  if (!summary.value?.live) return 'Not live yet'
-  const changes = summary.value.differences.length
-  return changes === 0 ? 'Live as designed' : `Draft · ${counted(changes, 'change')} not live`
-})
 useKeys({
   'Ctrl+z': draft.undo,
   'Ctrl+Shift+z': draft.redo,
@@ -132,53 +111,7 @@ useKeys({
     <LoadFailure :error="failed" :back="{ to: `/${site}/searches`, name: 'To the searches' }" @again="load" />
   </main>
   <main v-else-if="draft.design.value && collections" class="search">
-    <div class="bar">
-      <h1>{{ draft.design.value.name }}</h1>
-      <span class="chip" :class="{ calm: summary?.live && summary.differences.length === 0 }">{{ state }}</span>
-      <span class="keeping quiet" role="status">
-        <template v-if="draft.keeping.value === 'waiting' || draft.keeping.value === 'sending'">Keeping…</template>
-        <template v-else-if="draft.keeping.value === 'kept' && draft.canUndo.value">Kept</template>
-      </span>
-      <span class="grow" />
-      <Button
-        icon="pi pi-undo"
-        text
-        severity="secondary"
-        aria-label="Undo"
-        title="Undo (Ctrl Z)"
-        :disabled="!draft.canUndo.value"
-        @click="draft.undo"
-      />
-      <Button
-        icon="pi pi-undo"
-        class="redo"
-        text
-        severity="secondary"
-        aria-label="Redo"
-        title="Redo (Ctrl Shift Z)"
-        :disabled="!draft.canRedo.value"
-        @click="draft.redo"
-      />
-      <span v-if="summary?.live" class="quiet published">Published {{ formatTime(summary.live.published) }}</span>
-      <Button label="Look over and publish" @click="lookOver" />
-    </div>
-    <div
-      v-if="draft.keeping.value === 'failed' || draft.keeping.value === 'conflict'"
-      class="remark bad notice"
-      role="alert"
-    >
-      <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-      <span>{{ draft.failure.value }}{{ held ? HELD[held] : '' }}</span>
-      <Button
-        v-if="draft.keeping.value === 'failed'"
-        label="Try again"
-        size="small"
-        severity="secondary"
-        outlined
-        @click="draft.retry"
-      />
-      <Button v-else label="Read the draft again" size="small" severity="secondary" outlined @click="load" />
-    </div>
+    <SearchBar :draft="draft" :summary="summary ?? null" :held="held" @publish="lookOver" @read-again="load" />
     <div class="columns" :class="{ 'much-to-compare': here === TRIALS }">
       <PathSteps
         :site="site"
@@ -229,51 +162,6 @@ useKeys({
   flex-direction: column;
   min-width: 0;
 }
-.bar {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  min-height: 54px;
-  padding: 8px 16px 8px 20px;
-  background: var(--leaf);
-  border-bottom: 1px solid var(--line);
-}
-.bar h1 {
-  font-size: 20px;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-.grow {
-  flex: 1;
-}
-.chip {
-  padding: 3px 10px;
-  border-radius: 99px;
-  background: var(--lamp-wash);
-  color: #6f4200;
-  font-weight: 600;
-  font-size: 12.5px;
-  white-space: nowrap;
-}
-.chip.calm {
-  background: #e6f1ea;
-  color: #225c3a;
-}
-.keeping {
-  font-size: 13px;
-  min-width: 64px;
-}
-.published {
-  font-size: 13px;
-  white-space: nowrap;
-}
-.redo :deep(.p-button-icon) {
-  transform: scaleX(-1);
-}
-.notice {
-  margin: 8px 16px;
-}
 .columns {
   flex: 1;
   min-height: 0;
@@ -296,9 +184,6 @@ useKeys({
   .columns.much-to-compare {
     grid-template-columns: 60px minmax(380px, 1fr) minmax(320px, 1fr);
   }
-  .published {
-    display: none;
-  }
 }
 @media (max-width: 760px) {
   .search {
@@ -306,9 +191,6 @@ useKeys({
   }
   .columns {
     display: block;
-  }
-  .bar {
-    flex-wrap: wrap;
   }
 }
 </style>

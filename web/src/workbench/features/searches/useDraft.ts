@@ -1,4 +1,5 @@
 import { useQueryClient } from '@tanstack/vue-query'
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import type { SearchDesign } from '../../../shared/contract'
 import { RequestFailure } from '../../../shared/http'
@@ -28,7 +29,7 @@ export function useDraft(search: string, onKept: () => void) {
   const future = shallowRef<SearchDesign[]>([])
   /** What the service has, with the tag that a change of it must carry. */
   let there: { design: SearchDesign | null; tag: string } = { design: null, tag: '' }
-  let timer: ReturnType<typeof setTimeout> | undefined
+  const pause = useTimeoutFn(() => void keep(), PAUSE, { immediate: false })
   let sending: Promise<void> | null = null
   /** What was sent last, if no answer came to it. */
   let unheard: SearchDesign | null = null
@@ -53,7 +54,7 @@ export function useDraft(search: string, onKept: () => void) {
     if (!design.value) return
     const next = changed(design.value)
     if (JSON.stringify(next) === JSON.stringify(design.value)) return
-    if (part !== lastPart || past.value.length === 0 || timer === undefined)
+    if (part !== lastPart || past.value.length === 0 || !pause.isPending.value)
       past.value = [...past.value, design.value].slice(-MOST_STEPS_BACK)
     lastPart = part
     future.value = []
@@ -63,14 +64,12 @@ export function useDraft(search: string, onKept: () => void) {
   function put(next: SearchDesign): void {
     design.value = next
     keeping.value = 'waiting'
-    clearTimeout(timer)
-    timer = setTimeout(() => void keep(), PAUSE)
+    pause.start()
   }
 
   /** Sends what the service does not have; whoever calls meanwhile waits for the same. */
   function keep(): Promise<void> {
-    clearTimeout(timer)
-    timer = undefined
+    pause.stop()
     sending ??= sendUntilKept().finally(() => {
       sending = null
     })

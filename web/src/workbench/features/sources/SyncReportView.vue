@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import SelectButton from 'primevue/selectbutton'
 import type { SyncReport } from '../../../shared/contract'
+import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { counted, formatNumber } from '../../kit/format'
 
 /** What became of the items of one run, with the reason for each. */
@@ -58,17 +58,14 @@ const SHOWN = 100
     “{{ one.property }}” was passed over: {{ one.reason }}.
   </p>
   <template v-if="which">
-    <SelectButton
+    <ButtonChoice
       v-if="lists.length > 1"
-      :model-value="which"
+      label="Which items to list"
       :options="lists"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      aria-label="Which items to list"
+      :model-value="which"
       @update:model-value="picked = $event"
     />
-    <div class="scroll" tabindex="0" role="region" :aria-label="`Items ${which}`">
+    <div class="framed-table items" tabindex="0" role="region" :aria-label="`Items ${which}`">
       <table>
         <thead>
           <tr>
@@ -149,33 +146,14 @@ dd {
 .bad dd {
   color: var(--bad);
 }
-.scroll {
-  overflow: auto;
+.items {
   max-height: 420px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: start;
-  padding: 8px 12px;
-  font-weight: 600;
-  font-size: 13px;
-  background: var(--leaf);
-  border-bottom: 1px solid var(--line);
-  position: sticky;
-  top: 0;
-}
-td {
-  padding: 7px 12px;
-  border-bottom: 1px solid var(--line);
+  overflow: auto;
   font-size: 13.5px;
 }
-tr:last-child td {
-  border-bottom: 0;
+th {
+  position: sticky;
+  top: 0;
 }
 .at {
   overflow-wrap: anywhere;

@@ -1,24 +1,26 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import SelectButton from 'primevue/selectbutton'
-import { computed, ref, watch } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { api } from '../../ownerApi'
-import { standingOf } from './standing'
 import TrialStrip from '../trials/TrialStrip.vue'
+import { standingOf } from './standing'
 
+/** The visitors' search, answering from the draft, as it is on the site: where an owner sees what a decision does. */
 const { site, search, reasons } = defineProps<{
   site: string
   search: string
   /** Whether each result says why it stands where it stands. */
   reasons: boolean
 }>()
-const places = [
+const PLACES = [
   { label: 'Results page', value: 'results' },
   { label: 'Box on a page', value: 'box' },
   { label: 'Filters alone', value: 'home' },
 ]
-const widths = [
+const WIDTHS = [
   { label: 'Wide', value: 'wide' },
   { label: 'Phone', value: 'phone' },
 ]
@@ -44,12 +46,13 @@ const inBox = ref('')
 const look = () => {
   inBox.value = typed()
 }
-/** Events inside reach the document, whatever of the elements is in the shadow. */
+/** Events inside reach the document, whatever of the elements is in the shadow; they are answered by then. */
+const inside = shallowRef<Document | null>(null)
+const lookAfter = () => setTimeout(look)
+useEventListener(inside, ['input', 'keyup', 'click'], lookAfter)
+useEventListener(() => inside.value?.defaultView, 'popstate', lookAfter)
 function listen() {
-  const inside = frame.value?.contentDocument
-  if (!inside) return
-  for (const event of ['input', 'keyup', 'click']) inside.addEventListener(event, () => setTimeout(look))
-  inside.defaultView?.addEventListener('popstate', () => setTimeout(look))
+  inside.value = frame.value?.contentDocument ?? null
   look()
   giveReasons()
 }
@@ -61,12 +64,12 @@ watch(() => reasons, giveReasons)
 /** Has the elements ask this query, as if it had been typed: they follow the address. */
 function ask(query: string) {
   place.value = 'results'
-  const inside = frame.value?.contentWindow
-  if (!inside) return
-  const address = new URL(inside.location.href)
+  const page = frame.value?.contentWindow
+  if (!page) return
+  const address = new URL(page.location.href)
   address.searchParams.set('q', query)
-  inside.history.pushState(null, '', address)
-  inside.dispatchEvent(new PopStateEvent('popstate'))
+  page.history.pushState(null, '', address)
+  page.dispatchEvent(new PopStateEvent('popstate'))
 }
 
 /** What is ticked on the stage, by the filters' keys: the elements keep it in their address. */
@@ -100,24 +103,8 @@ defineExpose({
 <template>
   <section class="stage" aria-label="Stage: the visitors’ search, answering from the draft">
     <div class="tools">
-      <SelectButton
-        v-model="place"
-        :options="places"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        size="small"
-        aria-label="Place on the site"
-      />
-      <SelectButton
-        v-model="width"
-        :options="widths"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        size="small"
-        aria-label="Width"
-      />
+      <ButtonChoice v-model="place" label="Place on the site" :options="PLACES" />
+      <ButtonChoice v-model="width" label="Width" :options="WIDTHS" />
       <span class="hint quiet">
         <kbd>/</kbd>
         to type

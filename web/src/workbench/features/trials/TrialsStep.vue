@@ -3,13 +3,16 @@ import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Trial, TrialOutcome } from '../../../shared/contract'
-import { counted, formatNumber } from '../../kit/format'
-import { api } from '../../ownerApi'
 import FileButton from '../../kit/FileButton.vue'
+import { counted, formatNumber } from '../../kit/format'
 import LoadFailure from '../../kit/LoadFailure.vue'
-import TrialForm from './TrialForm.vue'
-import { became, expectation, shift, useTrials } from './trials'
+import RemarkLine from '../../kit/RemarkLine.vue'
 import { useAttempt } from '../../kit/useAttempt'
+import { api } from '../../ownerApi'
+import TrialFigures from './TrialFigures.vue'
+import TrialForm from './TrialForm.vue'
+import TrialOutcomeRow from './TrialOutcomeRow.vue'
+import { useTrials } from './trials'
 
 /** Every trial with what draft and live version make of it, and figures over all. */
 const { search } = defineProps<{ search: string }>()
@@ -48,39 +51,8 @@ const readIn = (csv: string) =>
     said.value = added === 0 ? 'All of them are kept already.' : `${counted(added, 'trial')} added.`
     await again()
   })
-function change(outcome: TrialOutcome) {
-  form.value = { id: outcome.id, trial: outcome.trial, title: outcome.title }
-}
-
 const onlyFailing = ref(false)
 const shown = computed(() => (onlyFailing.value ? failing.value : (ran.value?.outcomes ?? [])))
-const share = (figure: number | null | undefined) => (figure === null || figure === undefined ? '–' : figure.toFixed(2))
-const figures = computed(() =>
-  ran.value
-    ? [
-        {
-          name: 'Hold',
-          what: 'How many trials are as you expect',
-          of: (side: NonNullable<typeof ran.value.live>) =>
-            `${formatNumber(side.hold)} of ${formatNumber(side.trials)}`,
-        },
-        {
-          name: 'First wanted item',
-          what: 'Mean reciprocal rank: 1 if every query has a wanted item first, 0.5 if second',
-          of: (side: NonNullable<typeof ran.value.live>) => share(side.meanReciprocalRank),
-        },
-        {
-          name: 'Order of wanted items',
-          what: 'nDCG@10: 1 if all wanted items stand first among the first ten, the most wanted before the others',
-          of: (side: NonNullable<typeof ran.value.live>) => share(side.ndcgAt10),
-        },
-      ]
-    : [],
-)
-function moved({ change, before, after }: TrialOutcome['moves'][number]): string {
-  if (before !== null && after !== null) return `${change} from ${formatNumber(before)} to ${formatNumber(after)}`
-  return before === null ? `found at ${formatNumber(after ?? 0)}` : `lost from ${formatNumber(before)}`
-}
 </script>
 
 <template>
@@ -98,34 +70,9 @@ function moved({ change, before, after }: TrialOutcome['moves'][number]): string
   </div>
   <LoadFailure v-if="error" :error="error" @again="refetch" />
   <TrialForm v-if="form" :search="search" :busy="busy" :given="form" @keep="keep" @cancel="form = null" />
-  <p v-if="wrong" class="remark bad" role="alert">
-    <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-    {{ wrong }}
-  </p>
-
+  <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
   <template v-if="ran && ran.outcomes.length > 0">
-    <table class="figures">
-      <caption class="unseen">
-        Figures over all trials
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col"><span class="unseen">Figure</span></th>
-          <th scope="col">Draft</th>
-          <th v-if="ran.live" scope="col">Live</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="figure in figures" :key="figure.name">
-          <th scope="row">
-            {{ figure.name }}
-            <small class="quiet">{{ figure.what }}</small>
-          </th>
-          <td class="number">{{ figure.of(ran.draft) }}</td>
-          <td v-if="ran.live" class="number quiet">{{ figure.of(ran.live) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <TrialFigures :ran="ran" />
     <div v-if="failing.length > 0" class="line filter">
       <Button
         :label="onlyFailing ? 'Show all' : `Show the ${formatNumber(failing.length)} that fail`"
@@ -136,63 +83,14 @@ function moved({ change, before, after }: TrialOutcome['moves'][number]): string
       />
     </div>
     <ul class="outcomes" aria-label="Trials">
-      <li v-for="outcome in shown" :key="outcome.id" :class="{ fails: !outcome.draft.holds }">
-        <span class="mark">
-          <i class="pi" :class="outcome.draft.holds ? 'pi-check-circle' : 'pi-times-circle'" aria-hidden="true" />
-          <span class="unseen">{{ outcome.draft.holds ? 'Holds' : 'Fails' }}</span>
-        </span>
-        <span class="what">
-          <button
-            type="button"
-            class="query"
-            :title="`Ask “${outcome.trial.query}” on the stage`"
-            @click="emit('ask', outcome.trial.query)"
-          >
-            {{ outcome.trial.query }}
-          </button>
-          <span class="quiet">{{ expectation(outcome.trial, outcome.title) }}</span>
-        </span>
-        <span class="sides">
-          <span :class="{ bad: !outcome.draft.holds }">
-            {{ became(outcome.trial, outcome.draft) }}
-            <b v-if="shift(outcome)" class="shift" :title="shift(outcome)!.said">
-              {{ shift(outcome)!.arrow }} {{ shift(outcome)!.by }}
-            </b>
-          </span>
-          <span v-if="outcome.live" class="quiet">
-            live: {{ became(outcome.trial, outcome.live) }}{{ outcome.live.holds ? '' : ', fails' }}
-          </span>
-        </span>
-        <span class="actions">
-          <Button
-            icon="pi pi-pencil"
-            text
-            rounded
-            size="small"
-            severity="secondary"
-            :aria-label="`Change the trial ${outcome.trial.query}`"
-            @click="change(outcome)"
-          />
-          <Button
-            icon="pi pi-times"
-            text
-            rounded
-            size="small"
-            severity="secondary"
-            :aria-label="`Take away the trial ${outcome.trial.query}`"
-            @click="remove(outcome)"
-          />
-        </span>
-        <details v-if="outcome.moves.length > 0">
-          <summary>{{ counted(outcome.moves.length, 'item') }} of the first results moved</summary>
-          <ol>
-            <li v-for="move in outcome.moves" :key="`${move.item.collection}/${move.item.id}`">
-              <span>{{ move.title }}</span>
-              <span class="number" :class="move.change">{{ moved(move) }}</span>
-            </li>
-          </ol>
-        </details>
-      </li>
+      <TrialOutcomeRow
+        v-for="outcome in shown"
+        :key="outcome.id"
+        :outcome="outcome"
+        @ask="emit('ask', outcome.trial.query)"
+        @change="form = { id: outcome.id, trial: outcome.trial, title: outcome.title }"
+        @remove="remove(outcome)"
+      />
     </ul>
   </template>
   <div v-else-if="ran && !form" class="slip empty">
@@ -232,43 +130,6 @@ function moved({ change, before, after }: TrialOutcome['moves'][number]): string
 .head .p-button {
   flex: none;
 }
-.remark {
-  margin: 12px 0;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  margin-top: 4px;
-}
-thead th {
-  font-size: 12.5px;
-  font-weight: 600;
-  color: var(--quiet);
-  text-align: end;
-}
-tbody th {
-  text-align: start;
-  font-weight: 600;
-}
-tbody th small {
-  display: block;
-  font-weight: 400;
-  font-size: 12.5px;
-}
-th,
-td {
-  padding: 7px 0 7px 16px;
-  border-bottom: 1px solid var(--line);
-}
-th:first-child {
-  padding-left: 0;
-}
-td {
-  width: 90px;
-  text-align: end;
-  font-weight: 650;
-  white-space: nowrap;
-}
 .filter {
   margin-top: 16px;
 }
@@ -276,85 +137,6 @@ td {
   list-style: none;
   margin: 16px 0 0;
   padding: 0;
-}
-.outcomes > li {
-  display: grid;
-  grid-template-columns: 20px minmax(0, 1.2fr) minmax(0, 1fr) auto;
-  gap: 2px 10px;
-  align-items: start;
-  padding: 10px 0;
-  border-top: 1px solid var(--line);
-}
-.mark {
-  color: var(--good);
-  padding-top: 2px;
-}
-.fails .mark,
-.bad {
-  color: var(--bad);
-}
-.what,
-.sides {
-  display: grid;
-  gap: 1px;
-  overflow-wrap: anywhere;
-}
-.query {
-  justify-self: start;
-  padding: 0;
-  border: 0;
-  background: none;
-  font: inherit;
-  font-weight: 650;
-  color: var(--ink);
-  cursor: pointer;
-  text-align: start;
-}
-.query:hover {
-  text-decoration: underline;
-}
-.shift {
-  color: var(--lamp-deep);
-  white-space: nowrap;
-}
-.actions {
-  display: flex;
-}
-.actions :deep(.p-button) {
-  width: 30px;
-  height: 30px;
-  padding: 0;
-}
-details {
-  grid-column: 2 / -1;
-  font-size: 13px;
-}
-summary {
-  cursor: pointer;
-  color: var(--sea);
-  font-weight: 600;
-}
-ol {
-  margin: 4px 0 0;
-  padding: 0;
-  list-style: none;
-}
-ol li {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 3px 0;
-  border-top: 1px dashed var(--line);
-}
-.found,
-.up {
-  color: var(--good);
-  font-weight: 600;
-}
-.lost,
-.down {
-  color: var(--bad);
-  font-weight: 600;
 }
 .empty {
   display: grid;

@@ -32,6 +32,8 @@ class KilledServiceTest {
             return new ProcessBuilder(
                             ProcessHandle.current().info().command().orElseThrow(),
                             "--enable-native-access=ALL-UNNAMED",
+                            "-XX:+UseSerialGC",
+                            "-XX:TieredStopAtLevel=1",
                             "-jar",
                             jar.toString(),
                             "--server.port=" + port,

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+
+/** How well two colours can be told apart (WCAG 2.2), and colours near by that would pass where these do not. */
+const {
+  ratio,
+  needed,
+  of = '',
+} = defineProps<{
+  ratio: number
+  needed: number
+  /** Whose contrast it is, where that is not plain. */
+  of?: string
+  fixes: readonly { label: string; colour: string }[]
+}>()
+const emit = defineEmits<{ take: [fix: { label: string; colour: string }] }>()
+/** Cut, not rounded: 4.499 does not pass. */
+const cut = (value: number) => (Math.floor(value * 100) / 100).toFixed(2)
+</script>
+
+<template>
+  <p class="contrast" :class="{ low: fixes.length > 0 }" role="status">
+    <i class="pi" :class="fixes.length > 0 ? 'pi-exclamation-triangle' : 'pi-check'" aria-hidden="true" />
+    Contrast {{ of }} {{ cut(ratio) }}{{ fixes.length > 0 ? `, ${needed} is needed.` : '' }}
+    <Button
+      v-for="fix in fixes"
+      :key="fix.label"
+      :label="`${fix.label} ${fix.colour}`"
+      size="small"
+      severity="secondary"
+      outlined
+      @click="emit('take', fix)"
+    />
+  </p>
+</template>
+
+<style scoped>
+.contrast {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+  font-size: 13px;
+  color: var(--good);
+}
+.contrast.low {
+  color: #84261d;
+}
+</style>
