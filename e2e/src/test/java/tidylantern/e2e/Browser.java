@@ -193,8 +193,12 @@ final class Browser implements AutoCloseable {
     /** Drags up to another element, and lets go once that one has made room. */
     void drag(WebElement from, WebElement to) {
         int before = to.getLocation().getY();
-        int up = -to.getSize().getHeight() / 2 + 4;
-        new Actions(driver).clickAndHold(from).moveToElement(to, 0, up).perform();
+        // A hand that drags moves more than once; the driver's does so when told.
+        new Actions(driver)
+                .clickAndHold(from)
+                .moveToElement(to, 0, 0)
+                .moveByOffset(0, -to.getSize().getHeight() / 4)
+                .perform();
         until("room", () -> to.getLocation().getY() > before);
         new Actions(driver).release().perform();
     }
