@@ -8,9 +8,12 @@ import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.time.Duration;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -61,9 +64,27 @@ final class Browser implements AutoCloseable {
                 : ''
             """;
 
+    /** Browsers that are closed and can be used again: starting one takes longer than many a test. */
+    private static final Map<Kind, Deque<Browser>> IDLE = new ConcurrentHashMap<>();
+
+    static {
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> IDLE.values()
+                .forEach(idle -> idle.forEach(one -> one.driver.quit()))));
+    }
+
+    private enum Kind {
+        WIDE,
+        PHONE,
+        WITHOUT_SCRIPT
+    }
+
+    private final Kind kind;
     private final ChromeDriver driver;
 
-    private Browser(boolean withScript, int width, int height) {
+    private Browser(Kind kind) {
+        this.kind = kind;
+        int width = kind == Kind.PHONE ? 500 : 1280;
+        int height = 900;
         ChromeOptions options = new ChromeOptions();
         options.setBinary("/usr/bin/chromium");
         options.addArguments(
@@ -82,7 +103,7 @@ final class Browser implements AutoCloseable {
                 "--disable-dev-shm-usage",
                 "--lang=en-GB",
                 "--window-size=" + width + "," + height);
-        if (!withScript) {
+        if (kind == Kind.WITHOUT_SCRIPT) {
             options.setExperimentalOption("prefs", Map.of("profile.managed_default_content_settings.javascript", 2));
         }
         ChromeDriverService service = new ChromeDriverService.Builder()
@@ -94,12 +115,12 @@ final class Browser implements AutoCloseable {
     }
 
     static Browser wide() {
-        return new Browser(true, 1280, 900);
+        return of(Kind.WIDE);
     }
 
     /** 390 points wide, which a window cannot be; the page is told so. */
     static Browser phone() {
-        Browser browser = new Browser(true, 500, 900);
+        Browser browser = of(Kind.PHONE);
         browser.driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
                 Map.of("width", 390, "height", 844, "deviceScaleFactor", 1, "mobile", true));
@@ -107,7 +128,13 @@ final class Browser implements AutoCloseable {
     }
 
     static Browser withoutScript() {
-        return new Browser(false, 1280, 900);
+        return of(Kind.WITHOUT_SCRIPT);
+    }
+
+    private static Browser of(Kind kind) {
+        Browser idle =
+                IDLE.computeIfAbsent(kind, any -> new ConcurrentLinkedDeque<>()).poll();
+        return idle == null ? new Browser(kind) : idle;
     }
 
     WebDriver driver() {
@@ -252,6 +279,8 @@ final class Browser implements AutoCloseable {
         AxeRuleOptions enabled = new AxeRuleOptions();
         enabled.setEnabled(true);
         options.setRules(Map.of(HEARD_AS_SEEN, enabled));
+        // What passes needs no selectors, which are most of the work.
+        options.setResultTypes(List.of("violations"));
         List<Rule> violations = new AxeBuilder()
                 .withOptions(options).analyze(driver).getViolations().stream()
                         .filter(rule -> !rule.getId().equals(HEARD_AS_SEEN)
@@ -272,8 +301,19 @@ final class Browser implements AutoCloseable {
                         .toList();
     }
 
+    /** Leaves nothing behind that whoever has the browser next could meet; with windows of a test's own it goes. */
     @Override
     public void close() {
-        driver.quit();
+        if (driver.getWindowHandles().size() > 1) {
+            driver.quit();
+            return;
+        }
+        driver.switchTo().defaultContent();
+        script("if (location.protocol.startsWith('http')) localStorage.clear()");
+        driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+        driver.get("about:blank");
+        consoleErrors();
+        driver.manage().window().setSize(new Dimension(kind == Kind.PHONE ? 500 : 1280, 900));
+        Objects.requireNonNull(IDLE.get(kind)).add(this);
     }
 }

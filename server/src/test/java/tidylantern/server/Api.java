@@ -30,6 +30,8 @@ public final class Api {
             .build();
     private final String service;
     private final @Nullable String accessKey;
+    /** Key of the site that is pushed to and searched. */
+    private String site = "isles";
 
     /** @param accessKey null to send none */
     public Api(String service, @Nullable String accessKey) {
@@ -89,11 +91,11 @@ public final class Api {
         return send("POST", path, body, Map.of("Content-Type", "application/json"));
     }
 
-    /** Pushes JSON Lines into a collection of the site "isles". */
+    /** Pushes JSON Lines into a collection of the site. */
     public Answer push(String collection, String lines) {
         return send(
                 "PUT",
-                "/api/owner/sites/isles/collections/" + collection + "/items",
+                site() + "/collections/" + collection + "/items",
                 lines,
                 Map.of("Content-Type", "application/jsonl"));
     }
@@ -151,15 +153,32 @@ public final class Api {
 
     /** Makes the site "isles" with a collection of posts. */
     public Api withSite() {
-        post("/api/owner/sites", "{\"name\":\"Isles\",\"address\":\"https://isles.example\"}");
-        put("/api/owner/sites/isles/collections/posts", "{\"label\":\"Posts\",\"language\":\"en\"}");
+        return withSite("isles");
+    }
+
+    /** Makes a site of this key, with a collection of posts: for tests that share a service and no content. */
+    public Api withSite(String key) {
+        on(key);
+        post("/api/owner/sites", "{\"name\":\"" + key + "\",\"address\":\"https://isles.example\"}");
+        put(site() + "/collections/posts", "{\"label\":\"Posts\",\"language\":\"en\"}");
         return this;
+    }
+
+    /** For a site that is there. */
+    public Api on(String key) {
+        site = key;
+        return this;
+    }
+
+    /** Where the site is. */
+    public String site() {
+        return "/api/owner/sites/" + site;
     }
 
     /** Makes a search of the site as it is now and publishes it. */
     public String publishedSearch(String name) {
-        JsonNode made = post("/api/owner/sites/isles/searches", "{\"name\":\"" + name + "\"}")
-                .json();
+        JsonNode made =
+                post(site() + "/searches", "{\"name\":\"" + name + "\"}").json();
         String key = made.path("key").asString();
         send(
                 "POST",

@@ -11,7 +11,8 @@ import java.util.List;
 import java.util.stream.StreamSupport;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -27,28 +28,34 @@ class ItemsTest {
             {"id":"c","title":"Ångström café","tags":["Boats/Sails"],"price":7}
             """;
 
-    @TempDir
-    private Path data;
-
-    private RunningService service;
+    private static RunningService service;
+    private static int sites;
     private Api api;
+    private String search = "";
 
-    @BeforeEach
-    void start() {
+    @BeforeAll
+    static void start(@TempDir Path data) {
         service = RunningService.on(data);
-        api = service.api().withSite();
-        assertThat(api.push("posts", LINES).text()).contains("\"added\":3");
     }
 
-    @AfterEach
-    void stop() {
+    @AfterAll
+    static void stop() {
         service.close();
     }
 
-    private static final String POSTS = "/api/owner/sites/isles/collections/posts";
+    /** A site for each test. */
+    @BeforeEach
+    void fill() {
+        api = service.api().withSite("isles-" + ++sites);
+        assertThat(api.push("posts", LINES).text()).contains("\"added\":3");
+    }
+
+    private String posts() {
+        return api.site() + "/collections/posts";
+    }
 
     private List<String> table(String parameters) {
-        Api.Answer answer = api.get(POSTS + "/items?" + parameters);
+        Api.Answer answer = api.get(posts() + "/items?" + parameters);
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);
         return StreamSupport.stream(answer.json().path("items").spliterator(), false)
                 .map(item -> item.path("id").asString())
@@ -56,7 +63,7 @@ class ItemsTest {
     }
 
     private List<String> found(String query) {
-        return api.results("posts", query).hits();
+        return api.results(search, query).hits();
     }
 
     @Test
@@ -70,7 +77,7 @@ class ItemsTest {
         assertThat(table("without=price&with=rating")).containsExactly("b");
         assertThat(table("perPage=2&page=2")).containsExactly("a");
         assertThat(table("id=a&id=c&id=none")).containsExactly("c", "a");
-        assertThat(api.get(POSTS + "/items?columns=price,departures")
+        assertThat(api.get(posts() + "/items?columns=price,departures")
                         .json()
                         .path("items")
                         .path(2)
@@ -82,26 +89,29 @@ class ItemsTest {
 
     @Test
     void whatTheTableCannotDoNamesTheParameter() {
-        assertThat(api.get(POSTS + "/items?sort=nothing").status()).isEqualTo(404);
-        assertThat(api.get(POSTS + "/items?value=tags").json().path("field").asString())
+        assertThat(api.get(posts() + "/items?sort=nothing").status()).isEqualTo(404);
+        assertThat(api.get(posts() + "/items?value=tags").json().path("field").asString())
                 .isEqualTo("value");
-        assertThat(api.get(POSTS + "/items?perPage=100000").json().path("field").asString())
+        assertThat(api.get(posts() + "/items?perPage=100000")
+                        .json()
+                        .path("field")
+                        .asString())
                 .isEqualTo("perPage");
     }
 
     @Test
     void aMarkStaysThroughThePushThatComesAfterIt() {
-        api.publishedSearch("Posts");
+        search = api.publishedSearch("Posts");
         api.put(
-                POSTS + "/item/mark?id=a",
+                posts() + "/item/mark?id=a",
                 "{\"keptOut\":false,\"keywords\":\"hawser\",\"title\":\"Our ropewalk\",\"summary\":\"Ours\",\"image\":\"/own.svg\",\"imageAlternative\":\"Our shed\"}");
         assertThat(found("hawser")).containsExactly("a");
         assertThat(found("ropewalk")).containsExactly("a");
         api.push("posts", LINES.replace("The text.", "Another text."));
         assertThat(found("hawser")).containsExactly("a");
-        JsonNode hit = api.results("posts", "ropewalk").json().path("hits").path(0);
+        JsonNode hit = api.results(search, "ropewalk").json().path("hits").path(0);
         assertThat(hit.toString()).contains("Our ropewalk").contains("/own.svg").contains("Our shed");
-        JsonNode item = api.get(POSTS + "/item?id=a").json();
+        JsonNode item = api.get(posts() + "/item?id=a").json();
         JsonNode title = StreamSupport.stream(item.path("fields").spliterator(), false)
                 .filter(field -> field.path("key").asString().equals("title"))
                 .findFirst()
@@ -112,20 +122,22 @@ class ItemsTest {
 
     @Test
     void severalItemsAreKeptOutAndLetInAtOnce() {
-        api.publishedSearch("Posts");
-        assertThat(api.post(POSTS + "/items/marks", "{\"ids\":[\"a\",\"c\"],\"keptOut\":true,\"addKeywords\":null}")
+        search = api.publishedSearch("Posts");
+        assertThat(api.post(posts() + "/items/marks", "{\"ids\":[\"a\",\"c\"],\"keptOut\":true,\"addKeywords\":null}")
                         .json()
                         .path("items")
                         .asInt())
                 .isEqualTo(2);
         assertThat(found("")).containsExactly("b");
         assertThat(table("keptOut=true")).containsExactly("c", "a");
-        JsonNode why = api.get(POSTS + "/item/searches?id=a").json().path(0);
+        JsonNode why = api.get(posts() + "/item/searches?id=a").json().path(0);
         assertThat(why.path("draft").asBoolean()).isFalse();
         assertThat(why.path("why").asString()).isEqualTo("You keep it out of search.");
-        api.post(POSTS + "/items/marks", "{\"ids\":[\"a\"],\"keptOut\":false,\"addKeywords\":\"hawser\"}");
+        api.post(posts() + "/items/marks", "{\"ids\":[\"a\"],\"keptOut\":false,\"addKeywords\":\"hawser\"}");
         assertThat(found("hawser")).containsExactly("a");
-        assertThat(api.post(POSTS + "/items/marks", "{\"ids\":[\"b\",\"gone\"],\"keptOut\":true,\"addKeywords\":null}")
+        assertThat(api.post(
+                                posts() + "/items/marks",
+                                "{\"ids\":[\"b\",\"gone\"],\"keptOut\":true,\"addKeywords\":null}")
                         .json()
                         .path("detail")
                         .asString())
@@ -135,11 +147,11 @@ class ItemsTest {
 
     @Test
     void twoSpellingsCountAsOneOnceTheyAreMergedAndCanBeParted() {
-        assertThat(api.get("/api/owner/sites/isles/health").text()).doesNotContain("two-spellings");
+        assertThat(api.get(api.site() + "/health").text()).doesNotContain("two-spellings");
         api.push("posts", "{\"id\":\"d\",\"title\":\"D\",\"tags\":[\"Boats/Ropes\"]}\n");
         assertThat(table("value=tags:boats/rope&sort=id")).containsExactly("a", "b");
         assertThat(api.post(
-                                POSTS + "/fields/tags/merges",
+                                posts() + "/fields/tags/merges",
                                 "{\"from\":[\"Boats\",\"Ropes\"],\"into\":[\"Boats\",\"Rope\"]}")
                         .status())
                 .isEqualTo(200);
@@ -148,14 +160,14 @@ class ItemsTest {
         assertThat(table("value=tags:boats/rope&sort=id"))
                 .as("what comes later, and what lies below")
                 .containsExactly("a", "b", "d", "e");
-        assertThat(api.post(POSTS + "/fields/tags/merges", "{\"from\":[\"Boats\"],\"into\":[\"Boats\",\"Rope\"]}")
+        assertThat(api.post(posts() + "/fields/tags/merges", "{\"from\":[\"Boats\"],\"into\":[\"Boats\",\"Rope\"]}")
                         .json()
                         .path("field")
                         .asString())
                 .isEqualTo("into");
         api.send(
                 "DELETE",
-                POSTS + "/fields/tags/merges",
+                posts() + "/fields/tags/merges",
                 "{\"from\":[\"Boats\",\"Ropes\"]}",
                 java.util.Map.of("Content-Type", "application/json"));
         assertThat(table("value=tags:boats/rope&sort=id")).containsExactly("a", "b");
@@ -163,20 +175,19 @@ class ItemsTest {
 
     @Test
     void healthTellsWhatIsWrongUntilItIsMended() {
-        assertThat(api.get("/api/owner/sites/isles/health").text()).contains("\"kind\":\"no-summary\"");
-        api.post(POSTS + "/items/marks", "{\"ids\":[\"b\",\"c\"],\"keptOut\":true,\"addKeywords\":null}");
-        assertThat(api.get("/api/owner/sites/isles/health").text())
+        assertThat(api.get(api.site() + "/health").text()).contains("\"kind\":\"no-summary\"");
+        api.post(posts() + "/items/marks", "{\"ids\":[\"b\",\"c\"],\"keptOut\":true,\"addKeywords\":null}");
+        assertThat(api.get(api.site() + "/health").text())
                 .as("what is kept out troubles nobody")
                 .doesNotContain("\"kind\":\"no-summary\"");
     }
 
     @Test
     void jsonLinesOutAreAPushInAgain() {
-        String out = api.get(POSTS + "/export.jsonl").text();
-        api.put("/api/owner/sites/isles/collections/copy", "{\"label\":\"Copy\",\"language\":\"en\"}");
+        String out = api.get(posts() + "/export.jsonl").text();
+        api.put(api.site() + "/collections/copy", "{\"label\":\"Copy\",\"language\":\"en\"}");
         assertThat(api.push("copy", out).json().path("added").asInt()).isEqualTo(3);
-        assertThat(api.get("/api/owner/sites/isles/collections/copy/export.jsonl")
-                        .text())
+        assertThat(api.get(api.site() + "/collections/copy/export.jsonl").text())
                 .isEqualTo(out);
         assertThat(api.push("posts", out).json().path("unchanged").asInt())
                 .as("and changes nothing where it came from")
@@ -185,7 +196,7 @@ class ItemsTest {
 
     @Test
     void csvOutIsAFileInAgain() throws IOException {
-        String out = api.get(POSTS + "/export.csv").text();
+        String out = api.get(posts() + "/export.csv").text();
         List<CSVRecord> rows = CSVFormat.RFC4180
                 .builder()
                 .setHeader()
@@ -196,17 +207,17 @@ class ItemsTest {
         assertThat(rows).hasSize(3);
         assertThat(rows.getFirst().get("title")).isEqualTo("Rope, \"walk\"");
         assertThat(rows.getFirst().get("summary")).isEqualTo("One line\nand another");
-        api.put("/api/owner/sites/isles/collections/copy", "{\"label\":\"Copy\",\"language\":\"en\"}");
+        api.put(api.site() + "/collections/copy", "{\"label\":\"Copy\",\"language\":\"en\"}");
         String upload = api.send(
                         "POST",
-                        "/api/owner/sites/isles/uploads",
+                        api.site() + "/uploads",
                         out,
                         java.util.Map.of("Content-Type", "application/octet-stream"))
                 .json()
                 .path("upload")
                 .asString();
         JsonNode preview = api.post(
-                        "/api/owner/sites/isles/source-previews",
+                        api.site() + "/source-previews",
                         "{\"settings\":{\"kind\":\"file\",\"upload\":\"" + upload
                                 + "\"},\"collection\":\"posts\",\"fresh\":true}")
                 .json();

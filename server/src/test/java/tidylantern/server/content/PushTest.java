@@ -9,7 +9,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -19,19 +20,28 @@ import tools.jackson.databind.JsonNode;
 
 /** Items come in by push: what is good is kept, what is not is refused with its line and reason. */
 class PushTest {
-    private static final String ITEMS = "/api/owner/sites/isles/collections/posts/items";
-    private RunningService service;
+    private static RunningService service;
+    private static int sites;
     private Api api;
 
-    @BeforeEach
-    void start(@TempDir Path data) {
+    @BeforeAll
+    static void start(@TempDir Path data) {
         service = RunningService.on(data);
-        api = service.api().withSite();
     }
 
-    @AfterEach
-    void stop() {
+    @AfterAll
+    static void stop() {
         service.close();
+    }
+
+    /** A site for each test. */
+    @BeforeEach
+    void makeSite() {
+        api = service.api().withSite("isles-" + ++sites);
+    }
+
+    private String items() {
+        return api.site() + "/collections/posts/items";
     }
 
     private static void counts(Api.Answer answer, int added, int changed, int unchanged, int refused) {
@@ -58,12 +68,12 @@ class PushTest {
                 1,
                 1,
                 1);
-        assertThat(api.get(ITEMS).json().path("total").asInt()).isEqualTo(3);
+        assertThat(api.get(items()).json().path("total").asInt()).isEqualTo(3);
     }
 
     @Test
     void everyBadLineIsRefusedWithItsNumberAndReasonAndTheRestIsKept() {
-        api.put("/api/owner/sites/isles/collections/posts/fields/price", "{\"kind\":\"money\",\"label\":\"Price\"}");
+        api.put(api.site() + "/collections/posts/fields/price", "{\"kind\":\"money\",\"label\":\"Price\"}");
         String lines = """
                 {"id":"good-1","title":"Kept","price":480}
                 {"id":"cut off
@@ -109,7 +119,7 @@ class PushTest {
     @Test
     void otherEncodingsAreRefusedAndAByteOrderMarkIsNot() {
         byte[] latin = "{\"id\":\"l\",\"title\":\"Fête\"}".getBytes(StandardCharsets.ISO_8859_1);
-        Api.Answer refused = api.sendBytes("PUT", ITEMS, latin, Map.of("Content-Type", "application/jsonl"));
+        Api.Answer refused = api.sendBytes("PUT", items(), latin, Map.of("Content-Type", "application/jsonl"));
         counts(refused, 0, 0, 0, 1);
         assertThat(refused.json().path("refusals").get(0).path("reason").asString())
                 .contains("not UTF-8");
@@ -139,8 +149,7 @@ class PushTest {
         counts(answer, 1, 1, 0, 0);
         assertThat(answer.json().path("changes").get(0).path("reason").asString())
                 .isEqualTo("note, summary");
-        JsonNode item =
-                api.get("/api/owner/sites/isles/collections/posts/item?id=1").json();
+        JsonNode item = api.get(api.site() + "/collections/posts/item?id=1").json();
         assertThat(item.path("fields"))
                 .extracting(field ->
                         field.path("key").asString() + "=" + field.path("text").asString())
@@ -177,7 +186,7 @@ class PushTest {
         assertThat(asks.json().path("detail").asString())
                 .contains("2 of the 3 items")
                 .contains("removeMany=true");
-        assertThat(api.get(ITEMS + "?q=not%20kept").json().path("total").asInt())
+        assertThat(api.get(items() + "?q=not%20kept").json().path("total").asInt())
                 .as("nothing of it was kept")
                 .isZero();
         assertThat(push("everything=true&removeMany=true", "{\"id\":\"1\",\"title\":\"A\"}")
@@ -219,23 +228,23 @@ class PushTest {
         body.writeBytes(line);
         body.writeBytes(("\n" + theOthers).getBytes(StandardCharsets.UTF_8));
         Api.Answer answer = api.sendBytes(
-                "PUT", ITEMS + "?everything=true", body.toByteArray(), Map.of("Content-Type", "application/jsonl"));
+                "PUT", items() + "?everything=true", body.toByteArray(), Map.of("Content-Type", "application/jsonl"));
         counts(answer, 0, 0, 19, 1);
         assertThat(answer.json().path("removed").asInt()).isZero();
         assertThat(answer.json().path("notRemoved").asString())
                 .contains("one line")
                 .contains("nothing was removed");
-        assertThat(api.get(ITEMS).json().path("total").asInt()).isEqualTo(20);
+        assertThat(api.get(items()).json().path("total").asInt()).isEqualTo(20);
     }
 
     private Api.Answer push(String how, String lines) {
-        return api.send("PUT", ITEMS + "?" + how, lines, Map.of("Content-Type", "application/jsonl"));
+        return api.send("PUT", items() + "?" + how, lines, Map.of("Content-Type", "application/jsonl"));
     }
 
     @Test
     void aFieldsKeyHasOneKindInASite() {
         api.push("posts", "{\"id\":\"1\",\"length\":12}");
-        api.put("/api/owner/sites/isles/collections/films", "{\"label\":\"Films\",\"language\":\"en\"}");
+        api.put(api.site() + "/collections/films", "{\"label\":\"Films\",\"language\":\"en\"}");
         JsonNode field = api.push("films", "{\"id\":\"1\",\"length\":\"rather long, and worth it.\"}")
                 .json()
                 .path("newFields")
@@ -254,7 +263,7 @@ class PushTest {
         assertThat(api.results(search, "lobster").hits())
                 .as("a note is text and not searched by itself")
                 .isEmpty();
-        String field = "/api/owner/sites/isles/collections/posts/fields/note";
+        String field = api.site() + "/collections/posts/fields/note";
         Api.Answer refused = api.put(field, "{\"kind\":\"date\",\"label\":\"Note\"}");
         assertThat(refused.status()).isEqualTo(409);
         assertThat(refused.json().path("detail").asString()).contains("2 items do not fit the kind date");
@@ -297,10 +306,11 @@ class PushTest {
             lines.append("{\"id\":\"i%02d\",\"title\":\"Item %d\"}\n".formatted(i, i));
         }
         api.push("posts", lines.toString());
-        assertThat(api.get(ITEMS + "?page=99&perPage=25").json().path("page").asInt())
+        assertThat(api.get(items() + "?page=99&perPage=25").json().path("page").asInt())
                 .as("beyond the last stands for the last")
                 .isEqualTo(3);
-        assertThat(api.get(ITEMS + "?q=ITEM%205").json().path("total").asInt()).isEqualTo(11);
-        assertThat(api.get(ITEMS + "?perPage=0").status()).isEqualTo(400);
+        assertThat(api.get(items() + "?q=ITEM%205").json().path("total").asInt())
+                .isEqualTo(11);
+        assertThat(api.get(items() + "?perPage=0").status()).isEqualTo(400);
     }
 }

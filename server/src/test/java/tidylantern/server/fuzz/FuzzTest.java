@@ -25,7 +25,7 @@ import tidylantern.server.RunningService;
  */
 class FuzzTest {
     private static final boolean LONG = System.getProperty("long") != null;
-    private static final int REQUESTS = LONG ? 100_000 : 5_000;
+    private static final int REQUESTS = LONG ? 100_000 : 2_500;
     private static final int REQUESTS_BETWEEN = 1_000;
     private static final long MOST_LEFT_BEHIND = 100_000_000;
     private static final long SEED = 20261127;

@@ -16,7 +16,8 @@ import java.util.concurrent.CountDownLatch;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -34,23 +35,35 @@ class SyncTest {
     private static final Duration LONG = Duration.ofSeconds(60);
 
     @TempDir
-    private Path data;
+    private static Path data;
 
-    private WebSite web;
-    private RunningService service;
+    private static WebSite web;
+    private static RunningService service;
+    private static int sites;
     private Api api;
 
-    @BeforeEach
-    void start() {
+    @BeforeAll
+    static void start() {
         web = new WebSite();
         service = RunningService.on(data, List.of(web.host()));
-        api = service.api().withSite();
     }
 
-    @AfterEach
-    void stop() {
+    @AfterAll
+    static void stop() {
         service.close();
         web.close();
+    }
+
+    /** A site for each test, and nothing on the website. */
+    @BeforeEach
+    void begin() {
+        web.empty();
+        api = service.api().withSite("isles-" + ++sites);
+    }
+
+    /** Where what was uploaded lies. */
+    private static Path uploaded(String upload) {
+        return data.resolve("uploads/isles-" + sites + "/" + upload);
     }
 
     private String file(String path) {
@@ -65,7 +78,7 @@ class SyncTest {
     /** Sets up a source of posts with the mapping that is guessed for it. */
     private long source(String settings) {
         Api.Answer preview = api.post(
-                "/api/owner/sites/isles/source-previews",
+                api.site() + "/source-previews",
                 "{\"settings\":%s,\"collection\":\"posts\",\"fresh\":true}".formatted(settings));
         assertThat(preview.status()).as(preview.text()).isEqualTo(200);
         return source(settings, preview.json().path("mapping").toString(), "never");
@@ -73,7 +86,7 @@ class SyncTest {
 
     private long source(String settings, String mapping, String schedule) {
         Api.Answer added = api.post(
-                "/api/owner/sites/isles/sources",
+                api.site() + "/sources",
                 "{\"collection\":\"posts\",\"name\":\"Source\",\"settings\":%s,\"mapping\":%s,\"removesMissing\":true,\"schedule\":\"%s\"}"
                         .formatted(settings, mapping, schedule));
         assertThat(added.status()).as(added.text()).isEqualTo(201);
@@ -115,7 +128,7 @@ class SyncTest {
     }
 
     private List<String> ids() {
-        return api.get("/api/owner/sites/isles/collections/posts/export.jsonl")
+        return api.get(api.site() + "/collections/posts/export.jsonl")
                 .text()
                 .lines()
                 .filter(line -> !line.isBlank())
@@ -135,7 +148,7 @@ class SyncTest {
     void aFileIsShownFirstThenTakenAndEndsInAReport() {
         web.has("/posts.csv", "text/csv", csv(0, 9) + "p-99,Broken,twelve\n");
         Api.Answer preview = api.post(
-                "/api/owner/sites/isles/source-previews",
+                api.site() + "/source-previews",
                 "{\"settings\":%s,\"collection\":\"posts\",\"fresh\":true,\"mapping\":{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"Title\",\"kind\":\"text\",\"column\":\"title\"},{\"property\":\"price\",\"label\":\"Price\",\"kind\":\"number\",\"column\":\"price\"}]}}"
                         .formatted(file("/posts.csv")));
         assertThat(ids()).as("a preview takes nothing").isEmpty();
@@ -157,17 +170,14 @@ class SyncTest {
     @Test
     void anUploadedFileIsASourceToo() {
         String upload = api.send(
-                        "POST",
-                        "/api/owner/sites/isles/uploads",
-                        csv(0, 3),
-                        Map.of("Content-Type", "application/octet-stream"))
+                        "POST", api.site() + "/uploads", csv(0, 3), Map.of("Content-Type", "application/octet-stream"))
                 .json()
                 .path("upload")
                 .asString();
         assertThat(counts(run(source("{\"kind\":\"file\",\"upload\":\"" + upload + "\"}"))))
                 .isEqualTo("done +3 ~0 =0 -0 !0");
         assertThat(api.post(
-                                "/api/owner/sites/isles/sources",
+                                api.site() + "/sources",
                                 "{\"collection\":\"posts\",\"name\":\"S\",\"settings\":{\"kind\":\"file\",\"upload\":\"%s\"},\"mapping\":{\"idColumn\":\"id\",\"fields\":[{\"property\":\"title\",\"label\":\"T\",\"kind\":\"text\",\"column\":\"title\"}]},\"removesMissing\":true,\"schedule\":\"daily\"}"
                                         .formatted(upload))
                         .json()
@@ -202,8 +212,7 @@ class SyncTest {
         long source = source(file("/posts.csv"));
         assertThat(counts(run(source))).isEqualTo("done +8 ~1 =0 -0 !0");
         assertThat(ids()).contains("pushed");
-        assertThat(api.get("/api/owner/sites/isles/collections/posts/item?id=p-01")
-                        .text())
+        assertThat(api.get(api.site() + "/collections/posts/item?id=p-01").text())
                 .as("a source leaves what it does not map")
                 .contains("kept too")
                 .contains("Post 1");
@@ -250,7 +259,7 @@ class SyncTest {
                 .contains("broken after")
                 .contains("line 1");
         assertThat(ids()).containsExactly("a", "b");
-        assertThat(api.get("/api/owner/sites/isles/collections/posts/item?id=a")
+        assertThat(api.get(api.site() + "/collections/posts/item?id=a")
                         .json()
                         .path("title")
                         .asString())
@@ -270,8 +279,7 @@ class SyncTest {
                 "<rss version=\"2.0\"><channel><title>t</title><link>l</link><description>d</description><item><title>Ferry</title><guid>f-1</guid><link>https://isles.example/ferry</link></item></channel></rss>");
         assertThat(counts(run(source("{\"kind\":\"feed\",\"address\":\"" + web.address() + "/feed\"}"))))
                 .isEqualTo("done +1 ~0 =0 -0 !0");
-        assertThat(api.get("/api/owner/sites/isles/collections/posts/item?id=f-1")
-                        .text())
+        assertThat(api.get(api.site() + "/collections/posts/item?id=f-1").text())
                 .as("the site's own address is kept from its root")
                 .contains("\"address\":\"/ferry\"");
     }
@@ -366,7 +374,7 @@ class SyncTest {
         assertThat(signedIn).containsOnly("Basic aGVzcGVyOnA0c3N3b3Jk");
         String shown = api.get("/api/owner/sources/" + source).text();
         assertThat(shown).doesNotContain("p4ssword").doesNotContain("s3cret").contains("token=***");
-        assertThat(api.get("/api/owner/sites/isles/set-up").text())
+        assertThat(api.get(api.site() + "/set-up").text())
                 .as("nor in the set-up")
                 .contains("token=***")
                 .doesNotContain("p4ssword")
@@ -408,7 +416,7 @@ class SyncTest {
         }
         web.has("/makers.csv", "text/csv", csv.toString());
         JsonNode preview = api.post(
-                        "/api/owner/sites/isles/source-previews",
+                        api.site() + "/source-previews",
                         "{\"settings\":%s,\"fresh\":true}".formatted(file("/makers.csv")))
                 .json();
         assertThat(preview.path("records").asInt()).isEqualTo(5_000);
@@ -430,26 +438,22 @@ class SyncTest {
         old(lookedAt, 40);
         AbandonedUploads upkeep = service.part(AbandonedUploads.class);
         upkeep.sweep(new EveryHour());
-        assertThat(data.resolve("uploads/isles/" + kept))
-                .as("a source reads it")
-                .exists();
-        assertThat(data.resolve("uploads/isles/" + lookedAt)).doesNotExist();
-        assertThat(api.send("DELETE", "/api/owner/sites/isles/collections/posts?name=Posts", "", Map.of())
+        assertThat(uploaded(kept)).as("a source reads it").exists();
+        assertThat(uploaded(lookedAt)).doesNotExist();
+        assertThat(api.send("DELETE", api.site() + "/collections/posts?name=Posts", "", Map.of())
                         .status())
                 .isEqualTo(200);
         upkeep.sweep(new EveryHour());
-        assertThat(data.resolve("uploads/isles/" + kept))
-                .as("its source may be brought back")
-                .exists();
+        assertThat(uploaded(kept)).as("its source may be brought back").exists();
         old(kept, 32);
         upkeep.sweep(new EveryHour());
-        assertThat(data.resolve("uploads/isles/" + kept)).doesNotExist();
+        assertThat(uploaded(kept)).doesNotExist();
     }
 
     private String upload() {
         return api.send(
                         "POST",
-                        "/api/owner/sites/isles/uploads",
+                        api.site() + "/uploads",
                         "id,title\n1,One\n",
                         Map.of("Content-Type", "application/octet-stream"))
                 .json()
@@ -458,15 +462,13 @@ class SyncTest {
     }
 
     private void old(String upload, int days) throws IOException {
-        Files.setLastModifiedTime(
-                data.resolve("uploads/isles/" + upload),
-                FileTime.from(Instant.now().minus(Duration.ofDays(days))));
+        Files.setLastModifiedTime(uploaded(upload), FileTime.from(Instant.now().minus(Duration.ofDays(days))));
     }
 
     @Test
     void aMaskThatNobodyKnowsIsAskedFor() {
         Api.Answer preview = api.post(
-                "/api/owner/sites/isles/source-previews",
+                api.site() + "/source-previews",
                 "{\"settings\":%s,\"fresh\":true}".formatted(file("/feed.json?token=***")));
         assertThat(preview.status()).isEqualTo(400);
         assertThat(preview.text()).contains("Type the whole address again");
@@ -519,7 +521,7 @@ class SyncTest {
         service.close();
         answer.countDown();
         service = RunningService.on(data, List.of(web.host()));
-        api = service.api();
+        api = service.api().on("isles-" + sites);
         assertThat(api.get("/api/owner/syncs/" + sync).json().path("state").asString())
                 .isIn("failed", "stopped");
         assertThat(ids()).isEmpty();
@@ -612,8 +614,8 @@ class SyncTest {
                 "{\"kind\":\"crawl\",\"address\":\"https://isles.example\",\"way\":\"links\",\"mostPages\":0}",
                 "{\"kind\":\"file\"}",
                 "{\"kind\":\"telepathy\"}")) {
-            Api.Answer answer = api.post(
-                    "/api/owner/sites/isles/source-previews", "{\"settings\":%s,\"fresh\":true}".formatted(settings));
+            Api.Answer answer =
+                    api.post(api.site() + "/source-previews", "{\"settings\":%s,\"fresh\":true}".formatted(settings));
             assertThat(answer.status()).as(settings).isEqualTo(400);
             refused.add(answer.json().path("detail").asString());
         }
@@ -629,7 +631,7 @@ class SyncTest {
                 "/posts/0",
                 "<title>P</title><body><nav><a href=/>Menu</a></nav><main><h1>P</h1><p class=price>40</p><script>alert(1)</script><p>The text of it.</p></main>");
         JsonNode outline = api.post(
-                        "/api/owner/sites/isles/page-outlines",
+                        api.site() + "/page-outlines",
                         "{\"settings\":%s,\"address\":\"%s/posts/0\"}"
                                 .formatted(crawl("links", "/posts/0", ""), web.address()))
                 .json();

@@ -71,6 +71,12 @@ final class WebSite implements AutoCloseable {
         return all;
     }
 
+    /** As it was at first: nothing is here. */
+    void empty() {
+        answers.clear();
+        asked.clear();
+    }
+
     WebSite answer(String path, Answer answer) {
         answers.put(path, answer);
         return this;
