@@ -8,6 +8,7 @@ import { fetchFace, fetchValues, type Source } from './service'
 import { say } from './texts'
 import { useFilterChoice } from './filters/useFilterChoice'
 import { useRoom } from './useRoom'
+import { useGround } from './useGround'
 import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
@@ -21,6 +22,7 @@ useTheme()
 
 const state = sharedSearch(search)
 const whole = ref<HTMLElement>()
+const isOnDark = useGround(whole)
 const isNarrow = useRoom(whole)
 const face = useLatest(
   () => (search ? { search, source, revision: state.revision } : null),
@@ -60,7 +62,16 @@ const leading = computed(() =>
 
 <template>
   <p v-if="!search" class="note">{{ say('needsKey') }}</p>
-  <form v-else ref="whole" class="alone" part="filters" role="search" :aria-label="say('filters')" @submit.prevent>
+  <form
+    v-else
+    ref="whole"
+    class="alone"
+    :class="{ 'on-dark': isOnDark }"
+    part="filters"
+    role="search"
+    :aria-label="say('filters')"
+    @submit.prevent
+  >
     <FilterGroup
       v-if="filters.length > 0 && place"
       across

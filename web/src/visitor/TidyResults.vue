@@ -12,6 +12,7 @@ import { usePageFilters } from './filters/usePageFilters'
 import { addressOf, lit, sharedSearch, show } from './searchState'
 import { fetchResults, fetchValues, type Source } from './service'
 import { nothingFor, say } from './texts'
+import { useGround } from './useGround'
 import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
@@ -59,6 +60,7 @@ const status = computed(() =>
 )
 
 const whole = ref<HTMLElement>()
+const isOnDark = useGround(whole)
 const { choice, holding, opened, atOnce, isNarrow, areTogether, atSide, onTop, isAnySet } = usePageFilters(
   search,
   source,
@@ -106,7 +108,7 @@ watch(
     v-else
     ref="whole"
     class="results"
-    :class="{ 'with-filters': atSide.length > 0 }"
+    :class="{ 'with-filters': atSide.length > 0, 'on-dark': isOnDark }"
     :aria-busy="results.kind === 'loading'"
   >
     <aside v-if="atSide.length > 0" class="side" part="filters" :aria-label="say('filters')">

@@ -12,6 +12,7 @@ import { useLiveResults } from './live/useLiveResults'
 import { addressOf, lit, sharedSearch, show } from './searchState'
 import { fetchFace, fetchLive, fetchValues, type Source } from './service'
 import { say } from './texts'
+import { useGround } from './useGround'
 import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
@@ -53,6 +54,7 @@ const face = useLatest(
   (wanted, signal) => fetchFace(wanted.search, wanted.source, signal),
 )
 const whole = ref<HTMLElement>()
+const isOnDark = useGround(whole)
 const filters = useBoxFilters(
   search,
   source,
@@ -129,6 +131,7 @@ const left = useLeaving(close)
     v-else
     ref="whole"
     role="search"
+    :class="{ 'on-dark': isOnDark }"
     :action="resultsPage ?? undefined"
     method="get"
     @submit.prevent="submit"

@@ -34,11 +34,36 @@ const share = (value: number) =>
 /** Steps of a tenth add up to 0.30000000000000004. */
 const plain = (value: number) => String(Number(value.toPrecision(12)))
 
-function draw(end: 'from' | 'to', value: number) {
-  // The two ends push, and never pass, each other; at the end of the line a bound is none.
+type End = 'from' | 'to'
+const ENDS: readonly End[] = ['from', 'to']
+const drawnAt = (end: End) => (end === 'from' ? low.value : high.value)
+/** The two ends push, and never pass, each other; at the end of the line a bound is none. */
+function slide(end: End, handle: HTMLInputElement) {
+  const value = Number(handle.value)
   if (end === 'from') from.value = value <= least.value ? '' : plain(Math.min(value, high.value))
   else to.value = value >= greatest.value ? '' : plain(Math.max(value, low.value))
+  handle.value = String(drawnAt(end))
 }
+/** What is typed, end by end; a name that the filter's own label says already is not said again. */
+const typedEnds = computed(() => {
+  const named = (name: string) => (name.toLowerCase() === filter.label.toLowerCase() ? '' : name)
+  const first = {
+    end: 'from' as const,
+    value: from,
+    farthest: bounds.min,
+    name: named(filter.control === 'at-least' ? say('atLeast') : say('from')),
+    label: say('labelFrom', { label: filter.label }),
+  }
+  const last = {
+    end: 'to' as const,
+    value: to,
+    farthest: bounds.max,
+    name: named(filter.control === 'at-most' ? say('atMost') : say('to')),
+    label: say('labelTo', { label: filter.label }),
+  }
+  if (filter.control === 'at-least') return [first]
+  return filter.control === 'at-most' ? [last] : [first, last]
+})
 function done() {
   const swapped =
     from.value !== '' && to.value !== '' && (days.value ? from.value > to.value : Number(from.value) > Number(to.value))
@@ -62,58 +87,30 @@ function done() {
         <span :style="{ insetInlineStart: share(low), insetInlineEnd: `calc(100% - ${share(high)})` }" />
       </div>
       <input
+        v-for="end in ENDS"
+        :key="end"
         type="range"
         :min="least"
         :max="greatest"
         :step="bounds.step"
-        :value="low"
+        :value="drawnAt(end)"
         tabindex="-1"
-        @input="
-          draw('from', Number(($event.target as HTMLInputElement).value))
-          ;($event.target as HTMLInputElement).value = String(low)
-        "
-        @change="done"
-      />
-      <input
-        type="range"
-        :min="least"
-        :max="greatest"
-        :step="bounds.step"
-        :value="high"
-        tabindex="-1"
-        @input="
-          draw('to', Number(($event.target as HTMLInputElement).value))
-          ;($event.target as HTMLInputElement).value = String(high)
-        "
+        @input="slide(end, $event.target as HTMLInputElement)"
         @change="done"
       />
     </div>
     <div class="ends" :class="{ days }">
-      <label v-if="filter.control !== 'at-most'">
-        <span>{{ filter.control === 'at-least' ? say('atLeast') : say('from') }}</span>
+      <label v-for="one in typedEnds" :key="one.end">
+        <span v-if="one.name">{{ one.name }}</span>
         <input
-          v-model="from"
+          v-model="one.value.value"
           class="typed"
           :type="days ? 'date' : 'number'"
           :step="days ? undefined : 'any'"
           :min="days ? (bounds.min ?? undefined) : undefined"
           :max="days ? (bounds.max ?? undefined) : undefined"
-          :placeholder="bounds.min ?? ''"
-          :aria-label="say('labelFrom', { label: filter.label })"
-          @change="done"
-        />
-      </label>
-      <label v-if="filter.control !== 'at-least'">
-        <span>{{ filter.control === 'at-most' ? say('atMost') : say('to') }}</span>
-        <input
-          v-model="to"
-          class="typed"
-          :type="days ? 'date' : 'number'"
-          :step="days ? undefined : 'any'"
-          :min="days ? (bounds.min ?? undefined) : undefined"
-          :max="days ? (bounds.max ?? undefined) : undefined"
-          :placeholder="bounds.max ?? ''"
-          :aria-label="say('labelTo', { label: filter.label })"
+          :placeholder="one.farthest ?? ''"
+          :aria-label="one.label"
           @change="done"
         />
       </label>

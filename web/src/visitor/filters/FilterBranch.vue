@@ -44,10 +44,10 @@ const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(va
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
 const branches = computed(() => values.some(value => value.below > 0))
 const all = ref(false)
-/** With everything below them, as far as it is known. */
-const size = (some: readonly FilterValue[]): number =>
-  some.reduce((sum, value) => sum + 1 + Math.max(value.below, size(value.children)), 0)
-const isLong = computed(() => !below && filter.control === 'list' && size(values) >= filter.searchFrom)
+/** What lies below does not make a list long to the eye. */
+const isLong = computed(
+  () => !below && filter.control === 'list' && (values.length >= filter.searchFrom || filter.further > 0),
+)
 /** The first few, under each heading where there are some. */
 const isFirst = (value: FilterValue, n: number) =>
   n - values.findIndex(other => other.heading === value.heading) < filter.cutAfter

@@ -2,11 +2,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { useLocalStorage } from '@vueuse/core'
 import Checkbox from 'primevue/checkbox'
-import Paginator from 'primevue/paginator'
 import { computed, ref, watch } from 'vue'
 import type { CollectionShape } from '../../../shared/contract'
 import { counted } from '../../kit/format'
 import LoadFailure from '../../kit/LoadFailure.vue'
+import PageTurner from '../../kit/PageTurner.vue'
 import { api } from '../../ownerApi'
 import ChosenItems from './ChosenItems.vue'
 import { filterParameters } from './itemFilters'
@@ -151,13 +151,7 @@ function chooseAll(on: boolean) {
           </tbody>
         </table>
       </div>
-      <Paginator
-        v-if="items.pages > 1"
-        :rows="PER_PAGE"
-        :total-records="items.total"
-        :first="(items.page - 1) * PER_PAGE"
-        @page="page = $event.page + 1"
-      />
+      <PageTurner v-model="page" :pages="items.pages" :per-page="PER_PAGE" :total="items.total" />
     </template>
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import LanternMark from '../../frame/LanternMark.vue'
 
+/** A page on which somebody comes in: the product's name, what is asked, a form. */
 defineProps<{ title: string; lead: string }>()
 </script>
 
@@ -37,5 +38,14 @@ section {
   gap: 8px;
   margin-bottom: 20px;
   font: 600 18px var(--title);
+}
+/* The form that most of them hold. */
+section :deep(form) {
+  display: grid;
+  gap: 16px;
+  margin-top: 24px;
+}
+section :deep(.wrong:empty) {
+  display: none;
 }
 </style>

@@ -84,14 +84,3 @@ async function begin() {
     </form>
   </EntranceCard>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 16px;
-  margin-top: 24px;
-}
-.wrong:empty {
-  display: none;
-}
-</style>

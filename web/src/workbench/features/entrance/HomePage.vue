@@ -50,7 +50,7 @@ const bringBack = (id: number) =>
     title="No site yet"
     lead="Make one, or bring back one that was deleted in the last 30 days."
   >
-    <ul v-if="deleted && deleted.length > 0">
+    <ul class="entries" v-if="deleted && deleted.length > 0">
       <li v-for="one in deleted" :key="one.id">
         <span>
           <b>{{ one.name }}</b>{{ ' ' }}
@@ -92,22 +92,8 @@ form {
   gap: 16px;
   margin-top: 24px;
 }
-ul {
-  list-style: none;
-  margin: 24px 0 0;
-  padding: 0;
-}
-li {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--line);
-  overflow-wrap: anywhere;
-}
-li small {
-  display: block;
+.entries {
+  margin-top: 24px;
 }
 .wrong:empty {
   display: none;

@@ -45,14 +45,3 @@ const signIn = () =>
     </form>
   </EntranceCard>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 16px;
-  margin-top: 24px;
-}
-.wrong:empty {
-  display: none;
-}
-</style>

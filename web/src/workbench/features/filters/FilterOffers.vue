@@ -31,6 +31,7 @@ const line = (proposal: FilterProposal) =>
       <p class="quiet">Visitors who narrow by one of these find one item at most. Words find it as well.</p>
     </template>
     <ul
+      class="entries"
       v-if="group.proposals.length > 0"
       :aria-label="group.isUnique ? 'Add a filter of values that hardly recur' : 'Add a filter'"
     >
@@ -65,30 +66,6 @@ summary {
 }
 p {
   margin: 6px 0;
-}
-ul {
-  margin: 8px 0 0;
-  padding: 0;
-  list-style: none;
-}
-li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 12px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--line);
-}
-li > :first-child {
-  flex: 1;
-  min-width: 0;
-}
-li > :last-child {
-  flex: none;
-}
-small {
-  display: block;
-  font-size: 12.5px;
 }
 b {
   font-weight: 600;

@@ -27,7 +27,7 @@ const said = (one: TierHolders) => ruleSaid(one, collections)
 </script>
 
 <template>
-  <ul v-if="holders.length > 0">
+  <ul class="entries" v-if="holders.length > 0">
     <li v-for="(one, n) in holders" :key="said(one)">
       <span>{{ said(one) }}</span>
       <IconButton
@@ -61,20 +61,6 @@ const said = (one: TierHolders) => ruleSaid(one, collections)
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px;
-  padding: 2px 0;
-  font-size: 13.5px;
-  border-bottom: 1px solid var(--line);
-}
 .of {
   justify-self: start;
 }

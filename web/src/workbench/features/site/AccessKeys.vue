@@ -52,7 +52,7 @@ const used = (key: AccessKey) => (key.lastUsed === null ? 'never used' : `last u
       <i class="pi pi-exclamation-triangle" aria-hidden="true" />
       {{ wrong }}
     </p>
-    <ul v-if="keys && keys.length > 0">
+    <ul class="entries" v-if="keys && keys.length > 0">
       <li v-for="key in keys" :key="key.id">
         <span>
           <b>{{ key.name }}</b>
@@ -119,22 +119,6 @@ form {
   flex-wrap: wrap;
   align-items: center;
   gap: 10px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--line);
-}
-li span small {
-  display: block;
 }
 .made {
   padding: 12px;

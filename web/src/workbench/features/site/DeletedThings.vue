@@ -32,7 +32,7 @@ async function gone() {
   <section class="slip">
     <h2>Deleting and bringing back</h2>
     <p class="lead">What was deleted rests here for 30 days.</p>
-    <ul v-if="resting.length > 0">
+    <ul class="entries" v-if="resting.length > 0">
       <li v-for="one in resting" :key="one.id">
         <span>
           <b>{{ one.name }}</b>{{ ' ' }}
@@ -81,22 +81,5 @@ async function gone() {
   padding: 20px 24px 24px;
   display: grid;
   gap: 12px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--line);
-  overflow-wrap: anywhere;
-}
-li small {
-  display: block;
 }
 </style>

@@ -72,7 +72,7 @@ async function allow(origin: string) {
         <b>Turned away lately</b>{{ ' ' }}
         <span class="quiet">Pages at these addresses asked your searches. If one is yours, let it.</span>
       </p>
-      <ul>
+      <ul class="entries">
         <li v-for="one in refused" :key="one.origin">
           <span>
             {{ one.origin }}
@@ -109,21 +109,5 @@ async function allow(origin: string) {
   background: var(--lamp-wash);
   display: grid;
   gap: 8px;
-}
-.refused ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.refused li {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 4px 0;
-  overflow-wrap: anywhere;
-}
-.refused li small {
-  display: block;
 }
 </style>

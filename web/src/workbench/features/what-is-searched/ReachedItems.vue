@@ -2,11 +2,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
-import Paginator from 'primevue/paginator'
 import { ref, watch } from 'vue'
 import { counted } from '../../kit/format'
 import { api } from '../../ownerApi'
 import LoadFailure from '../../kit/LoadFailure.vue'
+import PageTurner from '../../kit/PageTurner.vue'
 
 /** The items that a search's reach, or one rule of it, takes. */
 const { search, site, collection, which, rule, title } = defineProps<{
@@ -62,13 +62,7 @@ const {
       <p v-if="items.total === 0" class="quiet none">
         {{ words ? 'None of them has these words in its title.' : 'No item.' }}
       </p>
-      <Paginator
-        v-if="items.pages > 1"
-        :rows="PER_PAGE"
-        :total-records="items.total"
-        :first="(items.page - 1) * PER_PAGE"
-        @page="page = $event.page + 1"
-      />
+      <PageTurner v-model="page" :pages="items.pages" :per-page="PER_PAGE" :total="items.total" />
     </template>
   </Dialog>
 </template>

@@ -45,7 +45,7 @@ function add(part: RulePart, rule: ReachRule) {
       <template v-if="searched">
         <button
           type="button"
-          class="count"
+          class="count-button"
           :title="`List the items of ${collection.label} that can be found`"
           @click="emit('list', { which: 'found', rule: 0, title: `${collection.label} that can be found` })"
         >
@@ -85,7 +85,7 @@ function add(part: RulePart, rule: ReachRule) {
         <button
           v-if="missed > 0"
           type="button"
-          class="count plain"
+          class="count-button plain"
           @click="emit('list', { which: 'not-found', rule: 0, title: `${collection.label} that cannot be found` })"
         >
           {{ counted(missed, 'item') }} cannot be found
@@ -115,29 +115,12 @@ function add(part: RulePart, rule: ReachRule) {
 .head :deep(.p-toggleswitch) {
   align-self: center;
 }
-.count {
-  min-width: 30px;
-  padding: 1px 8px;
-  border: 1px solid var(--line);
-  border-radius: 99px;
-  background: var(--paper);
-  color: var(--sea);
-  font: inherit;
-  font-size: 13px;
-  font-weight: 650;
-  font-variant-numeric: tabular-nums;
-  cursor: pointer;
-}
-.count:hover {
-  background: var(--sea-wash);
-  border-color: var(--sea);
-}
-.count.plain {
+.count-button.plain {
   border: 0;
   background: none;
   font-weight: 600;
 }
-.count.plain:hover {
+.count-button.plain:hover {
   text-decoration: underline;
 }
 .ways {

@@ -42,7 +42,7 @@ const remove = (part: RulePart, rule: ReachRule) =>
         <span class="what">{{ said(rule) }}</span>
         <button
           type="button"
-          class="count"
+          class="count-button"
           title="List the items that this rule takes"
           @click="emit('list', { which, rule: n, title: `${word} ${said(rule)}` })"
         >
@@ -61,23 +61,6 @@ ul {
   margin: 0;
   padding: 0;
   display: grid;
-}
-.count {
-  min-width: 30px;
-  padding: 1px 8px;
-  border: 1px solid var(--line);
-  border-radius: 99px;
-  background: var(--paper);
-  color: var(--sea);
-  font: inherit;
-  font-size: 13px;
-  font-weight: 650;
-  font-variant-numeric: tabular-nums;
-  cursor: pointer;
-}
-.count:hover {
-  background: var(--sea-wash);
-  border-color: var(--sea);
 }
 .rules {
   margin-top: 8px;

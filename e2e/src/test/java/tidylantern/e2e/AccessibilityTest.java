@@ -69,6 +69,10 @@ class AccessibilityTest {
                 browser.leaveFrame();
                 browser.mustBeAccessible("the step " + step + " with its stage");
             }
+            browser.open(world.service() + "/workbench/stage.html#search=island-search&place=results&site=Isles");
+            browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> !texts.isEmpty());
+            browser.mustBeAccessible("the stage by itself");
+            browser.open(world.workbench("/searches/island-search/go-live"));
             browser.seeText("button", "Look over and publish").click();
             browser.see("[role=dialog]");
             browser.seeText("[role=dialog]", "nothing to publish");

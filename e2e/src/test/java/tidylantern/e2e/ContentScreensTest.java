@@ -241,7 +241,7 @@ class ContentScreensTest {
             browser.seeText(".rules", "Address: /kitchen/b*");
             browser.until(
                     "the count of the rule",
-                    () -> browser.driver().findElements(By.cssSelector(".only .count")).stream()
+                    () -> browser.driver().findElements(By.cssSelector(".only .count-button")).stream()
                             .anyMatch(count -> count.getText().matches("[1-9]\\d*")));
             browser.see("[aria-label='Take away the rule Leave out Island: Great Quill']")
                     .click();

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -248,84 +249,68 @@ public record Filter(
     }
 
     public Filter withControl(Control changed) {
-        Parts parts = new Parts(this);
-        parts.control = changed;
-        return parts.put();
+        return with(parts -> parts.control = changed);
     }
 
     public Filter withSeveral(Several changed) {
-        Parts parts = new Parts(this);
-        parts.several = changed;
-        return parts.put();
+        return with(parts -> parts.several = changed);
     }
 
     public Filter withExcept(List<String> changed) {
-        Parts parts = new Parts(this);
-        parts.except = changed;
-        return parts.put();
+        return with(parts -> parts.except = changed);
     }
 
     public Filter withPicked(@Nullable List<String> changed) {
-        Parts parts = new Parts(this);
-        parts.picked = changed;
-        return parts.put();
+        return with(parts -> parts.picked = changed);
     }
 
     public Filter withLabels(Map<String, String> changed) {
-        Parts parts = new Parts(this);
-        parts.labels = changed;
-        return parts.put();
+        return with(parts -> parts.labels = changed);
     }
 
     /** @param tree whether the values stand as a tree */
     public Filter ordered(Order changed, boolean tree, WithoutResults without) {
-        Parts parts = new Parts(this);
-        parts.order = changed;
-        parts.tree = tree;
-        parts.withoutResults = without;
-        return parts.put();
+        return with(parts -> {
+            parts.order = changed;
+            parts.tree = tree;
+            parts.withoutResults = without;
+        });
     }
 
     public Filter withBands(List<Double> changed) {
-        Parts parts = new Parts(this);
-        parts.bands = changed;
-        return parts.put();
+        return with(parts -> parts.bands = changed);
     }
 
     public Filter withAfter(@Nullable String changed) {
-        Parts parts = new Parts(this);
-        parts.after = changed;
-        return parts.put();
+        return with(parts -> parts.after = changed);
     }
 
     public Filter withValues(ValueRules changed) {
-        Parts parts = new Parts(this);
-        parts.values = changed;
-        return parts.put();
+        return with(parts -> parts.values = changed);
     }
 
     public Filter withStart(Start changed) {
-        Parts parts = new Parts(this);
-        parts.start = changed;
-        return parts.put();
+        return with(parts -> parts.start = changed);
     }
 
     public Filter withShown(Shown changed) {
-        Parts parts = new Parts(this);
-        parts.shown = changed;
-        return parts.put();
+        return with(parts -> parts.shown = changed);
     }
 
     public Filter withJoined(@Nullable Joined changed) {
-        Parts parts = new Parts(this);
-        parts.joined = changed;
-        return parts.put();
+        return with(parts -> parts.joined = changed);
     }
 
     public Filter withRadii(List<Double> changed, String unit) {
+        return with(parts -> {
+            parts.radii = changed;
+            parts.unit = unit;
+        });
+    }
+
+    private Filter with(Consumer<Parts> change) {
         Parts parts = new Parts(this);
-        parts.radii = changed;
-        parts.unit = unit;
+        change.accept(parts);
         return parts.put();
     }
 

@@ -3,6 +3,7 @@ package tidylantern.core.design;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 
@@ -122,143 +123,93 @@ public record Words(
     }
 
     public Words withWeights(List<FieldWeight> changed) {
-        return new Words(
-                changed,
-                needed,
-                partOfWord,
-                typos,
-                stemming,
-                fewestLetters,
-                excerpt,
-                synonyms,
-                stopWords,
-                operators,
-                help);
+        return with(parts -> parts.weights = changed);
     }
 
     public Words withSynonyms(List<Synonym> changed) {
-        return new Words(
-                weights,
-                needed,
-                partOfWord,
-                typos,
-                stemming,
-                fewestLetters,
-                excerpt,
-                changed,
-                stopWords,
-                operators,
-                help);
+        return with(parts -> parts.synonyms = changed);
     }
 
     public Words withStopWords(List<String> changed) {
-        return new Words(
-                weights,
-                needed,
-                partOfWord,
-                typos,
-                stemming,
-                fewestLetters,
-                excerpt,
-                synonyms,
-                changed,
-                operators,
-                help);
+        return with(parts -> parts.stopWords = changed);
     }
 
     public Words withNeeded(WordsNeeded changed) {
-        return new Words(
-                weights,
-                changed,
-                partOfWord,
-                typos,
-                stemming,
-                fewestLetters,
-                excerpt,
-                synonyms,
-                stopWords,
-                operators,
-                help);
+        return with(parts -> parts.needed = changed);
     }
 
     public Words withTypos(Typos changed) {
-        return new Words(
-                weights,
-                needed,
-                partOfWord,
-                changed,
-                stemming,
-                fewestLetters,
-                excerpt,
-                synonyms,
-                stopWords,
-                operators,
-                help);
+        return with(parts -> parts.typos = changed);
     }
 
     public Words withStemming(boolean on) {
-        return new Words(
-                weights, needed, partOfWord, typos, on, fewestLetters, excerpt, synonyms, stopWords, operators, help);
+        return with(parts -> parts.stemming = on);
     }
 
     public Words withOperators(boolean allowed) {
-        return new Words(
-                weights,
-                needed,
-                partOfWord,
-                typos,
-                stemming,
-                fewestLetters,
-                excerpt,
-                synonyms,
-                stopWords,
-                allowed,
-                help);
+        return with(parts -> parts.operators = allowed);
     }
 
     public Words withPartOfWord(PartOfWord changed) {
-        return new Words(
-                weights,
-                needed,
-                changed,
-                typos,
-                stemming,
-                fewestLetters,
-                excerpt,
-                synonyms,
-                stopWords,
-                operators,
-                help);
+        return with(parts -> parts.partOfWord = changed);
     }
 
     public Words withHelp(Help changed) {
-        return new Words(
-                weights,
-                needed,
-                partOfWord,
-                typos,
-                stemming,
-                fewestLetters,
-                excerpt,
-                synonyms,
-                stopWords,
-                operators,
-                changed);
+        return with(parts -> parts.help = changed);
     }
 
     public Words withExcerpt(Excerpt changed) {
-        return new Words(
-                weights,
-                needed,
-                partOfWord,
-                typos,
-                stemming,
-                fewestLetters,
-                changed,
-                synonyms,
-                stopWords,
-                operators,
-                help);
+        return with(parts -> parts.excerpt = changed);
+    }
+
+    private Words with(Consumer<Parts> change) {
+        Parts parts = new Parts(this);
+        change.accept(parts);
+        return parts.put();
+    }
+
+    /** The parts of one on the way to another that differs in some of them. */
+    private static final class Parts {
+        private List<FieldWeight> weights;
+        private WordsNeeded needed;
+        private PartOfWord partOfWord;
+        private Typos typos;
+        private Boolean stemming;
+        private Integer fewestLetters;
+        private Excerpt excerpt;
+        private List<Synonym> synonyms;
+        private List<String> stopWords;
+        private Boolean operators;
+        private Help help;
+
+        Parts(Words of) {
+            weights = of.weights;
+            needed = of.needed;
+            partOfWord = of.partOfWord;
+            typos = of.typos;
+            stemming = of.stemming;
+            fewestLetters = of.fewestLetters;
+            excerpt = of.excerpt;
+            synonyms = of.synonyms;
+            stopWords = of.stopWords;
+            operators = of.operators;
+            help = of.help;
+        }
+
+        Words put() {
+            return new Words(
+                    weights,
+                    needed,
+                    partOfWord,
+                    typos,
+                    stemming,
+                    fewestLetters,
+                    excerpt,
+                    synonyms,
+                    stopWords,
+                    operators,
+                    help);
+        }
     }
 
     /** The fields that are searched: those with a weight above 0. */

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -115,62 +116,43 @@ public record Mapping(String idColumn, List<MappedField> fields) {
         }
 
         public MappedField splitAt(@Nullable String separator) {
-            return new MappedField(
-                    property,
-                    label,
-                    kind,
-                    column,
-                    longitude,
-                    placeName,
-                    alternative,
-                    currency,
-                    separator,
-                    levels,
-                    unit,
-                    dates,
-                    decimalComma);
+            return with(parts -> parts.separator = separator);
         }
 
         public MappedField withLevels(@Nullable String levels) {
-            Parts parts = new Parts(this);
-            parts.levels = levels;
-            return parts.put();
+            return with(parts -> parts.levels = levels);
         }
 
         public MappedField withLabel(String changed) {
-            Parts parts = new Parts(this);
-            parts.label = changed;
-            return parts.put();
+            return with(parts -> parts.label = changed);
         }
 
         public MappedField withUnit(@Nullable String unit) {
-            Parts parts = new Parts(this);
-            parts.unit = unit;
-            return parts.put();
+            return with(parts -> parts.unit = unit);
         }
 
         public MappedField withDates(DateForm dates) {
-            Parts parts = new Parts(this);
-            parts.dates = dates;
-            return parts.put();
+            return with(parts -> parts.dates = dates);
         }
 
         public MappedField withDecimalComma(boolean comma) {
-            Parts parts = new Parts(this);
-            parts.decimalComma = comma;
-            return parts.put();
+            return with(parts -> parts.decimalComma = comma);
         }
 
         public MappedField withPlace(@Nullable String longitude, @Nullable String placeName) {
-            Parts parts = new Parts(this);
-            parts.longitude = longitude;
-            parts.placeName = placeName;
-            return parts.put();
+            return with(parts -> {
+                parts.longitude = longitude;
+                parts.placeName = placeName;
+            });
         }
 
         public MappedField withAlternative(@Nullable String alternative) {
+            return with(parts -> parts.alternative = alternative);
+        }
+
+        private MappedField with(Consumer<Parts> change) {
             Parts parts = new Parts(this);
-            parts.alternative = alternative;
+            change.accept(parts);
             return parts.put();
         }
 

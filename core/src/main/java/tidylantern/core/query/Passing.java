@@ -7,7 +7,6 @@ import org.apache.lucene.search.Scorer;
 import org.apache.lucene.search.ScorerSupplier;
 import org.apache.lucene.search.TwoPhaseIterator;
 import org.apache.lucene.search.Weight;
-import org.jspecify.annotations.Nullable;
 
 /** Asks whether one item after the other fits what is set in a filter. */
 interface Passing {
@@ -19,10 +18,12 @@ interface Passing {
         ScorerSupplier supplier = weight.scorerSupplier(leaf);
         // As if hardly anything were asked: what can look at one document then does, and gathers nothing first.
         Scorer scorer = supplier == null ? null : supplier.get(1);
-        TwoPhaseIterator sure = scorer == null ? null : scorer.twoPhaseIterator();
-        @Nullable DocIdSetIterator near = scorer == null ? null : sure == null ? scorer.iterator() : sure.approximation();
-        return document -> near != null
-                && (near.docID() < document ? near.advance(document) : near.docID()) == document
+        if (scorer == null) {
+            return document -> false;
+        }
+        TwoPhaseIterator sure = scorer.twoPhaseIterator();
+        DocIdSetIterator near = sure == null ? scorer.iterator() : sure.approximation();
+        return document -> (near.docID() < document ? near.advance(document) : near.docID()) == document
                 && (sure == null || sure.matches());
     }
 }

@@ -27,18 +27,12 @@ class AccountStore {
     }
 
     Optional<String> passwordHash(String owner) {
-        return jdbc.sql("SELECT password_hash FROM owner WHERE name = :name")
-                .param("name", owner)
-                .query(String.class)
-                .optional();
+        return one(String.class, "SELECT password_hash FROM owner WHERE name = :name", owner);
     }
 
     /** How often the owner's password was set; none for nobody. */
     Optional<Integer> passwordNumber(String owner) {
-        return jdbc.sql("SELECT password_number FROM owner WHERE name = :name")
-                .param("name", owner)
-                .query(Integer.class)
-                .optional();
+        return one(Integer.class, "SELECT password_number FROM owner WHERE name = :name", owner);
     }
 
     void addOwner(String name, String passwordHash) {
@@ -117,10 +111,11 @@ class AccountStore {
     }
 
     Optional<String> secret(String name) {
-        return jdbc.sql("SELECT secret FROM secret WHERE name = :name")
-                .param("name", name)
-                .query(String.class)
-                .optional();
+        return one(String.class, "SELECT secret FROM secret WHERE name = :name", name);
+    }
+
+    private <T> Optional<T> one(Class<T> type, String sql, String name) {
+        return jdbc.sql(sql).param("name", name).query(type).optional();
     }
 
     void addSecret(String name, String secret) {

@@ -64,25 +64,20 @@ class SiteStore {
     }
 
     Optional<String> siteOfSearch(String search) {
-        return jdbc.sql("SELECT site_key FROM search WHERE search_key = :search")
-                .param("search", search)
-                .query(String.class)
-                .optional();
+        return siteOf("SELECT site_key FROM search WHERE search_key = :of", search);
     }
 
     Optional<String> siteOfSource(long source) {
-        return jdbc.sql("SELECT site_key FROM source WHERE source_id = :source")
-                .param("source", source)
-                .query(String.class)
-                .optional();
+        return siteOf("SELECT site_key FROM source WHERE source_id = :of", source);
     }
 
     Optional<String> siteOfSync(long sync) {
-        return jdbc.sql(
-                        "SELECT s.site_key FROM source s JOIN sync y ON y.source_id = s.source_id WHERE y.sync_id = :sync")
-                .param("sync", sync)
-                .query(String.class)
-                .optional();
+        return siteOf(
+                "SELECT s.site_key FROM source s JOIN sync y ON y.source_id = s.source_id WHERE y.sync_id = :of", sync);
+    }
+
+    private Optional<String> siteOf(String sql, Object of) {
+        return jdbc.sql(sql).param("of", of).query(String.class).optional();
     }
 
     void removeOrigins(String site) {
