@@ -168,7 +168,7 @@ th button {
   display: inline-flex;
   align-items: center;
   gap: 6px;
-  padding: 9px 14px;
+  padding: 9px 12px;
   border: 0;
   background: none;
   font: inherit;
@@ -186,6 +186,7 @@ th[aria-sort='descending'] .pi {
 }
 .tick {
   width: 42px;
+  padding: 9px 4px 9px 12px;
 }
 .numeric {
   text-align: end;
