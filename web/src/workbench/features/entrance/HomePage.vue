@@ -50,7 +50,7 @@ const bringBack = (id: number) =>
     title="No site yet"
     lead="Make one, or bring back one that was deleted in the last 30 days."
   >
-    <ul class="entries" v-if="deleted && deleted.length > 0">
+    <ul v-if="deleted && deleted.length > 0" class="entries">
       <li v-for="one in deleted" :key="one.id">
         <span>
           <b>{{ one.name }}</b>{{ ' ' }}

@@ -31,8 +31,8 @@ const line = (proposal: FilterProposal) =>
       <p class="quiet">Visitors who narrow by one of these find one item at most. Words find it as well.</p>
     </template>
     <ul
-      class="entries"
       v-if="group.proposals.length > 0"
+      class="entries"
       :aria-label="group.isUnique ? 'Add a filter of values that hardly recur' : 'Add a filter'"
     >
       <li v-for="proposal in group.proposals" :key="proposal.field">

@@ -27,7 +27,7 @@ const said = (one: TierHolders) => ruleSaid(one, collections)
 </script>
 
 <template>
-  <ul class="entries" v-if="holders.length > 0">
+  <ul v-if="holders.length > 0" class="entries">
     <li v-for="(one, n) in holders" :key="said(one)">
       <span>{{ said(one) }}</span>
       <IconButton

@@ -52,7 +52,7 @@ const used = (key: AccessKey) => (key.lastUsed === null ? 'never used' : `last u
       <i class="pi pi-exclamation-triangle" aria-hidden="true" />
       {{ wrong }}
     </p>
-    <ul class="entries" v-if="keys && keys.length > 0">
+    <ul v-if="keys && keys.length > 0" class="entries">
       <li v-for="key in keys" :key="key.id">
         <span>
           <b>{{ key.name }}</b>

@@ -32,7 +32,7 @@ async function gone() {
   <section class="slip">
     <h2>Deleting and bringing back</h2>
     <p class="lead">What was deleted rests here for 30 days.</p>
-    <ul class="entries" v-if="resting.length > 0">
+    <ul v-if="resting.length > 0" class="entries">
       <li v-for="one in resting" :key="one.id">
         <span>
           <b>{{ one.name }}</b>{{ ' ' }}
