@@ -68,7 +68,7 @@ maven() {
 build_when_stale() {
   local built="$ROOT/server/target/.built"
   if [ -f "$built" ] && [ -d "$ROOT/demo/target/lib" ] \
-    && [ -z "$(find "$ROOT"/pom.xml "$ROOT"/{core,server,demo,web}/pom.xml "$ROOT"/{core,server,demo}/src/main "$ROOT"/demo/content "$ROOT"/demo/queries.tsv "$ROOT"/web/src "$ROOT"/web/*.json "$ROOT"/web/*.ts -newer "$built" -type f ! -name api.d.ts -print -quit)" ]; then
+    && [ -z "$(find "$ROOT"/pom.xml "$ROOT"/{core,server,demo,web}/pom.xml "$ROOT"/{core,server,demo}/src/main "$ROOT"/demo/content "$ROOT"/demo/queries.tsv "$ROOT"/web/src "$ROOT"/texts "$ROOT"/web/*.json "$ROOT"/web/*.ts -newer "$built" -type f ! -name api.d.ts -print -quit)" ]; then
     return
   fi
   say "building (the first time takes a few minutes, and fetches what it needs)"
