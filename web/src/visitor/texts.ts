@@ -7,8 +7,7 @@ type Text = string | Partial<Record<Intl.LDMLPluralRule, string>>
 export const language = () => document.documentElement.lang || undefined
 
 /** A number as the page's language writes it. */
-export const written = (number: number, options?: Intl.NumberFormatOptions) =>
-  new Intl.NumberFormat(language(), options).format(number)
+export const written = (number: number) => new Intl.NumberFormat(language()).format(number)
 
 /**
  * What visitors read, from the one home of its wording that the hosted page has, too.

@@ -26,7 +26,7 @@ const address = computed(() => safeAddress(hit.url))
     :style="look?.styles"
     :part="`card${look?.part ?? ''}`"
   >
-    <TierRibbon v-if="look" :tier="look.tier" />
+    <TierRibbon v-if="look?.tier.looks.ribbon" :looks="look.tier.looks.ribbon" :text="textOf(parts.ribbon)" />
     <img
       v-if="parts.picture"
       :src="safeAddress(parts.picture.value) ?? undefined"

@@ -33,7 +33,7 @@ const look = computed(() => tierLook(hit, tiers))
     <span>
       <span class="line">
         <span class="name" part="title"><MarkedRuns :runs="parts.title?.text ?? []" /></span>
-        <TierRibbon v-if="look" :tier="look.tier" />
+        <TierRibbon v-if="look?.tier.looks.ribbon" :looks="look.tier.looks.ribbon" :text="textOf(parts.ribbon)" />
       </span>
       <span class="about">
         <template v-if="parts.disclosure">{{ `${textOf(parts.disclosure)} · ` }}</template>

@@ -1,4 +1,4 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="Fix extends { label: string; colour: string }">
 import Button from 'primevue/button'
 
 /** How well two colours can be told apart (WCAG 2.2), and colours near by that would pass where these do not. */
@@ -11,9 +11,9 @@ const {
   needed: number
   /** Whose contrast it is, where that is not plain. */
   of?: string
-  fixes: readonly { label: string; colour: string }[]
+  fixes: readonly Fix[]
 }>()
-const emit = defineEmits<{ take: [fix: { label: string; colour: string }] }>()
+const emit = defineEmits<{ take: [fix: Fix] }>()
 /** Cut, not rounded: 4.499 does not pass. */
 const cut = (value: number) => (Math.floor(value * 100) / 100).toFixed(2)
 </script>

@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed } from 'vue'
 import type { CollectionShape } from '../../../shared/contract'
+import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import { useAttempt } from '../../kit/useAttempt'
 
@@ -24,10 +25,7 @@ async function stop() {
 </script>
 
 <template>
-  <p v-if="wrong" class="remark bad" role="alert">
-    <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-    {{ wrong }}
-  </p>
+  <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
   <p v-if="correction?.problem" class="remark bad" role="alert">
     <i class="pi pi-exclamation-triangle" aria-hidden="true" />
     <span>

@@ -5,6 +5,7 @@ import InputText from 'primevue/inputtext'
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { formatDay } from '../../kit/format'
+import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import EntranceCard from './EntranceCard.vue'
 import LoadFailure from '../../kit/LoadFailure.vue'
@@ -82,7 +83,7 @@ const bringBack = (id: number) =>
   <main v-else class="page">
     <h1 class="unseen">Tidy Lantern</h1>
     <LoadFailure v-if="error" :error="error" @again="refetch()" />
-    <p v-else-if="wrong" class="remark bad" role="alert">{{ wrong }}</p>
+    <RemarkLine v-else-if="wrong" bad>{{ wrong }}</RemarkLine>
   </main>
 </template>
 

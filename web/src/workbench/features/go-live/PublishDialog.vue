@@ -5,6 +5,7 @@ import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../../shared/contract'
 import { tellerOf } from './changes'
+import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import { became, expectation, useTrials } from '../trials/trials'
 import { useAttempt } from '../../kit/useAttempt'
@@ -104,10 +105,7 @@ async function publish() {
           </ul>
         </div>
       </div>
-      <p v-if="wrong" class="remark bad" role="alert">
-        <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-        {{ wrong }}
-      </p>
+      <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
     </template>
     <template #footer>
       <Button v-if="done" label="Close" @click="shown = false" />

@@ -56,7 +56,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
     />
   </div>
   <ReorderableList
-    class="choices"
+    v-if="order.choices.length > 0"
     label="Orders to choose"
     :items="order.choices"
     :key-of="choice => choice.key"

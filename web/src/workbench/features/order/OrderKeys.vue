@@ -30,7 +30,6 @@ const optionOf = (wanted: string) => options.find(option => option.id === wanted
 
 <template>
   <ReorderableList
-    class="keys"
     :label="label"
     :items="keys"
     :key-of="idOf"

@@ -12,13 +12,17 @@ const ribbon = defineModel<Ribbon>({ required: true })
 const put = (changed: Partial<Ribbon>) => {
   ribbon.value = { ...ribbon.value, ...changed }
 }
-const LETTERS = 'Letters'
-const fixes = computed(() =>
-  [
-    { label: LETTERS, colour: contrast?.nearest },
-    { label: 'Behind', colour: contrast?.nearest ? contrast.nearestBehind : null },
-  ].filter((one): one is { label: string; colour: string } => Boolean(one.colour)),
-)
+interface Fix {
+  part: 'color' | 'ground'
+  label: string
+  colour: string
+}
+const fixes = computed<Fix[]>(() => {
+  if (!contrast?.nearest) return []
+  const letters: Fix = { part: 'color', label: 'Letters', colour: contrast.nearest }
+  const behind = contrast.nearestBehind
+  return behind ? [letters, { part: 'ground', label: 'Behind', colour: behind }] : [letters]
+})
 const SIZES: readonly { value: Ribbon['size']; label: string }[] = [
   { value: 'small', label: 'Small' },
   { value: 'usual', label: 'Usual' },
@@ -44,7 +48,7 @@ const SIDES: readonly { value: Ribbon['side']; label: string }[] = [
     :ratio="contrast.ratio"
     :needed="4.5"
     :fixes="fixes"
-    @take="put($event.label === LETTERS ? { color: $event.colour } : { ground: $event.colour })"
+    @take="put({ [$event.part]: $event.colour })"
   />
   <ButtonChoice
     label="Size of the ribbon"

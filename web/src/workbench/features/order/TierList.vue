@@ -62,7 +62,7 @@ const move = (from: number, to: number) =>
     No tier yet. With one you can lift what matters to you, or sell a featured place.
   </p>
   <ReorderableList
-    class="tiers"
+    v-if="tiers.length > 0"
     label="Tiers, the highest first"
     :items="tiers"
     :key-of="tier => tier.key"

@@ -6,6 +6,7 @@ import Select from 'primevue/select'
 import { ref } from 'vue'
 import type { AccessKey, NewKey } from '../../../shared/contract'
 import { formatTime } from '../../kit/format'
+import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import { useAttempt } from '../../kit/useAttempt'
 
@@ -48,10 +49,7 @@ const used = (key: AccessKey) => (key.lastUsed === null ? 'never used' : `last u
   <section class="slip">
     <h2>Access keys</h2>
     <p class="lead">What a script sends instead of a password. Give it no more than it needs.</p>
-    <p v-if="wrong" class="remark bad" role="alert">
-      <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-      {{ wrong }}
-    </p>
+    <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
     <ul v-if="keys && keys.length > 0" class="entries">
       <li v-for="key in keys" :key="key.id">
         <span>

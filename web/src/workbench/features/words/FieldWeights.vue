@@ -9,16 +9,16 @@ import { api } from '../../ownerApi'
 import { WEIGHT_GROUPS, weightOf, weightSaid, withWeight, type WordField } from './wordFields'
 
 /** How much each field counts, one by one or all at once. */
-const { search, fields, collections } = defineProps<{
+const { search, weights, fields, collections } = defineProps<{
   search: string
+  weights: readonly FieldWeight[]
   fields: readonly WordField[]
   /** How many are searched. */
   collections: number
 }>()
-const weights = defineModel<FieldWeight[]>({ required: true })
 /** With the part of the design that changes, so that one slide is undone at once. */
 const emit = defineEmits<{ change: [part: string, weights: FieldWeight[]] }>()
-const of = (key: string) => weightOf(weights.value, key)
+const of = (key: string) => weightOf(weights, key)
 /** The order of the rows stays while they are worked on: by weight as it was when the step was opened. */
 const order = ref<string[]>([])
 watch(
@@ -42,7 +42,7 @@ function about({ key, in: where }: WordField): string {
   const place = where.length >= collections && where.length > 1 ? 'everywhere' : where.join(', ')
   return items === undefined ? place : `${formatNumber(items)} items · ${place}`
 }
-const weigh = (key: string, weight: number) => emit('change', `weight.${key}`, withWeight(weights.value, key, weight))
+const weigh = (key: string, weight: number) => emit('change', `weight.${key}`, withWeight(weights, key, weight))
 const weighAll = (by: (key: string, now: number) => number) =>
   emit(
     'change',

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { counted } from '../../kit/format'
+import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import { useAttempt } from '../../kit/useAttempt'
 
@@ -57,7 +58,7 @@ const take = (language: string) =>
     />
   </div>
   <p v-if="said" class="quiet" role="status">{{ said }}</p>
-  <p v-if="wrong" class="remark bad" role="alert">{{ wrong }}</p>
+  <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
   <template v-if="stopWords.length > 0">
     <p class="quiet">{{ counted(stopWords.length, 'word') }}; choose one to leave it.</p>
     <ul class="words" aria-label="Stop words">

@@ -6,6 +6,7 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import type { Synonym } from '../../../shared/contract'
 import { counted } from '../../kit/format'
+import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import { useAttempt } from '../../kit/useAttempt'
 import FileButton from '../../kit/FileButton.vue'
@@ -124,10 +125,7 @@ const readIn = (csv: string) =>
       {{ counted(synonyms.length, 'entry', 'entries') }} in all
     </li>
   </ul>
-  <p v-if="wrong" class="remark bad" role="alert">
-    <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-    {{ wrong }}
-  </p>
+  <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
   <p class="quiet" role="status">{{ result }}</p>
   <div class="line files">
     <FileButton label="Read a CSV" accept=".csv" @chosen="readIn" />

@@ -5,7 +5,7 @@ import ButtonChoice from '../../kit/ButtonChoice.vue'
 import WordSwitch from './WordSwitch.vue'
 
 /** How strictly the words that visitors type must match. */
-const words = defineModel<Words>({ required: true })
+const { words } = defineProps<{ words: Words }>()
 const emit = defineEmits<{ change: [part: string, changed: Partial<Words>] }>()
 const NEEDED: readonly { value: Words['needed']; label: string; help: string }[] = [
   { value: 'all', label: 'All', help: 'An item must hold every word, in any of its fields together.' },
@@ -18,9 +18,9 @@ const PARTS: readonly { value: Words['partOfWord']; label: string; help: string 
   { value: 'inside', label: 'Any part of it', help: '“bird” finds “hummingbird” too, from three letters on.' },
 ]
 const LETTERS = [1, 2, 3, 4].map(value => ({ value, label: String(value) }))
-const neededHelp = computed(() => NEEDED.find(one => one.value === words.value.needed)?.help)
-const partHelp = computed(() => PARTS.find(one => one.value === words.value.partOfWord)?.help)
-const typos = (changed: Partial<Words['typos']>) => ({ typos: { ...words.value.typos, ...changed } })
+const neededHelp = computed(() => NEEDED.find(one => one.value === words.needed)?.help)
+const partHelp = computed(() => PARTS.find(one => one.value === words.partOfWord)?.help)
+const typos = (changed: Partial<Words['typos']>) => ({ typos: { ...words.typos, ...changed } })
 </script>
 
 <template>

@@ -35,11 +35,11 @@ function set(part: string, changed: Partial<Words>) {
     :search="search"
     :fields="fields"
     :collections="draft.design.value!.reach.collections.length"
-    :model-value="words.weights"
+    :weights="words.weights"
     @change="(part, weights) => set(part, { weights })"
   />
   <h2 id="strictness" class="second">How strictly words must match</h2>
-  <WordMatching :model-value="words" @change="set" />
+  <WordMatching :words="words" @change="set" />
   <h2 id="synonyms" class="second">Synonyms</h2>
   <p class="quiet part">
     Other words for the same thing, phrases too. What is found by them comes after what holds the word itself.

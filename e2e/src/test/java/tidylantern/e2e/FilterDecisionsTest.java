@@ -279,6 +279,24 @@ class FilterDecisionsTest {
     }
 
     @Test
+    void aFilterIsMovedByKeysWhichStayAtItsButton() {
+        opened("By keys", List.of("homes"), "Offer", "Garden", "Price");
+        browser.script("document.querySelector(\"[aria-label='Move Price up']\").focus()");
+        browser.press(Keys.ENTER);
+        stageShows(".filter legend", List.of("Offer", "Price", "Garden"));
+        assertThat(focused()).isEqualTo("Move Price up");
+        browser.press(Keys.ENTER);
+        stageShows(".filter legend", List.of("Price", "Offer", "Garden"));
+        assertThat(focused()).as("at the top only the other one goes on").isEqualTo("Move Price down");
+        browser.seeText("[role=status]", "Price is number 1 of 3");
+        assertThat(browser.texts(browser.driver(), ".filters .name b")).containsExactly("Price", "Offer", "Garden");
+    }
+
+    private static String focused() {
+        return String.valueOf(browser.script("return document.activeElement.getAttribute('aria-label')"));
+    }
+
+    @Test
     void filtersAloneOnTheHomePageLeadToTheResults() {
         browser.open(world.site() + "/");
         SearchContext alone = browser.inside("tidy-filters");

@@ -7,10 +7,10 @@ import java.io.UncheckedIOException;
 import java.text.NumberFormat;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -46,7 +46,7 @@ public final class Texts {
             JsonMapper.shared()
                     .readTree(file)
                     .properties()
-                    .forEach(text -> read.put(text.getKey(), forms(text.getValue())));
+                    .forEach(text -> read.put(text.getKey(), forms(text.getKey(), text.getValue())));
             return new Texts(read, PluralRules.forLocale(Locale.forLanguageTag(language)));
         } catch (IOException unread) {
             throw new UncheckedIOException(unread);
@@ -54,11 +54,17 @@ public final class Texts {
     }
 
     /** A text by plural categories; one that goes by no number has but the one that stands for all. */
-    private static Map<String, String> forms(JsonNode text) {
-        return text.isString()
-                ? Map.of(OTHER, text.asString())
-                : text.properties().stream().collect(Collectors.toMap(Map.Entry::getKey, form -> form.getValue()
-                        .asString()));
+    private static Map<String, String> forms(String key, JsonNode text) {
+        if (text.isString()) {
+            return Map.of(OTHER, text.asString());
+        }
+        if (!text.has(OTHER)) {
+            throw new IllegalStateException("The text \"%s\" has no form \"%s\".".formatted(key, OTHER));
+        }
+        Map<String, String> forms = new TreeMap<>();
+        text.properties()
+                .forEach(form -> forms.put(form.getKey(), form.getValue().asString()));
+        return forms;
     }
 
     /**
@@ -72,7 +78,7 @@ public final class Texts {
             throw new IllegalArgumentException("No text has the key \"" + key + "\".");
         }
         String category = values.get(COUNT) instanceof Number count ? plurals.select(count.doubleValue()) : OTHER;
-        String form = forms.getOrDefault(category, forms.getOrDefault(OTHER, ""));
+        String form = Objects.requireNonNull(forms.getOrDefault(category, forms.get(OTHER)));
         return PLACEHOLDER.matcher(form).replaceAll(found -> {
             Object value = values.get(found.group(1));
             if (value == null) {
@@ -93,13 +99,13 @@ public final class Texts {
 
     /** Those that stand as they are, by their keys, for a template. */
     public Map<String, String> plain() {
-        return texts.entrySet().stream()
-                .filter(text -> text.getValue().size() == 1
-                        && !PLACEHOLDER
-                                .matcher(String.valueOf(text.getValue().get(OTHER)))
-                                .find())
-                .collect(Collectors.toMap(
-                        Map.Entry::getKey,
-                        text -> String.valueOf(text.getValue().get(OTHER))));
+        Map<String, String> plain = new TreeMap<>();
+        texts.forEach((key, forms) -> {
+            String text = Objects.requireNonNull(forms.get(OTHER));
+            if (forms.size() == 1 && !PLACEHOLDER.matcher(text).find()) {
+                plain.put(key, text);
+            }
+        });
+        return plain;
     }
 }

@@ -3,9 +3,12 @@ package tidylantern.server.text;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.ibm.icu.text.PluralRules;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
@@ -55,11 +58,11 @@ class TextsTest {
         assertThat(english.propertyNames()).containsAll(said);
     }
 
-    private static java.util.List<String> read(Path folder) {
+    private static List<String> read(Path folder) {
         try (Stream<Path> files = Files.walk(folder)) {
             return files.filter(Files::isRegularFile).map(TextsTest::text).toList();
         } catch (IOException unread) {
-            throw new java.io.UncheckedIOException(unread);
+            throw new UncheckedIOException(unread);
         }
     }
 
@@ -67,7 +70,7 @@ class TextsTest {
         try {
             return Files.readString(file);
         } catch (IOException unread) {
-            throw new java.io.UncheckedIOException(unread);
+            throw new UncheckedIOException(unread);
         }
     }
 
@@ -78,8 +81,8 @@ class TextsTest {
             if (text.getValue().isObject()) {
                 assertThat(text.getValue().propertyNames())
                         .as(text.getKey())
-                        .containsExactlyInAnyOrderElementsOf(com.ibm.icu.text.PluralRules.forLocale(Locale.ENGLISH)
-                                .getKeywords());
+                        .containsExactlyInAnyOrderElementsOf(
+                                PluralRules.forLocale(Locale.ENGLISH).getKeywords());
             }
         }
     }
