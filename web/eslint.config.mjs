@@ -9,7 +9,7 @@ export default defineConfig(
   vue.configs['flat/recommended'],
   {
     languageOptions: {
-      parserOptions: { parser: typescript.parser, projectService: true, extraFileExtensions: ['.vue'] },
+      parserOptions: { parser: typescript.parser, project: './tsconfig.json', extraFileExtensions: ['.vue'] },
     },
     rules: {
       // The linter cannot see the types of what a .vue file gives away; vue-tsc can, and checks them.

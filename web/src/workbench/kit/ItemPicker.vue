@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import type { CollectionShape, NamedItem } from '../../shared/contract'
 import { api } from '../ownerApi'
+import ItemField from './ItemField.vue'
 
 /** Items of any collection, found by title or id, one after the other. */
 const { search, collections, label } = defineProps<{
@@ -12,14 +12,11 @@ const { search, collections, label } = defineProps<{
   label: string
 }>()
 const picked = defineModel<NamedItem[]>({ required: true })
-const offered = ref<NamedItem[]>([])
 const typed = ref<NamedItem | string | null>(null)
 const labelOf = (key: string) => collections.find(one => one.key === key)?.label ?? key
-async function offer(words: string) {
+async function others(words: string) {
   const found = await api.anyItems(search, words)
-  offered.value = found.filter(
-    item => !picked.value.some(one => one.collection === item.collection && one.id === item.id),
-  )
+  return found.filter(item => !picked.value.some(one => one.collection === item.collection && one.id === item.id))
 }
 function take(item: NamedItem) {
   picked.value = [...picked.value, item]
@@ -43,32 +40,14 @@ function take(item: NamedItem) {
         />
       </li>
     </ul>
-    <AutoComplete
+    <ItemField
       v-model="typed"
-      fluid
-      size="small"
-      :suggestions="offered"
-      option-label="title"
-      :delay="120"
-      :min-length="0"
-      dropdown
+      :name="label"
       :placeholder="picked.length === 0 ? 'An item, by its title' : 'Another one'"
-      :pt="{
-        pcInputText: { root: { 'aria-label': label } },
-        dropdown: { 'aria-label': 'Show items' },
-        listContainer: { tabindex: 0 },
-      }"
-      @complete="offer($event.query)"
-      @option-select="take($event.value)"
-    >
-      <template #option="{ option }">
-        <span class="option">
-          {{ option.title }}
-          <small class="quiet">{{ labelOf(option.collection) }}</small>
-        </span>
-      </template>
-      <template #empty><span class="quiet">No item is called so.</span></template>
-    </AutoComplete>
+      :offer="others"
+      :collection-label="labelOf"
+      @take="take"
+    />
   </div>
 </template>
 
@@ -101,11 +80,5 @@ li :deep(.p-button) {
   height: 26px;
   padding: 0;
   flex: none;
-}
-.option {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  width: 100%;
 }
 </style>

@@ -8,17 +8,25 @@ const {
   label,
   wrong = '',
   beside = false,
+  required = false,
 } = defineProps<{
   label: string
   /** What is wrong with what was typed; empty for nothing. */
   wrong?: string
   beside?: boolean
+  /** Left empty, the text that was there comes back. */
+  required?: boolean
   maxlength?: number
   placeholder?: string
 }>()
 const text = defineModel<string>({ required: true })
 const id = useId()
-const typed = (event: Event) => (event.target as HTMLInputElement).value.trim()
+function take(event: Event) {
+  const box = event.target as HTMLInputElement
+  const typed = box.value.trim()
+  if (typed === '' && required) box.value = text.value
+  else text.value = typed
+}
 </script>
 
 <template>
@@ -30,8 +38,9 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value.trim()
       :class="beside ? 'word' : 'line-of-text'"
       :maxlength="maxlength"
       :placeholder="placeholder"
+      :required="required"
       :aria-invalid="wrong !== ''"
-      @change="text = typed($event)"
+      @change="take($event)"
     />
     <span v-if="wrong" class="wrong" role="alert">{{ wrong }}</span>
   </FieldFrame>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { Filter } from '../../../shared/contract'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import TextField from '../../kit/TextField.vue'
+import { settingsOf } from '../../kit/settingsOf'
 import { wrongWithKey } from './filters'
 
 /** What a filter is called in addresses, and what stands below its label. */
@@ -11,6 +12,7 @@ const { taken } = defineProps<{
   taken: readonly string[]
 }>()
 const filter = defineModel<Filter>({ required: true })
+const settings = settingsOf(filter)
 const wrong = ref('')
 function rename(key: string) {
   wrong.value = wrongWithKey(key, taken)
@@ -27,11 +29,6 @@ function rename(key: string) {
       :model-value="filter.key"
       @update:model-value="rename($event)"
     />
-    <TextField
-      label="A line of help below it"
-      :maxlength="200"
-      :model-value="filter.help"
-      @update:model-value="filter = { ...filter, help: $event }"
-    />
+    <TextField v-model="settings.help" label="A line of help below it" :maxlength="200" />
   </FoldingSection>
 </template>

@@ -4,6 +4,7 @@ import type { Filter } from '../../../shared/contract'
 import { usualTexts } from '../../../shared/usualTexts'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import TextField from '../../kit/TextField.vue'
+import { settingsOf } from '../../kit/settingsOf'
 import { CONTROL_NAMES, stepsFrom, type Control } from './filters'
 
 /** What visitors handle a filter with, and what that needs. */
@@ -14,9 +15,7 @@ const { control, fitting } = defineProps<{
   fitting: readonly Control[]
 }>()
 const filter = defineModel<Filter>({ required: true })
-const set = (changed: Partial<Filter>) => {
-  filter.value = { ...filter.value, ...changed }
-}
+const settings = settingsOf(filter)
 const controls = computed(() => fitting.map(value => ({ value, label: CONTROL_NAMES[value] })))
 const SEVERAL: readonly { value: Filter['several']; label: string }[] = [
   { value: 'any', label: 'One is enough' },
@@ -31,14 +30,14 @@ const wrongSteps = ref('')
 function step(text: string) {
   const bands = stepsFrom(text)
   wrongSteps.value = bands === null ? 'Numbers that go up, a space between them: 10 20 50' : ''
-  if (bands) set({ bands })
+  if (bands) settings.bands = bands
 }
 const wrongRadii = ref('')
 function reach(text: string) {
   const radii = stepsFrom(text)
   const right = radii !== null && radii.length > 0 && radii[0]! > 0
   wrongRadii.value = right ? '' : 'Distances that go up, a space between them: 1 5 20'
-  if (right) set({ radii })
+  if (right) settings.radii = radii
 }
 </script>
 
@@ -48,16 +47,15 @@ function reach(text: string) {
     label="Handled with"
     :options="controls"
     :model-value="control"
-    @update:model-value="set({ control: $event })"
+    @update:model-value="settings.control = $event"
   />
   <TextField
     v-if="isOne('range', 'bands', 'at-least', 'at-most')"
+    v-model="settings.unit"
     label="Behind the numbers"
     beside
     :maxlength="12"
     placeholder="EUR, km, min"
-    :model-value="filter.unit"
-    @update:model-value="set({ unit: $event })"
   />
   <TextField
     v-if="isOne('bands')"
@@ -69,20 +67,18 @@ function reach(text: string) {
   />
   <TextField
     v-if="isOne('one-of', 'menu', 'distance')"
+    v-model="settings.neutral"
     label="For none of them"
     beside
     :maxlength="40"
     :placeholder="filter.control === 'distance' ? usualTexts.anyDistance : usualTexts.any"
-    :model-value="filter.neutral"
-    @update:model-value="set({ neutral: $event })"
   />
   <ChoiceField
     v-if="isOne('list', 'chips', 'pictures')"
+    v-model="settings.several"
     label="Several ticked"
     buttons
     :options="SEVERAL"
-    :model-value="filter.several"
-    @update:model-value="set({ several: $event })"
   />
   <template v-if="isOne('distance')">
     <ChoiceField
@@ -90,7 +86,7 @@ function reach(text: string) {
       buttons
       :options="UNITS"
       :model-value="filter.unit === 'mi' ? 'mi' : 'km'"
-      @update:model-value="set({ unit: $event })"
+      @update:model-value="settings.unit = $event"
     />
     <TextField
       label="Distances to choose from"

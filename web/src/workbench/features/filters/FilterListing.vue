@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, toRef } from 'vue'
 import type { FieldKind, Filter } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import NumberField from '../../kit/NumberField.vue'
 import SwitchField from '../../kit/SwitchField.vue'
+import { settingsOf } from '../../kit/settingsOf'
 import type { Control } from './filters'
 
 /** How the values of a filter stand: in which order, how many, with what beside them. */
 const { kind, control } = defineProps<{ kind: FieldKind; control: Control | null }>()
 const filter = defineModel<Filter>({ required: true })
-const set = (changed: Partial<Filter>) => {
-  filter.value = { ...filter.value, ...changed }
-}
+const settings = settingsOf(filter)
+const rules = settingsOf(toRef(settings, 'values'))
 const ORDERS: readonly { value: Filter['order']; label: string }[] = [
   { value: 'name', label: 'By name' },
   { value: 'name-down', label: 'By name, last first' },
@@ -45,46 +45,22 @@ const said = computed(() =>
 
 <template>
   <FoldingSection title="List" :said="said">
-    <ChoiceField
-      v-if="ordered"
-      label="Listed"
-      :options="ORDERS"
-      :model-value="filter.order"
-      @update:model-value="set({ order: $event })"
-    />
+    <ChoiceField v-if="ordered" v-model="settings.order" label="Listed" :options="ORDERS" />
     <ChoiceField
       v-if="isOne('list', 'one-of', 'menu', 'chips', 'pictures', 'bands', 'months')"
+      v-model="settings.withoutResults"
       label="Without results"
       :options="without"
-      :model-value="filter.withoutResults"
-      @update:model-value="set({ withoutResults: $event })"
     />
-    <NumberField
-      v-if="cut"
-      label="Shown at first"
-      :min="1"
-      :max="1000"
-      :model-value="filter.cutAfter"
-      @update:model-value="set({ cutAfter: $event })"
-    />
+    <NumberField v-if="cut" v-model="settings.cutAfter" label="Shown at first" :min="1" :max="1000" />
     <NumberField
       v-if="isOne('list') && kind === 'category'"
+      v-model="rules.searchFrom"
       label="Searched by name from"
       :min="1"
       :max="10000"
-      :model-value="filter.values.searchFrom"
-      @update:model-value="set({ values: { ...filter.values, searchFrom: $event } })"
     />
-    <SwitchField
-      v-if="hasValues"
-      label="Number of items beside each"
-      :model-value="filter.counts"
-      @update:model-value="set({ counts: $event })"
-    />
-    <SwitchField
-      label="Only the label at first"
-      :model-value="filter.folded"
-      @update:model-value="set({ folded: $event })"
-    />
+    <SwitchField v-if="hasValues" v-model="settings.counts" label="Number of items beside each" />
+    <SwitchField v-model="settings.folded" label="Only the label at first" />
   </FoldingSection>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { CollectionShape, FieldKind, Filter } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import TextField from '../../kit/TextField.vue'
+import { settingsOf } from '../../kit/settingsOf'
 import FilterAddress from './FilterAddress.vue'
 import FilterHandling from './FilterHandling.vue'
 import FilterListing from './FilterListing.vue'
@@ -31,9 +32,7 @@ const { fitting, joinWith } = defineProps<{
 }>()
 const emit = defineEmits<{ join: [other: string]; apart: [] }>()
 const filter = defineModel<Filter>({ required: true })
-const set = (changed: Partial<Filter>) => {
-  filter.value = { ...filter.value, ...changed }
-}
+const settings = settingsOf(filter)
 const control = computed<Control | null>(() => {
   const own = filter.value.control
   return own !== null && fitting.includes(own) ? own : (fitting[0] ?? own)
@@ -43,20 +42,15 @@ const joinable = computed(() => joinWith.map(other => ({ value: other.key, label
 
 <template>
   <div class="settings">
-    <TextField
-      label="Visitors read"
-      :maxlength="80"
-      :model-value="filter.label"
-      @update:model-value="$event && set({ label: $event })"
-    />
+    <TextField v-model="settings.label" label="Visitors read" :maxlength="80" required />
     <FilterHandling v-model="filter" :control="control" :fitting="fitting" />
     <FilterStart v-if="control !== 'distance'" v-model="filter" :kind="kind" :control="control" />
     <FilterOfParts
       v-if="filter.joined"
+      :model-value="filter.joined"
       :search="search"
       :kind-of="kindOf"
-      :model-value="filter.joined"
-      @update:model-value="set({ joined: $event })"
+      @update:model-value="settings.joined = $event"
       @apart="emit('apart')"
     />
     <FilterValues

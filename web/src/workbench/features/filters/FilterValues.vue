@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, ref } from 'vue'
+import { computed, ref, toRef } from 'vue'
 import type { Filter } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
@@ -11,6 +11,7 @@ import IconButton from '../../kit/IconButton.vue'
 import { moved } from '../../kit/moved'
 import ReorderableList from '../../kit/ReorderableList.vue'
 import SwitchField from '../../kit/SwitchField.vue'
+import { settingsOf } from '../../kit/settingsOf'
 import { api } from '../../ownerApi'
 import FilterValue from './FilterValue.vue'
 import { isOff, withAllTurned, withTurned } from './filterValues'
@@ -22,10 +23,8 @@ const { search, pictures = false } = defineProps<{
   pictures?: boolean
 }>()
 const filter = defineModel<Filter>({ required: true })
-const set = (changed: Partial<Filter>) => {
-  filter.value = { ...filter.value, ...changed }
-}
-const setRules = (changed: Partial<Filter['values']>) => set({ values: { ...filter.value.values, ...changed } })
+const settings = settingsOf(filter)
+const rules = settingsOf(toRef(settings, 'values'))
 
 const SHOWN = 200
 const FEW = 10
@@ -88,23 +87,18 @@ function nameOf(key: string): string {
       label="Which values are on the list"
       :options="MODES"
       :model-value="isPicked"
-      @update:model-value="set({ picked: $event ? [] : null })"
+      @update:model-value="settings.picked = $event ? [] : null"
     />
     <template v-if="isTree && !isPicked">
-      <SwitchField label="As a tree" :model-value="filter.tree" @update:model-value="set({ tree: $event })" />
+      <SwitchField v-model="settings.tree" label="As a tree" />
       <ChoiceField
         label="Down to"
         :options="depths"
         :model-value="Math.min(filter.values.depth, levels)"
-        @update:model-value="setRules({ depth: $event })"
+        @update:model-value="rules.depth = $event"
       />
     </template>
-    <SwitchField
-      v-if="isTree && isPicked"
-      label="With what lies below"
-      :model-value="filter.values.withBelow"
-      @update:model-value="setRules({ withBelow: $event })"
-    />
+    <SwitchField v-if="isTree && isPicked" v-model="rules.withBelow" label="With what lies below" />
     <ReorderableList
       v-if="filter.picked && filter.picked.length > 0"
       class="picked"
@@ -112,7 +106,7 @@ function nameOf(key: string): string {
       :items="filter.picked"
       :key-of="key => key"
       :name-of="nameOf"
-      @move="(from, to) => set({ picked: moved(filter.picked ?? [], from, to) })"
+      @move="(from, to) => (settings.picked = moved(filter.picked ?? [], from, to))"
     >
       <template #default="{ item: key }">{{ nameOf(key) }}</template>
       <template #after-steps="{ item: key }">

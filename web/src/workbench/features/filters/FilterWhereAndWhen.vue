@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, toRef } from 'vue'
 import type { CollectionShape, Filter } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import SwitchField from '../../kit/SwitchField.vue'
+import { settingsOf } from '../../kit/settingsOf'
 
 /** In which places a filter is shown, and what must be so for that. */
 const { others, collections } = defineProps<{
@@ -13,10 +14,8 @@ const { others, collections } = defineProps<{
   collections: readonly CollectionShape[]
 }>()
 const filter = defineModel<Filter>({ required: true })
-const set = (changed: Partial<Filter>) => {
-  filter.value = { ...filter.value, ...changed }
-}
-const setShown = (changed: Partial<Filter['shown']>) => set({ shown: { ...filter.value.shown, ...changed } })
+const settings = settingsOf(filter)
+const shown = settingsOf(toRef(settings, 'shown'))
 const PAGES: readonly { value: Filter['shown']['page']; label: string }[] = [
   { value: 'side', label: 'Beside' },
   { value: 'top', label: 'Above' },
@@ -35,7 +34,7 @@ const afters = computed(() => [
 ])
 const tick = (key: string) => {
   const now = filter.value.shown.collections
-  setShown({ collections: now.includes(key) ? now.filter(one => one !== key) : [...now, key] })
+  shown.collections = now.includes(key) ? now.filter(one => one !== key) : [...now, key]
 }
 const said = computed(() => {
   const { shown, devices, after } = filter.value
@@ -58,42 +57,18 @@ const said = computed(() => {
 
 <template>
   <FoldingSection title="Where and when" :said="said">
-    <ChoiceField
-      label="On the results page"
-      buttons
-      :options="PAGES"
-      :model-value="filter.shown.page"
-      @update:model-value="setShown({ page: $event })"
-    />
-    <SwitchField
-      label="Beside the search box"
-      :model-value="filter.shown.box"
-      @update:model-value="setShown({ box: $event })"
-    />
-    <SwitchField
-      label="Among the filters alone on a page"
-      :model-value="filter.shown.home"
-      @update:model-value="setShown({ home: $event })"
-    />
-    <ChoiceField
-      label="Widths"
-      buttons
-      :options="DEVICES"
-      :model-value="filter.devices"
-      @update:model-value="set({ devices: $event })"
-    />
+    <ChoiceField v-model="shown.page" label="On the results page" buttons :options="PAGES" />
+    <SwitchField v-model="shown.box" label="Beside the search box" />
+    <SwitchField v-model="shown.home" label="Among the filters alone on a page" />
+    <ChoiceField v-model="settings.devices" label="Widths" buttons :options="DEVICES" />
     <ChoiceField
       v-if="others.length > 0"
       label="When"
       :options="afters"
       :model-value="filter.after ?? ALWAYS"
-      @update:model-value="set({ after: $event === ALWAYS ? null : $event })"
+      @update:model-value="settings.after = $event === ALWAYS ? null : $event"
     />
-    <SwitchField
-      label="Only while it can narrow"
-      :model-value="filter.shown.narrowing"
-      @update:model-value="setShown({ narrowing: $event })"
-    />
+    <SwitchField v-model="shown.narrowing" label="Only while it can narrow" />
     <fieldset v-if="collections.length > 1" class="some">
       <legend class="label">Only with results of</legend>
       <label v-for="one in collections" :key="one.key">

@@ -5,13 +5,12 @@ import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ColourField from '../../kit/ColourField.vue'
 import ContrastLine from '../../kit/ContrastLine.vue'
 import TextField from '../../kit/TextField.vue'
+import { settingsOf } from '../../kit/settingsOf'
 
 /** The short label on a featured card: what it says, its colours, its size and side. */
 const { contrast } = defineProps<{ contrast: TierFigures['contrasts'][number] | undefined }>()
 const ribbon = defineModel<Ribbon>({ required: true })
-const put = (changed: Partial<Ribbon>) => {
-  ribbon.value = { ...ribbon.value, ...changed }
-}
+const settings = settingsOf(ribbon)
 interface Fix {
   part: 'color' | 'ground'
   label: string
@@ -35,31 +34,16 @@ const SIDES: readonly { value: Ribbon['side']; label: string }[] = [
 </script>
 
 <template>
-  <TextField
-    label="What it says"
-    :maxlength="60"
-    :model-value="ribbon.text"
-    @update:model-value="$event && put({ text: $event })"
-  />
-  <ColourField label="Its letters" :model-value="ribbon.color" @update:model-value="put({ color: $event })" />
-  <ColourField label="Behind them" :model-value="ribbon.ground" @update:model-value="put({ ground: $event })" />
+  <TextField v-model="settings.text" label="What it says" :maxlength="60" required />
+  <ColourField v-model="settings.color" label="Its letters" />
+  <ColourField v-model="settings.ground" label="Behind them" />
   <ContrastLine
     v-if="contrast"
     :ratio="contrast.ratio"
     :needed="4.5"
     :fixes="fixes"
-    @take="put({ [$event.part]: $event.colour })"
+    @take="settings[$event.part] = $event.colour"
   />
-  <ButtonChoice
-    label="Size of the ribbon"
-    :options="SIZES"
-    :model-value="ribbon.size"
-    @update:model-value="put({ size: $event })"
-  />
-  <ButtonChoice
-    label="Side of the ribbon"
-    :options="SIDES"
-    :model-value="ribbon.side"
-    @update:model-value="put({ side: $event })"
-  />
+  <ButtonChoice v-model="settings.size" label="Size of the ribbon" :options="SIZES" />
+  <ButtonChoice v-model="settings.side" label="Side of the ribbon" :options="SIDES" />
 </template>

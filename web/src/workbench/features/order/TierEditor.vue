@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { CollectionShape, Tier, TierFigures } from '../../../shared/contract'
 import FoldingSection from '../../kit/FoldingSection.vue'
+import { settingsOf } from '../../kit/settingsOf'
 import TierDoes from './TierDoes.vue'
 import TierLooksEditor from './TierLooksEditor.vue'
 import TierPlacements from './TierPlacements.vue'
@@ -16,9 +17,7 @@ const { site, search, collections, figures } = defineProps<{
   figures: TierFigures | undefined
 }>()
 const tier = defineModel<Tier>({ required: true })
-const put = (changed: Partial<Tier>) => {
-  tier.value = { ...tier.value, ...changed }
-}
+const settings = settingsOf(tier)
 const rules = computed(() =>
   tier.value.holders.length === 0
     ? 'no rule; by hand only'
@@ -31,17 +30,12 @@ const rules = computed(() =>
     <TierDoes v-model="tier" />
     <FoldingSection title="Who holds it" :said="rules">
       <h4>By what items say</h4>
-      <TierRules
-        :site="site"
-        :collections="collections"
-        :model-value="tier.holders"
-        @update:model-value="put({ holders: $event })"
-      />
+      <TierRules v-model="settings.holders" :site="site" :collections="collections" />
       <h4>By hand</h4>
       <TierPlacements :site="site" :search="search" :tier="tier.key" :collections="collections" />
     </FoldingSection>
     <FoldingSection title="How it looks" :said="looksSaid(tier.looks)">
-      <TierLooksEditor :model-value="tier.looks" :figures="figures" @update:model-value="put({ looks: $event })" />
+      <TierLooksEditor v-model="settings.looks" :figures="figures" />
     </FoldingSection>
   </div>
 </template>

@@ -4,6 +4,7 @@ import ChoiceField from '../../kit/ChoiceField.vue'
 import ColourField from '../../kit/ColourField.vue'
 import NumberField from '../../kit/NumberField.vue'
 import SwitchLine from '../../kit/SwitchLine.vue'
+import { settingsOf } from '../../kit/settingsOf'
 import RibbonLooks from './RibbonLooks.vue'
 import TierSwatch from './TierSwatch.vue'
 import { EDGES, READY_LOOKS } from './tiers'
@@ -11,9 +12,7 @@ import { EDGES, READY_LOOKS } from './tiers'
 /** How cards of a tier are drawn. Nothing here moves anything. */
 const { figures } = defineProps<{ figures: TierFigures | undefined }>()
 const looks = defineModel<TierLooks>({ required: true })
-const put = (changed: Partial<TierLooks>) => {
-  looks.value = { ...looks.value, ...changed }
-}
+const settings = settingsOf(looks)
 const contrast = (part: TierFigures['contrasts'][number]['part']) => figures?.contrasts.find(one => one.part === part)
 /** A ready look keeps the text that the owner wrote. */
 const take = (ready: TierLooks) => {
@@ -41,59 +40,40 @@ const USUAL_CORNERS = 10
     <SwitchLine
       label="Ribbon"
       :model-value="looks.ribbon !== null"
-      @update:model-value="put({ ribbon: $event ? { ...READY_LOOKS[0]!.looks.ribbon! } : null })"
+      @update:model-value="settings.ribbon = $event ? { ...READY_LOOKS[0]!.looks.ribbon! } : null"
     />
     <div v-if="looks.ribbon" class="inner">
       <RibbonLooks
-        :contrast="contrast('ribbon')"
         :model-value="looks.ribbon"
-        @update:model-value="put({ ribbon: $event })"
+        :contrast="contrast('ribbon')"
+        @update:model-value="settings.ribbon = $event"
       />
     </div>
-    <ChoiceField
-      label="Edge"
-      buttons
-      :options="EDGES"
-      :model-value="looks.edge"
-      @update:model-value="put({ edge: $event })"
-    />
+    <ChoiceField v-model="settings.edge" label="Edge" buttons :options="EDGES" />
     <div v-if="looks.edge !== 'none'" class="inner">
-      <ColourField
-        label="Its colour"
-        :contrast="contrast('edge')"
-        :needed="3"
-        :model-value="looks.edgeColor"
-        @update:model-value="put({ edgeColor: $event })"
-      />
+      <ColourField v-model="settings.edgeColor" label="Its colour" :contrast="contrast('edge')" :needed="3" />
     </div>
     <SwitchLine
       label="Ground of its own"
       :model-value="looks.ground !== null"
-      @update:model-value="put({ ground: $event ? USUAL_GROUND : null })"
+      @update:model-value="settings.ground = $event ? USUAL_GROUND : null"
     />
     <div v-if="looks.ground !== null" class="inner">
       <ColourField
+        :model-value="looks.ground"
         label="Its colour"
         contrast-of="of the card’s texts"
         :contrast="contrast('ground')"
-        :model-value="looks.ground"
-        @update:model-value="put({ ground: $event })"
+        @update:model-value="settings.ground = $event"
       />
     </div>
     <SwitchLine
       label="Corners of its own"
       :model-value="looks.corners !== null"
-      @update:model-value="put({ corners: $event ? USUAL_CORNERS : null })"
+      @update:model-value="settings.corners = $event ? USUAL_CORNERS : null"
     />
     <div v-if="looks.corners !== null" class="inner">
-      <NumberField
-        label="How round they are"
-        unit="px"
-        :min="0"
-        :max="24"
-        :model-value="looks.corners"
-        @update:model-value="put({ corners: $event })"
-      />
+      <NumberField v-model="settings.corners" label="How round they are" unit="px" :min="0" :max="24" />
     </div>
   </div>
 </template>

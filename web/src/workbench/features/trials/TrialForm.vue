@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { NamedItem, Trial } from '../../../shared/contract'
+import ItemField from '../../kit/ItemField.vue'
 import { api } from '../../ownerApi'
 
 /** One trial, written by hand or changed. */
@@ -31,7 +31,6 @@ const choice = ref<Choice>('within')
 const number = ref<number | null>(3)
 const item = ref<NamedItem | string | null>(null)
 const suggestion = ref('')
-const offered = ref<NamedItem[]>([])
 const box = ref<HTMLElement>()
 
 watch(
@@ -67,9 +66,6 @@ const ready = computed(
     (!wantsNumber.value || number.value !== null) &&
     (choice.value !== 'suggests' || suggestion.value.trim() !== ''),
 )
-async function offer(text: string) {
-  offered.value = await api.anyItems(search, text)
-}
 function keep() {
   if (!ready.value) return
   const expects = choice.value === 'first' ? 'within' : choice.value === 'nothing' ? 'at-most' : choice.value
@@ -120,20 +116,11 @@ function keep() {
     </div>
     <div v-if="wantsItem" class="field wide">
       <label for="trial-item">Item</label>
-      <AutoComplete
+      <ItemField
         v-model="item"
         input-id="trial-item"
-        :suggestions="offered"
-        option-label="title"
-        :delay="120"
-        :min-length="0"
-        dropdown
-        force-selection
-        size="small"
-        fluid
         placeholder="By its title"
-        :pt="{ dropdown: { 'aria-label': 'Show items' }, listContainer: { tabindex: 0 } }"
-        @complete="offer($event.query)"
+        :offer="typed => api.anyItems(search, typed)"
       />
     </div>
     <div v-if="choice === 'suggests'" class="field wide">

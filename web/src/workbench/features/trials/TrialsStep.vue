@@ -3,10 +3,10 @@ import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Trial, TrialOutcome } from '../../../shared/contract'
-import FileButton from '../../kit/FileButton.vue'
 import { counted, formatNumber } from '../../kit/format'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
+import TableFiles from '../../kit/TableFiles.vue'
 import { useAttempt } from '../../kit/useAttempt'
 import { api } from '../../ownerApi'
 import TrialFigures from './TrialFigures.vue'
@@ -103,20 +103,9 @@ const shown = computed(() => (onlyFailing.value ? failing.value : (ran.value?.ou
       Or read a table with the columns query, item and rank: the item must be among the first so many.
     </p>
   </div>
-  <div class="line files">
-    <FileButton label="Read a CSV" accept=".csv" @chosen="readIn" />
-    <Button
-      v-if="ran && ran.outcomes.length > 0"
-      as="a"
-      :href="api.trialsFile(search)"
-      download
-      label="Save as CSV"
-      size="small"
-      severity="secondary"
-      text
-    />
+  <TableFiles :file="ran && ran.outcomes.length > 0 ? api.trialsFile(search) : null" @read="readIn">
     <span class="quiet" role="status">{{ said }}</span>
-  </div>
+  </TableFiles>
 </template>
 
 <style scoped>
@@ -143,9 +132,4 @@ const shown = computed(() => (onlyFailing.value ? failing.value : (ran.value?.ou
   gap: 8px;
   padding: 16px 18px;
   margin-top: 8px;
-}
-.files {
-  margin-top: 16px;
-  font-size: 13px;
-}
-</style>
+}</style>

@@ -9,7 +9,7 @@ import { counted } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import { useAttempt } from '../../kit/useAttempt'
-import FileButton from '../../kit/FileButton.vue'
+import TableFiles from '../../kit/TableFiles.vue'
 
 /** Words that stand for one another: groups that hold both ways, and entries that hold from one word only. */
 const { search } = defineProps<{ search: string }>()
@@ -127,19 +127,7 @@ const readIn = (csv: string) =>
   </ul>
   <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
   <p class="quiet" role="status">{{ result }}</p>
-  <div class="line files">
-    <FileButton label="Read a CSV" accept=".csv" @chosen="readIn" />
-    <Button
-      v-if="synonyms.length > 0"
-      as="a"
-      :href="api.synonymsFile(search)"
-      download
-      label="Save as CSV"
-      size="small"
-      severity="secondary"
-      text
-    />
-  </div>
+  <TableFiles :file="synonyms.length > 0 ? api.synonymsFile(search) : null" @read="readIn" />
 </template>
 
 <style scoped>
@@ -181,9 +169,4 @@ const readIn = (csv: string) =>
 .entries small {
   display: block;
   font-size: 12.5px;
-}
-.files {
-  margin-top: 8px;
-  font-size: 13px;
-}
-</style>
+}</style>

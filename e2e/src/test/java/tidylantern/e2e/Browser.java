@@ -29,6 +29,7 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.interactions.PointerInput;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.support.ui.WebDriverWait;
@@ -217,17 +218,21 @@ final class Browser implements AutoCloseable {
         new Actions(driver).moveToElement(element).perform();
     }
 
-    /** Drags up to another element, and lets go once that one has made room. */
-    void drag(WebElement from, WebElement to) {
+    /** Drags up to another element, with the mouse or a finger, and lets go once that one has made room. */
+    void drag(PointerInput.Kind pointer, WebElement from, WebElement to) {
         int before = to.getLocation().getY();
         // A hand that drags moves more than once; the driver's does so when told.
         new Actions(driver)
+                .setActivePointer(pointer, "hand by " + pointer)
                 .clickAndHold(from)
                 .moveToElement(to, 0, 0)
                 .moveByOffset(0, -to.getSize().getHeight() / 4)
                 .perform();
         until("room", () -> to.getLocation().getY() > before);
-        new Actions(driver).release().perform();
+        new Actions(driver)
+                .setActivePointer(pointer, "hand by " + pointer)
+                .release()
+                .perform();
     }
 
     void chord(Keys held, String key) {

@@ -9,10 +9,13 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.PointerInput;
 import org.openqa.selenium.support.ui.Select;
 import tidylantern.demo.Quillhaven;
 import tools.jackson.databind.JsonNode;
@@ -266,10 +269,12 @@ class FilterDecisionsTest {
         stageShows(".filter.lit legend", List.of("Offer"));
     }
 
-    @Test
-    void aFilterIsDraggedToAnotherPlace() {
-        String key = opened("Dragged", List.of("homes"), "Offer", "Garden", "Price");
+    @ParameterizedTest
+    @EnumSource(names = {"MOUSE", "TOUCH"})
+    void aFilterIsDraggedToAnotherPlace(PointerInput.Kind pointer) {
+        String key = opened("Dragged by " + pointer, List.of("homes"), "Offer", "Garden", "Price");
         browser.drag(
+                pointer,
                 browser.driver().findElements(By.cssSelector(".grip")).get(2),
                 browser.driver().findElements(By.cssSelector(".filters > li")).get(0));
         stageShows(".filter legend", List.of("Price", "Offer", "Garden"));

@@ -25,6 +25,9 @@ import tidylantern.server.platform.Settings;
 public class Accounts implements InitializingBean {
     private static final Logger LOG = LoggerFactory.getLogger(Accounts.class);
     private static final int SHORTEST_PASSWORD = 10;
+    private static final PasswordEncoder PASSWORDS = new BCryptPasswordEncoder();
+    /** Compared with when a name is nobody's, so that the time taken tells nothing. */
+    private static final String NOBODYS_HASH = PASSWORDS.encode("nobody's password");
     /** BCrypt looks at no more bytes than these. */
     private static final int LONGEST_PASSWORD = 72;
 
@@ -33,9 +36,6 @@ public class Accounts implements InitializingBean {
     private final AccountStore store;
     private final Settings settings;
     private final Standby standby;
-    private final PasswordEncoder passwords = new BCryptPasswordEncoder();
-    /** Compared with when a name is nobody's, so that the time taken tells nothing. */
-    private final String nobodysHash = passwords.encode("nobody's password");
     /** By owner, how often the password was set; asked with every request of a session. */
     private final Map<String, Integer> passwordNumbers = new ConcurrentHashMap<>();
     /** What the first owner has to know, so that no stranger is quicker; null once there is one. */
@@ -114,7 +114,7 @@ public class Accounts implements InitializingBean {
         if (tidy.isEmpty() || tidy.length() > 80) {
             throw Refusal.bad("name", "Give a name of 1 to 80 characters.");
         }
-        store.addOwner(tidy, passwords.encode(checked("password", password)));
+        store.addOwner(tidy, PASSWORDS.encode(checked("password", password)));
     }
 
     private static String checked(String field, String password) {
@@ -136,13 +136,13 @@ public class Accounts implements InitializingBean {
         Optional<String> hash = store.passwordHash(name.strip());
         // BCrypt refuses longer ones, and none of those was ever set.
         boolean right = password.getBytes(StandardCharsets.UTF_8).length <= LONGEST_PASSWORD
-                && passwords.matches(password, hash.orElse(nobodysHash));
+                && PASSWORDS.matches(password, hash.orElse(NOBODYS_HASH));
         return right && hash.isPresent();
     }
 
     /** Sets another password; sessions that began with the one before end. */
     void changePassword(String name, String password) {
-        store.changePassword(name, passwords.encode(checked("password", password)));
+        store.changePassword(name, PASSWORDS.encode(checked("password", password)));
         passwordNumbers.remove(name);
     }
 
