@@ -132,4 +132,5 @@ const shown = computed(() => (onlyFailing.value ? failing.value : (ran.value?.ou
   gap: 8px;
   padding: 16px 18px;
   margin-top: 8px;
-}</style>
+}
+</style>

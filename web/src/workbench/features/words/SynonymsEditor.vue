@@ -169,4 +169,5 @@ const readIn = (csv: string) =>
 .entries small {
   display: block;
   font-size: 12.5px;
-}</style>
+}
+</style>
