@@ -229,10 +229,8 @@ final class Browser implements AutoCloseable {
                 .moveByOffset(0, -to.getSize().getHeight() / 4)
                 .perform();
         until("room", () -> to.getLocation().getY() > before);
-        new Actions(driver)
-                .setActivePointer(pointer, "hand by " + pointer)
-                .release()
-                .perform();
+        // A finger is forgotten by the driver between two rows of actions; what is still held is let go all the same.
+        driver.resetInputState();
     }
 
     void chord(Keys held, String key) {

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.By;
@@ -21,6 +22,7 @@ import tidylantern.demo.Quillhaven;
 import tools.jackson.databind.JsonNode;
 
 /** Featured tiers and pins, set up from nothing and met by visitors, wide and on a phone. */
+@Order(2)
 @ExtendWith(SharedDemo.class)
 class FeaturedTest {
     private static final Quillhaven ISLES = new Quillhaven(LocalDate.now());

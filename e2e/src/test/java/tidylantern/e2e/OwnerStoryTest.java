@@ -7,6 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
@@ -17,6 +18,7 @@ import org.openqa.selenium.WebElement;
 /**
  * From a decision to a visitor: an owner changes a weight, sees it on the stage, publishes, and finds it on the site.
  */
+@Order(1)
 class OwnerStoryTest {
     private static final String QUERY = "lighthouse";
     private static DemoWorld world;
