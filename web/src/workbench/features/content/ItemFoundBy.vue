@@ -21,7 +21,7 @@ const { data: searches } = useQuery({
         <div>
           <RouterLink :to="`/${site}/searches/${one.key}/what-is-searched`">{{ one.name }}</RouterLink>
           <small>
-            {{ one.draft ? 'can find it' : `cannot: ${one.why}` }}
+            {{ one.draft ? 'can find it' : `cannot find it. ${one.why}` }}
             <template v-if="one.live !== null && one.live !== one.draft">
               {{ one.live ? ' The live version still can.' : ' The live version cannot yet.' }}
             </template>

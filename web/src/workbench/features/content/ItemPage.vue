@@ -47,14 +47,12 @@ const whole = (of: string) => safeAddress(of.startsWith('/') ? (siteAddress.valu
           <h1>{{ item.title }}</h1>
           <p class="lead">
             <code>{{ item.id }}</code>, last changed {{ formatTime(item.changed) }},
-            {{
-              item.source === null
-                ? 'sent by a script'
-                : source
-                  ? 'brought by '
-                  : 'brought by a source that was taken away'
-            }}
-            <RouterLink v-if="source" :to="`/${site}/sources/${source.id}`">{{ source.name }}</RouterLink>.
+            <template v-if="source">
+              brought by <RouterLink :to="`/${site}/sources/${source.id}`">{{ source.name }}</RouterLink>.
+            </template>
+            <template v-else>
+              {{ item.source === null ? 'sent by a script' : 'brought by a source that was taken away' }}.
+            </template>
             <a v-if="item.address && whole(item.address)" :href="whole(item.address)!" target="_blank" rel="noopener">
               Open its page
             </a>

@@ -37,7 +37,7 @@ const take = (one: PlacementShape) =>
       <li v-for="one in placed" :key="one.tier">
         <i class="pi pi-star" aria-hidden="true" />
         <div>
-          <b>{{ one.tier }}</b>
+          <b>Tier “{{ one.tier }}”</b>
           <small>{{ when(one) }}</small>
         </div>
         <Button

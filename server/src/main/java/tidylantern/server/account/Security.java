@@ -185,7 +185,7 @@ class Security {
                 }
                 SecurityContext context = SecurityContextHolder.createEmptyContext();
                 context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                        "access key " + holder.get().name(), null, List.of()));
+                        "the access key “" + holder.get().name() + "”", null, List.of()));
                 SecurityContextHolder.setContext(context);
                 // The request goes through here once more when its body has arrived.
                 contexts.saveContext(context, request, response);
