@@ -2,6 +2,7 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import type { Hit } from '../shared/contract'
 import { useLatest } from '../shared/useLatest'
+import { cardOf } from './cards/cardOf'
 import ResultCard from './cards/ResultCard.vue'
 import ResultPages from './cards/ResultPages.vue'
 import { tierLook } from './cards/tierLook'
@@ -78,7 +79,11 @@ onBeforeUnmount(() => {
 /** Puts the results into an order that visitors may choose; the empty key is the owner's. */
 const put = (order: string) => show(state, state.query, 1, { ...state.filters, order: order === '' ? [] : [order] })
 const cards = computed(() =>
-  (answer.value?.hits ?? []).map(hit => ({ hit, look: tierLook(hit, answer.value?.tiers ?? []) })),
+  (answer.value?.hits ?? []).map(hit => ({
+    hit,
+    card: cardOf(hit, answer.value?.cards ?? []),
+    look: tierLook(hit, answer.value?.tiers ?? []),
+  })),
 )
 
 let turned = false
@@ -158,11 +163,11 @@ watch(
         }}</a>?
       </p>
       <ol class="cards" :class="answer.arranged">
-        <li v-for="{ hit, look } in cards" :key="`${hit.collection}/${hit.id}`">
+        <li v-for="{ hit, card, look } in cards" :key="`${hit.collection}/${hit.id}`">
           <p v-if="standing && hit.standing" class="standing">
             {{ standing(hit) }}
           </p>
-          <ResultCard :hit="hit" :look="look" :target="target" />
+          <ResultCard v-if="card" :hit="hit" :card="card" :look="look" :target="target" />
         </li>
       </ol>
       <ResultPages

@@ -1,4 +1,5 @@
 import { useShadowRoot } from 'vue'
+import cards from './cards/cards.css?inline'
 import css from './visitor.css?inline'
 
 let sheet: CSSStyleSheet | undefined
@@ -8,7 +9,7 @@ export function useTheme(): void {
   const root = useShadowRoot()
   if (!sheet) {
     sheet = new CSSStyleSheet()
-    sheet.replaceSync(css)
+    sheet.replaceSync(css + cards)
   }
   if (root) root.adoptedStyleSheets = [sheet]
 }

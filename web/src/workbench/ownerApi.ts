@@ -3,6 +3,7 @@ import { fetchJson } from '../shared/http'
 import type {
   AccessKey,
   CategoryValue,
+  CardChoices,
   CollectionShape,
   CountedValue,
   CrawlSettings,
@@ -265,6 +266,7 @@ export const api = {
       })
     ).body,
   /** What the tiers and pins of the draft come to today. */
+  cardChoices: (search: string) => get<CardChoices>(`/searches/${path(search)}/draft/cards`),
   featured: (search: string) => get<Featured>(`/searches/${path(search)}/draft/featured`),
   featuredShare: (search: string) => get<FeaturedShare[]>(`/searches/${path(search)}/draft/featured-share`),
   ownPlaces: (site: string) => get<OwnPlace[]>(`/sites/${path(site)}/places`),

@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { LiveResults } from '../../shared/contract'
 import type { Latest } from '../../shared/useLatest'
+import { cardOf } from '../cards/cardOf'
 import { nothingFor, say } from '../texts'
 import LiveResult from './LiveResult.vue'
 import type { LiveRow } from './liveRows'
@@ -45,7 +46,10 @@ const all = computed(() => rows.find(row => row.query === null && row.hit === nu
 const groups = computed(() =>
   (live.value?.groups ?? []).map(group => ({
     ...group,
-    rows: group.hits.map(hit => ({ hit, row: rows.find(row => row.hit === hit) })),
+    rows: group.hits.flatMap(hit => {
+      const card = cardOf(hit, live.value?.cards ?? [])
+      return card ? [{ hit, card, row: rows.find(row => row.hit === hit) }] : []
+    }),
   })),
 )
 const isActive = (row: LiveRow | undefined) => row !== undefined && rows[active] === row
@@ -93,10 +97,11 @@ const isActive = (row: LiveRow | undefined) => row !== undefined && rows[active]
           <span aria-hidden="true">{{ group.total }}</span>
         </div>
         <LiveResult
-          v-for="{ hit, row } in group.rows"
+          v-for="{ hit, card, row } in group.rows"
           :id="row?.id"
           :key="hit.id"
           :hit="hit"
+          :card="card"
           :tiers="live.value?.tiers ?? []"
           :active="isActive(row)"
           :href="row?.address ?? undefined"

@@ -10,9 +10,11 @@ defineOptions({ inheritAttrs: false })
  */
 const {
   items,
+  keyOf,
   nameOf,
   label,
   canMove = () => true,
+  canStep,
 } = defineProps<{
   items: readonly Item[]
   /** What tells the rows apart. */
@@ -22,9 +24,12 @@ const {
   label: string
   /** Whether a row may take the place of another one; of every one, if nothing is said. */
   canMove?: (from: number, to: number) => boolean
+  /** Where a step is more than a change of places, as in a tree: whether there is one. Then `step` is told. */
+  canStep?: (at: number, by: 1 | -1) => boolean
 }>()
 const emit = defineEmits<{
   move: [from: number, to: number]
+  step: [at: number, by: 1 | -1]
   /** The place of the row that is pointed at; -1 for none. */
   point: [at: number]
 }>()
@@ -37,12 +42,24 @@ function move(from: number, to: number) {
   said.value = `${nameOf(item)} is number ${to + 1} of ${items.length}`
   emit('move', from, to)
 }
+const mayStep = (at: number, by: 1 | -1) =>
+  canStep ? canStep(at, by) : at + by >= 0 && at + by < items.length && canMove(at, at + by)
 /** The button that moved a row stays at hand; at an end of the list the other one does. */
-async function step(from: number, by: 1 | -1) {
-  move(from, from + by)
-  await nextTick()
-  const row = list.value?.children[from + by]
-  const buttons = [...(row?.querySelectorAll<HTMLButtonElement>('.step') ?? [])]
+async function step(at: number, by: 1 | -1) {
+  const item = items[at]
+  if (item === undefined) return
+  const key = keyOf(item, at)
+  let to = at + by
+  if (canStep) {
+    emit('step', at, by)
+    await nextTick()
+    to = items.findIndex((one, n) => keyOf(one, n) === key)
+    said.value = `${nameOf(item)} is number ${to + 1} of ${items.length}`
+  } else {
+    move(at, to)
+    await nextTick()
+  }
+  const buttons = [...(list.value?.children[to]?.querySelectorAll<HTMLButtonElement>('.step') ?? [])]
   const pressed = buttons[by < 0 ? 0 : 1]
   ;(pressed?.disabled ? buttons.find(one => !one.disabled) : pressed)?.focus()
 }
@@ -90,14 +107,14 @@ const at = (row: HTMLElement) => [...(list.value?.children ?? [])].indexOf(row)
           icon="arrow-up"
           class="step"
           :label="`Move ${nameOf(item)} up`"
-          :disabled="n === 0 || !canMove(n, n - 1)"
+          :disabled="!mayStep(n, -1)"
           @click="step(n, -1)"
         />
         <IconButton
           icon="arrow-down"
           class="step"
           :label="`Move ${nameOf(item)} down`"
-          :disabled="n === items.length - 1 || !canMove(n, n + 1)"
+          :disabled="!mayStep(n, 1)"
           @click="step(n, 1)"
         />
         <slot name="after-steps" :item="item" :at="n" />

@@ -58,6 +58,8 @@ const NAMES: Readonly<Record<string, string>> = {
   'tiers.*': 'Tier $1',
   pins: 'Order of the pins',
   'pins.*': 'Pins for “$1”',
+  cards: 'Cards',
+  'cards.*': 'Card for the $1',
   'page.address': 'Results page',
   'page.perPage': 'Results a page',
   'page.arranged': 'Results stand',
@@ -97,6 +99,7 @@ const PARTS: Readonly<Record<string, string>> = {
   narrowing: 'only while it narrows',
   collections: 'only with results of',
   joined: '',
+  body: '',
   parts: 'part',
   headings: 'under a heading each',
   apart: 'apart',
@@ -158,6 +161,12 @@ export function tellerOf(design: SearchDesign | null, collections: readonly Coll
       ),
     ]),
     ...(design?.tiers ?? []).map(tier => [`tiers.${tier.key}`, tier.name] as const),
+    ...(design?.cards ?? []).map(card => {
+      const whose = collections.find(one => one.key === card.collection)?.label ?? card.collection
+      return whose === null
+        ? ([`cards.${card.place}`, card.place] as const)
+        : ([`cards.${card.place} ${card.collection}`, `${card.place}, ${whose}`] as const)
+    }),
     ...(design?.order.choices ?? []).map(choice => [`order.choices.${choice.key}`, choice.label] as const),
   ])
 

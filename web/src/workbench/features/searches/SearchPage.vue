@@ -12,6 +12,7 @@ import StagePane from '../stage/StagePane.vue'
 import WhyPanel from '../why/WhyPanel.vue'
 import FiltersStep from '../filters/FiltersStep.vue'
 import GoLiveStep from '../go-live/GoLiveStep.vue'
+import CardsStep from '../cards/CardsStep.vue'
 import OrderStep from '../order/OrderStep.vue'
 import ReachStep from '../what-is-searched/ReachStep.vue'
 import TrialsStep from '../trials/TrialsStep.vue'
@@ -54,6 +55,7 @@ const panels = {
   words: WordsStep,
   filters: FiltersStep,
   order: OrderStep,
+  cards: CardsStep,
   'go-live': GoLiveStep,
   trials: TrialsStep,
 }

@@ -35,6 +35,7 @@ export const PATH_LINES: Record<StepKey, (facts: PathFacts) => string> = {
     ]
       .filter(Boolean)
       .join(' · '),
+  cards: ({ design: { cards } }) => (cards.length === 0 ? 'The usual ones' : counted(cards.length, 'card')),
   'go-live': ({ summary }) => {
     if (!summary?.live) return 'Not live yet'
     return summary.differences.length === 0

@@ -37,6 +37,7 @@ export const steps = [
       { id: 'choices', name: 'Orders that visitors may choose' },
     ],
   },
+  { key: 'cards', name: 'Cards', remarks: 'cards', parts: [] },
   {
     key: 'go-live',
     name: 'Go live',

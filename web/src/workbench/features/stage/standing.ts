@@ -1,4 +1,5 @@
 import type { Hit, OrderKey } from '../../../shared/contract'
+import { formatNumber } from '../../kit/format'
 
 const KEYS: Record<OrderKey['by'], string> = {
   tier: 'tier',
@@ -29,8 +30,8 @@ export function standingOf(hit: Hit): string {
 function apartBy(hit: Hit): string {
   const key = hit.standing?.by ?? null
   if (key === null) return 'its id, all else being equal'
-  const away = hit.card.find(part => part.part === 'distance')
-  if (key.by === 'distance' && away) return `${KEYS.distance} (${away.text.map(run => run.text).join('')})`
+  if (key.by === 'distance' && hit.distanceKm !== null)
+    return `${KEYS.distance} (${formatNumber(Math.round(hit.distanceKm * 10) / 10)} km)`
   if (key.by === 'relevance') return `${KEYS.relevance} (${hit.score.toFixed(1)})`
   return key.field === null ? KEYS[key.by] : `${KEYS[key.by]} (${key.field})`
 }

@@ -181,6 +181,9 @@ public final class DemoLoader {
                 design.set(part, wanted.path(part));
             }
         }
+        if (wanted.has("cards")) {
+            design.set("cards", cards(search, wanted.path("cards")));
+        }
         HttpResponse<String> changed = send(
                 "PUT",
                 search + "/draft",
@@ -193,6 +196,30 @@ public final class DemoLoader {
                 "",
                 "application/json",
                 changed.headers().firstValue("ETag").orElse(""));
+    }
+
+    /** Each begins from a ready card, called by its name; where one collection is searched, it is the card of all. */
+    private ArrayNode cards(String search, JsonNode wanted) {
+        JsonNode choices = JSON.readTree(
+                send("GET", search + "/draft/cards", null, null, null).body());
+        ArrayNode cards = JSON.createArrayNode();
+        for (JsonNode card : wanted) {
+            JsonNode body = choices.path("collections")
+                    .valueStream()
+                    .filter(one -> one.path("collection").equals(card.path("collection")))
+                    .flatMap(one -> one.path("ready").valueStream())
+                    .filter(ready -> ready.path("name").equals(card.path("ready")))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("There is no ready card for " + card))
+                    .path("body");
+            cards.addObject()
+                    .put("place", card.path("place").asString())
+                    .put(
+                            "collection",
+                            wanted.size() == 1 ? null : card.path("collection").asString())
+                    .set("body", body);
+        }
+        return cards;
     }
 
     private @Nullable String get(String path) {

@@ -92,7 +92,7 @@ class AccessibilityTest {
         try (Browser browser = Browser.wide()) {
             browser.open(world.site() + "/");
             browser.see(browser.inside("tidy-search"), "input").sendKeys("harb");
-            browser.untilTexts(browser.inside("tidy-search"), ".row .name", texts -> !texts.isEmpty());
+            browser.untilTexts(browser.inside("tidy-search"), ".row .title", texts -> !texts.isEmpty());
             browser.press(Keys.ARROW_DOWN);
             browser.mustBeAccessible("the site's home with live results");
             browser.open(world.site() + "/search?q=harbour");
@@ -118,7 +118,7 @@ class AccessibilityTest {
             browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> !texts.isEmpty());
             browser.mustBeAccessible("the results page on a phone");
             browser.type(browser.see(browser.inside("tidy-search"), "input"), "ferry");
-            browser.untilTexts(browser.inside("tidy-search"), ".row .name", texts -> !texts.isEmpty());
+            browser.untilTexts(browser.inside("tidy-search"), ".row .title", texts -> !texts.isEmpty());
             browser.mustBeAccessible("live results on a phone");
         }
     }

@@ -147,7 +147,7 @@ class FeaturedTest {
         browser.onStage("tidy-results", results -> {
             browser.untilTexts(
                     results,
-                    ".card .kind",
+                    ".card .disclosure",
                     texts -> texts.stream()
                                     .filter(text -> text.contains("Supports the Isles"))
                                     .count()
@@ -261,12 +261,12 @@ class FeaturedTest {
         browser.see(box, "input").sendKeys("the");
         browser.untilTexts(
                 box,
-                ".row .name",
+                ".row .title",
                 names -> names.size() == 3
                         && beacons.contains(names.getFirst())
                         && lanterns.contains(names.get(1))
                         && !names.get(2).isEmpty());
-        assertThat(browser.texts(box, ".row .about").get(1)).startsWith("Supports the Isles · ");
+        assertThat(browser.texts(box, ".row .disclosure").getFirst()).isEqualTo("Supports the Isles");
         browser.mustBeAccessible("featured live results");
 
         try (Browser phone = Browser.phone()) {
@@ -306,7 +306,7 @@ class FeaturedTest {
             phone.mustBeAccessible("featured results on a phone");
             SearchContext small = phone.inside("tidy-search");
             phone.see(small, "input").sendKeys("the");
-            phone.untilTexts(small, ".row .name", names -> names.size() == 3 && beacons.contains(names.getFirst()));
+            phone.untilTexts(small, ".row .title", names -> names.size() == 3 && beacons.contains(names.getFirst()));
             phone.mustBeAccessible("featured live results on a phone");
             assertThat(phone.consoleErrors()).isEmpty();
         }
@@ -444,7 +444,7 @@ class FeaturedTest {
         // The ropewalk is a few hundred metres away; the letter that is missing is forgiven.
         browser.untilTexts(
                 results,
-                ".card .kind",
+                ".card .distance",
                 texts -> !texts.isEmpty() && texts.getFirst().contains("km away"));
         String nearest = ISLES.items("makers").stream()
                 .min(java.util.Comparator.comparingDouble(item -> far((Map<?, ?>) item.get("place"))))

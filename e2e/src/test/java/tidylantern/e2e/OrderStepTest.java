@@ -148,10 +148,10 @@ class OrderStepTest {
             phone.see(results, ".sheet [part~='filter-distance'] input").sendKeys("otterwikc", Keys.ENTER);
             phone.untilTexts(
                     results,
-                    ".card .kind",
+                    ".card .in-column > .dots:last-child",
                     texts -> !texts.isEmpty() && texts.getFirst().endsWith(" km away"));
             assertThat(phone.address()).contains("place=otterwikc");
-            List<String> ways = phone.texts(results, ".card .kind");
+            List<String> ways = phone.texts(results, ".card .in-column > .dots:last-child");
             assertThat(ways.subList(0, 3))
                     .as("those who paid for it come first, and visitors read so")
                     .allMatch(text -> text.contains("Paid placement"));
@@ -159,7 +159,7 @@ class OrderStepTest {
             new Select(phone.see(results, ".ordered select")).selectByVisibleText("Closest");
             phone.untilTexts(
                     results,
-                    ".card .kind",
+                    ".card .in-column > .dots:last-child",
                     texts -> !texts.isEmpty() && texts.getFirst().endsWith("under 0.1 km away"));
             List<String> there = ISLES.items("makers").stream()
                     .filter(item ->

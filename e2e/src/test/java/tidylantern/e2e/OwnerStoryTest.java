@@ -118,7 +118,9 @@ class OwnerStoryTest {
             browser.seeText(".sum", "214 of 275");
             browser.until("kept by the service", () -> !world.api()
                     .get("/api/owner/searches/island-search/draft")
-                    .text()
+                    .json()
+                    .path("reach")
+                    .toString()
                     .contains("\"homes\""));
             browser.see(".stage");
             browser.see("h2").click();
@@ -126,13 +128,17 @@ class OwnerStoryTest {
             browser.seeText(".sum", "275 of 275");
             browser.until("undone at the service", () -> world.api()
                     .get("/api/owner/searches/island-search/draft")
-                    .text()
+                    .json()
+                    .path("reach")
+                    .toString()
                     .contains("\"homes\""));
             browser.see("[aria-label=Redo]").click();
             browser.seeText(".sum", "214 of 275");
             browser.until("redone at the service", () -> !world.api()
                     .get("/api/owner/searches/island-search/draft")
-                    .text()
+                    .json()
+                    .path("reach")
+                    .toString()
                     .contains("\"homes\""));
         }
     }
@@ -367,7 +373,7 @@ class OwnerStoryTest {
             browser.press("/");
             browser.press("puffin");
             browser.enterStage();
-            browser.untilTexts(browser.inside("tidy-search"), ".row .name", texts -> texts.stream()
+            browser.untilTexts(browser.inside("tidy-search"), ".row .title", texts -> texts.stream()
                     .anyMatch(text -> text.contains("Puffin")));
             browser.leaveFrame();
             browser.see(".decisions h2").click();

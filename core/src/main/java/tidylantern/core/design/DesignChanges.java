@@ -10,8 +10,9 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.design.card.Card;
+import tidylantern.core.design.card.CardPart;
 
 /**
  * What differs between two designs of one search, decision by decision, in the order in which the design holds them. It
@@ -20,14 +21,20 @@ import org.jspecify.annotations.Nullable;
  */
 public final class DesignChanges {
     /** What tells the entries of a list apart, so that one can be followed from one design to the other. */
-    private static final Map<Class<?>, Function<Object, Object>> KEYS = Map.of(
-            Filter.class, entry -> ((Filter) entry).key(),
-            Tier.class, entry -> ((Tier) entry).key(),
-            Pin.class, entry -> ((Pin) entry).queries().getFirst(),
-            FieldWeight.class, entry -> ((FieldWeight) entry).field(),
-            Reach.Searched.class, entry -> ((Reach.Searched) entry).collection(),
-            ResultOrder.Choice.class, entry -> ((ResultOrder.Choice) entry).key(),
-            Help.SeeAlso.class, entry -> ((Help.SeeAlso) entry).query());
+    private static @Nullable Object keyOf(Object entry) {
+        return switch (entry) {
+            case Filter filter -> filter.key();
+            case Tier tier -> tier.key();
+            case Pin pin -> pin.queries().getFirst();
+            case FieldWeight weight -> weight.field();
+            case Reach.Searched searched -> searched.collection();
+            case ResultOrder.Choice choice -> choice.key();
+            case Help.SeeAlso also -> also.query();
+            case Card card -> card.key();
+            case CardPart part -> part.key();
+            default -> null;
+        };
+    }
 
     private final List<DesignChange> found = new ArrayList<>();
 
@@ -47,7 +54,7 @@ public final class DesignChanges {
             compareLists(path, was, is);
         } else if (before instanceof Map<?, ?> was && after instanceof Map<?, ?> is) {
             compareEntries(path, new TreeMap<>(was), new TreeMap<>(is));
-        } else if (before != null && after != null && isPart(before)) {
+        } else if (before != null && after != null && isPart(before) && before.getClass() == after.getClass()) {
             for (RecordComponent component : before.getClass().getRecordComponents()) {
                 compare(below(path, component.getName()), read(component, before), read(component, after));
             }
@@ -58,7 +65,8 @@ public final class DesignChanges {
 
     /** A record of the design's own; those of the content, such as a field's key, are values. */
     private static boolean isPart(Object value) {
-        return value instanceof Record && value.getClass().getPackage().equals(SearchDesign.class.getPackage());
+        return value instanceof Record
+                && value.getClass().getPackageName().startsWith(SearchDesign.class.getPackageName());
     }
 
     private static @Nullable Object read(RecordComponent component, Object of) {
@@ -97,8 +105,8 @@ public final class DesignChanges {
     private static @Nullable Map<String, Object> byKey(List<?> entries) {
         Map<String, Object> byKey = new LinkedHashMap<>();
         for (Object entry : entries) {
-            Function<Object, Object> key = KEYS.get(entry.getClass());
-            if (key == null || byKey.put(key.apply(entry).toString(), entry) != null) {
+            Object key = keyOf(entry);
+            if (key == null || byKey.put(key.toString(), entry) != null) {
                 return null;
             }
         }

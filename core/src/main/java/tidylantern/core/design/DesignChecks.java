@@ -10,6 +10,9 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.card.Card;
+import tidylantern.core.design.card.MentionPart;
+import tidylantern.core.design.card.ValuePart;
 
 /**
  * What is open in a design, held against the content it is for. Nothing here stops a draft from being kept; a remark
@@ -35,6 +38,7 @@ public final class DesignChecks {
         WORDS,
         FILTERS,
         ORDER,
+        CARDS,
         GO_LIVE;
 
         @Override
@@ -55,7 +59,44 @@ public final class DesignChecks {
         design.order().all().distinct().forEach(checks::orderKey);
         checks.remarks.addAll(TierChecks.remarks(design));
         design.tiers().forEach(tier -> tier.holders().forEach(holders -> checks.tierRule(tier, holders.rule())));
+        design.cards().forEach(checks::card);
         return checks.remarks;
+    }
+
+    private static String where(Card card) {
+        return switch (card.place()) {
+            case LIST -> "the list";
+            case GRID -> "results side by side";
+            case LIVE -> "live results";
+        };
+    }
+
+    private void card(Card card) {
+        if (card.collection() != null && !design.searched().contains(card.collection())) {
+            remark(
+                    Step.CARDS,
+                    "The card of \"%s\" is never drawn, since that collection is not searched. Take it away, or switch"
+                            + " the collection on.",
+                    card.collection());
+            return;
+        }
+        boolean sold = design.tiers().stream().anyMatch(tier -> tier.disclosure() != null);
+        boolean says = card.leaves()
+                .anyMatch(part -> part instanceof MentionPart mention && mention.what() == MentionPart.What.DISCLOSURE);
+        if (sold && !says) {
+            remark(
+                    Step.CARDS,
+                    "A tier is paid for, and a card for %s does not say so. Add the part for a paid placement.",
+                    where(card));
+        }
+        card.leaves()
+                .flatMap(part -> part instanceof ValuePart value ? Stream.of(value) : Stream.empty())
+                .filter(value -> content.kind(value.field()) == null)
+                .forEach(value -> remark(
+                        Step.CARDS,
+                        "No collection has the field \"%s\" any more, which a card for %s shows. Take it off.",
+                        value.field(),
+                        where(card)));
     }
 
     private void remark(Step step, String pattern, @Nullable Object... values) {

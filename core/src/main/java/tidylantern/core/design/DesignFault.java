@@ -22,14 +22,15 @@ public final class DesignFault extends IllegalArgumentException {
         return key;
     }
 
-    static void unless(boolean holds, String key, String message, @Nullable Object... values) {
+    /** @throws DesignFault with the message, unless {@code holds} */
+    public static void unless(boolean holds, String key, String message, @Nullable Object... values) {
         if (!holds) {
             throw new DesignFault(key, message.formatted(values));
         }
     }
 
     /** Refuses a list that holds one thing twice, naming the second place. */
-    static void ifTwice(List<?> values, String list, String what) {
+    public static void ifTwice(List<?> values, String list, String what) {
         Set<Object> seen = new HashSet<>();
         for (int i = 0; i < values.size(); i++) {
             unless(

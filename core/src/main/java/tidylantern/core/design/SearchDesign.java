@@ -12,6 +12,8 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.card.Card;
+import tidylantern.core.design.card.Place;
 
 /**
  * One visitor search as its owner designs it. The same value is the draft, a published version, an export.
@@ -21,6 +23,8 @@ import tidylantern.core.content.SiteContent;
  * @param filters in the order in which visitors see them; of those that are joined, what is in use:
  *     {@link #filtersInUse}
  * @param tiers of featured listings, at most {@value #MOST_TIERS}; by rank: {@link #tiersByRank}
+ * @param cards that the owner made, none twice for one place and collection, at most {@value #MOST_CARDS};
+ *     {@link #card} tells which is drawn
  * @param pins at most {@value #MOST_PINS}; where several concern one item or one place of a query, the first holds
  */
 public record SearchDesign(
@@ -33,11 +37,13 @@ public record SearchDesign(
         ResultOrder order,
         List<Tier> tiers,
         List<Pin> pins,
-        ResultsPage page) {
+        ResultsPage page,
+        List<Card> cards) {
     public static final int CURRENT_VERSION = 1;
     public static final int MOST_FILTERS = 50;
     public static final int MOST_TIERS = 12;
     public static final int MOST_PINS = 500;
+    public static final int MOST_CARDS = 100;
 
     // Null takes its default here, as it does where a document leaves a key out.
     @SuppressWarnings("NullAway")
@@ -86,6 +92,14 @@ public record SearchDesign(
         DesignFault.unless(
                 pins.size() <= MOST_PINS, "pins", "%d pins are too many; %d are the most", pins.size(), MOST_PINS);
         page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null, null));
+        cards = List.copyOf(Objects.requireNonNullElse(cards, List.<Card>of()));
+        DesignFault.unless(
+                cards.size() <= MOST_CARDS,
+                "cards",
+                "%d cards are too many; %d are the most",
+                cards.size(),
+                MOST_CARDS);
+        DesignFault.ifTwice(cards.stream().map(Card::key).toList(), "cards", "the card for");
     }
 
     /**
@@ -114,7 +128,8 @@ public record SearchDesign(
                 ResultOrder.usual(),
                 List.of(),
                 List.of(),
-                new ResultsPage(null, null, null));
+                new ResultsPage(null, null, null),
+                List.of());
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -133,35 +148,48 @@ public record SearchDesign(
     }
 
     public SearchDesign withWords(Words changed) {
-        return new SearchDesign(version, name, reach, changed, filters, filterPlaces, order, tiers, pins, page);
+        return new SearchDesign(version, name, reach, changed, filters, filterPlaces, order, tiers, pins, page, cards);
     }
 
     public SearchDesign withReach(Reach changed) {
-        return new SearchDesign(version, name, changed, words, filters, filterPlaces, order, tiers, pins, page);
+        return new SearchDesign(version, name, changed, words, filters, filterPlaces, order, tiers, pins, page, cards);
     }
 
     public SearchDesign withFilters(List<Filter> changed) {
-        return new SearchDesign(version, name, reach, words, changed, filterPlaces, order, tiers, pins, page);
+        return new SearchDesign(version, name, reach, words, changed, filterPlaces, order, tiers, pins, page, cards);
     }
 
     public SearchDesign withFilterPlaces(FilterPlaces changed) {
-        return new SearchDesign(version, name, reach, words, filters, changed, order, tiers, pins, page);
+        return new SearchDesign(version, name, reach, words, filters, changed, order, tiers, pins, page, cards);
     }
 
     public SearchDesign withOrder(ResultOrder changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, changed, tiers, pins, page);
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, changed, tiers, pins, page, cards);
     }
 
     public SearchDesign withTiers(List<Tier> changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, changed, pins, page);
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, changed, pins, page, cards);
     }
 
     public SearchDesign withPins(List<Pin> changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, changed, page);
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, changed, page, cards);
     }
 
     public SearchDesign withPage(ResultsPage changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, pins, changed);
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, pins, changed, cards);
+    }
+
+    public SearchDesign withCards(List<Card> changed) {
+        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, changed);
+    }
+
+    /**
+     * What is drawn of a collection's results in a place.
+     *
+     * @param collection null for those that have no card of their own
+     */
+    public Card card(Place place, @Nullable CollectionKey collection) {
+        return Card.chosen(cards, place, collection);
     }
 
     /** The tiers, the highest first: by rank, those without one last, those of one rank as they are listed. */
@@ -218,6 +246,11 @@ public record SearchDesign(
                     "%d results a page are not possible; choose 1 to 100",
                     perPage);
             arranged = Objects.requireNonNullElse(arranged, Arranged.LIST);
+        }
+
+        /** Whose cards are drawn. */
+        public Place place() {
+            return arranged == Arranged.GRID ? Place.GRID : Place.LIST;
         }
     }
 

@@ -1,6 +1,8 @@
 package tidylantern.core.query;
 
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.Tier;
@@ -10,6 +12,7 @@ import tidylantern.core.design.Tier;
  *
  * @param address where its page is; null where the site gives none
  * @param collectionLabel what visitors read for its collection
+ * @param values of the fields that its card shows, as far as the item has them
  * @param score what its words gave; 0 in the starting list
  * @param tier that the item holds today; null for none
  * @param standing why it stands where it stands
@@ -22,6 +25,7 @@ public record Hit(
         MarkedText title,
         MarkedText excerpt,
         FieldValue.@Nullable Image image,
+        Map<FieldKey, FieldValue> values,
         double score,
         @Nullable Double metres,
         @Nullable Tier tier,

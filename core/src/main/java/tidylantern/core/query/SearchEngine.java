@@ -39,6 +39,7 @@ import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
+import tidylantern.core.design.card.Place;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.index.Stemming;
@@ -176,7 +177,10 @@ public final class SearchEngine {
         List<ScoreDoc> onPage =
                 inOrder.subList(Math.min(from, inOrder.size()), Math.min(from + perPage, inOrder.size()));
         Cards cards = new Cards(
-                asked, ordering, new Excerpts(read.matches(), design.words().excerpt(), false));
+                asked,
+                ordering,
+                new Excerpts(read.matches(), design.words().excerpt(), false),
+                design.page().place());
         List<Hit> hits = cards.of(onPage);
         List<FilterAnswer> filters = asked.narrowing().answers();
         String didYouMean = new DidYouMean(asked).of(total);
@@ -291,7 +295,7 @@ public final class SearchEngine {
                         own -> own.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION)));
                 List<LiveGroups.Group> groups =
                         LiveGroups.inOrder(found, ordering, searcher, asked.found(), MOST_LIVE_PER_COLLECTION);
-                Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), LIVE_EXCERPT, true));
+                Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), LIVE_EXCERPT, true), Place.LIVE);
                 List<LiveAnswer.Group> shown = new ArrayList<>();
                 int left = MOST_LIVE;
                 int total = 0;
@@ -425,12 +429,18 @@ public final class SearchEngine {
         private final Excerpts excerpts;
         private final List<FieldKey> prose;
         private final Set<FieldKey> wanted;
+        /** By collection, the fields that its card shows. */
+        private final Map<CollectionKey, Set<FieldKey>> shown = new HashMap<>();
+
         private final List<Item> items = new ArrayList<>();
         private final Map<String, Stemming> stemmings = new HashMap<>();
 
-        Cards(Asked asked, Ordering ordering, Excerpts excerpts) throws IOException {
+        Cards(Asked asked, Ordering ordering, Excerpts excerpts, Place place) throws IOException {
             SearchDesign design = asked.design();
             this.asked = asked;
+            for (CollectionKey collection : design.searched()) {
+                shown.put(collection, design.card(place, collection).fields());
+            }
             this.ordering = ordering;
             this.stored = asked.searcher().storedFields();
             this.content = asked.content();
@@ -455,6 +465,7 @@ public final class SearchEngine {
             if (places != null && from != null) {
                 wanted.add(places);
             }
+            shown.values().forEach(wanted::addAll);
             wanted.addAll(List.of(
                     FieldKey.TITLE,
                     FieldKey.HEADINGS,
@@ -495,6 +506,7 @@ public final class SearchEngine {
                         excerpts.whole(item.title(), stemming),
                         excerpts.excerpt(item, prose, stemming),
                         item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null,
+                        values(item),
                         gave,
                         metres(item),
                         ordering.holders().of(asked.searcher(), document.doc),
@@ -519,6 +531,12 @@ public final class SearchEngine {
                 }
             }
             return at + 1 < documents.size() ? (FieldDoc) documents.get(at + 1) : null;
+        }
+
+        private Map<FieldKey, FieldValue> values(Item item) {
+            Map<FieldKey, FieldValue> values = new HashMap<>(item.values());
+            values.keySet().retainAll(shown.getOrDefault(item.ref().collection(), Set.of()));
+            return Map.copyOf(values);
         }
 
         private @Nullable Double metres(Item item) {

@@ -14,6 +14,14 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.card.Card;
+import tidylantern.core.design.card.Format;
+import tidylantern.core.design.card.Lettering;
+import tidylantern.core.design.card.PartGroup;
+import tidylantern.core.design.card.Place;
+import tidylantern.core.design.card.Step;
+import tidylantern.core.design.card.TitlePart;
+import tidylantern.core.design.card.ValuePart;
 
 class SearchDesignTest {
     private static final SiteContent SITE = new SiteContent(List.of(
@@ -115,5 +123,33 @@ class SearchDesignTest {
         assertThat(DesignChecks.of(design.withWords(design.words().withWeights(List.of())), SITE))
                 .filteredOn(DesignChecks.Remark::stops)
                 .hasSize(1);
+    }
+
+    @Test
+    void cardsThatShowWhatIsGoneOrHideWhatIsPaidForAreRemarkedOn() {
+        TitlePart title = new TitlePart("title", 3, 2, Lettering.strong());
+        ValuePart gone = ValuePart.of(new FieldKey("gone"), new Format.Usual(), Lettering.usual());
+        SearchDesign design = SearchDesign.firstFor("Search", SITE)
+                .withCards(List.of(
+                        new Card(Place.LIST, null, PartGroup.column("card", Step.SMALL, title, gone)),
+                        new Card(
+                                Place.LIST,
+                                new CollectionKey("nowhere"),
+                                PartGroup.column("card", Step.SMALL, title))));
+        assertThat(DesignChecks.of(design, SITE))
+                .allMatch(remark -> remark.step() == DesignChecks.Step.CARDS && !remark.stops())
+                .extracting(DesignChecks.Remark::text)
+                .satisfiesExactly(
+                        text -> assertThat(text).contains("No collection has the field \"gone\""),
+                        text -> assertThat(text).contains("The card of \"nowhere\" is never drawn"));
+        Tier paid = new Tier("gold", "Gold", 1, List.of(), null, "Paid placement", TierLooks.plain());
+        assertThat(DesignChecks.of(
+                        SearchDesign.firstFor("Search", SITE)
+                                .withTiers(List.of(paid))
+                                .withCards(List.of(
+                                        new Card(Place.LIVE, null, PartGroup.column("card", Step.SMALL, title)))),
+                        SITE))
+                .extracting(DesignChecks.Remark::text)
+                .anyMatch(text -> text.contains("a card for live results does not say so"));
     }
 }

@@ -97,7 +97,17 @@ class TierLooksTest {
 
     private static List<String> remarks(List<OrderKey> keys, Tier... tiers) {
         SearchDesign design = new SearchDesign(
-                1, "Test", null, null, null, null, new ResultOrder(keys, keys, null, null), List.of(tiers), null, null);
+                1,
+                "Test",
+                null,
+                null,
+                null,
+                null,
+                new ResultOrder(keys, keys, null, null),
+                List.of(tiers),
+                null,
+                null,
+                null);
         return TierChecks.remarks(design).stream()
                 .map(DesignChecks.Remark::text)
                 .toList();

@@ -293,19 +293,7 @@ class ExplainerTest {
     }
 
     private List<String> all(SearchDesign design, String query) {
-        return site.found(
-                new SearchDesign(
-                        design.version(),
-                        design.name(),
-                        design.reach(),
-                        design.words(),
-                        design.filters(),
-                        design.filterPlaces(),
-                        design.order(),
-                        design.tiers(),
-                        design.pins(),
-                        new SearchDesign.ResultsPage(null, 100, null)),
-                query);
+        return site.found(design.withPage(new SearchDesign.ResultsPage(null, 100, null)), query);
     }
 
     private void proveReasons(SearchDesign design, String query, String id, Explanation why, String at) {

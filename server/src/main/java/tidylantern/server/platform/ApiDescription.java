@@ -17,6 +17,7 @@ import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -103,12 +104,15 @@ public class ApiDescription {
             @Override
             public @Nullable Schema<?> resolve(
                     AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
-                Schema<?> resolved = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
                 JavaType java = Json.mapper().constructType(type.getType());
                 Class<?> raw = java == null ? Object.class : java.getRawClass();
+                if (CoreJson.TOLD_BY.containsKey(raw)) {
+                    return oneOf(raw, context);
+                }
+                Schema<?> resolved = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
                 if (raw.isRecord()) {
                     Schema<?> model = context.getDefinedModels().get(raw.getSimpleName());
-                    if (model != null && model.getProperties() != null) {
+                    if (model != null) {
                         describe(model, raw);
                     }
                 } else if (raw.isEnum() && resolved != null && resolved.getEnum() != null) {
@@ -124,6 +128,12 @@ public class ApiDescription {
     }
 
     private static void describe(Schema<?> model, Class<?> type) {
+        if (model.getProperties() == null) {
+            if (type.getRecordComponents().length > 0) {
+                return;
+            }
+            model.setProperties(new LinkedHashMap<>());
+        }
         List<String> names = new ArrayList<>();
         for (RecordComponent part : type.getRecordComponents()) {
             Schema<?> property = (Schema<?>) model.getProperties().get(part.getName());
@@ -135,7 +145,23 @@ public class ApiDescription {
                 model.getProperties().put(part.getName(), orNull(property));
             }
         }
+        CoreJson.TOLD_BY.forEach((told, property) -> {
+            if (told.isAssignableFrom(type)) {
+                model.getProperties().put(property, new StringSchema().addEnumItem(CoreJson.nameOf(type)));
+                names.add(property);
+            }
+        });
         model.setRequired(names);
+    }
+
+    /** A sealed type is one of its records; each says which it is. */
+    private static Schema<?> oneOf(Class<?> told, ModelConverterContext context) {
+        Schema<Object> either = new Schema<>();
+        for (Class<?> one : told.getPermittedSubclasses()) {
+            context.resolve(new AnnotatedType(one).resolveAsRef(true));
+            either.addOneOfItem(new Schema<>().$ref("#/components/schemas/" + one.getSimpleName()));
+        }
+        return either;
     }
 
     private static Schema<?> orNull(Schema<?> schema) {

@@ -1,7 +1,14 @@
 package tidylantern.server.platform;
 
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.OptBoolean;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -10,6 +17,9 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
+import tidylantern.core.design.card.CardPart;
+import tidylantern.core.design.card.Format;
+import tidylantern.core.design.card.PicturePart;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.StreamReadFeature;
@@ -19,13 +29,49 @@ import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.deser.std.FromStringDeserializer;
 import tools.jackson.databind.deser.std.StdDeserializer;
+import tools.jackson.databind.jsontype.NamedType;
 import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.ser.std.StdSerializer;
 import tools.jackson.databind.ser.std.ToStringSerializer;
 
-/** How the core's values stand in JSON: keys and ids as strings, choices in small letters; unknown keys are refused. */
+/**
+ * How the core's values stand in JSON: keys and ids as strings, choices in small letters; unknown keys are refused.
+ * What may be one of several things says which, by the thing's name.
+ */
 @Configuration
 public class CoreJson {
+    /** The sealed types of a design, each with the property that tells which of its records stands there. */
+    static final Map<Class<?>, String> TOLD_BY = Map.of(CardPart.class, "part", Format.class, "format");
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "part", requireTypeIdForSubtypes = OptBoolean.FALSE)
+    private interface ToldByPart {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "format", requireTypeIdForSubtypes = OptBoolean.FALSE)
+    private interface ToldByFormat {}
+
+    /** What a record of a sealed type is called: {@code picture} for {@link PicturePart}. */
+    static String nameOf(Class<?> type) {
+        return type.getSimpleName().replace("Part", "").toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * What to say where nobody said which of several things stands there, or one that there is not.
+     *
+     * @param named what was said; null for nothing
+     */
+    static String whichIsIt(Class<?> type, @Nullable String named) {
+        String property = TOLD_BY.get(type);
+        if (property == null) {
+            return "Say with \"kind\" which it is; the API's description names the kinds.";
+        }
+        String known = Arrays.stream(type.getPermittedSubclasses())
+                .map(CoreJson::nameOf)
+                .collect(Collectors.joining(", "));
+        return named == null
+                ? "Say with \"%s\" which it is: one of %s.".formatted(property, known)
+                : "There is no %s \"%s\"; choose one of %s.".formatted(property, named, known);
+    }
+
     @Bean
     JsonMapperBuilderCustomizer coreValues() {
         SimpleModule module = new SimpleModule("core");
@@ -47,6 +93,10 @@ public class CoreJson {
                 return new CategoryPath(List.of(in.readValueAs(String[].class)));
             }
         });
+        module.setMixInAnnotation(CardPart.class, ToldByPart.class);
+        module.setMixInAnnotation(Format.class, ToldByFormat.class);
+        TOLD_BY.keySet().forEach(type -> Arrays.stream(type.getPermittedSubclasses())
+                .forEach(one -> module.registerSubtypes(new NamedType(one, nameOf(one)))));
         return builder -> builder.addModule(module)
                 .enable(EnumFeature.READ_ENUMS_USING_TO_STRING, EnumFeature.WRITE_ENUMS_USING_TO_STRING)
                 .enable(

@@ -58,7 +58,7 @@ public final class JsonProblems {
                         "There is no key \"%s\" here; known are %s."
                                 .formatted(unknown.getPropertyName(), unknown.getKnownPropertyIds()));
             case InvalidTypeIdException type ->
-                Refusal.bad(field, "Say with \"kind\" which it is; the API's description names the kinds.");
+                Refusal.bad(field, CoreJson.whichIsIt(type.getBaseType().getRawClass(), type.getTypeId()));
             case InvalidFormatException form ->
                 Refusal.bad(
                         field,

@@ -1,6 +1,6 @@
 package tidylantern.server.visitor;
 
-import java.text.NumberFormat;
+import com.ibm.icu.text.NumberFormat;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.format.DateTimeFormatter;

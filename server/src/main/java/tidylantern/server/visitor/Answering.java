@@ -15,6 +15,7 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.card.Place;
 import tidylantern.core.query.Answer;
 import tidylantern.core.query.Explanation;
 import tidylantern.core.query.FilterAnswer;
@@ -72,6 +73,7 @@ class Answering {
             Answer answer = indexes.engine(site).answer(content, design, query(content, q, page, parameters));
             String base = sites.get(site).address();
             AnswerTexts texts = AnswerTexts.of(content, design);
+            CardWriter cards = new CardWriter(content, design, design.page().place(), texts, today(content), base);
             return new Results(
                     answer.query(),
                     answer.startingList(),
@@ -81,7 +83,7 @@ class Answering {
                     answer.perPage(),
                     micros(begun),
                     answer.hits().stream()
-                            .map(hit -> shape(hit, texts, base, reasons))
+                            .map(hit -> shape(hit, cards, base, reasons))
                             .toList(),
                     answer.didYouMean(),
                     answer.seeAlso(),
@@ -92,7 +94,8 @@ class Answering {
                     orders(design.order(), first(parameters, "order"), texts),
                     answer.newestFirst(),
                     SearchAnswers.TierFace.of(design),
-                    design.page().arranged());
+                    design.page().arranged(),
+                    SearchAnswers.CardFace.of(design, design.page().place(), answer.hits()));
         });
     }
 
@@ -142,7 +145,8 @@ class Answering {
             SiteContent content = contents.of(site);
             LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters));
             String base = sites.get(site).address();
-            AnswerTexts texts = AnswerTexts.of(content, design);
+            CardWriter cards =
+                    new CardWriter(content, design, Place.LIVE, AnswerTexts.of(content, design), today(content), base);
             return new LiveResults(
                     answer.query(),
                     answer.startingList(),
@@ -154,12 +158,18 @@ class Answering {
                                     group.label(),
                                     group.total(),
                                     group.hits().stream()
-                                            .map(hit -> shape(hit, texts, base, false))
+                                            .map(hit -> shape(hit, cards, base, false))
                                             .toList()))
                             .toList(),
                     answer.completions(),
                     answer.didYouMean(),
-                    SearchAnswers.TierFace.of(design));
+                    SearchAnswers.TierFace.of(design),
+                    SearchAnswers.CardFace.of(
+                            design,
+                            Place.LIVE,
+                            answer.groups().stream()
+                                    .flatMap(group -> group.hits().stream())
+                                    .toList()));
         });
     }
 
@@ -207,7 +217,11 @@ class Answering {
                 parameters,
                 Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")),
                 first(parameters, "order"),
-                LocalDate.now(clock.withZone(content.zone())));
+                today(content));
+    }
+
+    private LocalDate today(SiteContent content) {
+        return LocalDate.now(clock.withZone(content.zone()));
     }
 
     private static String first(MultiValueMap<String, String> parameters, String name) {
@@ -223,7 +237,7 @@ class Answering {
         return address.startsWith("/") && !address.startsWith("//") ? base + address : address;
     }
 
-    private static HitShape shape(Hit hit, AnswerTexts texts, String base, boolean reasons) {
+    private static HitShape shape(Hit hit, CardWriter cards, String base, boolean reasons) {
         return new HitShape(
                 hit.ref().id(),
                 hit.ref().collection(),
@@ -232,7 +246,7 @@ class Answering {
                 hit.score(),
                 hit.metres() == null ? null : (Double) (hit.metres() / 1_000),
                 hit.tier() == null ? null : hit.tier().key(),
-                CardPart.of(hit, texts, base),
+                cards.of(hit),
                 reasons ? hit.standing() : null);
     }
 }

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -47,23 +46,6 @@ class HostedPage {
         return "/s/" + key;
     }
 
-    /**
-     * A card as the hosted page draws it.
-     *
-     * @param url of the item; null where it has none
-     * @param featured whether the item holds a tier
-     * @param part what the card shows, by the names of its parts in answers
-     */
-    record PageCard(@Nullable String url, boolean featured, Map<String, CardPart> part) {
-        static PageCard of(SearchAnswers.HitShape hit) {
-            return new PageCard(
-                    hit.url(),
-                    hit.tier() != null,
-                    hit.card().stream()
-                            .collect(Collectors.toMap(part -> part.part().toString(), Function.identity())));
-        }
-    }
-
     /** Another query, and where it is answered. */
     record QueryLink(String query, String address) {}
 
@@ -101,7 +83,11 @@ class HostedPage {
         model.addAttribute("heading", heading(results, texts));
         model.addAttribute("count", count(results, texts));
         model.addAttribute("nothing", results.total() == 0);
-        model.addAttribute("hits", results.hits().stream().map(PageCard::of).toList());
+        model.addAttribute(
+                "hits",
+                results.hits().stream()
+                        .map(hit -> PageCard.of(hit, results.cards()))
+                        .toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
         List<PageFilter> shown = pageFilters.stream().filter(PageFilter::inView).toList();

@@ -1,6 +1,9 @@
 package tidylantern.server.visitor;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
@@ -9,7 +12,11 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.FilterPlaces;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.TierLooks;
+import tidylantern.core.design.card.Card;
+import tidylantern.core.design.card.PartGroup;
+import tidylantern.core.design.card.Place;
 import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.Hit;
 import tidylantern.core.query.Standing;
 
 /** The shapes in which answers go out. */
@@ -33,7 +40,7 @@ final class SearchAnswers {
             double score,
             @Nullable Double distanceKm,
             @Nullable String tier,
-            List<CardPart> card,
+            List<CardValue> card,
             @Nullable Standing standing) {}
 
     /**
@@ -45,6 +52,28 @@ final class SearchAnswers {
         static List<TierFace> of(SearchDesign design) {
             return design.tiersByRank().stream()
                     .map(tier -> new TierFace(tier.key(), tier.disclosure(), tier.looks()))
+                    .toList();
+        }
+    }
+
+    /**
+     * What stands on the cards of some results, and how.
+     *
+     * @param collections whose results have this card
+     * @param place that it was made for; where that is another one, the card is fitted to where it is drawn
+     */
+    record CardFace(List<CollectionKey> collections, Place place, PartGroup body) {
+        /** For the collections among the results; one card where they share one. */
+        static List<CardFace> of(SearchDesign design, Place place, List<Hit> hits) {
+            Map<Card, List<CollectionKey>> cards = new LinkedHashMap<>();
+            hits.stream().map(hit -> hit.ref().collection()).distinct().forEach(collection -> cards.computeIfAbsent(
+                            design.card(place, collection), card -> new ArrayList<>())
+                    .add(collection));
+            return cards.entrySet().stream()
+                    .map(card -> new CardFace(
+                            card.getValue(),
+                            card.getKey().place(),
+                            card.getKey().body()))
                     .toList();
         }
     }
@@ -65,6 +94,7 @@ final class SearchAnswers {
      * @param orders that visitors may choose among; none where there is one
      * @param tiers of featured listings, the highest first
      * @param arranged how the cards stand
+     * @param cards what stands on the cards of the results
      * @param newestFirst whether the starting list begins with what was published last
      */
     record Results(
@@ -83,7 +113,8 @@ final class SearchAnswers {
             List<OrderShape> orders,
             boolean newestFirst,
             List<TierFace> tiers,
-            SearchDesign.Arranged arranged) {}
+            SearchDesign.Arranged arranged,
+            List<CardFace> cards) {}
 
     /**
      * What visitors can narrow by.
@@ -174,6 +205,7 @@ final class SearchAnswers {
      * @param completions whole queries in which the word at hand is completed; each finds something
      * @param didYouMean another query, where nothing is found; it finds something
      * @param tiers of featured listings, the highest first
+     * @param cards what stands on the cards of the results
      */
     record LiveResults(
             String query,
@@ -183,7 +215,8 @@ final class SearchAnswers {
             List<LiveGroup> groups,
             List<String> completions,
             @Nullable String didYouMean,
-            List<TierFace> tiers) {}
+            List<TierFace> tiers,
+            List<CardFace> cards) {}
 
     /**
      * What the elements need to draw a search.

@@ -107,6 +107,10 @@ class DraftTest {
                 "{\"version\":1,\"name\":\"x\",\"words\":{\"colour\":1}} | words.colour | no key",
                 "{\"version\":1,\"name\":\"x\",\"words\":{\"needed\":\"some\"}} | words.needed | some",
                 "{\"version\":1,\"name\":\"x\",\"words\":{\"excerpt\":{\"words\":3}}} | words.excerpt.words | choose 5 to 100",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"part\":\"group\",\"key\":\"card\",\"parts\":[{\"part\":\"excerpt\",\"key\":\"text\"}]}}]} | cards[0].body.parts | needs a title",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"clock\",\"key\":\"text\"}]}}]} | cards[0].body.parts[0] | clock",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"title\",\"key\":\"title\",\"level\":1}]}}]} | cards[0].body.parts[0].level | heading of level 1",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"shelf\"}]} | cards[0].place | shelf",
                 "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | page.address | no web address",
                 "{\"version\":1,\"name\":\"\"} | name | 1 to 80 characters",
                 "{\"version\":2,\"name\":\"x\"} | version | not one this product reads",
@@ -202,6 +206,7 @@ class DraftTest {
         order.put("mostFeatured", 40);
         expected.putArray("tiers");
         expected.putArray("pins");
+        expected.putArray("cards");
         ((ObjectNode) expected.path("page")).put("arranged", "list");
         assertThat(kept.json()).isEqualTo(expected);
     }

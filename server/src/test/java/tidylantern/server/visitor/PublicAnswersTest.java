@@ -62,12 +62,14 @@ class PublicAnswersTest {
                         "orders",
                         "newestFirst",
                         "tiers",
-                        "arranged");
+                        "arranged",
+                        "cards");
         JsonNode hit = results.path("hits").get(0);
         assertThat(hit.path("url").asString()).isEqualTo("https://isles.example/x");
         assertThat(hit.path("card"))
-                .extracting(part -> part.path("part").asString())
-                .containsExactly("picture", "title", "excerpt", "collection");
+                .extracting(part ->
+                        part.path("key").asString() + " " + part.path("as").asString())
+                .containsExactly("picture picture", "title text", "excerpt text", "collection text");
         assertThat(hit.path("card").path(0).path("value").asString()).isEqualTo("https://isles.example/x.svg");
         assertThat(hit.path("card").path(1).path("text"))
                 .extracting(

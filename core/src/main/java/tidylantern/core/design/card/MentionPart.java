@@ -1,0 +1,33 @@
+package tidylantern.core.design.card;
+
+import java.util.Locale;
+import java.util.Objects;
+import tidylantern.core.design.DesignFault;
+
+/** Something that is known of a result and is no field of its item. */
+public record MentionPart(String key, What what, Lettering lettering) implements CardPart {
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
+    public MentionPart {
+        key = CardPart.checkedKey(key);
+        DesignFault.unless(what != null, "what", "it does not say what it mentions");
+        lettering = Objects.requireNonNullElseGet(lettering, Lettering::quiet);
+    }
+
+    /** What can be mentioned. */
+    public enum What {
+        /** The label of the item's collection. */
+        COLLECTION,
+        /** The short label of a featured tier. */
+        RIBBON,
+        /** What visitors read because a tier is paid for. */
+        DISCLOSURE,
+        /** How far the item is from the visitor's place. */
+        DISTANCE;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+}

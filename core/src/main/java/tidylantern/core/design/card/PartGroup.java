@@ -1,0 +1,92 @@
+package tidylantern.core.design.card;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.Stream;
+
+/**
+ * Parts beside or below one another.
+ *
+ * @param gap between them
+ * @param align across the direction: of a row how high they stand, of a column where their lines begin
+ * @param wraps whether what finds no room in a row goes on below
+ * @param grows whether it takes the room that its neighbours leave
+ * @param dots whether a dot stands between the parts of a row
+ */
+public record PartGroup(
+        String key,
+        Direction direction,
+        Step gap,
+        Align align,
+        Boolean wraps,
+        Boolean grows,
+        Boolean dots,
+        List<CardPart> parts)
+        implements CardPart {
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
+    public PartGroup {
+        key = CardPart.checkedKey(key);
+        direction = Objects.requireNonNullElse(direction, Direction.COLUMN);
+        gap = Objects.requireNonNullElse(gap, Step.USUAL);
+        align = Objects.requireNonNullElse(align, Align.START);
+        wraps = Objects.requireNonNullElse(wraps, false);
+        grows = Objects.requireNonNullElse(grows, false);
+        dots = Objects.requireNonNullElse(dots, false);
+        parts = List.copyOf(Objects.requireNonNullElse(parts, List.<CardPart>of()));
+    }
+
+    /** Parts below one another that take the room there is. */
+    public static PartGroup column(String key, Step gap, CardPart... parts) {
+        return new PartGroup(key, Direction.COLUMN, gap, Align.START, false, true, false, List.of(parts));
+    }
+
+    /** Parts beside one another. */
+    public static PartGroup row(String key, Step gap, CardPart... parts) {
+        return new PartGroup(key, Direction.ROW, gap, Align.START, false, false, false, List.of(parts));
+    }
+
+    /** Short texts beside one another with a dot between them; what finds no room goes on below. */
+    public static PartGroup line(String key, CardPart... parts) {
+        return new PartGroup(key, Direction.ROW, Step.SMALL, Align.BASELINE, true, false, true, List.of(parts));
+    }
+
+    @Override
+    public Stream<CardPart> withBelow() {
+        return Stream.concat(Stream.of(this), parts.stream().flatMap(CardPart::withBelow));
+    }
+
+    /** How many groups stand in one another at the most, this one counted. */
+    int depth() {
+        return 1
+                + parts.stream()
+                        .mapToInt(part -> part instanceof PartGroup group ? group.depth() : 0)
+                        .max()
+                        .orElse(0);
+    }
+
+    /** How parts follow one another. */
+    public enum Direction {
+        ROW,
+        COLUMN;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /** Where parts stand across the direction of their group. */
+    public enum Align {
+        START,
+        CENTER,
+        END,
+        BASELINE;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+}

@@ -1,0 +1,72 @@
+package tidylantern.core.design.card;
+
+import java.util.Locale;
+import java.util.Objects;
+
+/**
+ * The item's picture.
+ *
+ * @param whole whether all of it is shown, with ground around it; else it fills its shape, cut where it must be
+ * @param standIn what stands in its place where an item has none
+ */
+public record PicturePart(String key, Shape shape, Size size, Boolean whole, StandIn standIn) implements CardPart {
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
+    public PicturePart {
+        key = CardPart.checkedKey(key);
+        shape = Objects.requireNonNullElse(shape, Shape.FOUR_TO_THREE);
+        size = Objects.requireNonNullElse(size, Size.USUAL);
+        whole = Objects.requireNonNullElse(whole, false);
+        standIn = Objects.requireNonNullElse(standIn, StandIn.NONE);
+    }
+
+    /** Width to height. */
+    public enum Shape {
+        SQUARE("square"),
+        FOUR_TO_THREE("4-3"),
+        THREE_TO_TWO("3-2"),
+        SIXTEEN_TO_NINE("16-9"),
+        ROUND("round"),
+        /** As it came. */
+        NATURAL("natural");
+
+        private final String written;
+
+        Shape(String written) {
+            this.written = written;
+        }
+
+        @Override
+        public String toString() {
+            return written;
+        }
+    }
+
+    /** How wide it is: in steps, or as a part of the card. */
+    public enum Size {
+        ICON,
+        SMALL,
+        USUAL,
+        LARGE,
+        THIRD,
+        FULL;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /** What stands where a picture is missing. */
+    public enum StandIn {
+        /** Nothing: the other parts take its room. */
+        NONE,
+        /** The first letter of the title. */
+        LETTER;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+}

@@ -1,0 +1,339 @@
+package tidylantern.core.design.card;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.card.Format.Amount;
+import tidylantern.core.design.card.Format.Days;
+import tidylantern.core.design.card.Format.Names;
+import tidylantern.core.design.card.Format.Quantity;
+
+/** Complete cards to begin from, filled with what a collection has. */
+public final class ReadyCards {
+    private static final Set<FieldKey> TOLD_ELSEWHERE = Set.of(FieldKey.AUTHOR, FieldKey.PUBLISHED);
+
+    private static final PartGroup TEXTS = texts(
+            mention(MentionPart.What.RIBBON),
+            title(),
+            excerpt(4),
+            PartGroup.line(
+                    "about",
+                    mention(MentionPart.What.COLLECTION),
+                    mention(MentionPart.What.DISCLOSURE),
+                    mention(MentionPart.What.DISTANCE)));
+    private static final PartGroup PLAIN =
+            PartGroup.row("card", Step.LARGE, picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.USUAL), TEXTS);
+    private static final PartGroup UPRIGHT = PartGroup.column(
+            "card", Step.USUAL, picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.FULL), TEXTS);
+    private static final PartGroup ROW = PartGroup.row(
+            "card",
+            Step.USUAL,
+            picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.ICON),
+            PartGroup.column(
+                    "texts",
+                    Step.NONE,
+                    PartGroup.row(
+                            "name",
+                            Step.SMALL,
+                            new TitlePart("title", 3, 2, Lettering.strong()),
+                            mention(MentionPart.What.RIBBON)),
+                    mention(MentionPart.What.DISCLOSURE),
+                    new ExcerptPart("excerpt", 2, Lettering.quiet())));
+
+    private final Collection collection;
+    /** Fields that other collections of the site have, too: they tell less of what this one is about. */
+    private final Set<FieldKey> shared;
+
+    private ReadyCards(Collection collection, Set<FieldKey> shared) {
+        this.collection = collection;
+        this.shared = shared;
+    }
+
+    /** @param name what it is for, as owners read it */
+    public record Ready(String name, PartGroup body) {
+        private long shown() {
+            return body.withBelow().filter(ValuePart.class::isInstance).count();
+        }
+    }
+
+    /** What is drawn where an owner made no card. */
+    public static Card usual(Place place) {
+        return new Card(
+                place,
+                null,
+                switch (place) {
+                    case LIST -> PLAIN;
+                    case GRID -> UPRIGHT;
+                    case LIVE -> ROW;
+                });
+    }
+
+    /** The parts that any card can have, as they begin. */
+    public static List<CardPart> parts() {
+        List<CardPart> parts = new ArrayList<>(
+                List.of(picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.USUAL), title(), excerpt(4)));
+        for (MentionPart.What what : MentionPart.What.values()) {
+            parts.add(mention(what));
+        }
+        parts.add(new ButtonPart("button", "Look at it", null));
+        parts.add(PartGroup.line("line"));
+        parts.add(PartGroup.row("row", Step.USUAL));
+        parts.add(PartGroup.column("column", Step.SMALL));
+        return parts;
+    }
+
+    /** Those that a collection has the fields for, the one that shows most of them first; the plain one last. */
+    public static List<Ready> of(Collection collection, SiteContent content) {
+        Set<FieldKey> shared = content.collections().stream()
+                .filter(other -> !other.key().equals(collection.key()))
+                .flatMap(other -> other.fields().stream())
+                .map(Field::key)
+                .collect(Collectors.toSet());
+        ReadyCards with = new ReadyCards(collection, shared);
+        return Stream.concat(
+                        Stream.of(with.home(), with.trip(), with.recipe(), with.entry(), with.post(), with.picture())
+                                .filter(Objects::nonNull)
+                                .sorted(Comparator.comparingLong(Ready::shown).reversed()),
+                        Stream.of(new Ready("Plain", PLAIN)))
+                .toList();
+    }
+
+    private @Nullable Ready home() {
+        ValuePart price = price(Lettering.strong());
+        ValuePart rooms = numbers().map(ReadyCards::number).findFirst().orElse(null);
+        return price == null || rooms == null
+                ? null
+                : new Ready(
+                        "A home or a room",
+                        PartGroup.row(
+                                "card",
+                                Step.LARGE,
+                                picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.THIRD),
+                                texts(
+                                        mention(MentionPart.What.RIBBON),
+                                        title(),
+                                        excerpt(2),
+                                        line("facts", price, rooms, place()),
+                                        foot())));
+    }
+
+    private @Nullable Ready trip() {
+        ValuePart day = of(FieldKind.DATE)
+                .map(field -> ValuePart.of(field.key(), new Days(Days.Which.NEXT, Days.Told.WITHOUT_YEAR), accent()))
+                .findFirst()
+                .orElse(null);
+        return day == null
+                ? null
+                : new Ready(
+                        "A trip or an event",
+                        PartGroup.row(
+                                "card",
+                                Step.LARGE,
+                                picture(PicturePart.Shape.SQUARE, PicturePart.Size.USUAL),
+                                texts(
+                                        mention(MentionPart.What.RIBBON),
+                                        line(
+                                                "when",
+                                                day,
+                                                numbers()
+                                                        .map(ReadyCards::number)
+                                                        .findFirst()
+                                                        .orElse(null)),
+                                        title(),
+                                        excerpt(2),
+                                        line("facts", price(Lettering.strong()), place()),
+                                        foot())));
+    }
+
+    private @Nullable Ready recipe() {
+        Field minutes = numbers().filter(ReadyCards::isDuration).findFirst().orElse(null);
+        return minutes == null
+                ? null
+                : new Ready(
+                        "A recipe",
+                        PartGroup.row(
+                                "card",
+                                Step.LARGE,
+                                picture(PicturePart.Shape.THREE_TO_TWO, PicturePart.Size.LARGE),
+                                texts(
+                                        mention(MentionPart.What.RIBBON),
+                                        title(),
+                                        line(
+                                                "facts",
+                                                number(minutes),
+                                                category(false, Lettering.quiet()),
+                                                author(Lettering.quiet())),
+                                        excerpt(2),
+                                        foot())));
+    }
+
+    private @Nullable Ready entry() {
+        ValuePart trade = category(true, Lettering.quiet());
+        ValuePart rating = numbers()
+                .filter(field -> names(field, "rating", "stars"))
+                .map(field -> ValuePart.of(field.key(), new Quantity(Quantity.Style.SIGNS, 5), Lettering.usual()))
+                .findFirst()
+                .orElse(null);
+        return trade == null || (rating == null && place() == null)
+                ? null
+                : new Ready(
+                        "An entry of a directory",
+                        PartGroup.row(
+                                "card",
+                                Step.LARGE,
+                                picture(PicturePart.Shape.SQUARE, PicturePart.Size.SMALL),
+                                texts(
+                                        mention(MentionPart.What.RIBBON),
+                                        title(),
+                                        line("facts", rating, place()),
+                                        excerpt(2),
+                                        trade,
+                                        foot())));
+    }
+
+    private @Nullable Ready post() {
+        ValuePart author = author(Lettering.quiet());
+        ValuePart day = collection.field(FieldKey.PUBLISHED) == null
+                ? null
+                : ValuePart.of(FieldKey.PUBLISHED, new Days(Days.Which.NEXT, Days.Told.USUAL), Lettering.quiet());
+        return author == null && day == null
+                ? null
+                : new Ready(
+                        "A post",
+                        PartGroup.row(
+                                "card",
+                                Step.LARGE,
+                                texts(
+                                        mention(MentionPart.What.RIBBON),
+                                        title(),
+                                        line("facts", author, day),
+                                        excerpt(4),
+                                        foot()),
+                                picture(PicturePart.Shape.SQUARE, PicturePart.Size.USUAL)));
+    }
+
+    private @Nullable Ready picture() {
+        return collection.field(FieldKey.IMAGE) == null
+                ? null
+                : new Ready(
+                        "A picture",
+                        PartGroup.column(
+                                "card",
+                                Step.SMALL,
+                                picture(PicturePart.Shape.NATURAL, PicturePart.Size.FULL),
+                                mention(MentionPart.What.RIBBON),
+                                new TitlePart("title", 3, 2, Lettering.strong()),
+                                line("facts", author(Lettering.quiet()), place()),
+                                foot()));
+    }
+
+    private static PicturePart picture(PicturePart.Shape shape, PicturePart.Size size) {
+        return new PicturePart("picture", shape, size, false, PicturePart.StandIn.NONE);
+    }
+
+    private static PartGroup texts(@Nullable CardPart... parts) {
+        return PartGroup.column("texts", Step.SMALL, given(parts));
+    }
+
+    private static PartGroup line(String key, @Nullable CardPart... parts) {
+        return PartGroup.line(key, given(parts));
+    }
+
+    private static CardPart[] given(@Nullable CardPart... parts) {
+        return Arrays.stream(parts).filter(Objects::nonNull).toArray(CardPart[]::new);
+    }
+
+    private static TitlePart title() {
+        return new TitlePart("title", 3, 3, new Lettering(Lettering.Size.LARGE, true, Lettering.Tone.TEXT));
+    }
+
+    private static ExcerptPart excerpt(int lines) {
+        return new ExcerptPart("excerpt", lines, Lettering.usual());
+    }
+
+    private static MentionPart mention(MentionPart.What what) {
+        return new MentionPart(what.toString(), what, Lettering.quiet());
+    }
+
+    private static Lettering accent() {
+        return new Lettering(Lettering.Size.SMALL, true, Lettering.Tone.ACCENT);
+    }
+
+    /** What belongs to every card, and stands only on some results. */
+    private static PartGroup foot() {
+        return PartGroup.line("about", mention(MentionPart.What.DISCLOSURE), mention(MentionPart.What.DISTANCE));
+    }
+
+    private Stream<Field> of(FieldKind kind) {
+        return collection.fields().stream()
+                .filter(field -> field.kind() == kind && !TOLD_ELSEWHERE.contains(field.key()));
+    }
+
+    private Stream<Field> numbers() {
+        return of(FieldKind.NUMBER);
+    }
+
+    /** A number with its unit or, where it has none, its name before it, which fits any number: "Bedrooms: 3". */
+    private static ValuePart number(Field field) {
+        if (isDuration(field)) {
+            return ValuePart.of(field.key(), new Quantity(Quantity.Style.DURATION, 5), Lettering.usual());
+        }
+        String before = field.unit() == null ? field.label() + ":" : "";
+        return new ValuePart(
+                CardPart.keyFrom(field.key().value()),
+                field.key(),
+                before.length() <= ValuePart.LONGEST ? before : "",
+                "",
+                new Quantity(Quantity.Style.NUMBER, 5),
+                Lettering.usual());
+    }
+
+    private static boolean isDuration(Field field) {
+        return Objects.equals(field.unit(), "min") || names(field, "minutes");
+    }
+
+    private static boolean names(Field field, String... words) {
+        String name = field.label().toLowerCase(Locale.ROOT);
+        return Arrays.stream(words).anyMatch(name::contains);
+    }
+
+    private @Nullable ValuePart price(Lettering lettering) {
+        return of(FieldKind.MONEY)
+                .map(field -> ValuePart.of(field.key(), new Amount(false), lettering))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private @Nullable ValuePart place() {
+        return of(FieldKind.PLACE)
+                .map(field -> ValuePart.of(field.key(), new Format.Usual(), Lettering.usual()))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private @Nullable ValuePart category(boolean chips, Lettering lettering) {
+        return of(FieldKind.CATEGORY)
+                .sorted(Comparator.comparing(field -> shared.contains(field.key())))
+                .map(field -> ValuePart.of(field.key(), new Names(false, chips, 3), lettering))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private @Nullable ValuePart author(Lettering lettering) {
+        return collection.field(FieldKey.AUTHOR) == null
+                ? null
+                : ValuePart.of(FieldKey.AUTHOR, new Format.Usual(), lettering);
+    }
+}

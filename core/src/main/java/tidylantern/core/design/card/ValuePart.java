@@ -1,0 +1,48 @@
+package tidylantern.core.design.card;
+
+import java.util.Objects;
+import java.util.regex.Pattern;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.design.DesignFault;
+
+/**
+ * What one field says, with a text before and behind it.
+ *
+ * @param before at most {@value #LONGEST} characters; a space follows where it ends with a letter, a digit or a stop
+ * @param after at most {@value #LONGEST} characters; a space comes before where it begins with a letter or a digit
+ * @param format one that does not fit the field's kind gives way to the usual one
+ */
+public record ValuePart(String key, FieldKey field, String before, String after, Format format, Lettering lettering)
+        implements CardPart {
+    public static final int LONGEST = 40;
+    private static final Pattern WANTS_A_SPACE = Pattern.compile("[\\p{L}\\p{N}.:,;]$");
+
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
+    public ValuePart {
+        key = CardPart.checkedKey(key);
+        DesignFault.unless(field != null, "field", "it does not say which field it shows");
+        before = beside(before, "before");
+        after = beside(after, "after");
+        format = Objects.requireNonNullElseGet(format, Format.Usual::new);
+        lettering = Objects.requireNonNullElseGet(lettering, Lettering::usual);
+    }
+
+    private static String beside(String text, String key) {
+        String said = Objects.requireNonNullElse(text, "").strip();
+        DesignFault.unless(said.length() <= LONGEST, key, "a text beside a value has at most %d characters", LONGEST);
+        return said;
+    }
+
+    /** A value with the texts beside it. */
+    public String beside(String value) {
+        String first = WANTS_A_SPACE.matcher(before).find() ? before + " " : before;
+        String last = after.isEmpty() || !Character.isLetterOrDigit(after.codePointAt(0)) ? after : " " + after;
+        return first + value + last;
+    }
+
+    /** A field without a text beside it. */
+    public static ValuePart of(FieldKey field, Format format, Lettering lettering) {
+        return new ValuePart(CardPart.keyFrom(field.value()), field, "", "", format, lettering);
+    }
+}

@@ -1,0 +1,154 @@
+package tidylantern.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.SearchContext;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.PointerInput;
+import tools.jackson.databind.JsonNode;
+
+/** A card is composed, and stands alike on the stage, on a page with the elements and on the one without script. */
+@ExtendWith(SharedDemo.class)
+class CardsStepTest {
+    private static final String PRICE = ".card [part~='value-price']";
+    private static DemoWorld world;
+    private static Browser browser;
+
+    @BeforeAll
+    static void start(DemoWorld shared) {
+        world = shared;
+        browser = Browser.wide();
+        browser.signIn(world.service());
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+    }
+
+    /** The cards of a new search for homes. */
+    private static String opened(String name) {
+        String key = world.newSearch(name, List.of("homes"));
+        browser.open(world.workbench("/searches/" + key + "/cards"));
+        browser.seeText(".outline .name", "Title");
+        return key;
+    }
+
+    private static String draft(String key) {
+        return "/api/owner/searches/" + key + "/draft";
+    }
+
+    private static void publish(String key) {
+        world.api()
+                .send(
+                        "POST",
+                        "/api/owner/searches/" + key + "/publish",
+                        "",
+                        Map.of("If-Match", world.api().get(draft(key)).header("ETag")));
+    }
+
+    private static JsonNode cards(String key) {
+        return world.api().get(draft(key)).json().path("cards");
+    }
+
+    /** On the stage, within its frame. */
+    private static List<String> stage(String css, java.util.function.Predicate<List<String>> such) {
+        return browser.onStage("tidy-results", results -> {
+            browser.untilTexts(results, css, such);
+            return browser.texts(results, css);
+        });
+    }
+
+    private static void setText(String label, String text) {
+        WebElement box = browser.until(
+                        label, () -> browser.driver().findElements(By.cssSelector(".settings .choice")).stream()
+                                .filter(one -> one.getText().startsWith(label))
+                                .findFirst()
+                                .orElse(null))
+                .findElement(By.cssSelector("input"));
+        box.clear();
+        box.sendKeys(text, Keys.TAB);
+    }
+
+    @Test
+    void aReadyCardIsTakenChangedWithTheMouseAndMetByVisitors() {
+        String key = opened("Cards by mouse");
+        browser.seeText(".folding > button", "Begin from a ready card").click();
+        browser.seeText(".offers button", "A home or a room").click();
+        stage(PRICE, prices -> prices.size() == 10);
+        browser.seeText(".outline .name", "Price").click();
+        setText("Behind it", "a week");
+        stage(PRICE, prices -> prices.size() == 10 && prices.stream().allMatch(price -> price.endsWith(" a week")));
+        browser.mustBeAccessible("a part of a card");
+        WebElement price =
+                browser.until("the row", () -> browser.driver().findElements(By.cssSelector(".outline > .row")).stream()
+                        .filter(row -> "Price".equals(row.getAttribute("aria-label")))
+                        .findFirst()
+                        .orElse(null));
+        browser.seeText(".outline .name", "Price").click();
+        WebElement title = browser.see(".outline > [aria-label='Title']");
+        browser.drag(PointerInput.Kind.MOUSE, price.findElement(By.cssSelector(".grip")), title);
+        browser.until(
+                "kept",
+                () -> cards(key).toString().indexOf("\"price\"")
+                        < cards(key).toString().indexOf("\"title\""));
+        List<String> onStage = stage(PRICE, prices -> prices.size() == 10);
+        assertThat(onStage).isNotEmpty();
+
+        publish(key);
+        try (Browser visitor = Browser.wide()) {
+            visitor.open(world.service() + "/s/" + key);
+            SearchContext results = visitor.inside("tidy-results");
+            visitor.untilTexts(results, PRICE, prices -> prices.equals(onStage));
+            assertThat(visitor.texts(results, ".card .title")).hasSize(10);
+            visitor.mustBeAccessible("composed cards");
+        }
+        try (Browser plain = Browser.withoutScript()) {
+            plain.open(world.service() + "/s/" + key);
+            plain.untilTexts(plain.driver(), "li.card .value", texts -> texts.containsAll(onStage));
+        }
+    }
+
+    @Test
+    void aPartIsAddedAndMovedByKeysAloneAndLiveResultsFollowUntilTheyAreChanged() {
+        String key = opened("Cards by keys");
+        browser.script(
+                "[...document.querySelectorAll('.folding > button')].find(one => one.textContent.includes('Add a part')).focus()");
+        browser.press(Keys.ENTER);
+        browser.seeText(".offers button", "Price");
+        browser.script(
+                "[...document.querySelectorAll('.offers button')].find(one => one.textContent.includes('Price')).focus()");
+        browser.press(Keys.ENTER);
+        stage(PRICE, prices -> prices.size() == 10);
+        browser.script("document.querySelector(\"[aria-label='Move Price up']\").focus()");
+        browser.press(Keys.ENTER);
+        browser.until("moved", () -> browser.driver().findElements(By.cssSelector("[role=status]")).stream()
+                .anyMatch(one -> one.getText().startsWith("Price is number")));
+        assertThat(String.valueOf(browser.script("return document.activeElement.getAttribute('aria-label')")))
+                .isEqualTo("Move Price up");
+        browser.until("kept", () -> cards(key).size() == 1);
+        assertThat(world.api()
+                        .get(draft(key).replace("/draft", "") + "/draft/live?q=house")
+                        .text())
+                .as("live results follow the list")
+                .contains("value-price".replace("value-", "\"key\":\""));
+
+        browser.seeText(".which button", "Live results").click();
+        browser.see("[aria-label='Take Price away']").click();
+        browser.until("a card of their own", () -> cards(key).size() == 2);
+        assertThat(cards(key).path(1).path("place").asString()).isEqualTo("live");
+        browser.seeText(".said button", "Follow again").click();
+        browser.until("one card", () -> cards(key).size() == 1);
+        browser.see("[aria-label='Undo']").click();
+        browser.until("both again", () -> cards(key).size() == 2);
+        browser.mustBeAccessible("cards of live results");
+    }
+}

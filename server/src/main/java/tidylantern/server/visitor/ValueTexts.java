@@ -1,0 +1,202 @@
+package tidylantern.server.visitor;
+
+import com.ibm.icu.number.LocalizedNumberFormatter;
+import com.ibm.icu.number.NumberFormatter;
+import com.ibm.icu.number.Precision;
+import com.ibm.icu.util.Currency;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.net.URI;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CategoryPath;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.design.card.Format;
+import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.query.MarkedText;
+
+/**
+ * Writes fields' values in the language of an answer, by the data of CLDR that the JDK ships, wherever the service runs
+ * and for every renderer.
+ *
+ * @param today where the site is; decides which day is the next one
+ */
+record ValueTexts(AnswerTexts texts, LocalDate today) {
+    private static final int MINUTES_OF_HOUR = 60;
+    private static final String SIGN = "★";
+    private static final String NO_SIGN = "☆";
+    /** Of an amount whose currency nobody says. */
+    private static final Precision PART_OF_UNIT = Precision.maxFraction(2);
+
+    private static final int NEXT_DAYS = 3;
+    private static final Format.Days NEXT_DAY = new Format.Days(Format.Days.Which.NEXT, Format.Days.Told.USUAL);
+    private static final Format.Names LAST_NAMES = new Format.Names(false, false, 3);
+
+    /** @return null where there is nothing to tell, such as a no */
+    @Nullable CardValue write(ValuePart part, FieldValue value, Field field, String siteAddress) {
+        Format format = part.format().fits(field.kind()) ? part.format() : new Format.Usual();
+        return switch (value) {
+            case FieldValue.Text text -> beside(part, firstLine(text.text()), null);
+            case FieldValue.Categories categories -> names(part, categories.paths(), field, format);
+            case FieldValue.Numeric numeric -> number(part, numeric.number(), field, format);
+            case FieldValue.Money money ->
+                beside(
+                        part,
+                        money(money, format instanceof Format.Amount amount && amount.whole()),
+                        money.amount().toPlainString());
+            case FieldValue.Dates dates -> {
+                List<LocalDate> told = told(dates.days(), format);
+                yield beside(part, days(told, format), told.getFirst().toString());
+            }
+            case FieldValue.Place place -> place.name() == null ? null : beside(part, place.name(), null);
+            case FieldValue.YesNo answer -> answer.yes() ? beside(part, field.label(), null) : null;
+            case FieldValue.Image image -> null;
+            case FieldValue.Link link -> link(part, Answering.absolute(link.address(), siteAddress));
+            case FieldValue.Codes codes -> beside(part, String.join(", ", codes.codes()), null);
+        };
+    }
+
+    private static CardValue beside(ValuePart part, String text, @Nullable String value) {
+        return new CardValue(part.key(), CardValue.As.TEXT, CardValue.plain(part.beside(text)), value);
+    }
+
+    private static String firstLine(String text) {
+        int end = text.indexOf('\n');
+        return end < 0 ? text : text.substring(0, end);
+    }
+
+    private static CardValue link(ValuePart part, String address) {
+        String host = URI.create(address).getHost();
+        String said = host == null ? address : host.startsWith("www.") ? host.substring("www.".length()) : host;
+        return new CardValue(part.key(), CardValue.As.LINK, CardValue.plain(part.beside(said)), address);
+    }
+
+    private static CardValue names(ValuePart part, List<CategoryPath> paths, Field field, Format format) {
+        Format.Names how = format instanceof Format.Names names ? names : LAST_NAMES;
+        List<String> names = paths.stream()
+                .map(field::counted)
+                .map(path -> how.path()
+                        ? String.join(" › ", path.names())
+                        : path.names().getLast())
+                .distinct()
+                .limit(how.most())
+                .toList();
+        if (how.chips()) {
+            List<MarkedText.Run> runs =
+                    names.stream().map(name -> new MarkedText.Run(name, false)).toList();
+            return new CardValue(part.key(), CardValue.As.CHIPS, runs, null);
+        }
+        return beside(part, String.join(", ", names), null);
+    }
+
+    private CardValue number(ValuePart part, BigDecimal number, Field field, Format format) {
+        String plain = number.toPlainString();
+        if (format instanceof Format.Quantity how && how.style() == Format.Quantity.Style.SIGNS) {
+            return signs(part, number, how.outOf());
+        }
+        if (format instanceof Format.Quantity how && how.style() == Format.Quantity.Style.DURATION) {
+            return beside(
+                    part, duration(number.setScale(0, RoundingMode.HALF_UP).longValue()), plain);
+        }
+        boolean digits = format instanceof Format.Quantity how && how.style() == Format.Quantity.Style.DIGITS;
+        return beside(
+                part, (digits ? plain : number(number)) + (field.unit() == null ? "" : "\u00a0" + field.unit()), plain);
+    }
+
+    private String number(BigDecimal number) {
+        // A value is told as it came; only what nobody reads is rounded.
+        return numbers().precision(Precision.maxFraction(6)).format(number).toString();
+    }
+
+    private LocalizedNumberFormatter numbers() {
+        return NumberFormatter.withLocale(texts.language());
+    }
+
+    /** "1 h 20", "45 min", "2 h". */
+    private String duration(long minutes) {
+        long hours = minutes / MINUTES_OF_HOUR;
+        long left = minutes % MINUTES_OF_HOUR;
+        if (hours == 0) {
+            return texts.say("minutes", Map.of("minutes", left));
+        }
+        return left == 0
+                ? texts.say("hours", Map.of("hours", hours))
+                : texts.say("hoursAndMinutes", Map.of("hours", hours, "minutes", "%02d".formatted(left)));
+    }
+
+    private CardValue signs(ValuePart part, BigDecimal number, int outOf) {
+        int full = Math.clamp(number.setScale(0, RoundingMode.HALF_UP).longValue(), 0, outOf);
+        String heard = texts.say("outOf", Map.of("number", number(number), "best", outOf));
+        return new CardValue(
+                part.key(),
+                CardValue.As.SIGNS,
+                CardValue.plain(part.beside(heard)),
+                SIGN.repeat(full) + NO_SIGN.repeat(outOf - full));
+    }
+
+    private String money(FieldValue.Money money, boolean whole) {
+        boolean isWhole = whole || money.amount().stripTrailingZeros().scale() <= 0;
+        LocalizedNumberFormatter format =
+                numbers().roundingMode(RoundingMode.HALF_UP).precision(isWhole ? Precision.integer() : PART_OF_UNIT);
+        if (money.currency() == null) {
+            return format.format(money.amount()).toString();
+        }
+        Currency currency = Currency.getInstance(money.currency());
+        return format.unit(currency)
+                .precision(isWhole ? Precision.integer() : Precision.currency(Currency.CurrencyUsage.STANDARD))
+                .format(money.amount())
+                .toString();
+    }
+
+    /** Those of the days that a format tells; never none. */
+    private List<LocalDate> told(List<LocalDate> days, Format format) {
+        Format.Days how = format instanceof Format.Days given ? given : NEXT_DAY;
+        List<LocalDate> ahead =
+                days.stream().filter(day -> !day.isBefore(today)).toList();
+        List<LocalDate> open = ahead.isEmpty() ? List.of(days.getLast()) : ahead;
+        return switch (how.which()) {
+            case NEXT -> List.of(open.getFirst());
+            case NEXT_THREE -> open.subList(0, Math.min(NEXT_DAYS, open.size()));
+            case FIRST_AND_LAST -> days.size() == 1 ? days : List.of(days.getFirst(), days.getLast());
+        };
+    }
+
+    private String days(List<LocalDate> days, Format format) {
+        Format.Days how = format instanceof Format.Days given ? given : NEXT_DAY;
+        List<String> written = new ArrayList<>();
+        days.forEach(day -> written.add(day(day, how.told())));
+        return how.which() == Format.Days.Which.FIRST_AND_LAST && days.size() == 2
+                ? texts.say("setBetween", Map.of("from", written.get(0), "to", written.get(1)))
+                : written.stream().collect(Collectors.joining(", "));
+    }
+
+    private String day(LocalDate day, Format.Days.Told told) {
+        return switch (told) {
+            case USUAL ->
+                DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
+                        .withLocale(texts.language())
+                        .format(day);
+            case WITHOUT_YEAR ->
+                DateTimeFormatter.ofLocalizedPattern("MMMd")
+                        .withLocale(texts.language())
+                        .format(day);
+            case RELATIVE -> relative(day);
+        };
+    }
+
+    private String relative(LocalDate day) {
+        long days = ChronoUnit.DAYS.between(today, day);
+        if (Math.abs(days) <= 1) {
+            return texts.say(days == 0 ? "today" : days > 0 ? "tomorrow" : "yesterday");
+        }
+        return days > 0 ? texts.say("inDays", Map.of("count", days)) : texts.say("daysAgo", Map.of("count", -days));
+    }
+}

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import type { PartGroup } from '../../../shared/contract'
+import ChoiceField from '../../kit/ChoiceField.vue'
+import SwitchField from '../../kit/SwitchField.vue'
+import { settingsOf } from '../../kit/settingsOf'
+
+/** How the parts of a group follow one another. */
+const group = defineModel<PartGroup>({ required: true })
+const settings = settingsOf(group)
+const DIRECTIONS: readonly { value: PartGroup['direction']; label: string }[] = [
+  { value: 'row', label: 'Beside' },
+  { value: 'column', label: 'Below' },
+]
+const GAPS: readonly { value: PartGroup['gap']; label: string }[] = [
+  { value: 'none', label: 'None' },
+  { value: 'small', label: 'Small' },
+  { value: 'usual', label: 'Medium' },
+  { value: 'large', label: 'Large' },
+]
+const ALIGNED: readonly { value: PartGroup['align']; label: string }[] = [
+  { value: 'start', label: 'At the start' },
+  { value: 'center', label: 'In the middle' },
+  { value: 'end', label: 'At the end' },
+  { value: 'baseline', label: 'On one line of text' },
+]
+</script>
+
+<template>
+  <ChoiceField v-model="settings.direction" label="They stand" buttons :options="DIRECTIONS" />
+  <ChoiceField v-model="settings.gap" label="Gap between them" :options="GAPS" />
+  <ChoiceField v-model="settings.align" label="Across that" :options="ALIGNED" />
+  <SwitchField v-model="settings.grows" label="Takes the room that is left" />
+  <template v-if="group.direction === 'row'">
+    <SwitchField v-model="settings.wraps" label="Goes on below where room ends" />
+    <SwitchField v-model="settings.dots" label="A dot between them" />
+  </template>
+</template>
