@@ -6,7 +6,6 @@ import com.ibm.icu.number.Precision;
 import com.ibm.icu.util.Currency;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.net.URI;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
@@ -14,6 +13,8 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CategoryPath;
@@ -37,6 +38,9 @@ record ValueTexts(AnswerTexts texts, LocalDate today) {
     private static final Precision PART_OF_UNIT = Precision.maxFraction(2);
 
     private static final int NEXT_DAYS = 3;
+    private static final int LONGEST = 200;
+    private static final BigDecimal MOST_MINUTES = BigDecimal.valueOf(1_000_000);
+    private static final Pattern HOST = Pattern.compile("^https?://(?:www\\.)?([^/?#:]+)", Pattern.CASE_INSENSITIVE);
     private static final Format.Days NEXT_DAY = new Format.Days(Format.Days.Which.NEXT, Format.Days.Told.USUAL);
     private static final Format.Names LAST_NAMES = new Format.Names(false, false, 3);
 
@@ -60,7 +64,7 @@ record ValueTexts(AnswerTexts texts, LocalDate today) {
             case FieldValue.YesNo answer -> answer.yes() ? beside(part, field.label(), null) : null;
             case FieldValue.Image image -> null;
             case FieldValue.Link link -> link(part, Answering.absolute(link.address(), siteAddress));
-            case FieldValue.Codes codes -> beside(part, String.join(", ", codes.codes()), null);
+            case FieldValue.Codes codes -> beside(part, firstLine(String.join(", ", codes.codes())), null);
         };
     }
 
@@ -68,14 +72,19 @@ record ValueTexts(AnswerTexts texts, LocalDate today) {
         return new CardValue(part.key(), CardValue.As.TEXT, CardValue.plain(part.beside(text)), value);
     }
 
+    /** As much of it as a card has room for. */
     private static String firstLine(String text) {
         int end = text.indexOf('\n');
-        return end < 0 ? text : text.substring(0, end);
+        String line = end < 0 ? text : text.substring(0, end);
+        return line.codePointCount(0, line.length()) <= LONGEST
+                ? line
+                : line.substring(0, line.offsetByCodePoints(0, LONGEST)) + "…";
     }
 
     private static CardValue link(ValuePart part, String address) {
-        String host = URI.create(address).getHost();
-        String said = host == null ? address : host.startsWith("www.") ? host.substring("www.".length()) : host;
+        // Whatever stands behind the host may be written in any way that browsers forgive.
+        Matcher host = HOST.matcher(address);
+        String said = host.find() ? host.group(1) : firstLine(address);
         return new CardValue(part.key(), CardValue.As.LINK, CardValue.plain(part.beside(said)), address);
     }
 
@@ -103,8 +112,7 @@ record ValueTexts(AnswerTexts texts, LocalDate today) {
             return signs(part, number, how.outOf());
         }
         if (format instanceof Format.Quantity how && how.style() == Format.Quantity.Style.DURATION) {
-            return beside(
-                    part, duration(number.setScale(0, RoundingMode.HALF_UP).longValue()), plain);
+            return beside(part, duration(number), plain);
         }
         boolean digits = format instanceof Format.Quantity how && how.style() == Format.Quantity.Style.DIGITS;
         return beside(
@@ -120,10 +128,14 @@ record ValueTexts(AnswerTexts texts, LocalDate today) {
         return NumberFormatter.withLocale(texts.language());
     }
 
-    /** "1 h 20", "45 min", "2 h". */
-    private String duration(long minutes) {
-        long hours = minutes / MINUTES_OF_HOUR;
-        long left = minutes % MINUTES_OF_HOUR;
+    /** "1 h 20", "45 min", "2 h"; what is no time of a clock is told in minutes. */
+    private String duration(BigDecimal number) {
+        if (number.signum() < 0 || number.compareTo(MOST_MINUTES) > 0) {
+            return texts.say("minutes", Map.of("minutes", number(number)));
+        }
+        int minutes = number.setScale(0, RoundingMode.HALF_UP).intValueExact();
+        int hours = minutes / MINUTES_OF_HOUR;
+        int left = minutes % MINUTES_OF_HOUR;
         if (hours == 0) {
             return texts.say("minutes", Map.of("minutes", left));
         }
@@ -133,7 +145,10 @@ record ValueTexts(AnswerTexts texts, LocalDate today) {
     }
 
     private CardValue signs(ValuePart part, BigDecimal number, int outOf) {
-        int full = Math.clamp(number.setScale(0, RoundingMode.HALF_UP).longValue(), 0, outOf);
+        int full = number.max(BigDecimal.ZERO)
+                .min(BigDecimal.valueOf(outOf))
+                .setScale(0, RoundingMode.HALF_UP)
+                .intValueExact();
         String heard = texts.say("outOf", Map.of("number", number(number), "best", outOf));
         return new CardValue(
                 part.key(),

@@ -167,4 +167,28 @@ class ValueTextsTest {
                 .isEqualTo(new CardValue(
                         "field", CardValue.As.LINK, CardValue.plain("isles.example"), "https://isles.example/book"));
     }
+
+    @Test
+    void whatNobodyWouldWriteDoesNoHarm() {
+        Format duration = new Format.Quantity(Format.Quantity.Style.DURATION, 5);
+        Format signs = new Format.Quantity(Format.Quantity.Style.SIGNS, 5);
+        FieldValue huge = new FieldValue.Numeric(new BigDecimal("9".repeat(15)));
+        FieldValue negative = new FieldValue.Numeric(new BigDecimal("-80"));
+        assertThat(text(Locale.ENGLISH, duration, huge, null))
+                .startsWith("999,")
+                .endsWith(",999 min");
+        assertThat(text(Locale.ENGLISH, duration, negative, null)).isEqualTo("-80 min");
+        assertThat(text(Locale.ENGLISH, signs, huge, null)).isEqualTo("★★★★★");
+        assertThat(text(Locale.ENGLISH, signs, negative, null)).isEqualTo("☆☆☆☆☆");
+        assertThat(text(Locale.ENGLISH, new Format.Usual(), new FieldValue.Text("😀".repeat(500)), null))
+                .isEqualTo("😀".repeat(200) + "…");
+        assertThat(text(
+                        Locale.ENGLISH,
+                        new Format.Usual(),
+                        new FieldValue.Link("https://www.isles.example/a b|c?x=<y>"),
+                        null))
+                .isEqualTo("isles.example");
+        assertThat(text(Locale.ENGLISH, new Format.Usual(), days("9999-12-31", "0001-01-01"), null))
+                .isEqualTo("Dec 31, 9999");
+    }
 }

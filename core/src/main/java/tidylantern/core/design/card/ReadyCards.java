@@ -24,7 +24,9 @@ import tidylantern.core.design.card.Format.Quantity;
 public final class ReadyCards {
     private static final Set<FieldKey> TOLD_ELSEWHERE = Set.of(FieldKey.AUTHOR, FieldKey.PUBLISHED);
 
-    private static final PartGroup TEXTS = texts(
+    private static final PartGroup TEXTS = PartGroup.column(
+            "texts",
+            Step.SMALL,
             mention(MentionPart.What.RIBBON),
             title(),
             excerpt(4),
@@ -112,21 +114,15 @@ public final class ReadyCards {
 
     private @Nullable Ready home() {
         ValuePart price = price(Lettering.strong());
-        ValuePart rooms = numbers().map(ReadyCards::number).findFirst().orElse(null);
+        ValuePart rooms = firstNumber();
         return price == null || rooms == null
                 ? null
-                : new Ready(
+                : beside(
                         "A home or a room",
-                        PartGroup.row(
-                                "card",
-                                Step.LARGE,
-                                picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.THIRD),
-                                texts(
-                                        mention(MentionPart.What.RIBBON),
-                                        title(),
-                                        excerpt(2),
-                                        line("facts", price, rooms, place()),
-                                        foot())));
+                        picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.THIRD),
+                        title(),
+                        excerpt(2),
+                        line("facts", price, rooms, place()));
     }
 
     private @Nullable Ready trip() {
@@ -136,47 +132,25 @@ public final class ReadyCards {
                 .orElse(null);
         return day == null
                 ? null
-                : new Ready(
+                : beside(
                         "A trip or an event",
-                        PartGroup.row(
-                                "card",
-                                Step.LARGE,
-                                picture(PicturePart.Shape.SQUARE, PicturePart.Size.USUAL),
-                                texts(
-                                        mention(MentionPart.What.RIBBON),
-                                        line(
-                                                "when",
-                                                day,
-                                                numbers()
-                                                        .map(ReadyCards::number)
-                                                        .findFirst()
-                                                        .orElse(null)),
-                                        title(),
-                                        excerpt(2),
-                                        line("facts", price(Lettering.strong()), place()),
-                                        foot())));
+                        picture(PicturePart.Shape.SQUARE, PicturePart.Size.USUAL),
+                        line("when", day, firstNumber()),
+                        title(),
+                        excerpt(2),
+                        line("facts", price(Lettering.strong()), place()));
     }
 
     private @Nullable Ready recipe() {
         Field minutes = numbers().filter(ReadyCards::isDuration).findFirst().orElse(null);
         return minutes == null
                 ? null
-                : new Ready(
+                : beside(
                         "A recipe",
-                        PartGroup.row(
-                                "card",
-                                Step.LARGE,
-                                picture(PicturePart.Shape.THREE_TO_TWO, PicturePart.Size.LARGE),
-                                texts(
-                                        mention(MentionPart.What.RIBBON),
-                                        title(),
-                                        line(
-                                                "facts",
-                                                number(minutes),
-                                                category(false, Lettering.quiet()),
-                                                author(Lettering.quiet())),
-                                        excerpt(2),
-                                        foot())));
+                        picture(PicturePart.Shape.THREE_TO_TWO, PicturePart.Size.LARGE),
+                        title(),
+                        line("facts", number(minutes), category(false, Lettering.quiet()), author(Lettering.quiet())),
+                        excerpt(2));
     }
 
     private @Nullable Ready entry() {
@@ -188,19 +162,13 @@ public final class ReadyCards {
                 .orElse(null);
         return trade == null || (rating == null && place() == null)
                 ? null
-                : new Ready(
+                : beside(
                         "An entry of a directory",
-                        PartGroup.row(
-                                "card",
-                                Step.LARGE,
-                                picture(PicturePart.Shape.SQUARE, PicturePart.Size.SMALL),
-                                texts(
-                                        mention(MentionPart.What.RIBBON),
-                                        title(),
-                                        line("facts", rating, place()),
-                                        excerpt(2),
-                                        trade,
-                                        foot())));
+                        picture(PicturePart.Shape.SQUARE, PicturePart.Size.SMALL),
+                        title(),
+                        line("facts", rating, place()),
+                        excerpt(2),
+                        trade);
     }
 
     private @Nullable Ready post() {
@@ -215,12 +183,7 @@ public final class ReadyCards {
                         PartGroup.row(
                                 "card",
                                 Step.LARGE,
-                                texts(
-                                        mention(MentionPart.What.RIBBON),
-                                        title(),
-                                        line("facts", author, day),
-                                        excerpt(4),
-                                        foot()),
+                                withRest(title(), line("facts", author, day), excerpt(4)),
                                 picture(PicturePart.Shape.SQUARE, PicturePart.Size.USUAL)));
     }
 
@@ -233,18 +196,26 @@ public final class ReadyCards {
                                 "card",
                                 Step.SMALL,
                                 picture(PicturePart.Shape.NATURAL, PicturePart.Size.FULL),
-                                mention(MentionPart.What.RIBBON),
-                                new TitlePart("title", 3, 2, Lettering.strong()),
-                                line("facts", author(Lettering.quiet()), place()),
-                                foot()));
+                                withRest(
+                                        new TitlePart("title", 3, 2, Lettering.strong()),
+                                        line("facts", author(Lettering.quiet()), place()))));
+    }
+
+    /** Texts beside a picture. */
+    private static Ready beside(String name, PicturePart picture, @Nullable CardPart... texts) {
+        return new Ready(name, PartGroup.row("card", Step.LARGE, picture, withRest(texts)));
+    }
+
+    /** Texts with what belongs to every card, though it stands on some results only. */
+    private static PartGroup withRest(@Nullable CardPart... texts) {
+        List<CardPart> all = new ArrayList<>(List.of(mention(MentionPart.What.RIBBON)));
+        all.addAll(List.of(given(texts)));
+        all.add(PartGroup.line("about", mention(MentionPart.What.DISCLOSURE), mention(MentionPart.What.DISTANCE)));
+        return PartGroup.column("texts", Step.SMALL, all.toArray(CardPart[]::new));
     }
 
     private static PicturePart picture(PicturePart.Shape shape, PicturePart.Size size) {
         return new PicturePart("picture", shape, size, false, PicturePart.StandIn.NONE);
-    }
-
-    private static PartGroup texts(@Nullable CardPart... parts) {
-        return PartGroup.column("texts", Step.SMALL, given(parts));
     }
 
     private static PartGroup line(String key, @Nullable CardPart... parts) {
@@ -271,11 +242,6 @@ public final class ReadyCards {
         return new Lettering(Lettering.Size.SMALL, true, Lettering.Tone.ACCENT);
     }
 
-    /** What belongs to every card, and stands only on some results. */
-    private static PartGroup foot() {
-        return PartGroup.line("about", mention(MentionPart.What.DISCLOSURE), mention(MentionPart.What.DISTANCE));
-    }
-
     private Stream<Field> of(FieldKind kind) {
         return collection.fields().stream()
                 .filter(field -> field.kind() == kind && !TOLD_ELSEWHERE.contains(field.key()));
@@ -283,6 +249,10 @@ public final class ReadyCards {
 
     private Stream<Field> numbers() {
         return of(FieldKind.NUMBER);
+    }
+
+    private @Nullable ValuePart firstNumber() {
+        return numbers().map(ReadyCards::number).findFirst().orElse(null);
     }
 
     /** A number with its unit or, where it has none, its name before it, which fits any number: "Bedrooms: 3". */
