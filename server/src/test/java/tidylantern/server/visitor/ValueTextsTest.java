@@ -185,7 +185,7 @@ class ValueTextsTest {
         assertThat(text(
                         Locale.ENGLISH,
                         new Format.Usual(),
-                        new FieldValue.Link("https://www.isles.example/a b|c?x=<y>"),
+                        new FieldValue.Link("https://www.isles.example:8443/ä😀?x=%41"),
                         null))
                 .isEqualTo("isles.example");
         assertThat(text(Locale.ENGLISH, new Format.Usual(), days("9999-12-31", "0001-01-01"), null))
