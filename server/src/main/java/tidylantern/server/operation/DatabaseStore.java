@@ -20,7 +20,7 @@ class DatabaseStore {
 
     /** Everything that is kept beside the indexes, after it has been written to the disk itself. */
     Standby.Known known() {
-        jdbc.sql("CHECKPOINT SYNC").update();
+        checkpoint();
         Map<String, List<Map<String, @Nullable String>>> tables = new LinkedHashMap<>();
         DatabaseFileStore.KEPT.forEach((table, rows) -> tables.put(
                 table,
@@ -46,8 +46,16 @@ class DatabaseStore {
                 tables);
     }
 
-    /** Writes the whole database as it is at one moment into a ZIP file, while it is in use. */
+    private void checkpoint() {
+        jdbc.sql("CHECKPOINT SYNC").update();
+    }
+
+    /**
+     * Writes the whole database as it is at one moment into a ZIP file, while it is in use; all that was acknowledged
+     * by then is in it.
+     */
     void copyTo(Path zip) {
+        checkpoint();
         jdbc.sql("BACKUP TO '%s'".formatted(zip.toAbsolutePath().toString().replace("'", "''")))
                 .update();
     }

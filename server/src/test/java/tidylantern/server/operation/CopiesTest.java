@@ -86,7 +86,8 @@ class CopiesTest {
                             .sendBytes("POST", RESTORE, copy, Map.of("Content-Type", "application/zip"))
                             .status())
                     .isEqualTo(204);
-            assertThat(empty.api().results(search, "crab").hits()).containsExactly("2");
+            Api.Answer answer = empty.api().results(search, "crab");
+            assertThat(answer.hits()).as(answer.text()).containsExactly("2");
         }
     }
 
