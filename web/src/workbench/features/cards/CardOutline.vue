@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CardMaterial, PartGroup } from '../../../shared/contract'
+import type { CardMaterial, CardPart, PartGroup } from '../../../shared/contract'
 import IconButton from '../../kit/IconButton.vue'
 import NameButton from '../../kit/NameButton.vue'
 import ReorderableList from '../../kit/ReorderableList.vue'
@@ -16,6 +16,9 @@ const name = (row: OutlineRow) => nameOf(row.part, materials)
 function put(changed: PartGroup | null) {
   if (changed) body.value = changed
 }
+/** A card without a title is refused: neither that nor a group with it in is taken away. */
+const holdsTitle = (part: CardPart): boolean =>
+  part.part === 'title' || (part.part === 'group' && part.parts.some(holdsTitle))
 const keyAt = (at: number) => rows.value[at]!.part.key
 </script>
 
@@ -44,7 +47,7 @@ const keyAt = (at: number) => rows.value[at]!.part.key
       <IconButton
         icon="trash"
         :label="`Take ${name(row)} away`"
-        :disabled="row.part.part === 'title'"
+        :disabled="holdsTitle(row.part)"
         @click="body = without(body, row.part.key)"
       />
     </template>

@@ -12,7 +12,6 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.MentionPart;
-import tidylantern.core.design.card.ValuePart;
 
 /**
  * What is open in a design, held against the content it is for. Nothing here stops a draft from being kept; a remark
@@ -89,13 +88,13 @@ public final class DesignChecks {
                     "A tier is paid for, and a card for %s does not say so. Add the part for a paid placement.",
                     where(card));
         }
-        card.leaves()
-                .flatMap(part -> part instanceof ValuePart value ? Stream.of(value) : Stream.empty())
-                .filter(value -> content.kind(value.field()) == null)
-                .forEach(value -> remark(
+        card.fields().stream()
+                .sorted()
+                .filter(field -> content.kind(field) == null)
+                .forEach(field -> remark(
                         Step.CARDS,
                         "No collection has the field \"%s\" any more, which a card for %s shows. Take it off.",
-                        value.field(),
+                        field,
                         where(card)));
     }
 

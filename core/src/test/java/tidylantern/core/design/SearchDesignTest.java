@@ -14,6 +14,7 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.card.ButtonPart;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Format;
 import tidylantern.core.design.card.Lettering;
@@ -129,9 +130,10 @@ class SearchDesignTest {
     void cardsThatShowWhatIsGoneOrHideWhatIsPaidForAreRemarkedOn() {
         TitlePart title = new TitlePart("title", 3, 2, Lettering.strong());
         ValuePart gone = ValuePart.of(new FieldKey("gone"), new Format.Usual(), Lettering.usual());
+        ButtonPart book = new ButtonPart("book", "Book", new FieldKey("away"));
         SearchDesign design = SearchDesign.firstFor("Search", SITE)
                 .withCards(List.of(
-                        new Card(Place.LIST, null, PartGroup.column("card", Step.SMALL, title, gone)),
+                        new Card(Place.LIST, null, PartGroup.column("card", Step.SMALL, title, gone, book)),
                         new Card(
                                 Place.LIST,
                                 new CollectionKey("nowhere"),
@@ -140,6 +142,7 @@ class SearchDesignTest {
                 .allMatch(remark -> remark.step() == DesignChecks.Step.CARDS && !remark.stops())
                 .extracting(DesignChecks.Remark::text)
                 .satisfiesExactly(
+                        text -> assertThat(text).contains("No collection has the field \"away\""),
                         text -> assertThat(text).contains("No collection has the field \"gone\""),
                         text -> assertThat(text).contains("The card of \"nowhere\" is never drawn"));
         Tier paid = new Tier("gold", "Gold", 1, List.of(), null, "Paid placement", TierLooks.plain());
