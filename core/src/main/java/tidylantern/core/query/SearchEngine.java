@@ -176,11 +176,8 @@ public final class SearchEngine {
         List<ScoreDoc> inOrder = ordering.merged(top.scoreDocs, total, asked.found());
         List<ScoreDoc> onPage =
                 inOrder.subList(Math.min(from, inOrder.size()), Math.min(from + perPage, inOrder.size()));
-        Cards cards = new Cards(
-                asked,
-                ordering,
-                new Excerpts(read.matches(), design.words().excerpt(), false),
-                design.page().place());
+        Excerpts excerpts = new Excerpts(read.matches(), design.words().excerpt(), false);
+        Cards cards = new Cards(asked, ordering, excerpts, design.page().place());
         List<Hit> hits = cards.of(onPage);
         List<FilterAnswer> filters = asked.narrowing().answers();
         String didYouMean = new DidYouMean(asked).of(total);
