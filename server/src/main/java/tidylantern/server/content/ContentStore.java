@@ -204,14 +204,7 @@ class ContentStore {
 
     /** These items are a source's from now on, though it changed nothing. */
     void claim(String site, CollectionKey collection, List<String> ids, long source) {
-        batches.batchUpdate(
-                "UPDATE item SET source_id = :source WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
-                ids.stream()
-                        .map(id -> new MapSqlParameterSource("site", site)
-                                .addValue("collection", collection.value())
-                                .addValue("id", id)
-                                .addValue("source", source))
-                        .toArray(MapSqlParameterSource[]::new));
+        set("source_id", source, site, collection, ids);
     }
 
     void put(String site, List<StoredItem> items) {
@@ -259,13 +252,19 @@ class ContentStore {
 
     /** The same for some of the items. */
     void touch(String site, CollectionKey collection, List<String> ids, long change) {
+        set("change_number", change, site, collection, ids);
+    }
+
+    /** @param column one of the table's own, by a name from this class */
+    private void set(String column, long value, String site, CollectionKey collection, List<String> ids) {
         batches.batchUpdate(
-                "UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
+                "UPDATE item SET " + column
+                        + " = :value WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
                 ids.stream()
                         .map(id -> new MapSqlParameterSource("site", site)
                                 .addValue("collection", collection.value())
                                 .addValue("id", id)
-                                .addValue("change", change))
+                                .addValue("value", value))
                         .toArray(MapSqlParameterSource[]::new));
     }
 
