@@ -3,13 +3,12 @@ import { computed, provide, ref } from 'vue'
 import { useLatest } from '../shared/useLatest'
 import FilterGroup from './filters/FilterGroup.vue'
 import { MORE_VALUES } from './filters/moreValues'
+import { useLook } from './look/useLook'
 import { addressOf, lit, sharedSearch } from './searchState'
 import { fetchFace, fetchValues, type Source } from './service'
 import { say } from './texts'
 import { useFilterChoice } from './filters/useFilterChoice'
 import { useRoom } from './useRoom'
-import { useGround } from './useGround'
-import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
 const { search = '', source = 'live' } = defineProps<{
@@ -18,11 +17,9 @@ const { search = '', source = 'live' } = defineProps<{
   /** `draft` for the owner's stage; visitors get the live version. */
   source?: Source
 }>()
-useTheme()
-
 const state = sharedSearch(search)
 const whole = ref<HTMLElement>()
-const isOnDark = useGround(whole)
+const worn = useLook(whole, search, source, state)
 const isNarrow = useRoom(whole)
 const face = useLatest(
   () => (search ? { search, source, revision: state.revision } : null),
@@ -66,7 +63,7 @@ const leading = computed(() =>
     v-else
     ref="whole"
     class="alone"
-    :class="{ 'on-dark': isOnDark }"
+    :class="worn"
     part="filters"
     role="search"
     :aria-label="say('filters')"

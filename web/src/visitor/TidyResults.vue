@@ -5,16 +5,15 @@ import { useLatest } from '../shared/useLatest'
 import { cardOf } from './cards/cardOf'
 import ResultCard from './cards/ResultCard.vue'
 import ResultPages from './cards/ResultPages.vue'
-import { tierLook } from './cards/tierLook'
 import FilterGroup from './filters/FilterGroup.vue'
 import { MORE_VALUES } from './filters/moreValues'
 import SetFilters from './filters/SetFilters.vue'
 import { usePageFilters } from './filters/usePageFilters'
+import { tierLook } from './look/tierLook'
+import { useLook } from './look/useLook'
 import { addressOf, lit, sharedSearch, show } from './searchState'
 import { fetchResults, fetchValues, type Source } from './service'
 import { nothingFor, say } from './texts'
-import { useGround } from './useGround'
-import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
 const {
@@ -29,8 +28,6 @@ const {
   /** Why a result stands where it stands, in words, above its card; for the owner's stage, which sets it. */
   standing?: ((hit: Hit) => string) | null
 }>()
-useTheme()
-
 const state = sharedSearch(search)
 const heading = ref<HTMLElement>()
 const tries = ref(0)
@@ -61,7 +58,7 @@ const status = computed(() =>
 )
 
 const whole = ref<HTMLElement>()
-const isOnDark = useGround(whole)
+const worn = useLook(whole, search, source, state)
 const { choice, holding, opened, atOnce, isNarrow, areTogether, atSide, onTop, isAnySet } = usePageFilters(
   search,
   source,
@@ -113,7 +110,7 @@ watch(
     v-else
     ref="whole"
     class="results"
-    :class="{ 'with-filters': atSide.length > 0, 'on-dark': isOnDark }"
+    :class="[worn, { 'with-filters': atSide.length > 0 }]"
     :aria-busy="results.kind === 'loading'"
   >
     <aside v-if="atSide.length > 0" class="side" part="filters" :aria-label="say('filters')">

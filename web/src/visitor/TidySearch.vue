@@ -9,11 +9,10 @@ import type { LiveRow } from './live/liveRows'
 import { useLeaving } from './live/useLeaving'
 import { useListKeys } from './live/useListKeys'
 import { useLiveResults } from './live/useLiveResults'
+import { useLook } from './look/useLook'
 import { addressOf, lit, sharedSearch, show } from './searchState'
 import { fetchFace, fetchLive, fetchValues, type Source } from './service'
 import { say } from './texts'
-import { useGround } from './useGround'
-import { useTheme } from './useTheme'
 
 defineOptions({ inheritAttrs: false })
 const {
@@ -31,8 +30,6 @@ const {
   /** What stands in the empty box. */
   placeholder?: string
 }>()
-useTheme()
-
 /** Before anything is asked for, where every letter typed changes it. */
 const PAUSE_MS = 120
 const USUAL_FEWEST_LETTERS = 2
@@ -54,7 +51,6 @@ const face = useLatest(
   (wanted, signal) => fetchFace(wanted.search, wanted.source, signal),
 )
 const whole = ref<HTMLElement>()
-const isOnDark = useGround(whole)
 const filters = useBoxFilters(
   search,
   source,
@@ -65,6 +61,7 @@ const filters = useBoxFilters(
   whole,
 )
 const choice = filters.choice
+const worn = useLook(whole, search, source, state, () => filters.shown.value.length === 0)
 provide(MORE_VALUES, {
   state: () => choice.filters.value,
   load: (filter, wanted) => fetchValues(search, source, query.value, choice.chosen.value, filter, wanted),
@@ -131,7 +128,7 @@ const left = useLeaving(close)
     v-else
     ref="whole"
     role="search"
-    :class="{ 'on-dark': isOnDark }"
+    :class="worn"
     :action="resultsPage ?? undefined"
     method="get"
     @submit.prevent="submit"

@@ -12,7 +12,7 @@ const origin = new URL(import.meta.url).origin
 function address(
   key: string,
   source: Source,
-  what: 'face' | 'results' | 'live' | `filters/${string}`,
+  what: 'face' | 'look.css' | 'results' | 'live' | `filters/${string}`,
   parameters: string[][] = [],
 ): string {
   const path =
@@ -28,6 +28,13 @@ const asked = (signal: AbortSignal): RequestInit => ({ signal, headers: { Accept
 export async function fetchFace(key: string, source: Source, signal: AbortSignal): Promise<SearchFace> {
   const { body } = await fetchJson<SearchFace>(address(key, source, 'face'), asked(signal))
   return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
+}
+
+/** What the elements of a search wear, as a style sheet. */
+export async function fetchLook(key: string, source: Source): Promise<string> {
+  const answer = await fetch(address(key, source, 'look.css'))
+  if (!answer.ok) throw new Error(`${answer.url} answered ${answer.status}`)
+  return answer.text()
 }
 
 const parametersOf = (filters: Filters) =>

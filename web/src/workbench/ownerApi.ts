@@ -4,6 +4,8 @@ import type {
   AccessKey,
   CategoryValue,
   CardChoices,
+  Look,
+  LookChoices,
   CollectionShape,
   CountedValue,
   CrawlSettings,
@@ -267,6 +269,11 @@ export const api = {
     ).body,
   /** What the tiers and pins of the draft come to today. */
   cardChoices: (search: string) => get<CardChoices>(`/searches/${path(search)}/draft/cards`),
+  lookChoices: (search: string) => get<LookChoices>(`/searches/${path(search)}/draft/look`),
+  siteLook: (site: string) => get<LookChoices>(`/sites/${path(site)}/look`),
+  /** What a look would come to; nothing is kept. */
+  tryLook: (site: string, look: Look) => send<LookChoices>('POST', `/sites/${path(site)}/look/tried`, look),
+  changeSiteLook: (site: string, look: Look) => send<LookChoices>('PUT', `/sites/${path(site)}/look`, look),
   featured: (search: string) => get<Featured>(`/searches/${path(search)}/draft/featured`),
   featuredShare: (search: string) => get<FeaturedShare[]>(`/searches/${path(search)}/draft/featured-share`),
   ownPlaces: (site: string) => get<OwnPlace[]>(`/sites/${path(site)}/places`),

@@ -2,7 +2,7 @@ import { h, type FunctionalComponent, type VNode } from 'vue'
 import type { CardPart, CardValue, Hit, PartGroup } from '../../shared/contract'
 import { safeAddress } from '../../shared/http'
 import { MarkedRuns } from './MarkedRuns'
-import type { TierLook } from './tierLook'
+import type { TierLook } from '../look/tierLook'
 import TierRibbon from './TierRibbon.vue'
 
 /** What a card is drawn with. */

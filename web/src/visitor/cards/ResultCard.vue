@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CardFace, Hit } from '../../shared/contract'
 import { CardBody } from './CardBody'
-import type { TierLook } from './tierLook'
+import type { TierLook } from '../look/tierLook'
 
 /** One result on a page of results: what its card says, as the service has written it. */
 const { hit, card, look } = defineProps<{
@@ -16,12 +16,7 @@ const { hit, card, look } = defineProps<{
 </script>
 
 <template>
-  <article
-    class="card"
-    :class="[`for-${card.place}`, look && ['tiered', look.edge]]"
-    :style="look?.styles"
-    :part="`card${look?.part ?? ''}`"
-  >
+  <article class="card" :class="[`for-${card.place}`, look?.classes]" :part="`card${look?.part ?? ''}`">
     <CardBody :body="card.body" :hit="hit" :look="look" :target="target" />
   </article>
 </template>

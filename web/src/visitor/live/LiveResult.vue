@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { CardFace, Hit, TierFace } from '../../shared/contract'
 import { CardBody } from '../cards/CardBody'
-import { tierLook } from '../cards/tierLook'
+import { tierLook } from '../look/tierLook'
 
 /** One result among the live results: a row that is chosen like an option. */
 const { hit, card, tiers } = defineProps<{
@@ -20,8 +20,7 @@ const look = computed(() => tierLook(hit, tiers))
     role="option"
     tabindex="-1"
     class="row"
-    :class="[{ active }, `for-${card.place}`, look && ['tiered', look.edge]]"
-    :style="look?.styles"
+    :class="[{ active }, `for-${card.place}`, look?.classes]"
     :part="(active ? 'row row-active' : 'row') + (look?.part ?? '')"
     :aria-selected="active"
   >

@@ -12,6 +12,8 @@ export interface ToldChange {
 
 const NONE = 'not there'
 const EMPTY = '–'
+/** Of a look, what it does not say itself. */
+const AS_SITE = 'as it comes'
 const MOST_LISTED = 8
 
 /**
@@ -60,6 +62,11 @@ const NAMES: Readonly<Record<string, string>> = {
   'pins.*': 'Pins for “$1”',
   cards: 'Cards',
   'cards.*': 'Card for the $1',
+  look: 'Look',
+  'look.from': 'Look begins from',
+  'look.scheme': 'Light or dark',
+  'look.light.*': 'Colour “$1” on light pages',
+  'look.dark.*': 'Colour “$1” on dark pages',
   'page.address': 'Results page',
   'page.perPage': 'Results a page',
   'page.arranged': 'Results stand',
@@ -123,6 +130,13 @@ const PARTS: Readonly<Record<string, string>> = {
   put: 'items at places',
   takeOut: 'items taken out',
   queries: 'queries',
+  font: 'type of texts',
+  titleFont: 'type of titles',
+  size: 'size of text',
+  titleWeight: 'weight of titles',
+  density: 'room between things',
+  type: '',
+  form: '',
   until: 'until',
 }
 
@@ -202,7 +216,7 @@ export function tellerOf(design: SearchDesign | null, collections: readonly Coll
   }
 
   function shown(path: readonly string[], value: unknown): string {
-    if (value === null || value === undefined) return NONE
+    if (value === null || value === undefined) return path[0] === 'look' ? AS_SITE : NONE
     if (typeof value === 'boolean') return value ? 'yes' : 'no'
     if (typeof value === 'number') return formatNumber(value)
     if (typeof value === 'string')

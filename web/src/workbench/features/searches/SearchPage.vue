@@ -30,6 +30,7 @@ const stage = ref<InstanceType<typeof StagePane>>()
 provide(STAGE, {
   set: () => stage.value?.ticked() ?? {},
   light: filter => stage.value?.light(filter),
+  ground: shade => stage.value?.ground(shade),
   refresh: () => stage.value?.refresh(),
 })
 // The pages of a site are made anew for each search, so this one is always of the same.

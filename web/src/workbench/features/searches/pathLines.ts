@@ -35,7 +35,8 @@ export const PATH_LINES: Record<StepKey, (facts: PathFacts) => string> = {
     ]
       .filter(Boolean)
       .join(' · '),
-  cards: ({ design: { cards } }) => (cards.length === 0 ? 'The usual ones' : counted(cards.length, 'card')),
+  cards: ({ design: { cards, look } }) =>
+    `${cards.length === 0 ? 'Usual cards' : counted(cards.length, 'card')} · ${look.from ?? 'site’s look'}`,
   'go-live': ({ summary }) => {
     if (!summary?.live) return 'Not live yet'
     return summary.differences.length === 0

@@ -37,7 +37,7 @@ export const steps = [
       { id: 'choices', name: 'Orders that visitors may choose' },
     ],
   },
-  { key: 'cards', name: 'Cards', remarks: 'cards', parts: [] },
+  { key: 'cards', name: 'Cards & look', remarks: 'cards', parts: [{ id: 'look', name: 'Look: colours, type, form' }] },
   {
     key: 'go-live',
     name: 'Go live',

@@ -8,6 +8,7 @@ import OwnPlaces from './OwnPlaces.vue'
 import PasswordForm from './PasswordForm.vue'
 import SetUpFile from './SetUpFile.vue'
 import SiteForm from './SiteForm.vue'
+import SiteLook from './SiteLook.vue'
 
 /** A site and the installation that it is in. */
 const { site } = defineProps<{ site: string }>()
@@ -24,13 +25,14 @@ const { data: here } = useQuery({
       <div>
         <h1>Site</h1>
         <p class="lead">
-          What this site is called and who may ask its searches, keys for scripts, names of places, its set-up as a
-          file; and the installation with its copies.
+          What this site is called, what its searches wear and who may ask them, keys for scripts, names of places, its
+          set-up as a file; and the installation with its copies.
         </p>
       </div>
     </div>
     <div class="two">
       <SiteForm v-if="here" :site="here" class="part" />
+      <SiteLook :site="site" class="part" />
       <AccessKeys :site="site" />
       <OwnPlaces :site="site" />
       <SetUpFile :site="site" class="part" />

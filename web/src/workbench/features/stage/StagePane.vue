@@ -7,6 +7,7 @@ import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { api } from '../../ownerApi'
 import TrialStrip from '../trials/TrialStrip.vue'
 import { standingOf } from './standing'
+import { ticked } from './ticked'
 
 /** The visitors' search, answering from the draft, as it is on the site: where an owner sees what a decision does. */
 const { site, search, reasons } = defineProps<{
@@ -54,7 +55,14 @@ useEventListener(() => inside.value?.defaultView, 'popstate', lookAfter)
 function listen() {
   inside.value = frame.value?.contentDocument ?? null
   look()
+  putGround()
   giveReasons()
+}
+/** Pages are light or dark, and what stands on them has to go along. */
+let ground: 'light' | 'dark' = 'light'
+function putGround() {
+  const root = frame.value?.contentDocument?.documentElement
+  if (root) root.dataset.ground = ground
 }
 function giveReasons() {
   const results = frame.value?.contentDocument?.querySelector('tidy-results')
@@ -72,26 +80,22 @@ function ask(query: string) {
   page.dispatchEvent(new PopStateEvent('popstate'))
 }
 
-/** What is ticked on the stage, by the filters' keys: the elements keep it in their address. */
-const OWN = ['q', 'page']
-function ticked(): Record<string, string[]> {
-  const parameters = new URLSearchParams(frame.value?.contentWindow?.location.search ?? '')
-  return Object.fromEntries(
-    [...new Set(parameters.keys())].filter(key => !OWN.includes(key)).map(key => [key, parameters.getAll(key)]),
-  )
-}
-
 defineExpose({
   /** Has the elements ask again, since the draft changed. */
   refresh: () => {
     frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh'))
+  },
+  /** Makes the page light or dark. */
+  ground: (shade: 'light' | 'dark') => {
+    ground = shade
+    putGround()
   },
   /** Lights a filter wherever it is drawn; null for none. */
   light: (filter: string | null) => {
     frame.value?.contentWindow?.dispatchEvent(new CustomEvent('tidy-lantern-light', { detail: filter }))
   },
   typed,
-  ticked,
+  ticked: () => ticked(frame.value?.contentWindow),
   ask,
   focusBox: () => {
     frame.value?.contentWindow?.focus()

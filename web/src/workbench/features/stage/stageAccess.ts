@@ -6,6 +6,8 @@ export interface StageAccess {
   set: () => Record<string, string[]>
   /** Lights a filter wherever it is drawn; null for none. */
   light: (filter: string | null) => void
+  /** Makes the page that the elements stand on light or dark. */
+  ground: (shade: 'light' | 'dark') => void
   /** Has the elements ask again, since something changed that is no part of the draft. */
   refresh: () => void
 }

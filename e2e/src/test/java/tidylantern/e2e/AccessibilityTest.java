@@ -61,7 +61,7 @@ class AccessibilityTest {
             browser.seeText("h2", "Access keys");
             browser.seeText("li", "operator");
             browser.mustBeAccessible("site");
-            for (String step : new String[] {"what-is-searched", "words", "filters", "order", "go-live"}) {
+            for (String step : new String[] {"what-is-searched", "words", "filters", "order", "cards", "go-live"}) {
                 browser.open(world.workbench("/searches/island-search/" + step));
                 browser.see(".decisions h2");
                 browser.enterStage();

@@ -1,6 +1,7 @@
 package tidylantern.core.design;
 
 import java.util.Locale;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -11,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  */
 public record Colour(int red, int green, int blue) {
     private static final Pattern HEX = Pattern.compile("#?(?:[0-9a-fA-F]{3}|[0-9a-fA-F]{6})");
+    private static final Colour BLACK = new Colour(0, 0, 0);
+    private static final Colour WHITE = new Colour(255, 255, 255);
     /** WCAG 2.2, success criterion 1.4.3: text of ordinary size. */
     public static final double TEXT = 4.5;
     /** WCAG 2.2, success criterion 1.4.11: what is no text and must be seen. */
@@ -21,7 +24,7 @@ public record Colour(int red, int green, int blue) {
      *
      * @throws DesignFault naming {@code key}, if it is no colour
      */
-    static @Nullable Colour read(@Nullable String written, String key) {
+    public static @Nullable Colour read(@Nullable String written, String key) {
         if (written == null || written.isBlank()) {
             return null;
         }
@@ -37,6 +40,19 @@ public record Colour(int red, int green, int blue) {
         }
         int all = Integer.parseInt(digits, 16);
         return new Colour(all >> 16, all >> 8 & 0xff, all & 0xff);
+    }
+
+    /**
+     * The same of one that has to be there.
+     *
+     * @throws DesignFault if it is no colour
+     */
+    public static Colour of(String written) {
+        Colour read = read(written, "");
+        if (read == null) {
+            throw new DesignFault("", "no colour is written; write one such as #8a5200");
+        }
+        return read;
     }
 
     /** Relative luminance, 0 for black to 1 for white: WCAG 2.2, 'relative luminance'. */
@@ -64,13 +80,22 @@ public record Colour(int red, int green, int blue) {
      * @return itself where it passes; null where not even black and white do
      */
     public @Nullable Colour nearest(double wanted, Colour to) {
+        return nearest(colour -> colour.contrast(to) >= wanted);
+    }
+
+    /**
+     * The same for whatever is asked of it.
+     *
+     * @return itself where it passes; null where nothing on the two ways does
+     */
+    public @Nullable Colour nearest(Predicate<Colour> passes) {
         final int steps = 255;
         for (int step = 0; step <= steps; step++) {
             double share = (double) step / steps;
-            Colour darker = mixed(0, share);
-            Colour lighter = mixed(255, share);
-            boolean dark = darker.contrast(to) >= wanted;
-            boolean light = lighter.contrast(to) >= wanted;
+            Colour darker = mixed(BLACK, share);
+            Colour lighter = mixed(WHITE, share);
+            boolean dark = passes.test(darker);
+            boolean light = passes.test(lighter);
             if (dark || light) {
                 return dark && (!light || distance(darker) <= distance(lighter)) ? darker : lighter;
             }
@@ -78,10 +103,14 @@ public record Colour(int red, int green, int blue) {
         return null;
     }
 
-    private Colour mixed(int end, double share) {
+    /** This one with a share of another, part by part; 0 is this, 1 the other. */
+    public Colour mixed(Colour other, double share) {
         return new Colour(
-                (int) Math.round(red + (end - red) * share), (int) Math.round(green + (end - green) * share), (int)
-                        Math.round(blue + (end - blue) * share));
+                mixed(red, other.red, share), mixed(green, other.green, share), mixed(blue, other.blue, share));
+    }
+
+    private static int mixed(int from, int to, double share) {
+        return (int) Math.round(from + (to - from) * share);
     }
 
     /** How far apart two colours are, in steps of sRGB; at most 441. */

@@ -63,9 +63,10 @@ public final class DesignChanges {
         }
     }
 
-    /** A record of the design's own; those of the content, such as a field's key, are values. */
+    /** A record of the design's own; those of the content, such as a field's key, are values, and so are colours. */
     private static boolean isPart(Object value) {
         return value instanceof Record
+                && !(value instanceof Colour)
                 && value.getClass().getPackageName().startsWith(SearchDesign.class.getPackageName());
     }
 

@@ -12,6 +12,8 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.MentionPart;
+import tidylantern.core.design.look.LookChecks;
+import tidylantern.core.design.look.WornLook;
 
 /**
  * What is open in a design, held against the content it is for. Nothing here stops a draft from being kept; a remark
@@ -60,6 +62,26 @@ public final class DesignChecks {
         design.tiers().forEach(tier -> tier.holders().forEach(holders -> checks.tierRule(tier, holders.rule())));
         design.cards().forEach(checks::card);
         return checks.remarks;
+    }
+
+    /** Colours that cannot be read, or not be seen, in what a search wears; each once, where it is worst. */
+    public static List<Remark> of(WornLook look) {
+        return LookChecks.failing(look).stream()
+                .map(contrast -> new Remark(
+                        Step.CARDS,
+                        "In the look's %s colours, \"%s\" on \"%s\" has a contrast of %.2f, where %.1f is needed.%s"
+                                .formatted(
+                                        contrast.shade(),
+                                        contrast.front().called(),
+                                        contrast.behind().called(),
+                                        Math.floor(contrast.ratio() * 100) / 100,
+                                        contrast.wanted(),
+                                        contrast.nearest() == null
+                                                ? ""
+                                                : " %s is the nearest colour that has it."
+                                                        .formatted(contrast.nearest())),
+                        false))
+                .toList();
     }
 
     private static String where(Card card) {

@@ -14,6 +14,7 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.look.Look;
 
 /**
  * One visitor search as its owner designs it. The same value is the draft, a published version, an export.
@@ -25,6 +26,7 @@ import tidylantern.core.design.card.Place;
  * @param tiers of featured listings, at most {@value #MOST_TIERS}; by rank: {@link #tiersByRank}
  * @param cards that the owner made, none twice for one place and collection, at most {@value #MOST_CARDS};
  *     {@link #card} tells which is drawn
+ * @param look what the search wears that its site does not
  * @param pins at most {@value #MOST_PINS}; where several concern one item or one place of a query, the first holds
  */
 public record SearchDesign(
@@ -38,7 +40,8 @@ public record SearchDesign(
         List<Tier> tiers,
         List<Pin> pins,
         ResultsPage page,
-        List<Card> cards) {
+        List<Card> cards,
+        Look look) {
     public static final int CURRENT_VERSION = 1;
     public static final int MOST_FILTERS = 50;
     public static final int MOST_TIERS = 12;
@@ -100,6 +103,7 @@ public record SearchDesign(
                 cards.size(),
                 MOST_CARDS);
         DesignFault.ifTwice(cards.stream().map(Card::key).toList(), "cards", "the card for");
+        look = Objects.requireNonNullElseGet(look, Look::asBelow);
     }
 
     /**
@@ -129,7 +133,8 @@ public record SearchDesign(
                 List.of(),
                 List.of(),
                 new ResultsPage(null, null, null),
-                List.of());
+                List.of(),
+                Look.asBelow());
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -148,39 +153,52 @@ public record SearchDesign(
     }
 
     public SearchDesign withWords(Words changed) {
-        return new SearchDesign(version, name, reach, changed, filters, filterPlaces, order, tiers, pins, page, cards);
+        return new SearchDesign(
+                version, name, reach, changed, filters, filterPlaces, order, tiers, pins, page, cards, look);
     }
 
     public SearchDesign withReach(Reach changed) {
-        return new SearchDesign(version, name, changed, words, filters, filterPlaces, order, tiers, pins, page, cards);
+        return new SearchDesign(
+                version, name, changed, words, filters, filterPlaces, order, tiers, pins, page, cards, look);
     }
 
     public SearchDesign withFilters(List<Filter> changed) {
-        return new SearchDesign(version, name, reach, words, changed, filterPlaces, order, tiers, pins, page, cards);
+        return new SearchDesign(
+                version, name, reach, words, changed, filterPlaces, order, tiers, pins, page, cards, look);
     }
 
     public SearchDesign withFilterPlaces(FilterPlaces changed) {
-        return new SearchDesign(version, name, reach, words, filters, changed, order, tiers, pins, page, cards);
+        return new SearchDesign(version, name, reach, words, filters, changed, order, tiers, pins, page, cards, look);
     }
 
     public SearchDesign withOrder(ResultOrder changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, changed, tiers, pins, page, cards);
+        return new SearchDesign(
+                version, name, reach, words, filters, filterPlaces, changed, tiers, pins, page, cards, look);
     }
 
     public SearchDesign withTiers(List<Tier> changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, changed, pins, page, cards);
+        return new SearchDesign(
+                version, name, reach, words, filters, filterPlaces, order, changed, pins, page, cards, look);
     }
 
     public SearchDesign withPins(List<Pin> changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, changed, page, cards);
+        return new SearchDesign(
+                version, name, reach, words, filters, filterPlaces, order, tiers, changed, page, cards, look);
     }
 
     public SearchDesign withPage(ResultsPage changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, pins, changed, cards);
+        return new SearchDesign(
+                version, name, reach, words, filters, filterPlaces, order, tiers, pins, changed, cards, look);
     }
 
     public SearchDesign withCards(List<Card> changed) {
-        return new SearchDesign(version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, changed);
+        return new SearchDesign(
+                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, changed, look);
+    }
+
+    public SearchDesign withLook(Look changed) {
+        return new SearchDesign(
+                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, cards, changed);
     }
 
     /**

@@ -33,6 +33,16 @@ import tidylantern.core.design.card.Place;
 import tidylantern.core.design.card.Step;
 import tidylantern.core.design.card.TitlePart;
 import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.design.look.BoxForm;
+import tidylantern.core.design.look.CardForm;
+import tidylantern.core.design.look.ColourToken;
+import tidylantern.core.design.look.Density;
+import tidylantern.core.design.look.Look;
+import tidylantern.core.design.look.LookForm;
+import tidylantern.core.design.look.LookType;
+import tidylantern.core.design.look.ReadyLook;
+import tidylantern.core.design.look.Scheme;
+import tidylantern.core.design.look.Shadow;
 
 /** Two designs differ exactly where something is told of it. */
 class DesignChangesTest {
@@ -86,7 +96,14 @@ class DesignChangesTest {
                 List.of(tier("gold", 1, sea), tier("silver", 2, sea)),
                 List.of(pin("ferry", PIER), pin("boat", BOAT)),
                 new SearchDesign.ResultsPage("/find", 10, SearchDesign.Arranged.LIST),
-                List.of(card(Place.LIST, null), card(Place.LIVE, new CollectionKey("posts"))));
+                List.of(card(Place.LIST, null), card(Place.LIVE, new CollectionKey("posts"))),
+                new Look(
+                        ReadyLook.GAZETTE,
+                        Scheme.LIGHT,
+                        Map.of(ColourToken.ACCENT, Colour.of("#0e5f63")),
+                        Map.of(ColourToken.ACCENT, Colour.of("#8ed3d4")),
+                        new LookType("Charter", "serif", 16, 500),
+                        new LookForm(CardForm.RULED, BoxForm.LINED, 4, Density.DENSE, Shadow.SOFT, false)));
     }
 
     private static Card card(Place place, @Nullable CollectionKey collection) {
@@ -268,8 +285,13 @@ class DesignChangesTest {
             others.addAll(otherLists(list));
         } else if (value instanceof Map<?, ?> map) {
             Map<Object, Object> more = new TreeMap<>(map);
-            more.put("north", "south");
-            others.add(new Variant(List.of("north"), more));
+            if (map.keySet().stream().anyMatch(ColourToken.class::isInstance)) {
+                more.put(ColourToken.EDGE, Colour.of("#123456"));
+                others.add(new Variant(List.of("edge"), more));
+            } else {
+                more.put("north", "south");
+                others.add(new Variant(List.of("north"), more));
+            }
         } else if (value instanceof Record record && isPart(record)) {
             others.addAll(variants(record));
             others.add(new Variant(List.of(), null));
@@ -296,6 +318,7 @@ class DesignChangesTest {
 
     private static boolean isPart(Object value) {
         return value instanceof Record
+                && !(value instanceof Colour)
                 && value.getClass().getPackageName().startsWith(SearchDesign.class.getPackageName());
     }
 
@@ -325,6 +348,8 @@ class DesignChangesTest {
             values.add(new CollectionKey("others"));
         } else if (type == ItemRef.class) {
             values.add(new ItemRef(new CollectionKey("posts"), new ItemId("other")));
+        } else if (type == Colour.class) {
+            values.add(Colour.of("#654321"));
         } else if (type == LocalDate.class) {
             values.add(LocalDate.of(2027, 1, 1));
         }

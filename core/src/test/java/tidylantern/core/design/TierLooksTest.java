@@ -107,6 +107,7 @@ class TierLooksTest {
                 List.of(tiers),
                 null,
                 null,
+                null,
                 null);
         return TierChecks.remarks(design).stream()
                 .map(DesignChecks.Remark::text)

@@ -20,27 +20,37 @@ import tidylantern.core.design.DesignChanges;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.Pin;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.look.WornLook;
 import tidylantern.server.content.DesignsInUse;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.site.Sites;
 
 /** The searches: the draft of each, its live version, and what lies between the two. */
 @Component
 public class Searches implements DesignsInUse {
     private final SearchStore store;
     private final SiteContents contents;
+    private final Sites sites;
     private final DesignJson json;
     private final Clock clock;
     private final TransactionTemplate transaction;
     /** Asked with every answer, which so needs no database; a published version never changes. */
     private final Map<String, Live> live = new ConcurrentHashMap<>();
 
-    Searches(SearchStore store, SiteContents contents, DesignJson json, Clock clock, TransactionTemplate transaction) {
+    Searches(
+            SearchStore store,
+            SiteContents contents,
+            Sites sites,
+            DesignJson json,
+            Clock clock,
+            TransactionTemplate transaction) {
         this.store = store;
         this.contents = contents;
+        this.sites = sites;
         this.json = json;
         this.clock = clock;
         this.transaction = transaction;
@@ -110,9 +120,14 @@ public class Searches implements DesignsInUse {
                 published
                         .map(version -> new Publication(version.version(), version.published(), version.publishedBy()))
                         .orElse(null),
-                Stream.concat(
+                Stream.of(
                                 DesignChecks.of(draft, contents.of(search.siteKey())).stream(),
+                                DesignChecks.of(WornLook.of(
+                                                draft.look(),
+                                                sites.get(search.siteKey()).look()))
+                                        .stream(),
                                 gone(search.siteKey(), draft))
+                        .flatMap(remarks -> remarks)
                         .toList(),
                 published
                         .map(version -> DesignChanges.between(version.design(), draft))

@@ -17,6 +17,7 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
+import tidylantern.core.design.Colour;
 import tidylantern.core.design.card.CardPart;
 import tidylantern.core.design.card.Format;
 import tidylantern.core.design.card.PicturePart;
@@ -79,6 +80,7 @@ public class CoreJson {
         named(module, CollectionKey.class, CollectionKey::new);
         named(module, ItemId.class, ItemId::new);
         named(module, FieldKind.class, FieldKind::of);
+        named(module, Colour.class, Colour::of);
         // A value of a tree is the list of its names.
         module.addSerializer(CategoryPath.class, new StdSerializer<>(CategoryPath.class) {
             @Override

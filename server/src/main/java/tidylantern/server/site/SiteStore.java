@@ -13,37 +13,46 @@ class SiteStore {
         this.jdbc = jdbc;
     }
 
-    record StoredSite(String siteKey, String name, String address, String timeZone) {}
+    record StoredSite(String siteKey, String name, String address, String timeZone, String look) {}
 
     /** By key. */
     List<StoredSite> all() {
-        return jdbc.sql("SELECT site_key, name, address, time_zone FROM site ORDER BY site_key")
+        return jdbc.sql("SELECT site_key, name, address, time_zone, look FROM site ORDER BY site_key")
                 .query(StoredSite.class)
                 .list();
     }
 
     Optional<StoredSite> find(String key) {
-        return jdbc.sql("SELECT site_key, name, address, time_zone FROM site WHERE site_key = :key")
+        return jdbc.sql("SELECT site_key, name, address, time_zone, look FROM site WHERE site_key = :key")
                 .param("key", key)
                 .query(StoredSite.class)
                 .optional();
     }
 
     void add(StoredSite site) {
-        jdbc.sql("INSERT INTO site (site_key, name, address, time_zone) VALUES (:key, :name, :address, :zone)")
+        jdbc.sql(
+                        "INSERT INTO site (site_key, name, address, time_zone, look) VALUES (:key, :name, :address, :zone, :look)")
                 .param("key", site.siteKey())
                 .param("name", site.name())
                 .param("address", site.address())
                 .param("zone", site.timeZone())
+                .param("look", site.look())
                 .update();
     }
 
-    void change(StoredSite site) {
+    void changeLook(String key, String look) {
+        jdbc.sql("UPDATE site SET look = :look WHERE site_key = :key")
+                .param("key", key)
+                .param("look", look)
+                .update();
+    }
+
+    void change(String key, String name, String address, String timeZone) {
         jdbc.sql("UPDATE site SET name = :name, address = :address, time_zone = :zone WHERE site_key = :key")
-                .param("key", site.siteKey())
-                .param("name", site.name())
-                .param("address", site.address())
-                .param("zone", site.timeZone())
+                .param("key", key)
+                .param("name", name)
+                .param("address", address)
+                .param("zone", timeZone)
                 .update();
     }
 

@@ -17,10 +17,12 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import tidylantern.core.content.Addresses;
+import tidylantern.core.design.look.Look;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The sites of this installation. */
 @Component
@@ -34,17 +36,21 @@ public class Sites {
     /** Asked with every answer, which so needs no database. */
     private final Map<String, Site> known = new ConcurrentHashMap<>();
 
-    Sites(SiteStore store, ApplicationEventPublisher events) {
+    private final JsonMapper json;
+
+    Sites(SiteStore store, ApplicationEventPublisher events, JsonMapper json) {
         this.store = store;
         this.events = events;
+        this.json = json;
     }
 
     /**
      * @param address where the site's own pages begin, without a slash at the end
      * @param origins that may ask from a browser; the address's own is always among them
      * @param timeZone by whose days placements begin and end: an IANA name, such as {@code Atlantic/Faroe}
+     * @param look what the elements of its searches wear
      */
-    public record Site(String key, String name, String address, List<String> origins, String timeZone) {
+    public record Site(String key, String name, String address, List<String> origins, String timeZone, Look look) {
         /** The time zone, to reckon with. */
         public ZoneId zone() {
             return ZoneId.of(timeZone);
@@ -87,14 +93,20 @@ public class Sites {
     }
 
     private Site whole(SiteStore.StoredSite site) {
-        return new Site(site.siteKey(), site.name(), site.address(), store.origins(site.siteKey()), site.timeZone());
+        return new Site(
+                site.siteKey(),
+                site.name(),
+                site.address(),
+                store.origins(site.siteKey()),
+                site.timeZone(),
+                json.readValue(site.look(), Look.class));
     }
 
     @Transactional
     public Site add(String name, String address) {
         check(name, address, List.of());
         String key = KeyNames.from(name, "site", taken -> store.find(taken).isPresent());
-        store.add(new SiteStore.StoredSite(key, name.strip(), tidy(address), USUAL_ZONE));
+        store.add(new SiteStore.StoredSite(key, name.strip(), tidy(address), USUAL_ZONE, "{}"));
         store.addOrigin(key, origin(address));
         // Whatever is read of it meanwhile goes again if the whole is taken back.
         afterCompletion(() -> known.remove(key));
@@ -107,8 +119,7 @@ public class Sites {
     public Site change(String key, String name, String address, List<String> origins, @Nullable String timeZone) {
         Site before = get(key);
         check(name, address, origins);
-        store.change(new SiteStore.StoredSite(
-                key, name.strip(), tidy(address), timeZone == null ? before.timeZone() : checkedZone(timeZone)));
+        store.change(key, name.strip(), tidy(address), timeZone == null ? before.timeZone() : checkedZone(timeZone));
         store.removeOrigins(key);
         Stream.concat(Stream.of(origin(address)), origins.stream().map(Sites::origin))
                 .distinct()
@@ -118,6 +129,15 @@ public class Sites {
             known.remove(key);
             events.publishEvent(new Changed(key));
         });
+        return store.find(key).map(this::whole).orElseThrow();
+    }
+
+    /** Has the elements of all the site's searches wear something else; visitors see it at once. */
+    @Transactional
+    public Site changeLook(String key, Look look) {
+        get(key);
+        store.changeLook(key, json.writeValueAsString(look));
+        afterCommit(() -> known.remove(key));
         return store.find(key).map(this::whole).orElseThrow();
     }
 

@@ -6,6 +6,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.OwnPlace;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.look.Look;
 import tidylantern.server.content.ContentSetUps.CollectionSetUp;
 import tidylantern.server.source.Sources.SourceGiven;
 import tidylantern.server.trial.TrialShape;
@@ -40,10 +41,12 @@ record SetUp(
             String address,
             List<String> origins,
             @Nullable String timeZone,
-            List<OwnPlace> places) {
+            List<OwnPlace> places,
+            Look look) {
         SiteSetUp {
             origins = List.copyOf(Objects.requireNonNullElse(origins, List.of()));
             places = List.copyOf(Objects.requireNonNullElse(places, List.<OwnPlace>of()));
+            look = Objects.requireNonNullElseGet(look, Look::asBelow);
         }
     }
 

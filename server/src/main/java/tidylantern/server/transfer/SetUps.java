@@ -64,7 +64,13 @@ class SetUps {
         }
         return new SetUp(
                 SetUp.CURRENT_VERSION,
-                new SetUp.SiteSetUp(site.name(), site.address(), site.origins(), site.timeZone(), contents.places(key)),
+                new SetUp.SiteSetUp(
+                        site.name(),
+                        site.address(),
+                        site.origins(),
+                        site.timeZone(),
+                        contents.places(key),
+                        site.look()),
                 contents.of(key),
                 taken,
                 searches.drafts(key).stream()
@@ -91,6 +97,7 @@ class SetUps {
                 given.site().address(),
                 given.site().origins(),
                 given.site().timeZone());
+        sites.changeLook(site.key(), given.site().look());
         contents.put(site.key(), given.collections(), given.site().places());
         given.sources().forEach(source -> sources.add(site.key(), source));
         List<String> notes = new ArrayList<>(given.leftOut());

@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import tidylantern.core.design.look.WornLook;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
@@ -76,6 +77,7 @@ class HostedPage {
         model.addAttribute("key", key);
         model.addAttribute("name", live.design().name());
         model.addAttribute("site", site);
+        model.addAttribute("shade", shade(WornLook.of(live.design().look(), site.look())));
         model.addAttribute("language", texts.language().toLanguageTag());
         model.addAttribute("say", Texts.english().plain());
         model.addAttribute("searchSite", texts.say("searchSite", Map.of("site", site.name())));
@@ -86,7 +88,7 @@ class HostedPage {
         model.addAttribute(
                 "hits",
                 results.hits().stream()
-                        .map(hit -> PageCard.of(hit, results.cards()))
+                        .map(hit -> PageCard.of(hit, results.cards(), results.tiers()))
                         .toList());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
@@ -113,6 +115,15 @@ class HostedPage {
         model.addAttribute("seeAlso", links(key, results.seeAlso(), filters));
         model.addAttribute("hasSeeAlso", !results.seeAlso().isEmpty());
         return "results-page";
+    }
+
+    /** The page stands on the look's own ground, which is light where the look leaves it to the page. */
+    private static String shade(WornLook look) {
+        return switch (look.scheme()) {
+            case LIGHT, PAGE -> "light";
+            case DARK -> "dark";
+            case VISITOR -> "visitor";
+        };
     }
 
     @ExceptionHandler

@@ -46,6 +46,12 @@ class OwnerAnswersController {
                 key, asked.design(), sites.get(asked.site()).address()));
     }
 
+    @GetMapping(path = "/look.css", produces = LookSheet.TYPE)
+    ResponseEntity<String> look(@PathVariable String key, @PathVariable String which) {
+        Asked asked = asked(key, which);
+        return now(LookSheet.of(asked.design(), sites.get(asked.site()).look()));
+    }
+
     @GetMapping("/results")
     ResponseEntity<Results> results(
             @PathVariable String key,

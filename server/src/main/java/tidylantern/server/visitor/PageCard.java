@@ -18,14 +18,15 @@ import tidylantern.core.design.card.ValuePart;
 import tidylantern.core.query.MarkedText;
 import tidylantern.server.visitor.SearchAnswers.CardFace;
 import tidylantern.server.visitor.SearchAnswers.HitShape;
+import tidylantern.server.visitor.SearchAnswers.TierFace;
 
 /**
  * A card as the page without script draws it.
  *
- * @param featured whether the item holds a tier
+ * @param looks the classes by which the card of a featured tier is drawn, each with a blank before it
  */
-record PageCard(boolean featured, Piece body) {
-    static PageCard of(HitShape hit, List<CardFace> cards) {
+record PageCard(String looks, Piece body) {
+    static PageCard of(HitShape hit, List<CardFace> cards, List<TierFace> tiers) {
         PartGroup body = cards.stream()
                 .filter(card -> card.collections().contains(hit.collection()))
                 .findFirst()
@@ -34,7 +35,15 @@ record PageCard(boolean featured, Piece body) {
         Map<String, CardValue> values =
                 hit.card().stream().collect(Collectors.toMap(CardValue::key, Function.identity()));
         Piece whole = Objects.requireNonNull(Piece.of(body, values, hit.url()), "a card has a title");
-        return new PageCard(hit.tier() != null, new Piece("card-body " + whole.looks(), 0, null, null, whole.group()));
+        return new PageCard(looks(hit, tiers), new Piece("card-body " + whole.looks(), 0, null, null, whole.group()));
+    }
+
+    private static String looks(HitShape hit, List<TierFace> tiers) {
+        return tiers.stream()
+                .filter(tier -> tier.key().equals(hit.tier()))
+                .map(tier -> " tiered tier-%s edge-%s"
+                        .formatted(tier.key(), tier.looks().edge()))
+                .collect(Collectors.joining());
     }
 
     /**

@@ -17,6 +17,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
+import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.site.Sites;
@@ -92,6 +93,17 @@ class PublicController {
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
         Searches.Live live = searches.live(key);
         return fresh(answering.live(live.site(), live.design(), q, all));
+    }
+
+    @Operation(summary = "What the elements wear, and how featured tiers stand out, as a style sheet.")
+    @GetMapping(path = "/look.css", produces = LookSheet.TYPE)
+    ResponseEntity<String> look(@PathVariable String key) {
+        Searches.Live live = searches.live(key);
+        String sheet = LookSheet.of(live.design(), sites.get(live.site()).look());
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noCache())
+                .eTag(Digests.sha256(sheet))
+                .body(sheet);
     }
 
     static SearchFace face(String key, SearchDesign design, String siteAddress) {

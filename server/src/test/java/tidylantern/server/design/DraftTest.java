@@ -207,6 +207,15 @@ class DraftTest {
         expected.putArray("tiers");
         expected.putArray("pins");
         expected.putArray("cards");
+        // It wears what its site does.
+        ObjectNode look = expected.putObject("look");
+        look.putNull("from").putNull("scheme");
+        look.putObject("light");
+        look.putObject("dark");
+        ObjectNode type = look.putObject("type");
+        List.of("font", "titleFont", "size", "titleWeight").forEach(type::putNull);
+        ObjectNode form = look.putObject("form");
+        List.of("cards", "box", "corners", "density", "shadow", "motion").forEach(form::putNull);
         ((ObjectNode) expected.path("page")).put("arranged", "list");
         assertThat(kept.json()).isEqualTo(expected);
     }
@@ -216,5 +225,94 @@ class DraftTest {
         assertThat(api.get("/api/owner/searches/nope/draft").status()).isEqualTo(404);
         assertThat(api.get(path("/sketch/results")).json().path("detail").asString())
                 .contains("\"draft\" or \"live-version\"");
+    }
+
+    private String withLook(String look) {
+        ObjectNode design = (ObjectNode) api.get(path("/draft")).json();
+        design.set("look", new JsonMapper().readTree(look));
+        return design.toString();
+    }
+
+    private Api.Answer putLook(String look) {
+        return put(withLook(look), api.get(path("/draft")).header("ETag"));
+    }
+
+    private String sheet(String which) {
+        return api.get(
+                        which.isEmpty()
+                                ? "/api/public/searches/" + search + "/look.css"
+                                : path("/" + which + "/look.css"))
+                .text();
+    }
+
+    @Test
+    void aLookIsServedAsAStyleSheetAndReachesVisitorsWhenPublished() {
+        assertThat(putLook("{\"light\":{\"accent\":\"#123\"},\"type\":{\"font\":\"Charter, serif\"}}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(sheet("draft"))
+                .contains("--accent: var(--tidy-accent, #112233);", "--font: var(--tidy-font, Charter, serif);");
+        assertThat(sheet("")).doesNotContain("#112233");
+        api.send(
+                "POST",
+                path("/publish"),
+                "",
+                Map.of("If-Match", api.get(path("/draft")).header("ETag")));
+        assertThat(sheet("")).isEqualTo(sheet("draft"));
+    }
+
+    @Test
+    void aLookThatABrowserHasIsNotSentAgain() {
+        String address = "/api/public/searches/" + search + "/look.css";
+        Api.Answer first = api.get(address);
+        assertThat(first.header("Content-Type")).startsWith("text/css");
+        Api.Answer again = api.send("GET", address, null, Map.of("If-None-Match", first.header("ETag")));
+        assertThat(again.status()).isEqualTo(304);
+        assertThat(again.text()).isEmpty();
+    }
+
+    @Test
+    void theSitesLookReachesTheVisitorsOfAllItsSearchesAtOnceAndTryingOneDoesNot() {
+        Api other = service.api().withSite("dressed");
+        other.push("posts", "{\"id\":\"t\",\"title\":\"ferry\"}");
+        String key = other.publishedSearch("Dressed");
+        String address = "/api/public/searches/" + key + "/look.css";
+        String before = other.get(address).text();
+
+        Api.Answer tried = other.post(other.site() + "/look/tried", "{\"from\":\"ledger\"}");
+        assertThat(tried.json().path("worn").path("form").path("density").asString())
+                .isEqualTo("dense");
+        assertThat(other.get(address).text()).isEqualTo(before);
+
+        assertThat(other.put(other.site() + "/look", "{\"from\":\"ledger\"}").status())
+                .isEqualTo(200);
+        assertThat(other.get(address).text()).isNotEqualTo(before).contains("--card-rule: 1px;", "monospace");
+        assertThat(other.get("/api/owner/searches/" + key + "/draft/look")
+                        .json()
+                        .path("site")
+                        .path("form")
+                        .path("cards")
+                        .asString())
+                .isEqualTo("ruled");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"light\":{\"accent\":\"blue\"}}             | look.light.accent  | is no colour",
+                "{\"dark\":{\"shine\":\"#112233\"}}            | look.dark          | ",
+                "{\"from\":\"nightfall\"}                        | look.from          | ",
+                "{\"type\":{\"font\":\"x; } * { color: red\"}} | look.type.font     | no list of font families",
+                "{\"type\":{\"size\":90}}                        | look.type.size     | choose 12 to 22",
+                "{\"form\":{\"corners\":-1}}                     | look.form.corners  | choose 0 to 24"
+            })
+    void whatIsNoLookIsRefusedByName(String look, String field, @org.jspecify.annotations.Nullable String reason) {
+        Api.Answer refused = putLook(look);
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.json().path("field").asString()).startsWith(field);
+        if (reason != null) {
+            assertThat(refused.json().path("detail").asString()).contains(reason);
+        }
     }
 }

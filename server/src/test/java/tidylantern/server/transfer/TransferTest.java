@@ -23,6 +23,9 @@ class TransferTest {
         api.put(
                 "/api/owner/sites/isles",
                 "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"https://www.isles.example\"],\"timeZone\":\"Atlantic/Faroe\"}");
+        api.put(
+                "/api/owner/sites/isles/look",
+                "{\"from\":\"gazette\",\"light\":{\"accent\":\"#224466\"},\"type\":{\"size\":17}}");
         api.push(
                 "posts",
                 "{\"id\":\"a\",\"title\":\"Ropewalk\",\"tags\":[\"Boats/Ropes\"],\"size\":12}\n{\"id\":\"b\",\"title\":\"Bakery\",\"tags\":[\"Food\"]}\n");
@@ -97,7 +100,7 @@ class TransferTest {
             ObjectNode expected = (ObjectNode) JSON.readTree(saved);
             expected.putArray("leftOut");
             assertThat(again).isEqualTo(expected);
-            assertThat(again.toString()).contains("Atlantic/Faroe", "2030-01-31", "Old Quay");
+            assertThat(again.toString()).contains("Atlantic/Faroe", "2030-01-31", "Old Quay", "#224466");
             assertThat(api.results("island-search", "rope").status())
                     .as("nothing is published")
                     .isEqualTo(404);

@@ -1,0 +1,178 @@
+package tidylantern.server.visitor;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Tier;
+import tidylantern.core.design.TierLooks;
+import tidylantern.core.design.look.BoxForm;
+import tidylantern.core.design.look.CardForm;
+import tidylantern.core.design.look.ColourToken;
+import tidylantern.core.design.look.Density;
+import tidylantern.core.design.look.Look;
+import tidylantern.core.design.look.Palette;
+import tidylantern.core.design.look.Shade;
+import tidylantern.core.design.look.Shadow;
+import tidylantern.core.design.look.TierDress;
+import tidylantern.core.design.look.WornLook;
+
+/**
+ * What a search wears, as a style sheet of custom properties that serves the elements and the page without script. It
+ * holds on what has the class {@code worn} and, for the colours, {@code light}, {@code dark} or {@code visitor} (as
+ * their device is set). Each colour can be overruled by the site's own CSS, by {@code --tidy-} and the token's name.
+ */
+final class LookSheet {
+    static final String TYPE = "text/css;charset=UTF-8";
+
+    private final StringBuilder css = new StringBuilder();
+
+    private LookSheet() {}
+
+    /** @param site what the search's site wears */
+    static String of(SearchDesign design, Look site) {
+        WornLook look = WornLook.of(design.look(), site);
+        LookSheet sheet = new LookSheet();
+        sheet.rule(".worn", shape(look));
+        sheet.shade(".worn:is(.light, .visitor)", look.palette(Shade.LIGHT), design.tiers());
+        sheet.shade(".worn.dark", look.palette(Shade.DARK), design.tiers());
+        sheet.css.append("@media (prefers-color-scheme: dark) {\n");
+        sheet.shade(".worn.visitor", look.palette(Shade.DARK), design.tiers());
+        sheet.css.append("}\n");
+        design.tiers().forEach(tier -> sheet.rule(".tier-" + tier.key(), shape(tier.looks())));
+        return sheet.css.toString();
+    }
+
+    /** @param where the selector of what wears the shade */
+    private void shade(String where, Palette palette, List<Tier> tiers) {
+        rule(where, colours(palette));
+        tiers.forEach(tier -> {
+            String card = where + " .tier-" + tier.key();
+            TierDress dress = TierDress.of(tier.looks(), palette);
+            rule(card, Map.of("tier-edge", dress.edge().toString()));
+            if (dress.ground() != null) {
+                Map<String, String> own = new LinkedHashMap<>();
+                own.put("tier-ground", dress.ground().toString());
+                own.put("mark", dress.mark().toString());
+                own.put("text", dress.text().toString());
+                own.put("quiet", dress.quiet().toString());
+                own.put("accent", dress.accent().toString());
+                own.put("focus", dress.accent().toString());
+                own.put("hover", dress.hover().toString());
+                rule(card, own);
+            }
+        });
+    }
+
+    private static Map<String, String> colours(Palette palette) {
+        Map<String, String> colours = new LinkedHashMap<>();
+        for (ColourToken token : ColourToken.values()) {
+            colours.put(token.toString(), "var(--tidy-%s, %s)".formatted(token, palette.get(token)));
+        }
+        return colours;
+    }
+
+    private static Map<String, String> shape(WornLook look) {
+        Map<String, String> shape = new LinkedHashMap<>();
+        shape.put("scheme", look.scheme().toString());
+        shape.put("font", "var(--tidy-font, %s)".formatted(look.font()));
+        shape.put("title-font", "var(--tidy-title-font, var(--tidy-font, %s))".formatted(look.titleFont()));
+        shape.put("size", px(look.size()));
+        shape.put("title-weight", Integer.toString(look.titleWeight()));
+        shape.put("corners", "var(--tidy-corners, %s)".formatted(px(look.corners())));
+        shape.put("motion", look.motion() ? "0.12s" : "0s");
+        shape.putAll(room(look.density()));
+        shape.putAll(cards(look));
+        shape.putAll(box(look));
+        return shape;
+    }
+
+    /** Room within a card, between cards, within a row of live results, and for a value of a filter. */
+    private static Map<String, String> room(Density density) {
+        int[] px =
+                switch (density) {
+                    case AIRY -> new int[] {20, 20, 8, 36};
+                    case USUAL -> new int[] {14, 12, 5, 32};
+                    case DENSE -> new int[] {9, 8, 3, 28};
+                };
+        Map<String, String> room = new LinkedHashMap<>();
+        room.put("pad", px(px[0]));
+        room.put("gap", px(px[1]));
+        room.put("row-pad", px(px[2]));
+        room.put("value-height", px(px[3]));
+        return room;
+    }
+
+    private static Map<String, String> cards(WornLook look) {
+        CardForm form = look.cards();
+        boolean grounded = form == CardForm.FRAMED || form == CardForm.FILLED;
+        Map<String, String> cards = new LinkedHashMap<>();
+        cards.put("card-ground", grounded ? "var(--ground)" : "transparent");
+        cards.put("card-edge", form == CardForm.FRAMED ? "1px" : "0px");
+        cards.put("card-rule", form == CardForm.FRAMED || form == CardForm.RULED ? "1px" : "0px");
+        cards.put("card-corners", grounded ? "var(--corners)" : "0px");
+        cards.put("card-inset", grounded ? "var(--pad)" : "0px");
+        cards.put("card-pad", form == CardForm.BARE ? "2px" : "var(--pad)");
+        cards.put(
+                "card-gap",
+                switch (form) {
+                    case RULED -> "0px";
+                    case BARE -> "calc(var(--gap) * 1.7)";
+                    case FRAMED, FILLED -> "var(--gap)";
+                });
+        cards.put("card-shadow", grounded ? shadow(look.shadow()) : "none");
+        cards.put("card-lift", grounded ? "0 3px 14px rgb(20 40 50 / 12%)" : "none");
+        return cards;
+    }
+
+    private static String shadow(Shadow shadow) {
+        return switch (shadow) {
+            case NONE -> "none";
+            case SOFT -> "0 1px 3px rgb(20 30 35 / 9%)";
+            case DEEP -> "0 1px 2px rgb(20 30 35 / 12%), 0 8px 22px rgb(20 30 35 / 11%)";
+        };
+    }
+
+    private static Map<String, String> box(WornLook look) {
+        boolean framed = look.box() == BoxForm.FRAMED;
+        Map<String, String> box = new LinkedHashMap<>();
+        box.put("box-edges", framed ? "1.5px" : "0 0 2px");
+        box.put("box-corners", framed ? "min(22px, calc(var(--corners) * 2.3))" : "0px");
+        box.put("box-ground", framed ? "var(--ground)" : "transparent");
+        box.put("box-inset", framed ? "18px" : "4px");
+        box.put("ends", "min(22px, calc(var(--corners) * 2.3))");
+        return box;
+    }
+
+    private static Map<String, String> shape(TierLooks looks) {
+        Map<String, String> shape = new LinkedHashMap<>();
+        if (looks.corners() != null) {
+            shape.put("tier-corners", px(looks.corners()));
+        }
+        if (looks.ground() != null || looks.edge() != TierLooks.Edge.NONE) {
+            // What is around them needs room from what is on them, in whatever form cards have.
+            shape.put("card-pad", "var(--pad)");
+            shape.put("card-inset", "var(--pad)");
+        }
+        TierLooks.Ribbon ribbon = looks.ribbon();
+        if (ribbon != null) {
+            shape.put("ribbon-text", ribbon.color());
+            shape.put("ribbon-ground", ribbon.ground());
+        }
+        return shape;
+    }
+
+    private void rule(String where, Map<String, String> properties) {
+        css.append(where).append(" {");
+        css.append(properties.entrySet().stream()
+                .map(property -> " --%s: %s;".formatted(property.getKey(), property.getValue()))
+                .collect(Collectors.joining()));
+        css.append(" }\n");
+    }
+
+    private static String px(int px) {
+        return String.format(Locale.ROOT, "%dpx", px);
+    }
+}

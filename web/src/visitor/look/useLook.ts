@@ -1,0 +1,121 @@
+import { useEventListener, useMutationObserver, usePreferredDark } from '@vueuse/core'
+import { computed, onMounted, ref, useShadowRoot, watch, type ComputedRef, type Ref } from 'vue'
+import cards from '../cards/cards.css?inline'
+import type { SearchState } from '../searchState'
+import { fetchLook, type Source } from '../service'
+import css from '../visitor.css?inline'
+import { colourOf, contrast, groundBehind, isDark, type Colour } from './ground'
+
+type Shade = 'light' | 'dark'
+
+/** What must be told from the page's ground, and how well: WCAG 2.2, 1.4.3 and 1.4.11. */
+const ON_THE_PAGE: readonly (readonly [token: string, wanted: number])[] = [
+  ['text', 4.5],
+  ['quiet', 4.5],
+  ['accent', 4.5],
+  ['edge', 3],
+  ['focus', 3],
+]
+
+let form: CSSStyleSheet | undefined
+/** How the elements are made, whatever they wear; adopted, because a site's strict `style-src` would strip a `<style>`. */
+function formSheet(): CSSStyleSheet {
+  if (!form) {
+    form = new CSSStyleSheet()
+    form.replaceSync(css + cards)
+  }
+  return form
+}
+
+interface Look {
+  sheet: CSSStyleSheet
+  revision: number
+  /** Ends in any case: without a look an element is drawn as the page would draw it. */
+  coming: Promise<void>
+}
+const looks = new Map<string, Look>()
+
+/** The look of a search, the same for all its elements on the page; a draft's is asked for with every change. */
+function lookOf(search: string, source: Source, revision: number): Look {
+  const key = `${source}/${search}`
+  const known = looks.get(key)
+  if (known?.revision === revision) return known
+  const sheet = known?.sheet ?? new CSSStyleSheet()
+  const coming = fetchLook(search, source).then(
+    written => void sheet.replaceSync(written),
+    (error: unknown) => {
+      console.error(`tidy-lantern: no look for "${search}"`, error)
+    },
+  )
+  const look = { sheet, revision, coming }
+  looks.set(key, look)
+  return look
+}
+
+/** Whether what an element writes in a shade is told from a ground. */
+function isReadable(probe: HTMLElement, shade: Shade, ground: Colour): boolean {
+  probe.className = `worn ${shade}`
+  return ON_THE_PAGE.every(([token, wanted]) => {
+    probe.style.color = `var(--${token})`
+    return contrast(colourOf(getComputedStyle(probe).color), ground) >= wanted
+  })
+}
+
+/**
+ * What an element wears: its classes. The shade is the one that can be read on the page's ground, where the look says
+ * so; where neither can, or nobody knows the ground, the element brings its own.
+ *
+ * @param hasOwn whether all that it shows stands on a ground of its own anyway
+ */
+export function useLook(
+  element: Ref<HTMLElement | undefined>,
+  search: string,
+  source: Source,
+  state: SearchState,
+  hasOwn: () => boolean = () => false,
+): ComputedRef<string[]> {
+  const root = useShadowRoot()
+  if (root) root.adoptedStyleSheets = [formSheet()]
+  const prefersDark = usePreferredDark()
+  const shade = ref<Shade | null>(null)
+  const bringsGround = ref(false)
+
+  function dress() {
+    if (!root || !element.value) return
+    const probe = document.createElement('i')
+    probe.hidden = true
+    probe.className = 'worn'
+    root.append(probe)
+    const scheme = getComputedStyle(probe).getPropertyValue('--scheme').trim()
+    const ground = groundBehind(root.host)
+    const wanted: Shade =
+      scheme === 'dark' || (scheme === 'visitor' ? prefersDark.value : scheme === 'page' && ground && isDark(ground))
+        ? 'dark'
+        : 'light'
+    const other: Shade = wanted === 'dark' ? 'light' : 'dark'
+    const choices = scheme === 'page' ? [wanted, other] : [wanted]
+    const readable = ground ? choices.find(one => isReadable(probe, one, ground)) : undefined
+    probe.remove()
+    shade.value = readable ?? wanted
+    bringsGround.value = !readable && !hasOwn()
+  }
+  watch(
+    () => state.revision,
+    async revision => {
+      if (!search) return
+      const look = lookOf(search, source, revision)
+      if (root) root.adoptedStyleSheets = [formSheet(), look.sheet]
+      await look.coming
+      dress()
+    },
+    { immediate: true },
+  )
+  watch([prefersDark, hasOwn], dress)
+  onMounted(dress)
+  // A page that changes between light and dark says so on its root, mostly; what moves there has arrived by its end.
+  useMutationObserver(() => [document.documentElement, document.body], dress, { attributes: true })
+  useEventListener(document, 'transitionend', event => {
+    if (event.target === document.documentElement || event.target === document.body) dress()
+  })
+  return computed(() => ['worn', shade.value ?? 'dressing', ...(bringsGround.value ? ['own-ground'] : [])])
+}

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { inject, onBeforeUnmount, ref, watchEffect } from 'vue'
+import type { Look } from '../../../shared/contract'
+import LoadFailure from '../../kit/LoadFailure.vue'
+import { api } from '../../ownerApi'
+import type { DraftEditing } from '../searches/useDraft'
+import { STAGE } from '../stage/stageAccess'
+import LookEditor from './LookEditor.vue'
+import type { Shade } from './lookNames'
+
+/** What one search wears: its site's look, or what it has of its own. The stage's page goes light and dark with it. */
+const { draft, search } = defineProps<{ draft: DraftEditing; search: string }>()
+const {
+  data: choices,
+  error,
+  refetch,
+} = useQuery({ queryKey: ['reach', () => search, 'look'], queryFn: () => api.lookChoices(search), staleTime: 0 })
+const shade = ref<Shade>('light')
+const stage = inject(STAGE)
+watchEffect(() => stage?.ground(shade.value))
+onBeforeUnmount(() => stage?.ground('light'))
+const put = (look: Look) => draft.change('look', design => ({ ...design, look }))
+</script>
+
+<template>
+  <LoadFailure v-if="error" :error="error" @again="refetch()" />
+  <div v-else-if="choices" class="look">
+    <LookEditor
+      v-model:shade="shade"
+      :model-value="draft.design.value!.look"
+      :choices="choices"
+      :site="choices.site"
+      @update:model-value="put"
+    />
+  </div>
+</template>
+
+<style scoped>
+.look {
+  display: grid;
+  gap: 12px;
+  margin-top: 14px;
+}
+</style>
