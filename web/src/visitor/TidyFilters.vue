@@ -4,9 +4,9 @@ import { useLatest } from '../shared/useLatest'
 import FilterGroup from './filters/FilterGroup.vue'
 import { MORE_VALUES } from './filters/moreValues'
 import { useLook } from './look/useLook'
-import { addressOf, lit, sharedSearch } from './searchState'
+import { addressOf, lit } from './searchState'
 import { fetchFace, fetchValues, type Source } from './service'
-import { say } from './texts'
+import { useSearchElement } from './useSearchElement'
 import { useFilterChoice } from './filters/useFilterChoice'
 import { useRoom } from './useRoom'
 
@@ -17,7 +17,7 @@ const { search = '', source = 'live' } = defineProps<{
   /** `draft` for the owner's stage; visitors get the live version. */
   source?: Source
 }>()
-const state = sharedSearch(search)
+const { state, say } = useSearchElement(search, source)
 const whole = ref<HTMLElement>()
 const worn = useLook(whole, search, source, state)
 const isNarrow = useRoom(whole)

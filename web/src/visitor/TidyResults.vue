@@ -11,9 +11,9 @@ import SetFilters from './filters/SetFilters.vue'
 import { usePageFilters } from './filters/usePageFilters'
 import { tierLook } from './look/tierLook'
 import { useLook } from './look/useLook'
-import { addressOf, lit, sharedSearch, show } from './searchState'
+import { addressOf, lit, show } from './searchState'
 import { fetchResults, fetchValues, type Source } from './service'
-import { nothingFor, say } from './texts'
+import { useSearchElement } from './useSearchElement'
 
 defineOptions({ inheritAttrs: false })
 const {
@@ -28,7 +28,7 @@ const {
   /** Why a result stands where it stands, in words, above its card; for the owner's stage, which sets it. */
   standing?: ((hit: Hit) => string) | null
 }>()
-const state = sharedSearch(search)
+const { state, say, nothingFor } = useSearchElement(search, source)
 const heading = ref<HTMLElement>()
 const tries = ref(0)
 const results = useLatest(

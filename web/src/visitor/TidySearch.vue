@@ -10,22 +10,22 @@ import { useLeaving } from './live/useLeaving'
 import { useListKeys } from './live/useListKeys'
 import { useLiveResults } from './live/useLiveResults'
 import { useLook } from './look/useLook'
-import { addressOf, lit, sharedSearch, show } from './searchState'
+import { addressOf, lit, show } from './searchState'
 import { fetchFace, fetchLive, fetchValues, type Source } from './service'
-import { say } from './texts'
+import { useSearchElement } from './useSearchElement'
 
 defineOptions({ inheritAttrs: false })
 const {
   search = '',
   source = 'live',
-  label = say('search'),
+  label = '',
   placeholder = '',
 } = defineProps<{
   /** The key of the search, from Go live. */
   search?: string
   /** `draft` for the owner's stage; visitors get the live version. */
   source?: Source
-  /** What the box is called, for those who do not see it. */
+  /** What the box is called, in place of the usual text. */
   label?: string
   /** What stands in the empty box. */
   placeholder?: string
@@ -34,7 +34,8 @@ const {
 const PAUSE_MS = 120
 const USUAL_FEWEST_LETTERS = 2
 const id = useId()
-const state = sharedSearch(search)
+const { state, texts, say } = useSearchElement(search, source)
+const named = computed(() => label || say('search'))
 const input = ref<HTMLInputElement>()
 const text = ref(state.query)
 const query = computed(() => text.value.trim())
@@ -78,6 +79,7 @@ const { live, rows, active, activeRow, isShown, status, open, close } = useLiveR
   (wanted, signal) => fetchLive(search, source, wanted.query, wanted.filters, signal),
   PAUSE_MS,
   () => addressOf(search, query.value, 1, elsewhere.value ?? undefined, choice.chosen.value),
+  texts,
 )
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 
@@ -147,7 +149,7 @@ const left = useLeaving(close)
           autocapitalize="off"
           spellcheck="false"
           enterkeyhint="search"
-          :aria-label="label"
+          :aria-label="named"
           :placeholder="placeholder"
           aria-autocomplete="list"
           aria-haspopup="listbox"
@@ -170,7 +172,7 @@ const left = useLeaving(close)
       <LivePanel
         v-if="isShown"
         :id="id"
-        :label="label"
+        :label="named"
         :live="live"
         :rows="rows"
         :active="active"

@@ -16,6 +16,8 @@ export interface SearchState {
   filters: Filters
   /** How many results elements are on the page; without one, the box leads to the results page. */
   resultsHere: number
+  /** Of the page, where the elements stand; empty where it names none. */
+  language: string
   /** Raised to ask everything anew, as the stage does when the draft changed. */
   revision: number
 }
@@ -88,7 +90,15 @@ export function addressOf(
 export function sharedSearch(key: string): SearchState {
   const known = states.get(key)
   if (known) return known
-  const state: SearchState = reactive({ key, query: '', page: 1, filters: {}, resultsHere: 0, revision: 0 })
+  const state: SearchState = reactive({
+    key,
+    query: '',
+    page: 1,
+    filters: {},
+    resultsHere: 0,
+    language: '',
+    revision: 0,
+  })
   states.set(key, state)
   Object.assign(state, fromAddress(key))
   return state

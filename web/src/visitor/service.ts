@@ -1,7 +1,7 @@
 import { fetchJson } from '../shared/http'
 import type { ValuesPage, WantedValues } from './filters/moreValues'
-import type { Filters } from './searchState'
-import type { FilterValue, LiveResults, Results, SearchFace } from '../shared/contract'
+import { sharedSearch, type Filters } from './searchState'
+import type { FilterValue, LiveResults, Results, SearchFace, SpokenTexts } from '../shared/contract'
 
 /** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft. */
 export type Source = 'live' | 'draft'
@@ -12,7 +12,7 @@ const origin = new URL(import.meta.url).origin
 function address(
   key: string,
   source: Source,
-  what: 'face' | 'look.css' | 'results' | 'live' | `filters/${string}`,
+  what: 'face' | 'look.css' | 'texts' | 'results' | 'live' | `filters/${string}`,
   parameters: string[][] = [],
 ): string {
   const path =
@@ -23,10 +23,14 @@ function address(
   return origin + path + (query ? `?${query}` : '')
 }
 
-const asked = (signal: AbortSignal): RequestInit => ({ signal, headers: { Accept: 'application/json' } })
+/** In the language of the page; where that names none, the search's own decides, and not the browser's. */
+const asked = (key: string, signal?: AbortSignal): RequestInit => ({
+  signal,
+  headers: { Accept: 'application/json', 'Accept-Language': sharedSearch(key).language || '*' },
+})
 
 export async function fetchFace(key: string, source: Source, signal: AbortSignal): Promise<SearchFace> {
-  const { body } = await fetchJson<SearchFace>(address(key, source, 'face'), asked(signal))
+  const { body } = await fetchJson<SearchFace>(address(key, source, 'face'), asked(key, signal))
   return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
 }
 
@@ -35,6 +39,11 @@ export async function fetchLook(key: string, source: Source): Promise<string> {
   const answer = await fetch(address(key, source, 'look.css'))
   if (!answer.ok) throw new Error(`${answer.url} answered ${answer.status}`)
   return answer.text()
+}
+
+/** What visitors read around the results. */
+export async function fetchTexts(key: string, source: Source): Promise<SpokenTexts> {
+  return (await fetchJson<SpokenTexts>(address(key, source, 'texts'), asked(key))).body
 }
 
 const parametersOf = (filters: Filters) =>
@@ -51,7 +60,7 @@ export async function fetchResults(
   return (
     await fetchJson<Results>(
       address(key, source, 'results', [['q', query], ['page', String(page)], ...parametersOf(filters)]),
-      asked(signal),
+      asked(key, signal),
     )
   ).body
 }
@@ -68,7 +77,7 @@ export async function fetchValues(
   const parameters = [['q', query], ...Object.entries(wanted), ...parametersOf(filters)]
   const { body, headers } = await fetchJson<FilterValue[]>(
     address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters),
-    { headers: { Accept: 'application/json' } },
+    asked(key),
   )
   return { values: body, goesOn: headers.get('Link')?.includes('rel="next"') ?? false }
 }
@@ -81,6 +90,9 @@ export async function fetchLive(
   signal: AbortSignal,
 ): Promise<LiveResults> {
   return (
-    await fetchJson<LiveResults>(address(key, source, 'live', [['q', query], ...parametersOf(filters)]), asked(signal))
+    await fetchJson<LiveResults>(
+      address(key, source, 'live', [['q', query], ...parametersOf(filters)]),
+      asked(key, signal),
+    )
   ).body
 }

@@ -6,6 +6,7 @@ import type {
   CardChoices,
   Look,
   LookChoices,
+  TextChoices,
   CollectionShape,
   CountedValue,
   CrawlSettings,
@@ -269,6 +270,8 @@ export const api = {
     ).body,
   /** What the tiers and pins of the draft come to today. */
   cardChoices: (search: string) => get<CardChoices>(`/searches/${path(search)}/draft/cards`),
+  standardTexts: (search: string, language: string) =>
+    get<TextChoices>(`/searches/${path(search)}/draft/standard-texts?language=${language}`),
   lookChoices: (search: string) => get<LookChoices>(`/searches/${path(search)}/draft/look`),
   siteLook: (site: string) => get<LookChoices>(`/sites/${path(site)}/look`),
   /** What a look would come to; nothing is kept. */

@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { CardFace, Hit } from '../../shared/contract'
-import { CardBody } from './CardBody'
 import type { TierLook } from '../look/tierLook'
+import { CardBody } from './CardBody'
+import { OwnCard, useOwnCards } from './OwnCard'
+import { markupFor } from './ownMarkup'
 
 /** One result on a page of results: what its card says, as the service has written it. */
 const { hit, card, look } = defineProps<{
@@ -13,10 +16,13 @@ const { hit, card, look } = defineProps<{
   /** Where its link opens. */
   target: string | undefined
 }>()
+const { markup } = useOwnCards()
+const own = computed(() => markupFor(hit, markup))
 </script>
 
 <template>
-  <article class="card" :class="[`for-${card.place}`, look?.classes]" :part="`card${look?.part ?? ''}`">
+  <OwnCard v-if="own" :hit="hit" :card="card" :own="own" />
+  <article v-else class="card" :class="[`for-${card.place}`, look?.classes]" :part="`card${look?.part ?? ''}`">
     <CardBody :body="card.body" :hit="hit" :look="look" :target="target" />
   </article>
 </template>

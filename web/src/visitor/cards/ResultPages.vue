@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { say } from '../texts'
+import { useTexts } from '../texts'
 
+const { say } = useTexts()
 /** The way to other pages of results: those around the one shown, with both ends. */
 const { page, pages } = defineProps<{
   page: number

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { FilterBounds, FilterShape } from '../../shared/contract'
-import { say } from '../texts'
+import { useTexts } from '../texts'
 
+const { say } = useTexts()
 /**
  * One or two bounds of numbers or days: typed, and drawn where both ends of a number are free. What is drawn is for
  * pointers alone: its two ends may lie on one another, and keys and screen readers have the typed ones.

@@ -2,8 +2,9 @@
 import { computed, inject, ref, watch } from 'vue'
 import type { FilterShape, FilterValue } from '../../shared/contract'
 import { MORE_VALUES, type ValuesPage, type WantedValues } from './moreValues'
-import { say, written } from '../texts'
+import { useTexts } from '../texts'
 
+const { say, written } = useTexts()
 /** The values on one level of a filter, each with what lies below it. */
 const {
   filter,

@@ -3,8 +3,9 @@ import { computed, ref, useId } from 'vue'
 import type { FilterShape } from '../../shared/contract'
 import { safeAddress } from '../../shared/http'
 import { flattened } from './filterState'
-import { say, written } from '../texts'
+import { useTexts } from '../texts'
 
+const { say, written } = useTexts()
 /**
  * Values of which one holds, as a list or folded into a menu; or several side by side, as words or with a picture each.
  */

@@ -2,10 +2,11 @@
 import { computed, ref } from 'vue'
 import type { FilterShape } from '../../shared/contract'
 import FilterList from './FilterList.vue'
-import { setIn } from './filterState'
-import { say } from '../texts'
+import { valuesIn } from './filterState'
+import { useTexts } from '../texts'
 import type { FilterChoice } from './useFilterChoice'
 
+const { say } = useTexts()
 /**
  * The filters of one place: in view, or behind a button and then where they stand or over the page. Where a choice does
  * not hold at once, a button makes it.
@@ -32,7 +33,7 @@ const {
 const sheet = ref<HTMLDialogElement>()
 const unfolded = ref(false)
 const way = computed(() => (over ? 'over' : opened))
-const set = computed(() => filters.reduce((sum, filter) => sum + setIn(filter).length, 0))
+const set = computed(() => filters.reduce((sum, filter) => sum + valuesIn(filter).length, 0))
 const showResults = computed(() => {
   const total = choice.total.value ?? 0
   return total === 0 ? say('showNothing') : say('showResults', { count: total })

@@ -6,7 +6,7 @@ import FilterBox from './FilterBox.vue'
 import FilterBranch from './FilterBranch.vue'
 import FilterChoice from './FilterChoice.vue'
 import FilterPlace from './FilterPlace.vue'
-import { setIn } from './filterState'
+import { valuesIn } from './filterState'
 import type { Filters } from '../searchState'
 
 /** Everything that visitors can narrow by in one place, one filter after the other. */
@@ -15,7 +15,7 @@ const emit = defineEmits<{ tick: [key: string, value: string]; put: [changes: Fi
 const turned = ref<Record<string, boolean>>({})
 /** One that the owner points at is open, whatever it is at first. */
 const isOpen = (filter: FilterShape) =>
-  lit === filter.key || (turned.value[filter.key] ?? (!filter.folded || setIn(filter).length > 0))
+  lit === filter.key || (turned.value[filter.key] ?? (!filter.folded || valuesIn(filter).length > 0))
 const drawn = useTemplateRef<HTMLElement[]>('drawn')
 watch(
   () => lit,

@@ -2,8 +2,9 @@
 import { computed, ref, useId, watch } from 'vue'
 import type { FilterShape } from '../../shared/contract'
 import type { Filters } from '../searchState'
-import { say, written } from '../texts'
+import { useTexts } from '../texts'
 
+const { say, written } = useTexts()
 /** How far from a place: one that items here name, or, if the visitor's browser is asked, where they are. */
 const { filter, around } = defineProps<{ filter: FilterShape; around: NonNullable<FilterShape['around']> }>()
 const emit = defineEmits<{ put: [changes: Filters] }>()

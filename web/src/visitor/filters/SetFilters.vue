@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { say } from '../texts'
+import { useTexts } from '../texts'
 import { setIn } from './filterState'
 import type { FilterChoice } from './useFilterChoice'
 
+const texts = useTexts()
+const { say } = texts
 /** What is set in all filters, each with a way to take it off. */
 const { choice } = defineProps<{ choice: FilterChoice }>()
 const set = computed(() =>
-  choice.filters.value.flatMap(filter => setIn(filter).map(value => ({ key: filter.key, ...value }))),
+  choice.filters.value.flatMap(filter => setIn(filter, texts).map(value => ({ key: filter.key, ...value }))),
 )
 </script>
 

@@ -1,5 +1,5 @@
-import type { FilterShape, FilterValue } from '../../shared/contract'
-import { language, say, written } from '../texts'
+import type { FilterBounds, FilterShape, FilterValue } from '../../shared/contract'
+import type { Texts } from '../texts'
 
 /** Something that is set: as the address has it, and as visitors read it where it stands alone. */
 export interface SetValue {
@@ -8,10 +8,9 @@ export interface SetValue {
 }
 
 /** A bound as visitors read it: days written out, numbers with their unit. */
-export function boundSaid(filter: FilterShape, bound: string, unit = filter.unit): string {
-  if (filter.control === 'span')
-    return new Intl.DateTimeFormat(language(), { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(bound))
-  return written(Number(bound)) + (unit ? ` ${unit}` : '')
+function boundSaid(filter: FilterShape, bound: string, texts: Texts, unit = filter.unit): string {
+  if (filter.control === 'span') return texts.writtenDay(bound)
+  return texts.written(Number(bound)) + (unit ? ` ${unit}` : '')
 }
 
 function tickedIn(values: readonly FilterValue[]): SetValue[] {
@@ -35,40 +34,36 @@ const isStart = (filter: FilterShape, values: readonly string[]) =>
 export const isAtStart = (filter: FilterShape) => isStart(filter, valuesIn(filter))
 
 /** The values as the address has them; what is set in bounds or a box stands alone. */
-export const valuesIn = (filter: FilterShape): string[] => setIn(filter).map(one => one.value)
-
-/** What is set in a filter. */
-export function setIn(filter: FilterShape): SetValue[] {
-  const named = (value: string, said: string) => [{ value, label: `${filter.label}: ${said}` }]
+export function valuesIn(filter: FilterShape): string[] {
   if (filter.bounds) {
     const { from, to } = filter.bounds
-    if (from === null && to === null) return []
-    return named(
-      `${from ?? ''}..${to ?? ''}`,
-      boundsSaid(
-        from === null ? '' : boundSaid(filter, from, to === null ? filter.unit : ''),
-        to === null ? '' : boundSaid(filter, to),
-      ),
-    )
+    return from === null && to === null ? [] : [`${from ?? ''}..${to ?? ''}`]
   }
-  if (filter.control === 'box') return filter.text ? named(filter.text, filter.text) : []
+  if (filter.control === 'box') return filter.text ? [filter.text] : []
+  return tickedIn(filter.values).map(one => one.value)
+}
+
+/** What is set in a filter, as it is read where it stands alone. */
+export function setIn(filter: FilterShape, texts: Texts): SetValue[] {
   const ticked = tickedIn(filter.values)
-  if (filter.around) return ticked.map(one => ({ value: one.value, label: withinSaid(one.label, filter.around!.name) }))
+  const { around } = filter
+  if (around) return ticked.map(one => ({ ...one, label: withinSaid(one.label, around.name, texts) }))
+  const alone = filter.bounds || filter.control === 'box'
+  const said = filter.bounds ? boundsSaid(filter, filter.bounds, texts) : filter.text
+  const set = alone ? valuesIn(filter).map(value => ({ value, label: said })) : ticked
   // A bare "Yes" would tell nothing beside the others.
-  return filter.control === 'switch' ||
-    filter.control === 'ticks' ||
-    filter.control === 'from-today' ||
-    filter.control === 'bands'
-    ? ticked.flatMap(one => named(one.value, one.label))
-    : ticked
+  const needsName = alone || ['switch', 'ticks', 'from-today', 'bands'].includes(filter.control)
+  return set.map(one => (needsName ? { ...one, label: `${filter.label}: ${one.label}` } : one))
 }
 
-function boundsSaid(from: string, to: string): string {
-  if (from === '') return say('setTo', { to })
-  return to === '' ? say('setFrom', { from }) : say('setBetween', { from, to })
+function boundsSaid(filter: FilterShape, { from, to }: FilterBounds, texts: Texts): string {
+  const last = to === null ? '' : boundSaid(filter, to, texts)
+  if (from === null) return texts.say('setTo', { to: last })
+  const first = boundSaid(filter, from, texts, to === null ? filter.unit : '')
+  return to === null ? texts.say('setFrom', { from: first }) : texts.say('setBetween', { from: first, to: last })
 }
 
-const withinSaid = (distance: string, place: string) =>
+const withinSaid = (distance: string, place: string, { say }: Texts) =>
   place === '' ? say('within', { distance }) : say('withinOf', { distance, place })
 
 /** The values of a tree one below the other, each with how deep it stands. */

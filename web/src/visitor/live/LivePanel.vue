@@ -3,10 +3,11 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { LiveResults } from '../../shared/contract'
 import type { Latest } from '../../shared/useLatest'
 import { cardOf } from '../cards/cardOf'
-import { nothingFor, say } from '../texts'
+import { useTexts } from '../texts'
 import LiveResult from './LiveResult.vue'
 import type { LiveRow } from './liveRows'
 
+const { nothingFor, say } = useTexts()
 /** The live results below a search box: queries to go on with, results by collection, the way to all of them. */
 const { id, live, rows, active } = defineProps<{
   /** That the box's own ids begin with. */

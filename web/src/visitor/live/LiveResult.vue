@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import type { CardFace, Hit, TierFace } from '../../shared/contract'
 import { CardBody } from '../cards/CardBody'
+import { OwnCard, useOwnCards } from '../cards/OwnCard'
+import { markupFor } from '../cards/ownMarkup'
 import { tierLook } from '../look/tierLook'
 
 /** One result among the live results: a row that is chosen like an option. */
@@ -13,6 +15,8 @@ const { hit, card, tiers } = defineProps<{
   active: boolean
 }>()
 const look = computed(() => tierLook(hit, tiers))
+const { markup } = useOwnCards()
+const own = computed(() => markupFor(hit, markup))
 </script>
 
 <template>
@@ -24,6 +28,7 @@ const look = computed(() => tierLook(hit, tiers))
     :part="(active ? 'row row-active' : 'row') + (look?.part ?? '')"
     :aria-selected="active"
   >
-    <CardBody :body="card.body" :hit="hit" :look="look" row />
+    <OwnCard v-if="own" :hit="hit" :card="card" :own="own" is-option />
+    <CardBody v-else :body="card.body" :hit="hit" :look="look" row />
   </a>
 </template>

@@ -1,7 +1,7 @@
 import { computed, ref, watch } from 'vue'
 import type { LiveResults } from '../../shared/contract'
 import { useLatest } from '../../shared/useLatest'
-import { nothingFor, say } from '../texts'
+import type { Texts } from '../texts'
 import { rowsOf } from './liveRows'
 
 const letters = (text: string) => [...text].filter(letter => /[\p{L}\p{N}]/u.test(letter)).length
@@ -23,6 +23,7 @@ export function useLiveResults<Request>(
   fetchFor: (request: Request, signal: AbortSignal) => Promise<LiveResults>,
   pauseMs: number,
   allAddress: () => string,
+  { say, nothingFor }: Texts,
 ) {
   const isOpen = ref(false)
   /** Set by the Down key: the list then shows even below the fewest letters. */

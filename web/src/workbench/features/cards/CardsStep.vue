@@ -6,9 +6,10 @@ import ButtonChoice from '../../kit/ButtonChoice.vue'
 import DraftLook from '../look/DraftLook.vue'
 import StepRemarks from '../searches/StepRemarks.vue'
 import type { DraftEditing } from '../searches/useDraft'
+import DraftTexts from '../texts/DraftTexts.vue'
 import CardComposer from './CardComposer.vue'
 
-/** What a result looks like: what stands on its card, and what the whole wears. */
+/** What a result looks like: what stands on its card, what the whole wears, and what is read around it. */
 const { draft, search } = defineProps<{
   draft: DraftEditing
   search: string
@@ -18,6 +19,7 @@ const { draft, search } = defineProps<{
 const PARTS = [
   { value: 'card', label: 'Card' },
   { value: 'look', label: 'Look' },
+  { value: 'texts', label: 'Texts' },
 ] as const
 /** In the address, so that *Go to* leads to each, and Back returns. */
 const route = useRoute()
@@ -30,10 +32,11 @@ const part = computed({
 
 <template>
   <h2>Cards & look</h2>
-  <p class="lead">What stands on a result, and what the search wears.</p>
+  <p class="lead">What stands on a result, what the search wears, and what visitors read.</p>
   <StepRemarks step="cards" :summary="summary" />
   <ButtonChoice v-model="part" class="parts" label="What to decide" :options="PARTS" />
   <CardComposer v-if="part === 'card'" :draft="draft" :search="search" />
+  <DraftTexts v-else-if="part === 'texts'" :draft="draft" :search="search" />
   <DraftLook v-else :draft="draft" :search="search" />
 </template>
 

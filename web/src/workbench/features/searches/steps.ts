@@ -37,7 +37,15 @@ export const steps = [
       { id: 'choices', name: 'Orders that visitors may choose' },
     ],
   },
-  { key: 'cards', name: 'Cards & look', remarks: 'cards', parts: [{ id: 'look', name: 'Look: colours, type, form' }] },
+  {
+    key: 'cards',
+    name: 'Cards & look',
+    remarks: 'cards',
+    parts: [
+      { id: 'look', name: 'Look: colours, type, form' },
+      { id: 'texts', name: 'Texts and languages' },
+    ],
+  },
   {
     key: 'go-live',
     name: 'Go live',

@@ -61,6 +61,7 @@ public final class DemoLoader {
                         List.of(siteAddress, siteAddress.replace("localhost", "127.0.0.1")))),
                 "application/json",
                 null);
+        send("PUT", "/sites/" + SITE + "/look", Quillhaven.look(), "application/json", null);
         Quillhaven content = new Quillhaven(today);
         int items = 0;
         for (Quillhaven.Part part : Quillhaven.PARTS) {
@@ -176,7 +177,7 @@ public final class DemoLoader {
                     .removeIf(weight -> !fields.contains(weight.path("field").asString()));
         }
         design.set("filters", wanted.path("filters"));
-        for (String part : List.of("order", "tiers", "pins")) {
+        for (String part : List.of("order", "tiers", "pins", "look", "texts")) {
             if (wanted.has(part)) {
                 design.set(part, wanted.path(part));
             }

@@ -124,6 +124,11 @@ public final class Quillhaven {
         return String.join("\n", lines("placements.json"));
     }
 
+    /** What the elements wear on the site's pages, as JSON. */
+    static String look() {
+        return String.join("\n", lines("look.json"));
+    }
+
     /** The demo's searches: a JSON list of keys, names, collections (all where none are named) and filters. */
     static String searches() {
         return String.join("\n", lines("searches.json"));

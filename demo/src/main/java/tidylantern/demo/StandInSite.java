@@ -37,6 +37,12 @@ import tools.jackson.databind.json.JsonMapper;
  */
 public final class StandInSite implements AutoCloseable {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+    /** The one page in another language: its own words, while what is found stays as it is. */
+    private static final String GERMAN_SEARCH = "/suche";
+
+    /** The page whose results stand in the site's own markup. */
+    private static final String OWN_CARDS = "/find-a-home";
+
     private static final String HTML = "text/html; charset=utf-8";
     private static final Map<String, String> FILES = Map.of(
             "site.css",
@@ -122,12 +128,31 @@ public final class StandInSite implements AutoCloseable {
                         200,
                         HTML,
                         page("search", "Search", "Search the Quillhaven Isles.", "/search", "", Map.of()));
+            case GERMAN_SEARCH ->
+                send(
+                        exchange,
+                        200,
+                        HTML,
+                        page(
+                                "search-in-german",
+                                "Suche",
+                                "Die Quillhaven-Inseln durchsuchen.",
+                                GERMAN_SEARCH,
+                                "",
+                                Map.of()));
+            case OWN_CARDS ->
+                send(
+                        exchange,
+                        200,
+                        HTML,
+                        page("search-for-a-home", "Find a home", "Homes to let and to keep.", OWN_CARDS, "", Map.of()));
             case "/robots.txt" ->
                 send(
                         exchange,
                         200,
                         "text/plain; charset=utf-8",
-                        "User-agent: *\nDisallow: /search\nSitemap: " + address() + "/sitemap.xml\n");
+                        "User-agent: *\nDisallow: /search\nDisallow: /suche\nDisallow: /find-a-home\nSitemap: "
+                                + address() + "/sitemap.xml\n");
             case "/sitemap.xml" ->
                 send(
                         exchange,
@@ -462,7 +487,10 @@ public final class StandInSite implements AutoCloseable {
         all.put("canonical", address() + path);
         all.put("jsonLd", jsonLd);
         all.put("hasJsonLd", !jsonLd.isEmpty());
-        all.put("withBox", !template.equals("search"));
+        all.put("withBox", !template.startsWith("search"));
+        boolean german = path.equals(GERMAN_SEARCH);
+        all.put("german", german);
+        all.put("language", german ? "de" : "en");
         all.put(
                 "menu",
                 Quillhaven.PARTS.stream()

@@ -266,8 +266,17 @@ final class Browser implements AutoCloseable {
 
     /** Whatever script wrote to the console as an error since the last call. */
     List<String> consoleErrors() {
+        return console(java.util.logging.Level.SEVERE);
+    }
+
+    /** The same with warnings. */
+    List<String> warnings() {
+        return console(java.util.logging.Level.WARNING);
+    }
+
+    private List<String> console(java.util.logging.Level least) {
         return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
-                .filter(entry -> entry.getLevel().intValue() >= java.util.logging.Level.SEVERE.intValue())
+                .filter(entry -> entry.getLevel().intValue() >= least.intValue())
                 .map(LogEntry::getMessage)
                 .toList();
     }

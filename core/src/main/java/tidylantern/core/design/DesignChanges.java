@@ -13,6 +13,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.CardPart;
+import tidylantern.core.design.text.Reworded;
+import tidylantern.core.design.text.WordedLabel;
 
 /**
  * What differs between two designs of one search, decision by decision, in the order in which the design holds them. It
@@ -32,6 +34,8 @@ public final class DesignChanges {
             case Help.SeeAlso also -> also.query();
             case Card card -> card.key();
             case CardPart part -> part.key();
+            case Reworded text -> text.key();
+            case WordedLabel label -> label.key();
             default -> null;
         };
     }

@@ -2,6 +2,8 @@ package tidylantern.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
@@ -14,6 +16,7 @@ import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.MentionPart;
 import tidylantern.core.design.look.LookChecks;
 import tidylantern.core.design.look.WornLook;
+import tidylantern.core.design.text.DesignLabels;
 
 /**
  * What is open in a design, held against the content it is for. Nothing here stops a draft from being kept; a remark
@@ -61,7 +64,22 @@ public final class DesignChecks {
         checks.remarks.addAll(TierChecks.remarks(design));
         design.tiers().forEach(tier -> tier.holders().forEach(holders -> checks.tierRule(tier, holders.rule())));
         design.cards().forEach(checks::card);
+        checks.labels();
         return checks.remarks;
+    }
+
+    private void labels() {
+        Set<String> known = DesignLabels.of(design).stream()
+                .map(DesignLabels.UsualLabel::label)
+                .collect(Collectors.toSet());
+        design.texts().labels().stream()
+                .filter(label -> !known.contains(label.label()))
+                .forEach(label -> remark(
+                        Step.CARDS,
+                        "\"%s\" words the label %s in %s, and there is none any more. Take the wording away.",
+                        label.wording(),
+                        label.label(),
+                        label.language().called()));
     }
 
     /** Colours that cannot be read, or not be seen, in what a search wears; each once, where it is worst. */

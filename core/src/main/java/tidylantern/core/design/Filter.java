@@ -220,7 +220,7 @@ public record Filter(
     }
 
     /** Itself and all that are joined in it. */
-    Stream<Filter> withParts() {
+    public Stream<Filter> withParts() {
         return joined == null ? Stream.of(this) : Stream.concat(Stream.of(this), joined.parts().stream());
     }
 

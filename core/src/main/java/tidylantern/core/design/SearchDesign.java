@@ -15,6 +15,7 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.look.Look;
+import tidylantern.core.design.text.VisitorTexts;
 
 /**
  * One visitor search as its owner designs it. The same value is the draft, a published version, an export.
@@ -27,6 +28,7 @@ import tidylantern.core.design.look.Look;
  * @param cards that the owner made, none twice for one place and collection, at most {@value #MOST_CARDS};
  *     {@link #card} tells which is drawn
  * @param look what the search wears that its site does not
+ * @param texts what visitors read around the content, and in which language
  * @param pins at most {@value #MOST_PINS}; where several concern one item or one place of a query, the first holds
  */
 public record SearchDesign(
@@ -41,7 +43,8 @@ public record SearchDesign(
         List<Pin> pins,
         ResultsPage page,
         List<Card> cards,
-        Look look) {
+        Look look,
+        VisitorTexts texts) {
     public static final int CURRENT_VERSION = 1;
     public static final int MOST_FILTERS = 50;
     public static final int MOST_TIERS = 12;
@@ -104,6 +107,7 @@ public record SearchDesign(
                 MOST_CARDS);
         DesignFault.ifTwice(cards.stream().map(Card::key).toList(), "cards", "the card for");
         look = Objects.requireNonNullElseGet(look, Look::asBelow);
+        texts = Objects.requireNonNullElseGet(texts, VisitorTexts::asTheyCome);
     }
 
     /**
@@ -134,7 +138,8 @@ public record SearchDesign(
                 List.of(),
                 new ResultsPage(null, null, null),
                 List.of(),
-                Look.asBelow());
+                Look.asBelow(),
+                VisitorTexts.asTheyCome());
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -154,51 +159,57 @@ public record SearchDesign(
 
     public SearchDesign withWords(Words changed) {
         return new SearchDesign(
-                version, name, reach, changed, filters, filterPlaces, order, tiers, pins, page, cards, look);
+                version, name, reach, changed, filters, filterPlaces, order, tiers, pins, page, cards, look, texts);
     }
 
     public SearchDesign withReach(Reach changed) {
         return new SearchDesign(
-                version, name, changed, words, filters, filterPlaces, order, tiers, pins, page, cards, look);
+                version, name, changed, words, filters, filterPlaces, order, tiers, pins, page, cards, look, texts);
     }
 
     public SearchDesign withFilters(List<Filter> changed) {
         return new SearchDesign(
-                version, name, reach, words, changed, filterPlaces, order, tiers, pins, page, cards, look);
+                version, name, reach, words, changed, filterPlaces, order, tiers, pins, page, cards, look, texts);
     }
 
     public SearchDesign withFilterPlaces(FilterPlaces changed) {
-        return new SearchDesign(version, name, reach, words, filters, changed, order, tiers, pins, page, cards, look);
+        return new SearchDesign(
+                version, name, reach, words, filters, changed, order, tiers, pins, page, cards, look, texts);
     }
 
     public SearchDesign withOrder(ResultOrder changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, changed, tiers, pins, page, cards, look);
+                version, name, reach, words, filters, filterPlaces, changed, tiers, pins, page, cards, look, texts);
     }
 
     public SearchDesign withTiers(List<Tier> changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, changed, pins, page, cards, look);
+                version, name, reach, words, filters, filterPlaces, order, changed, pins, page, cards, look, texts);
     }
 
     public SearchDesign withPins(List<Pin> changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, changed, page, cards, look);
+                version, name, reach, words, filters, filterPlaces, order, tiers, changed, page, cards, look, texts);
     }
 
     public SearchDesign withPage(ResultsPage changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, pins, changed, cards, look);
+                version, name, reach, words, filters, filterPlaces, order, tiers, pins, changed, cards, look, texts);
     }
 
     public SearchDesign withCards(List<Card> changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, changed, look);
+                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, changed, look, texts);
     }
 
     public SearchDesign withLook(Look changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, cards, changed);
+                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, cards, changed, texts);
+    }
+
+    public SearchDesign withTexts(VisitorTexts changed) {
+        return new SearchDesign(
+                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, cards, look, changed);
     }
 
     /**

@@ -148,6 +148,11 @@ public record FilterAnswer(
             return new Offered(value, label, count, selected, below, children, picture, heading);
         }
 
+        /** Under another heading. */
+        public Offered under(String heading) {
+            return new Offered(value, label, count, selected, below, children, picture, heading);
+        }
+
         /** The same as a part of a joint filter has it. */
         Offered in(String prefix, String under) {
             return new Offered(

@@ -43,6 +43,10 @@ import tidylantern.core.design.look.LookType;
 import tidylantern.core.design.look.ReadyLook;
 import tidylantern.core.design.look.Scheme;
 import tidylantern.core.design.look.Shadow;
+import tidylantern.core.design.text.Language;
+import tidylantern.core.design.text.Reworded;
+import tidylantern.core.design.text.VisitorTexts;
+import tidylantern.core.design.text.WordedLabel;
 
 /** Two designs differ exactly where something is told of it. */
 class DesignChangesTest {
@@ -103,7 +107,14 @@ class DesignChangesTest {
                         Map.of(ColourToken.ACCENT, Colour.of("#0e5f63")),
                         Map.of(ColourToken.ACCENT, Colour.of("#8ed3d4")),
                         new LookType("Charter", "serif", 16, 500),
-                        new LookForm(CardForm.RULED, BoxForm.LINED, 4, Density.DENSE, Shadow.SOFT, false)));
+                        new LookForm(CardForm.RULED, BoxForm.LINED, 4, Density.DENSE, Shadow.SOFT, false)),
+                new VisitorTexts(
+                        Language.DE,
+                        Language.FR,
+                        List.of(
+                                new Reworded(Language.DE, "search", Map.of("other", "Los")),
+                                new Reworded(Language.EN, "search", Map.of("other", "Go"))),
+                        List.of(new WordedLabel(Language.DE, "filters.sea.label", "Meer"))));
     }
 
     private static Card card(Place place, @Nullable CollectionKey collection) {

@@ -108,6 +108,7 @@ class TierLooksTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         return TierChecks.remarks(design).stream()
                 .map(DesignChecks.Remark::text)

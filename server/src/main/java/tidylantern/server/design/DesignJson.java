@@ -1,9 +1,12 @@
 package tidylantern.server.design;
 
 import org.springframework.stereotype.Component;
+import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.text.VisitorTexts;
 import tidylantern.server.platform.JsonProblems;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.text.Texts;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,9 +44,23 @@ public class DesignJson {
                         "The design says no version; the current one is %d.".formatted(SearchDesign.CURRENT_VERSION));
             }
             // Version 1 is the first. A change of shape adds its step here, from the version before it.
-            return json.treeToValue(tree, SearchDesign.class);
+            SearchDesign design = json.treeToValue(tree, SearchDesign.class);
+            checkTexts(design.texts());
+            return design;
         } catch (JacksonException wrong) {
             throw JsonProblems.of(wrong);
+        }
+    }
+
+    /** What an owner words otherwise has to be able to stand where the text as it comes does. */
+    private static void checkTexts(VisitorTexts texts) {
+        for (int i = 0; i < texts.reworded().size(); i++) {
+            try {
+                Texts.check(texts.reworded().get(i));
+            } catch (DesignFault fault) {
+                throw Refusal.bad(
+                        "texts.reworded[%d].%s".formatted(i, fault.key()), String.valueOf(fault.getMessage()));
+            }
         }
     }
 

@@ -7,24 +7,31 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.time.format.FormatStyle;
 import java.time.format.TextStyle;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
+import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.text.DesignLabels;
+import tidylantern.core.design.text.VisitorTexts;
+import tidylantern.core.design.text.VisitorTexts.Spoken;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.server.text.Texts;
 
 /**
  * What an answer says in words. It is written here once, for every renderer: numbers, days and distances as the
- * searched content's language writes them, wherever the service runs.
+ * language that is asked for writes them, wherever the service runs.
  *
+ * @param texts in the language of the answer, as the owner words them
+ * @param own what the design has to say in this language
  * @param miles whether distances are told in miles; in kilometres otherwise
  */
-record AnswerTexts(Locale language, boolean miles) {
+record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, boolean miles) {
     private static final String MILES = "mi";
     private static final String KM = "km";
     /** The international yard and pound agreement of 1959. */
@@ -32,27 +39,58 @@ record AnswerTexts(Locale language, boolean miles) {
 
     private static final double LEAST = 0.1;
     private static final int FAR = 10;
+    private static final int LONGEST_HEADER = 200;
 
     /**
-     * In the language of what is searched, of several the first by its code; far in the unit of the filter by distance.
+     * Far is told in the unit of the filter by distance.
+     *
+     * @param asked languages as the header Accept-Language names them; null for none. Of what is searched in several
+     *     languages the first by its code counts.
      */
-    static AnswerTexts of(SiteContent content, SearchDesign design) {
-        Locale language = Locale.forLanguageTag(content.languages(design.searched()).stream()
+    static AnswerTexts of(SiteContent content, SearchDesign design, @Nullable String asked) {
+        Locale searched = Locale.forLanguageTag(content.languages(design.searched()).stream()
                 .sorted()
                 .findFirst()
                 .orElse("en"));
         boolean miles = design.filtersInUse().stream()
                 .anyMatch(filter -> content.kind(filter.field()) == FieldKind.PLACE
                         && filter.unit().equals(MILES));
-        return new AnswerTexts(language, miles);
+        Spoken spoken = design.texts().spoken(tags(asked), searched);
+        Texts texts = Texts.in(spoken.texts()).reworded(design.texts().reworded(spoken.texts()));
+        return new AnswerTexts(spoken, texts, design.texts(), miles);
+    }
+
+    /** What no header of this kind is asks for nothing. */
+    static List<Locale> tags(@Nullable String asked) {
+        if (asked == null || asked.length() > LONGEST_HEADER) {
+            return List.of();
+        }
+        try {
+            return Locale.LanguageRange.parse(asked).stream()
+                    .filter(range -> range.getWeight() > 0 && !range.getRange().contains("*"))
+                    .map(range -> Locale.forLanguageTag(range.getRange()))
+                    .toList();
+        } catch (IllegalArgumentException unread) {
+            return List.of();
+        }
+    }
+
+    /** That numbers, days and money are written by. */
+    Locale language() {
+        return spoken.formats();
+    }
+
+    /** A label of the owner's, in the language of the answer where it is worded in that. */
+    String worded(String label, String usual) {
+        return own.worded(spoken.texts(), label, usual);
     }
 
     String say(String key) {
-        return Texts.english().say(key);
+        return texts.say(key);
     }
 
     String say(String key, Map<String, ?> values) {
-        return Texts.english().say(key, values, language);
+        return texts.say(key, values, language());
     }
 
     String count(int results) {
@@ -60,13 +98,13 @@ record AnswerTexts(Locale language, boolean miles) {
     }
 
     String number(double number) {
-        return NumberFormat.getInstance(language).format(number);
+        return NumberFormat.getInstance(language()).format(number);
     }
 
     /** "1.2 km away": a tenth where it is not far, and "under 0.1 km away" below that. */
     String away(double km) {
         double far = miles ? km / KM_PER_MILE : km;
-        NumberFormat format = NumberFormat.getNumberInstance(language);
+        NumberFormat format = NumberFormat.getNumberInstance(language());
         format.setMaximumFractionDigits(far < FAR ? 1 : 0);
         String distance = format.format(Math.max(far, LEAST)) + " " + (miles ? MILES : KM);
         return say("away", Map.of("distance", far < LEAST ? say("under", Map.of("distance", distance)) : distance));
@@ -74,8 +112,9 @@ record AnswerTexts(Locale language, boolean miles) {
 
     /** What stands for none of a filter's values, in the owner's words or in the usual ones. */
     String neutral(FilterAnswer answer) {
-        return !answer.filter().neutral().isEmpty()
-                ? answer.filter().neutral()
+        Filter filter = answer.filter();
+        return !filter.neutral().isEmpty()
+                ? worded(DesignLabels.neutralOf(filter.key()), filter.neutral())
                 : say(answer.control() == Control.DISTANCE ? "anyDistance" : "any");
     }
 
@@ -114,7 +153,7 @@ record AnswerTexts(Locale language, boolean miles) {
     private String monthOrDays(String said) {
         try {
             YearMonth month = YearMonth.parse(said);
-            return month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language) + " " + month.getYear();
+            return month.getMonth().getDisplayName(TextStyle.FULL_STANDALONE, language()) + " " + month.getYear();
         } catch (DateTimeParseException days) {
             Ends ends = Ends.of(said);
             if (ends.from() == null) {
@@ -130,7 +169,7 @@ record AnswerTexts(Locale language, boolean miles) {
         return day == null
                 ? ""
                 : DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
-                        .withLocale(language)
+                        .withLocale(language())
                         .format(LocalDate.parse(day));
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.util.MultiValueMap;
@@ -16,6 +17,7 @@ import tidylantern.core.design.Control;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.query.Answer;
 import tidylantern.core.query.Explanation;
 import tidylantern.core.query.FilterAnswer;
@@ -57,22 +59,27 @@ class Answering {
     }
 
     /**
+     * A search as somebody asks it.
+     *
+     * @param language that the answer shall speak, as the header Accept-Language names it; null for any
+     */
+    record SearchInLanguage(
+            String site, SearchDesign design, @Nullable String language) {}
+
+    /**
      * @param parameters of the request; those that no filter of the design is called by are passed over
      * @param reasons whether each result tells why it stands where it stands, which is for owners
      */
     Results results(
-            String site,
-            SearchDesign design,
-            String q,
-            int page,
-            MultiValueMap<String, String> parameters,
-            boolean reasons) {
+            SearchInLanguage search, String q, int page, MultiValueMap<String, String> parameters, boolean reasons) {
+        String site = search.site();
+        SearchDesign design = search.design();
         return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
             Answer answer = indexes.engine(site).answer(content, design, query(content, q, page, parameters));
             String base = sites.get(site).address();
-            AnswerTexts texts = AnswerTexts.of(content, design);
+            AnswerTexts texts = AnswerTexts.of(content, design, search.language());
             CardWriter cards = new CardWriter(content, design, design.page().place(), texts, today(content), base);
             return new Results(
                     answer.query(),
@@ -93,7 +100,7 @@ class Answering {
                     design.filterPlaces(),
                     orders(design.order(), first(parameters, "order"), texts),
                     answer.newestFirst(),
-                    SearchAnswers.TierFace.of(design),
+                    SearchAnswers.TierFace.of(design, texts),
                     design.page().arranged(),
                     SearchAnswers.CardFace.of(design, design.page().place(), answer.hits()));
         });
@@ -112,13 +119,14 @@ class Answering {
 
     /** @param below key of a value that is opened; empty to look by letters of the name */
     List<FilterAnswer.Offered> values(
-            String site,
-            SearchDesign design,
+            SearchInLanguage search,
             String q,
             String filter,
             String below,
             String named,
             MultiValueMap<String, String> parameters) {
+        String site = search.site();
+        SearchDesign design = search.design();
         return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             SiteContent content = contents.of(site);
             List<FilterAnswer.Offered> values = indexes.engine(site)
@@ -128,25 +136,27 @@ class Answering {
                     values,
                     Control.LIST,
                     "",
-                    AnswerTexts.of(content, design),
+                    AnswerTexts.of(content, design, search.language()),
                     sites.get(site).address());
         });
     }
 
     /** What answers of a design say in words. */
-    AnswerTexts texts(String site, SearchDesign design) {
-        return AnswerTexts.of(contents.of(site), design);
+    AnswerTexts texts(SearchInLanguage search) {
+        return AnswerTexts.of(contents.of(search.site()), search.design(), search.language());
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
-    LiveResults live(String site, SearchDesign design, String q, MultiValueMap<String, String> parameters) {
+    LiveResults live(SearchInLanguage search, String q, MultiValueMap<String, String> parameters) {
+        String site = search.site();
+        SearchDesign design = search.design();
         return inTurn(AnswerPool.Kind.LIVE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
             LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters));
             String base = sites.get(site).address();
-            CardWriter cards =
-                    new CardWriter(content, design, Place.LIVE, AnswerTexts.of(content, design), today(content), base);
+            AnswerTexts texts = AnswerTexts.of(content, design, search.language());
+            CardWriter cards = new CardWriter(content, design, Place.LIVE, texts, today(content), base);
             return new LiveResults(
                     answer.query(),
                     answer.startingList(),
@@ -163,7 +173,7 @@ class Answering {
                             .toList(),
                     answer.completions(),
                     answer.didYouMean(),
-                    SearchAnswers.TierFace.of(design),
+                    SearchAnswers.TierFace.of(design, texts),
                     SearchAnswers.CardFace.of(
                             design,
                             Place.LIVE,
@@ -201,11 +211,15 @@ class Answering {
         boolean known = order.choices().stream().anyMatch(choice -> choice.key().equals(chosen));
         return Stream.concat(
                         Stream.of(new OrderShape(
-                                "", order.label().isEmpty() ? texts.say("bestFirst") : order.label(), !known)),
+                                "",
+                                order.label().isEmpty()
+                                        ? texts.say("bestFirst")
+                                        : texts.worded(DesignLabels.ofUsualOrder(), order.label()),
+                                !known)),
                         order.choices().stream()
                                 .map(choice -> new OrderShape(
                                         choice.key(),
-                                        choice.label(),
+                                        texts.worded(DesignLabels.ofOrder(choice.key()), choice.label()),
                                         choice.key().equals(chosen))))
                 .toList();
     }

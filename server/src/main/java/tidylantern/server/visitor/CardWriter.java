@@ -21,6 +21,7 @@ import tidylantern.core.design.card.PicturePart;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.card.TitlePart;
 import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.MarkedText;
 
@@ -104,9 +105,16 @@ final class CardWriter {
             case RIBBON ->
                 tier == null || tier.looks().ribbon() == null
                         ? null
-                        : CardValue.text(part.key(), tier.looks().ribbon().text());
+                        : CardValue.text(
+                                part.key(),
+                                texts.worded(
+                                        DesignLabels.ribbonOf(tier.key()),
+                                        tier.looks().ribbon().text()));
             case DISCLOSURE ->
-                tier == null || tier.disclosure() == null ? null : CardValue.text(part.key(), tier.disclosure());
+                tier == null || tier.disclosure() == null
+                        ? null
+                        : CardValue.text(
+                                part.key(), texts.worded(DesignLabels.disclosureOf(tier.key()), tier.disclosure()));
             case DISTANCE -> {
                 if (hit.metres() == null) {
                     yield null;

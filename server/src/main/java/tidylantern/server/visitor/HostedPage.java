@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import tidylantern.core.design.look.WornLook;
+import tidylantern.core.design.text.Language;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
@@ -63,8 +64,10 @@ class HostedPage {
             HttpServletResponse response) {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
-        Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false);
-        AnswerTexts texts = answering.texts(live.site(), live.design());
+        // The page speaks as the design says, and the elements on it as the page does.
+        Answering.SearchInLanguage asked = new Answering.SearchInLanguage(live.site(), live.design(), null);
+        Results results = answering.results(asked, q, PageNumber.of(page), all, false);
+        AnswerTexts texts = answering.texts(asked);
         List<PageFilter> pageFilters = results.filters().stream()
                 .map(filter ->
                         PageFilter.of(filter, results.filterPlaces().page().shown(), texts))
@@ -79,7 +82,7 @@ class HostedPage {
         model.addAttribute("site", site);
         model.addAttribute("shade", shade(WornLook.of(live.design().look(), site.look())));
         model.addAttribute("language", texts.language().toLanguageTag());
-        model.addAttribute("say", Texts.english().plain());
+        model.addAttribute("say", texts.texts().plain());
         model.addAttribute("searchSite", texts.say("searchSite", Map.of("site", site.name())));
         model.addAttribute("query", results.query());
         model.addAttribute("heading", heading(results, texts));
@@ -130,7 +133,7 @@ class HostedPage {
     String gone(Refusal refusal, Model model, HttpServletResponse response) {
         response.setStatus(refusal.status().value());
         boolean missing = refusal.status() == HttpStatus.NOT_FOUND;
-        Texts texts = Texts.english();
+        Texts texts = Texts.in(Language.EN);
         model.addAttribute("heading", texts.say(missing ? "noSuchSearch" : "failed"));
         model.addAttribute("hint", texts.say(missing ? "noSuchSearchHint" : "pageFailed"));
         return "page-refused";

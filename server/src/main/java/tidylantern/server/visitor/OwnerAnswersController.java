@@ -3,15 +3,16 @@ package tidylantern.server.visitor;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.Explanation;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.server.design.Searches;
@@ -19,9 +20,11 @@ import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
+import tidylantern.server.visitor.Answering.SearchInLanguage;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
 import tidylantern.server.visitor.SearchAnswers.Results;
 import tidylantern.server.visitor.SearchAnswers.SearchFace;
+import tidylantern.server.visitor.SearchAnswers.SpokenTexts;
 
 /** The same answers as visitors get, for the owner: from the draft, or from the live version. */
 @RestController
@@ -37,19 +40,25 @@ class OwnerAnswersController {
         this.sites = sites;
     }
 
-    private record Asked(String site, SearchDesign design) {}
-
     @GetMapping("/face")
     ResponseEntity<SearchFace> face(@PathVariable String key, @PathVariable String which) {
-        Asked asked = asked(key, which);
+        SearchInLanguage asked = asked(key, which, null);
         return now(PublicController.face(
                 key, asked.design(), sites.get(asked.site()).address()));
     }
 
     @GetMapping(path = "/look.css", produces = LookSheet.TYPE)
     ResponseEntity<String> look(@PathVariable String key, @PathVariable String which) {
-        Asked asked = asked(key, which);
+        SearchInLanguage asked = asked(key, which, null);
         return now(LookSheet.of(asked.design(), sites.get(asked.site()).look()));
+    }
+
+    @GetMapping("/texts")
+    ResponseEntity<SpokenTexts> texts(
+            @PathVariable String key,
+            @PathVariable String which,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+        return now(SpokenTexts.of(answering.texts(asked(key, which, language))));
     }
 
     @GetMapping("/results")
@@ -58,9 +67,10 @@ class OwnerAnswersController {
             @PathVariable String which,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
-            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
-        Asked asked = asked(key, which);
-        return now(answering.results(asked.site(), asked.design(), q, PageNumber.of(page), all, true));
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+        SearchInLanguage asked = asked(key, which, language);
+        return now(answering.results(asked, q, PageNumber.of(page), all, true));
     }
 
     @Operation(
@@ -75,10 +85,10 @@ class OwnerAnswersController {
             @RequestParam(defaultValue = "") String below,
             @RequestParam(defaultValue = "") String named,
             @RequestParam(defaultValue = "1") String page,
-            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
-        Asked asked = asked(key, which);
-        List<FilterAnswer.Offered> values =
-                answering.values(asked.site(), asked.design(), q, filter, below, named, all);
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+        SearchInLanguage asked = asked(key, which, language);
+        List<FilterAnswer.Offered> values = answering.values(asked, q, filter, below, named, all);
         return ListPages.answer(
                 ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store"),
                 values,
@@ -91,9 +101,10 @@ class OwnerAnswersController {
             @PathVariable String key,
             @PathVariable String which,
             @RequestParam(defaultValue = "") String q,
-            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
-        Asked asked = asked(key, which);
-        return now(answering.live(asked.site(), asked.design(), q, all));
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+        SearchInLanguage asked = asked(key, which, language);
+        return now(answering.live(asked, q, all));
     }
 
     @Operation(summary = "Why a query finds an item where it does, or why it does not, with what would change that.")
@@ -105,19 +116,19 @@ class OwnerAnswersController {
             @RequestParam String collection,
             @RequestParam String id,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
-        Asked asked = asked(key, which);
+        SearchInLanguage asked = asked(key, which, null);
         return now(answering.explain(asked.site(), asked.design(), q, collection, id, all));
     }
 
-    private Asked asked(String key, String which) {
+    private SearchInLanguage asked(String key, String which, @Nullable String language) {
         return switch (which) {
             case "draft" -> {
                 Searches.Draft draft = searches.draft(key);
-                yield new Asked(draft.site(), draft.design());
+                yield new SearchInLanguage(draft.site(), draft.design(), language);
             }
             case "live-version" -> {
                 Searches.Live live = searches.live(key);
-                yield new Asked(live.site(), live.design());
+                yield new SearchInLanguage(live.site(), live.design(), language);
             }
             default -> throw Refusal.notFound("Ask for \"draft\" or \"live-version\", not \"%s\".".formatted(which));
         };

@@ -101,7 +101,7 @@ class OwnerCardsController {
                 .filter(Objects::nonNull)
                 .toList();
         ValueTexts values =
-                new ValueTexts(AnswerTexts.of(content, design), LocalDate.now(clock.withZone(content.zone())));
+                new ValueTexts(AnswerTexts.of(content, design, null), LocalDate.now(clock.withZone(content.zone())));
         return new CardChoices(
                 drawn(design, searched),
                 searched.stream()

@@ -4,11 +4,14 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -21,9 +24,11 @@ import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.site.Sites;
+import tidylantern.server.visitor.Answering.SearchInLanguage;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
 import tidylantern.server.visitor.SearchAnswers.Results;
 import tidylantern.server.visitor.SearchAnswers.SearchFace;
+import tidylantern.server.visitor.SearchAnswers.SpokenTexts;
 
 /** What visitors' browsers ask: read-only, by the search's public key. */
 @RestController
@@ -57,9 +62,10 @@ class PublicController {
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
-            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         Searches.Live live = searches.live(key);
-        Results results = answering.results(live.site(), live.design(), q, PageNumber.of(page), all, false);
+        Results results = answering.results(asked(live, language), q, PageNumber.of(page), all, false);
         if (!results.startingList() && PageNumber.of(page) == 1 && ASKING.containsAll(all.keySet())) {
             // Other pages, filters and orders are the same question, gone on with.
             asked.count(key, results.query());
@@ -78,9 +84,10 @@ class PublicController {
             @RequestParam(defaultValue = "") String below,
             @RequestParam(defaultValue = "") String named,
             @RequestParam(defaultValue = "1") String page,
-            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         Searches.Live live = searches.live(key);
-        List<FilterAnswer.Offered> values = answering.values(live.site(), live.design(), q, filter, below, named, all);
+        List<FilterAnswer.Offered> values = answering.values(asked(live, language), q, filter, below, named, all);
         return ListPages.answer(
                 ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, Answering.valuesOnAPage(named), page);
     }
@@ -90,9 +97,10 @@ class PublicController {
     ResponseEntity<LiveResults> live(
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
-            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         Searches.Live live = searches.live(key);
-        return fresh(answering.live(live.site(), live.design(), q, all));
+        return fresh(answering.live(asked(live, language), q, all));
     }
 
     @Operation(summary = "What the elements wear, and how featured tiers stand out, as a style sheet.")
@@ -104,6 +112,19 @@ class PublicController {
                 .cacheControl(CacheControl.noCache())
                 .eTag(Digests.sha256(sheet))
                 .body(sheet);
+    }
+
+    @Operation(
+            summary = "What visitors read around the results, in the language that the header Accept-Language names.")
+    @GetMapping("/texts")
+    ResponseEntity<SpokenTexts> texts(
+            @PathVariable String key,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+        return fresh(SpokenTexts.of(answering.texts(asked(searches.live(key), language))));
+    }
+
+    private static SearchInLanguage asked(Searches.Live live, @Nullable String language) {
+        return new SearchInLanguage(live.site(), live.design(), language);
     }
 
     static SearchFace face(String key, SearchDesign design, String siteAddress) {
@@ -123,6 +144,9 @@ class PublicController {
 
     /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */
     private static <T> ResponseEntity<T> fresh(T body) {
-        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).body(body);
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noCache())
+                .varyBy(HttpHeaders.ACCEPT_LANGUAGE)
+                .body(body);
     }
 }

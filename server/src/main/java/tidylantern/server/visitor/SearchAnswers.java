@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
@@ -15,6 +16,7 @@ import tidylantern.core.design.TierLooks;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.PartGroup;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.Standing;
@@ -49,9 +51,14 @@ final class SearchAnswers {
      * @param disclosure what they read because it is paid for; null where it is not
      */
     record TierFace(String key, @Nullable String disclosure, TierLooks looks) {
-        static List<TierFace> of(SearchDesign design) {
+        static List<TierFace> of(SearchDesign design, AnswerTexts texts) {
             return design.tiersByRank().stream()
-                    .map(tier -> new TierFace(tier.key(), tier.disclosure(), tier.looks()))
+                    .map(tier -> new TierFace(
+                            tier.key(),
+                            tier.disclosure() == null
+                                    ? null
+                                    : texts.worded(DesignLabels.disclosureOf(tier.key()), tier.disclosure()),
+                            tier.looks()))
                     .toList();
         }
     }
@@ -165,8 +172,8 @@ final class SearchAnswers {
             Filter filter = answer.filter();
             return new FilterShape(
                     filter.key(),
-                    filter.label(),
-                    filter.help(),
+                    texts.worded(DesignLabels.ofFilter(filter.key()), filter.label()),
+                    texts.worded(DesignLabels.helpOf(filter.key()), filter.help()),
                     answer.control(),
                     offers,
                     filter.devices(),
@@ -176,7 +183,8 @@ final class SearchAnswers {
                     filter.folded(),
                     filter.unit(),
                     texts.neutral(answer),
-                    drawn(answer.values(), answer.control(), filter.unit(), texts, siteAddress),
+                    underWordedHeadings(
+                            filter, drawn(answer.values(), answer.control(), filter.unit(), texts, siteAddress), texts),
                     answer.further(),
                     answer.bounds(),
                     answer.text(),
@@ -186,6 +194,22 @@ final class SearchAnswers {
                     filter.values().searchFrom(),
                     answer.values().stream().anyMatch(value -> !value.heading().isEmpty()));
         }
+    }
+
+    /** Of a joint filter the headings are the labels of its parts. */
+    private static List<FilterAnswer.Offered> underWordedHeadings(
+            Filter filter, List<FilterAnswer.Offered> values, AnswerTexts texts) {
+        if (filter.joined() == null) {
+            return values;
+        }
+        Map<String, String> worded = filter.joined().parts().stream()
+                .collect(Collectors.toMap(
+                        Filter::label,
+                        part -> texts.worded(DesignLabels.ofFilter(part.key()), part.label()),
+                        (a, b) -> a));
+        return values.stream()
+                .map(value -> value.under(worded.getOrDefault(value.heading(), value.heading())))
+                .toList();
     }
 
     /** Values as visitors see them: each with its words, and with pictures that can be shown anywhere. */
@@ -217,6 +241,20 @@ final class SearchAnswers {
             @Nullable String didYouMean,
             List<TierFace> tiers,
             List<CardFace> cards) {}
+
+    /**
+     * What visitors read around the results.
+     *
+     * @param language by which numbers and days are written, as a tag of BCP 47
+     * @param texts of each its forms by plural categories of the language; one that goes by no number has just
+     *     {@code other}
+     */
+    record SpokenTexts(String language, Map<String, Map<String, String>> texts) {
+        static SpokenTexts of(AnswerTexts texts) {
+            return new SpokenTexts(
+                    texts.language().toLanguageTag(), texts.texts().all());
+        }
+    }
 
     /**
      * What the elements need to draw a search.

@@ -216,6 +216,11 @@ class DraftTest {
         List.of("font", "titleFont", "size", "titleWeight").forEach(type::putNull);
         ObjectNode form = look.putObject("form");
         List.of("cards", "box", "corners", "density", "shadow", "motion").forEach(form::putNull);
+        // It speaks as the page does.
+        ObjectNode texts = expected.putObject("texts");
+        texts.putNull("language").putNull("fallback");
+        texts.putArray("reworded");
+        texts.putArray("labels");
         ((ObjectNode) expected.path("page")).put("arranged", "list");
         assertThat(kept.json()).isEqualTo(expected);
     }
@@ -294,6 +299,38 @@ class DraftTest {
                         .path("cards")
                         .asString())
                 .isEqualTo("ruled");
+    }
+
+    @Test
+    void textsAreSpokenInTheLanguageThatIsAskedForAndWordedByTheOwner() {
+        ObjectNode design = (ObjectNode) api.get(path("/draft")).json();
+        design.set("texts", new JsonMapper().readTree("""
+                {"reworded": [{"language": "de", "text": "count",
+                  "forms": {"one": "Ein Schiff", "other": "{count} Schiffe"}}]}"""));
+        Api.Answer kept = put(design.toString(), api.get(path("/draft")).header("ETag"));
+        assertThat(kept.status()).as(kept.text()).isEqualTo(200);
+        Api.Answer german = api.send("GET", path("/draft/texts"), null, Map.of("Accept-Language", "de-AT"));
+        assertThat(german.json().path("language").asString()).isEqualTo("de-AT");
+        assertThat(german.json().path("texts").path("count").path("other").asString())
+                .isEqualTo("{count} Schiffe");
+        assertThat(german.json().path("texts").path("close").path("other").asString())
+                .isEqualTo("Schließen");
+        Api.Answer others = api.send("GET", path("/draft/texts"), null, Map.of("Accept-Language", "*"));
+        assertThat(others.json().path("texts").path("close").path("other").asString())
+                .isEqualTo("Close");
+        assertThat(api.get("/api/public/searches/" + search + "/texts").header("Vary"))
+                .containsIgnoringCase("Accept-Language");
+    }
+
+    @Test
+    void aWordingThatLacksAPlaceholderIsRefusedByName() {
+        ObjectNode design = (ObjectNode) api.get(path("/draft")).json();
+        design.set("texts", new JsonMapper().readTree("""
+                {"reworded": [{"language": "en", "text": "resultsFor", "forms": {"other": "Here you are"}}]}"""));
+        Api.Answer refused = put(design.toString(), api.get(path("/draft")).header("ETag"));
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.json().path("field").asString()).isEqualTo("texts.reworded[0].forms.other");
+        assertThat(refused.json().path("detail").asString()).contains("lacks {query}");
     }
 
     @ParameterizedTest

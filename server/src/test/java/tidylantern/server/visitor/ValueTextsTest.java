@@ -31,7 +31,7 @@ class ValueTextsTest {
             Locale language, Format format, FieldValue value, @Nullable String unit) {
         FieldKey key = new FieldKey("field");
         Field field = new Field(key, value.kind(), "field", "Garden", unit, Map.of());
-        return new ValueTexts(new AnswerTexts(language, false), TODAY)
+        return new ValueTexts(AnswerTextsTest.in(language, false), TODAY)
                 .write(ValuePart.of(key, format, Lettering.usual()), value, field, SITE);
     }
 
