@@ -20,6 +20,7 @@ public final class Bench {
         all.put("effort", EffortBench::run);
         all.put("demo", DemoBench::run);
         all.put("trials", TrialsBench::run);
+        all.put("draw", DrawBench::run);
         all.put("start", StartBench::run);
         all.put("content", ContentBench::run);
         String name = arguments.length == 0 ? "all" : arguments[0];

@@ -72,8 +72,12 @@ public final class DemoLoader {
                     JSON.writeValueAsString(Map.of("label", part.label(), "language", "en")),
                     "application/json",
                     null);
+            if (part.key().equals("outings")) {
+                Map<String, Object> hours = Map.of("kind", "number", "label", "Hours", "unit", "h");
+                send("PUT", collection + "/fields/hours", JSON.writeValueAsString(hours), "application/json", null);
+            }
             JsonNode report = JSON.readTree(
-                    send("PUT", collection + "/items", content.jsonLines(part.key()), "application/jsonl", null)
+                    send("PUT", collection + "/items", content.pushedLines(part.key()), "application/jsonl", null)
                             .body());
             if (report.path("refused").asInt() > 0) {
                 throw new IllegalStateException(

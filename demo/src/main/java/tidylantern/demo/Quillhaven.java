@@ -19,6 +19,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** The content of the made-up archipelago, with its dates set from one day. */
 public final class Quillhaven {
     /** The collections in the order of the site's menu, with what visitors read. */
+    private static final String CURRENCY = "EUR";
+
     public static final List<Part> PARTS = List.of(
             new Part("journal", "Journal"),
             new Part("makers", "Makers"),
@@ -94,6 +96,17 @@ public final class Quillhaven {
         StringBuilder lines = new StringBuilder();
         items(collection)
                 .forEach(item -> lines.append(JSON.writeValueAsString(item)).append('\n'));
+        return lines.toString();
+    }
+
+    /** The same as the service is given them: prices with the currency of the Isles. */
+    String pushedLines(String collection) {
+        StringBuilder lines = new StringBuilder();
+        for (Map<String, Object> item : items(collection)) {
+            Map<String, Object> pushed = new LinkedHashMap<>(item);
+            pushed.computeIfPresent("price", (key, amount) -> Map.of("amount", amount, "currency", CURRENCY));
+            lines.append(JSON.writeValueAsString(pushed)).append('\n');
+        }
         return lines.toString();
     }
 

@@ -182,9 +182,6 @@ class LanguagesTest {
             lines.append("{\"id\": \"v%d\", \"title\": \"Value %d\", %s}\n".formatted(i, i, value));
         }
         api.push("posts", lines.toString());
-        api.put(
-                api.site() + "/collections/posts/fields/price",
-                "{\"kind\": \"money\", \"label\": \"Price\", \"currency\": \"EUR\"}");
         String search = api.publishedSearch(key);
         Api.Answer draft = api.get("/api/owner/searches/" + search + "/draft");
         ObjectNode design = (ObjectNode) draft.json();

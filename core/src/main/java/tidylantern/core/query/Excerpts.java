@@ -14,6 +14,10 @@ import tidylantern.core.index.WordSigns;
 /** What is shown of an item's texts: its title, and an excerpt, with the words marked that the query met. */
 final class Excerpts {
     private static final String GAP = " … ";
+    /** So many words of its sentence may stand before a match: it has to be in view where there is little room. */
+    private static final int BEFORE = 15;
+
+    private static final int BEFORE_IN_A_LINE = 9;
     /** Between two words: a stop, what closes with it, and a blank. */
     private static final Pattern SENTENCE_ENDS = Pattern.compile("[.!?…][\"'”’)»]*\\s+.*");
 
@@ -102,7 +106,8 @@ final class Excerpts {
     private void appendAroundMatches(
             MarkedText.Builder made, String text, List<Spot> spots, int room, boolean follows) {
         int match = richest(spots, room);
-        int from = sentenceOf(text, spots, match, Math.max(0, match - room / 2));
+        int from = sentenceOf(
+                text, spots, match, Math.max(0, match - Math.min(room / 2, oneLine ? BEFORE_IN_A_LINE : BEFORE)));
         boolean sentence = from >= 0;
         if (sentence) {
             // At the end of a text there is room for what stands before.

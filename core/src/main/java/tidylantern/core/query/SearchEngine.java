@@ -56,8 +56,8 @@ public final class SearchEngine {
     public static final int MOST_LIVE = 8;
 
     public static final int MOST_LIVE_PER_COLLECTION = 3;
-    /** Enough for two lines of a wide box; a narrow one shows as much as there is room for. */
-    private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(18, 2);
+    /** Enough for two lines of the widest box; a narrower one shows as much as there is room for. */
+    private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(36, 2);
 
     private static final Set<FieldKey> NAMING =
             Set.of(FieldKey.TITLE, FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.ADDRESS);
