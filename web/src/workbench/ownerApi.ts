@@ -276,6 +276,8 @@ export const api = {
   siteLook: (site: string) => get<LookChoices>(`/sites/${path(site)}/look`),
   /** What a look would come to; nothing is kept. */
   tryLook: (site: string, look: Look) => send<LookChoices>('POST', `/sites/${path(site)}/look/tried`, look),
+  /** A look that goes with a page of the site. */
+  lookLike: (site: string, address: string) => send<Look>('POST', `/sites/${path(site)}/look/like`, { address }),
   changeSiteLook: (site: string, look: Look) => send<LookChoices>('PUT', `/sites/${path(site)}/look`, look),
   featured: (search: string) => get<Featured>(`/searches/${path(search)}/draft/featured`),
   featuredShare: (search: string) => get<FeaturedShare[]>(`/searches/${path(search)}/draft/featured-share`),

@@ -57,11 +57,11 @@ function draw(part: CardPart, drawn: Drawn): VNode | null {
   if (part.part === 'group') return group(part, drawn)
   const value = drawn.values.get(part.key)
   if (!value) return null
-  const given = { class: classesOf(part), part: nameOf(part) }
+  const given = { class: classesOf(part), part: nameOf(part), 'data-part': part.key }
   if (part.part === 'title') return title(part.level, value, given, drawn)
   if (part.part === 'mention' && part.what === 'ribbon')
     return drawn.look?.tier.looks.ribbon
-      ? h(TierRibbon, { looks: drawn.look.tier.looks.ribbon, text: read(value) })
+      ? h(TierRibbon, { looks: drawn.look.tier.looks.ribbon, text: read(value), 'data-part': part.key })
       : null
   const text = drawn.row ? 'span' : 'p'
   switch (value.as) {
@@ -104,7 +104,9 @@ function group(part: PartGroup, drawn: Drawn) {
   const parts = part.parts.map(one => draw(one, drawn)).filter(node => node !== null)
   // What stands in one line is parted for those who copy or hear it, too.
   const spaced = part.dots ? parts.flatMap((node, n) => (n > 0 ? [' ', node] : [node])) : parts
-  return parts.length > 0 ? h(drawn.row ? 'span' : 'div', { class: classesOf(part) }, spaced) : null
+  return parts.length > 0
+    ? h(drawn.row ? 'span' : 'div', { class: classesOf(part), 'data-part': part.key }, spaced)
+    : null
 }
 
 /** What stands on a card, as its design says and the service has written it. Text only, never markup. */

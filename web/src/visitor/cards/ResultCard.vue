@@ -22,7 +22,13 @@ const own = computed(() => markupFor(hit, markup))
 
 <template>
   <OwnCard v-if="own" :hit="hit" :card="card" :own="own" />
-  <article v-else class="card" :class="[`for-${card.place}`, look?.classes]" :part="`card${look?.part ?? ''}`">
+  <article
+    v-else
+    class="card"
+    :class="[`for-${card.place}`, look?.classes]"
+    :part="`card${look?.part ?? ''}`"
+    :data-collection="hit.collection"
+  >
     <CardBody :body="card.body" :hit="hit" :look="look" :target="target" />
   </article>
 </template>

@@ -104,7 +104,7 @@ export function useLook(
     async revision => {
       if (!search) return
       const look = lookOf(search, source, revision)
-      if (root) root.adoptedStyleSheets = [formSheet(), look.sheet]
+      if (root && !root.adoptedStyleSheets.includes(look.sheet)) root.adoptedStyleSheets.push(look.sheet)
       await look.coming
       dress()
     },

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
+import { computed, inject, nextTick, onBeforeUnmount, ref, watch, watchEffect } from 'vue'
 import type { Card, PartGroup } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { api } from '../../ownerApi'
 import type { DraftEditing } from '../searches/useDraft'
+import { STAGE } from '../stage/stageAccess'
+import type { PickedPart } from '../stage/usePartPicking'
 import AddPart from './AddPart.vue'
 import CardOutline from './CardOutline.vue'
 import { rowsOf, underFreeKey, withPart, withPut } from './outline'
@@ -54,6 +56,22 @@ const own = computed(() => draft.design.value!.cards.find(isFor))
 const body = computed(() => own.value?.body ?? drawn.value?.body)
 const chosen = ref<string | null>(null)
 watch([place, whose], () => (chosen.value = null))
+// What is drawn is pointed at as well: on the stage, and in the outline.
+const stage = inject(STAGE)
+watchEffect(() => stage?.parts()?.pick(part => void pickedOnStage(part)))
+onBeforeUnmount(() => {
+  stage?.parts()?.pick(null)
+  stage?.parts()?.choose(null)
+})
+watchEffect(() => stage?.parts()?.choose(chosen.value))
+async function pickedOnStage({ part, collection: of }: PickedPart) {
+  const isOwn = draft.design.value!.cards.some(card => card.place === place.value && card.collection === of)
+  whose.value = isOwn ? of : ALL
+  await nextTick()
+  chosen.value = part
+  await nextTick()
+  document.querySelector('.outline [aria-expanded="true"]')?.scrollIntoView({ block: 'nearest' })
+}
 
 const part = computed(() => `cards.${place.value}.${whose.value}`)
 function put(changed: PartGroup) {

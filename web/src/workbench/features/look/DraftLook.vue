@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { inject, onBeforeUnmount, ref, watchEffect } from 'vue'
+import { useRoute } from 'vue-router'
 import type { Look } from '../../../shared/contract'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { api } from '../../ownerApi'
@@ -16,6 +17,7 @@ const {
   error,
   refetch,
 } = useQuery({ queryKey: ['reach', () => search, 'look'], queryFn: () => api.lookChoices(search), staleTime: 0 })
+const site = String(useRoute().params.site)
 const shade = ref<Shade>('light')
 const stage = inject(STAGE)
 watchEffect(() => stage?.ground(shade.value))
@@ -30,6 +32,7 @@ const put = (look: Look) => draft.change('look', design => ({ ...design, look })
       v-model:shade="shade"
       :model-value="draft.design.value!.look"
       :choices="choices"
+      :site-key="site"
       :site="choices.site"
       @update:model-value="put"
     />

@@ -5,6 +5,7 @@ import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import { settingsOf } from '../../kit/settingsOf'
+import LikeThePage from './LikeThePage.vue'
 import LookBeginnings from './LookBeginnings.vue'
 import LookColours from './LookColours.vue'
 import LookFormSettings from './LookFormSettings.vue'
@@ -13,8 +14,10 @@ import { formLine, lookFrom, SCHEMES, SHADES, typeLine, type Shade } from './loo
 import OwnSetting from './OwnSetting.vue'
 
 /** What a site or one of its searches wears: where it begins, and what it has of its own. */
-const { choices, site } = defineProps<{
+const { choices, site, siteKey } = defineProps<{
   choices: LookChoices
+  /** Whose pages can be looked at. */
+  siteKey: string
   /** What the site wears, where a search can follow it; null at the site itself. */
   site: LookTokens | null
 }>()
@@ -38,6 +41,7 @@ const inOther = computed(() => faults.value.filter(one => one.shade === otherSha
     :site="site"
     @update:model-value="look = lookFrom($event)"
   />
+  <LikeThePage :site="siteKey" @take="look = $event" />
   <OwnSetting :is-own="look.scheme !== null" name="Light or dark" @follow="settings.scheme = null">
     <ChoiceField
       label="Light or dark"

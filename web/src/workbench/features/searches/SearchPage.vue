@@ -30,6 +30,7 @@ const stage = ref<InstanceType<typeof StagePane>>()
 provide(STAGE, {
   set: () => stage.value?.ticked() ?? {},
   light: filter => stage.value?.light(filter),
+  parts: () => stage.value?.parts,
   ground: shade => stage.value?.ground(shade),
   refresh: () => stage.value?.refresh(),
 })

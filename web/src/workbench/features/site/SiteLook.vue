@@ -51,6 +51,7 @@ async function drop() {
         :model-value="tried ?? choices.own"
         :choices="choices"
         :site="null"
+        :site-key="site"
         @update:model-value="put"
       />
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>

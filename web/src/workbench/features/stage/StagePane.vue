@@ -7,7 +7,8 @@ import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { api } from '../../ownerApi'
 import TrialStrip from '../trials/TrialStrip.vue'
 import { standingOf } from './standing'
-import { ticked } from './ticked'
+import { askOn, ticked } from './stagePage'
+import { usePartPicking } from './usePartPicking'
 
 /** The visitors' search, answering from the draft, as it is on the site: where an owner sees what a decision does. */
 const { site, search, reasons } = defineProps<{
@@ -49,6 +50,7 @@ const look = () => {
 }
 /** Events inside reach the document, whatever of the elements is in the shadow; they are answered by then. */
 const inside = shallowRef<Document | null>(null)
+const picking = usePartPicking(inside)
 const lookAfter = () => setTimeout(look)
 useEventListener(inside, ['input', 'keyup', 'click'], lookAfter)
 useEventListener(() => inside.value?.defaultView, 'popstate', lookAfter)
@@ -56,6 +58,7 @@ function listen() {
   inside.value = frame.value?.contentDocument ?? null
   look()
   putGround()
+  picking.mark()
   giveReasons()
 }
 /** Pages are light or dark, and what stands on them has to go along. */
@@ -69,15 +72,9 @@ function giveReasons() {
   if (results) Object.assign(results, { standing: reasons ? standingOf : null })
 }
 watch(() => reasons, giveReasons)
-/** Has the elements ask this query, as if it had been typed: they follow the address. */
 function ask(query: string) {
   place.value = 'results'
-  const page = frame.value?.contentWindow
-  if (!page) return
-  const address = new URL(page.location.href)
-  address.searchParams.set('q', query)
-  page.history.pushState(null, '', address)
-  page.dispatchEvent(new PopStateEvent('popstate'))
+  askOn(frame.value?.contentWindow, query)
 }
 
 defineExpose({
@@ -85,6 +82,7 @@ defineExpose({
   refresh: () => {
     frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh'))
   },
+  parts: picking,
   /** Makes the page light or dark. */
   ground: (shade: 'light' | 'dark') => {
     ground = shade

@@ -167,4 +167,29 @@ class CardsStepTest {
         browser.until("both again", () -> cards(key).size() == 2);
         browser.mustBeAccessible("cards of live results");
     }
+
+    @Test
+    void aPartIsPickedWhereItIsDrawn() {
+        opened("Cards by pointing");
+        browser.onStage("tidy-results", results -> {
+            browser.untilTexts(results, ".card .title", titles -> titles.size() == 10);
+            browser.see(results, ".card [data-part='excerpt']").click();
+            return null;
+        });
+        browser.seeText(".outline [aria-expanded='true']", "Text under the title");
+        String outlined = browser.onStage(
+                "tidy-results",
+                results -> browser.until("marked", () -> {
+                    String style =
+                            browser.see(results, ".card [data-part='excerpt']").getCssValue("outline-style");
+                    return style.equals("solid") ? style : null;
+                }));
+        assertThat(outlined).isEqualTo("solid");
+        browser.seeText("[role=group] button", "Look").click();
+        browser.onStage(
+                "tidy-results",
+                results -> browser.until("unmarked", () -> browser.see(results, ".card [data-part='excerpt']")
+                        .getCssValue("outline-style")
+                        .equals("none")));
+    }
 }

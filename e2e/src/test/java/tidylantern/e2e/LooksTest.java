@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -25,6 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What a search wears, on whatever page it stands, and how an owner decides that. */
 @ExtendWith(SharedDemo.class)
+@Order(3)
 class LooksTest {
     private static final JsonMapper JSON = new JsonMapper();
     private static final String TIERS = """
@@ -83,7 +85,7 @@ class LooksTest {
                 card.set("body", material.path("ready").path(0).path("body"));
             }
             ((ObjectNode) design.path("page")).put("arranged", arranged);
-            ((ObjectNode) design.path("page")).put("perPage", 20);
+            ((ObjectNode) design.path("page")).put("perPage", 12);
             design.set("tiers", JSON.readTree(TIERS));
         });
         return key;
@@ -111,7 +113,7 @@ class LooksTest {
         wear(key, "{\"from\": \"%s\"}".formatted(look));
         browser.open(world.service() + "/workbench/stage.html?q=harbour#search=" + key + "&place=results&site=Isles");
         SearchContext results = browser.inside("tidy-results");
-        browser.untilTexts(results, ".card .title", texts -> texts.size() == 20);
+        browser.untilTexts(results, ".card .title", texts -> texts.size() == 12);
         assertThat(browser.texts(results, ".ribbon")).contains("Our pick");
         for (String shade : List.of("light", "dark")) {
             ground(shade);
@@ -225,6 +227,27 @@ class LooksTest {
             assertThat(plain.see("li.card").getCssValue("border-left-width")).isEqualTo("0px");
             plain.mustBeAccessible("a look without script");
         }
+    }
+
+    @Test
+    void aLookIsTakenFromAPageOfTheSite() {
+        String key = world.newSearch("Like the page", List.of("makers"));
+        browser.open(world.workbench("/searches/" + key + "/cards#look"));
+        WebElement page = browser.see("#like-page");
+        browser.until("the site's address", () -> world.site().concat("/").equals(page.getAttribute("value")));
+        browser.seeText(".like button", "Look at it").click();
+        browser.seeText(".like [role=status]", "Taken from the page");
+        JsonNode look = browser.until("kept", () -> {
+            JsonNode kept = world.api().get(draft(key)).json().path("look");
+            return kept.path("light").has("around") ? kept : null;
+        });
+        assertThat(look.path("light").path("around").asString()).isEqualTo("#fbfcfb");
+        assertThat(look.path("light").path("text").asString()).isEqualTo("#22333b");
+        assertThat(look.path("type").path("titleFont").asString()).startsWith("Newsreader");
+        browser.seeText(".holds", "Every text passes 4.5 : 1");
+        page.clear();
+        page.sendKeys("https://elsewhere.example/", Keys.ENTER);
+        browser.seeText(".like [role=alert]", "is no page of this site");
     }
 
     private static String onStage(String property) {

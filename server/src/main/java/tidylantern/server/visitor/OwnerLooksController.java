@@ -28,16 +28,19 @@ import tidylantern.core.design.look.Shadow;
 import tidylantern.core.design.look.WornLook;
 import tidylantern.server.design.Searches;
 import tidylantern.server.site.Sites;
+import tidylantern.server.source.PageStyles;
 
 /** What a site and its searches wear, and what they could. */
 @RestController
 class OwnerLooksController {
     private final Searches searches;
     private final Sites sites;
+    private final PageStyles styles;
 
-    OwnerLooksController(Searches searches, Sites sites) {
+    OwnerLooksController(Searches searches, Sites sites, PageStyles styles) {
         this.searches = searches;
         this.sites = sites;
+        this.styles = styles;
     }
 
     /** A look with nothing left open. */
@@ -108,6 +111,17 @@ class OwnerLooksController {
     LookChoices tried(@PathVariable String site, @RequestBody Look look) {
         sites.get(site);
         return choices(look, null);
+    }
+
+    /** @param address of one of the site's pages */
+    record PageGiven(String address) {}
+
+    @Operation(
+            summary = "A look that goes with one of the site's pages: its colours, where they can be read, type and"
+                    + " corners. Nothing is kept.")
+    @PostMapping("/api/owner/sites/{site}/look/like")
+    Look like(@PathVariable String site, @RequestBody PageGiven given) {
+        return styles.of(sites.get(site).address(), given.address()).look(Look.USUAL);
     }
 
     @Operation(

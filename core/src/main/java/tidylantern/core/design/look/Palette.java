@@ -89,4 +89,11 @@ public record Palette(Map<ColourToken, Colour> colours) {
     public @Nullable Colour nearest(ColourToken token) {
         return get(token).nearest(colour -> with(token, colour).share(token) >= 1);
     }
+
+    /** The same for what is written with a token alone, or, of a ground, what is written on it. */
+    @Nullable Colour asFront(ColourToken token) {
+        boolean isGround = token == ColourToken.MARK;
+        return get(token).nearest(colour -> with(token, colour).failing().stream()
+                .noneMatch(pair -> isGround ? pair.behind() == token : pair.front() == token));
+    }
 }
