@@ -30,12 +30,8 @@ const {
 }>()
 const { state, say, nothingFor } = useSearchElement(search, source)
 const heading = ref<HTMLElement>()
-const tries = ref(0)
 const results = useLatest(
-  () =>
-    search
-      ? { query: state.query, page: state.page, filters: state.filters, revision: state.revision, tries: tries.value }
-      : null,
+  () => (search ? { query: state.query, page: state.page, filters: state.filters, revision: state.revision } : null),
   (wanted, signal) => fetchResults(search, source, wanted.query, wanted.page, wanted.filters, signal),
 )
 const answer = computed(() => results.value.value)
@@ -187,7 +183,7 @@ watch(
     </div>
     <div v-if="results.kind === 'failed'" class="note">
       {{ say('failed') }}
-      <button type="button" class="again" @click="tries++">{{ say('again') }}</button>
+      <button type="button" class="again" @click="state.revision++">{{ say('again') }}</button>
       <slot v-if="!answer" />
     </div>
     <div class="unseen" role="status">{{ status }}</div>

@@ -30,6 +30,7 @@ const {
   /** What stands in the empty box. */
   placeholder?: string
 }>()
+
 /** Before anything is asked for, where every letter typed changes it. */
 const PAUSE_MS = 120
 const USUAL_FEWEST_LETTERS = 2

@@ -41,14 +41,17 @@ function lookOf(search: string, source: Source, revision: number): Look {
   const known = looks.get(key)
   if (known?.revision === revision) return known
   const sheet = known?.sheet ?? new CSSStyleSheet()
-  const coming = fetchLook(search, source).then(
-    written => void sheet.replaceSync(written),
+  const look: Look = { sheet, revision, coming: Promise.resolve() }
+  looks.set(key, look)
+  look.coming = fetchLook(search, source).then(
+    written => {
+      // A later one may have come first.
+      if (looks.get(key) === look) sheet.replaceSync(written)
+    },
     (error: unknown) => {
       console.error(`tidy-lantern: no look for "${search}"`, error)
     },
   )
-  const look = { sheet, revision, coming }
-  looks.set(key, look)
   return look
 }
 
@@ -65,14 +68,14 @@ function isReadable(probe: HTMLElement, shade: Shade, ground: Colour): boolean {
  * What an element wears: its classes. The shade is the one that can be read on the page's ground, where the look says
  * so; where neither can, or nobody knows the ground, the element brings its own.
  *
- * @param hasOwn whether all that it shows stands on a ground of its own anyway
+ * @param isBoxAlone whether nothing but a box stands on the page's ground, which mostly has a ground of its own
  */
 export function useLook(
   element: Ref<HTMLElement | undefined>,
   search: string,
   source: Source,
   state: SearchState,
-  hasOwn: () => boolean = () => false,
+  isBoxAlone: () => boolean = () => false,
 ): ComputedRef<string[]> {
   const root = useShadowRoot()
   if (root) root.adoptedStyleSheets = [formSheet()]
@@ -95,9 +98,10 @@ export function useLook(
     const other: Shade = wanted === 'dark' ? 'light' : 'dark'
     const choices = scheme === 'page' ? [wanted, other] : [wanted]
     const readable = ground ? choices.find(one => isReadable(probe, one, ground)) : undefined
+    const hasGround = isBoxAlone() && getComputedStyle(probe).getPropertyValue('--box-ground').trim() !== 'transparent'
     probe.remove()
     shade.value = readable ?? wanted
-    bringsGround.value = !readable && !hasOwn()
+    bringsGround.value = !readable && !hasGround
   }
   watch(
     () => state.revision,
@@ -110,7 +114,7 @@ export function useLook(
     },
     { immediate: true },
   )
-  watch([prefersDark, hasOwn], dress)
+  watch([prefersDark, isBoxAlone], dress)
   onMounted(dress)
   // A page that changes between light and dark says so on its root, mostly; what moves there has arrived by its end.
   useMutationObserver(() => [document.documentElement, document.body], dress, { attributes: true })

@@ -2,6 +2,7 @@ package tidylantern.server.source;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -195,8 +196,11 @@ final class StyledPage {
     /** What the rules say of an element itself, the strongest of each property. */
     private Map<String, String> declared(Element element) {
         return own.computeIfAbsent(element, one -> {
-            List<Rule> matching = new ArrayList<>(
-                    rules.stream().filter(rule -> matches(one, rule.selector())).toList());
+            // A selector stands with each of its declarations.
+            Map<String, Boolean> known = new HashMap<>();
+            List<Rule> matching = new ArrayList<>(rules.stream()
+                    .filter(rule -> known.computeIfAbsent(rule.selector(), selector -> matches(one, selector)))
+                    .toList());
             // Sorting keeps the order of equals: the later one holds.
             matching.sort(Comparator.comparing(Rule::important).thenComparingInt(Rule::specificity));
             Map<String, String> declared = new LinkedHashMap<>();
