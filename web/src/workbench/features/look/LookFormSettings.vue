@@ -12,23 +12,28 @@ const { choices } = defineProps<{ choices: LookChoices }>()
 const own = defineModel<Look['form']>({ required: true })
 const worn = computed(() => choices.worn.form)
 const put = (changed: Partial<Look['form']>) => (own.value = { ...own.value, ...changed })
+type Choices = readonly { value: string; label: string }[]
+const CHOICES: readonly { key: 'cards' | 'box' | 'density' | 'shadow'; label: string; options: Choices }[] = [
+  { key: 'cards', label: 'Cards', options: CARD_FORMS },
+  { key: 'box', label: 'Search box', options: BOX_FORMS },
+  { key: 'density', label: 'Room between things', options: DENSITIES },
+  { key: 'shadow', label: 'Shadow of cards', options: SHADOWS },
+]
 </script>
 
 <template>
-  <OwnSetting :is-own="own.cards !== null" name="Cards" @follow="put({ cards: null })">
+  <OwnSetting
+    v-for="{ key, label, options } in CHOICES"
+    :key="key"
+    :is-own="own[key] !== null"
+    :name="label"
+    @follow="put({ [key]: null })"
+  >
     <ChoiceField
-      label="Cards"
-      :options="CARD_FORMS"
-      :model-value="worn.cards"
-      @update:model-value="put({ cards: $event })"
-    />
-  </OwnSetting>
-  <OwnSetting :is-own="own.box !== null" name="Search box" @follow="put({ box: null })">
-    <ChoiceField
-      label="Search box"
-      :options="BOX_FORMS"
-      :model-value="worn.box"
-      @update:model-value="put({ box: $event })"
+      :label="label"
+      :options="options"
+      :model-value="worn[key] as string"
+      @update:model-value="put({ [key]: $event })"
     />
   </OwnSetting>
   <OwnSetting :is-own="own.corners !== null" name="Corners" @follow="put({ corners: null })">
@@ -39,22 +44,6 @@ const put = (changed: Partial<Look['form']>) => (own.value = { ...own.value, ...
       :max="24"
       :model-value="worn.corners"
       @update:model-value="put({ corners: $event })"
-    />
-  </OwnSetting>
-  <OwnSetting :is-own="own.density !== null" name="Room between things" @follow="put({ density: null })">
-    <ChoiceField
-      label="Room between things"
-      :options="DENSITIES"
-      :model-value="worn.density"
-      @update:model-value="put({ density: $event })"
-    />
-  </OwnSetting>
-  <OwnSetting :is-own="own.shadow !== null" name="Shadow of cards" @follow="put({ shadow: null })">
-    <ChoiceField
-      label="Shadow of cards"
-      :options="SHADOWS"
-      :model-value="worn.shadow"
-      @update:model-value="put({ shadow: $event })"
     />
   </OwnSetting>
   <OwnSetting :is-own="own.motion !== null" name="Motion" @follow="put({ motion: null })">
