@@ -12,8 +12,8 @@ const { choices } = defineProps<{ choices: LookChoices }>()
 const own = defineModel<Look['type']>({ required: true })
 const worn = computed(() => choices.worn.type)
 const put = (changed: Partial<Look['type']>) => (own.value = { ...own.value, ...changed })
-/** A family that has no name here is the owner's. */
-const TYPED = ''
+/** Families that have no name here are the owner's; no list of families is called so. */
+const TYPED = '*'
 const fonts = computed(() => [
   ...choices.fonts.map(font => ({ value: font.families, label: font.name })),
   { value: TYPED, label: 'By name' },

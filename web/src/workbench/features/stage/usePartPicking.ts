@@ -9,11 +9,17 @@ export interface PickedPart {
 
 const PARTS = '[data-part]'
 
+/** Stronger than what pointing does. */
+const markOf = (part: string) => `.card [data-part="${CSS.escape(part)}"] {
+    outline: 2px solid #0e5f63 !important;
+    outline-offset: 3px !important;
+  }`
+
 /** Outlines parts of cards where the owner points, and the one that is being worked on. */
 const marks = (chosen: string | null) => `
   .card ${PARTS} { cursor: pointer; }
   .card ${PARTS}:hover:not(:has(${PARTS}:hover)) { outline: 1px dashed #0e5f63; outline-offset: 2px; }
-  ${chosen === null ? '' : `.card [data-part="${CSS.escape(chosen)}"] { outline: 2px solid #0e5f63 !important; outline-offset: 3px !important; }`}
+  ${chosen === null ? '' : markOf(chosen)}
   .card .title a::after { display: none; }
 `
 

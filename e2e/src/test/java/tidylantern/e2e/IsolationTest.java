@@ -94,7 +94,6 @@ class IsolationTest {
     @Test
     void theElementsLeaveThePageAsItIs() {
         browser.open(world.site() + "/");
-        drawnPage();
         Object with = drawnPage();
         try (Browser plain = Browser.withoutScript()) {
             plain.open(world.site() + "/");

@@ -250,6 +250,24 @@ class LooksTest {
         browser.seeText(".like [role=alert]", "is no page of this site");
     }
 
+    /** In a site of its own: all its searches wear it at once. */
+    @Test
+    void theSitesLookIsTriedThenKeptAndMetByVisitorsAtOnce() {
+        Api api = world.api().withSite("clothes");
+        api.push("posts", "{\"id\": \"x\", \"title\": \"Ropewalk\"}");
+        String key = api.publishedSearch("Clothes");
+        browser.open(world.service() + "/workbench/clothes/settings");
+        browser.see("label[title^='Dense ruled rows']").click();
+        browser.until("tried", () -> browser.seeText(".slip button", "Keep and show visitors")
+                .isEnabled());
+        assertThat(api.get(api.site() + "/look").json().path("own").path("from").isNull())
+                .isTrue();
+        browser.seeText(".slip button", "Keep and show visitors").click();
+        browser.seeText(".slip [role=status]", "Visitors see it now");
+        assertThat(api.get("/api/public/searches/" + key + "/look.css").text()).contains("--box-edges: 0 0 2px;");
+        browser.mustBeAccessible("a site's look");
+    }
+
     private static String onStage(String property) {
         return browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, ".card .title", texts -> !texts.isEmpty());

@@ -16,6 +16,7 @@ import org.jsoup.nodes.Element;
 import org.jsoup.select.Selector.SelectorParseException;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Colour;
+import tidylantern.core.design.look.LookType;
 import tidylantern.core.design.look.SeenStyle;
 
 /**
@@ -130,7 +131,7 @@ final class StyledPage {
             Matcher shorthand = SHORTHAND.matcher(Objects.requireNonNullElse(value(element, "font"), ""));
             written = shorthand.find() ? shorthand.group(2) : null;
         }
-        return written == null || !written.matches("[\\p{L}\\p{N}_ ,'\"-]{1,200}") || written.equals("inherit")
+        return written == null || !LookType.isFamilies(written) || written.equals(LookType.OF_PAGE)
                 ? null
                 : written.replace('"', '\'');
     }

@@ -1,5 +1,7 @@
 package tidylantern.server.visitor;
 
+import static org.springframework.http.HttpHeaders.ACCEPT_LANGUAGE;
+
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.util.List;
@@ -57,7 +59,7 @@ class OwnerAnswersController {
     ResponseEntity<SpokenTexts> texts(
             @PathVariable String key,
             @PathVariable String which,
-            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+            @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         return now(SpokenTexts.of(answering.texts(asked(key, which, language))));
     }
 
@@ -68,7 +70,7 @@ class OwnerAnswersController {
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
-            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+            @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         SearchInLanguage asked = asked(key, which, language);
         return now(answering.results(asked, q, PageNumber.of(page), all, true));
     }
@@ -86,7 +88,7 @@ class OwnerAnswersController {
             @RequestParam(defaultValue = "") String named,
             @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
-            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+            @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         SearchInLanguage asked = asked(key, which, language);
         List<FilterAnswer.Offered> values = answering.values(asked, q, filter, below, named, all);
         return ListPages.answer(
@@ -102,7 +104,7 @@ class OwnerAnswersController {
             @PathVariable String which,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
-            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+            @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         SearchInLanguage asked = asked(key, which, language);
         return now(answering.live(asked, q, all));
     }

@@ -1,12 +1,13 @@
 package tidylantern.server.visitor;
 
+import static org.springframework.http.HttpHeaders.ACCEPT_LANGUAGE;
+
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -63,7 +64,7 @@ class PublicController {
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
-            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+            @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         Searches.Live live = searches.live(key);
         Results results = answering.results(asked(live, language), q, PageNumber.of(page), all, false);
         if (!results.startingList() && PageNumber.of(page) == 1 && ASKING.containsAll(all.keySet())) {
@@ -85,7 +86,7 @@ class PublicController {
             @RequestParam(defaultValue = "") String named,
             @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
-            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+            @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         Searches.Live live = searches.live(key);
         List<FilterAnswer.Offered> values = answering.values(asked(live, language), q, filter, below, named, all);
         return ListPages.answer(
@@ -98,7 +99,7 @@ class PublicController {
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
-            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+            @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         Searches.Live live = searches.live(key);
         return fresh(answering.live(asked(live, language), q, all));
     }
@@ -119,7 +120,7 @@ class PublicController {
     @GetMapping("/texts")
     ResponseEntity<SpokenTexts> texts(
             @PathVariable String key,
-            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_LANGUAGE, required = false) @Nullable String language) {
+            @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         return fresh(SpokenTexts.of(answering.texts(asked(searches.live(key), language))));
     }
 
@@ -146,7 +147,7 @@ class PublicController {
     private static <T> ResponseEntity<T> fresh(T body) {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache())
-                .varyBy(HttpHeaders.ACCEPT_LANGUAGE)
+                .varyBy(ACCEPT_LANGUAGE)
                 .body(body);
     }
 }

@@ -74,11 +74,16 @@ public record LookType(
         }
         String tidy = given.strip();
         DesignFault.unless(
-                FAMILIES.matcher(tidy).matches() && balanced(tidy),
+                isFamilies(tidy),
                 key,
                 "\"%s\" is no list of font families; write their names with commas between, such as Charter, Georgia, serif",
                 tidy.substring(0, Math.min(60, tidy.length())));
         return tidy;
+    }
+
+    /** Whether something is a list of font families, and nothing else of a style sheet. */
+    public static boolean isFamilies(String written) {
+        return FAMILIES.matcher(written).matches() && balanced(written);
     }
 
     private static boolean balanced(String families) {

@@ -50,9 +50,14 @@ public record Palette(Map<ColourToken, Colour> colours) {
     public Colour get(ColourToken token) {
         Colour own = colours.get(token);
         if (own == null && token == ColourToken.HOVER) {
-            return get(ColourToken.GROUND).mixed(get(ColourToken.ACCENT), BREATH);
+            return pointedAt(get(ColourToken.GROUND), get(ColourToken.ACCENT));
         }
         return Objects.requireNonNull(own, "a palette has a colour for " + token);
+    }
+
+    /** What lies behind a thing on a ground while somebody points at it. */
+    static Colour pointedAt(Colour ground, Colour accent) {
+        return ground.mixed(accent, BREATH);
     }
 
     Palette with(ColourToken token, Colour colour) {

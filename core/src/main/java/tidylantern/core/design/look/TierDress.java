@@ -13,14 +13,11 @@ import tidylantern.core.design.TierLooks;
  */
 public record TierDress(
         @Nullable Colour ground, Colour text, Colour quiet, Colour accent, Colour hover, Colour mark, Colour edge) {
-    /** How much of the accent is in a pointed-at row's ground. */
-    private static final double BREATH = 0.09;
-
     public static TierDress of(TierLooks looks, Palette palette) {
         Colour own = Colour.read(looks.ground(), "ground");
         Colour ground = Objects.requireNonNullElse(own, palette.get(ColourToken.GROUND));
         Colour accent = LookChecks.legible(palette.get(ColourToken.ACCENT), ground);
-        Colour hover = own == null ? palette.get(ColourToken.HOVER) : own.mixed(accent, BREATH);
+        Colour hover = own == null ? palette.get(ColourToken.HOVER) : Palette.pointedAt(own, accent);
         Colour text = both(palette.get(ColourToken.TEXT), ground, hover);
         return new TierDress(
                 own,
