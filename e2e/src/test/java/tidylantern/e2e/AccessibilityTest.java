@@ -27,6 +27,7 @@ class AccessibilityTest {
             browser.seeText("[role=alert]", "do not go together");
             browser.mustBeAccessible("sign in, refused");
             browser.signIn(world.service());
+            browser.open(world.workbench("/searches"));
             browser.seeText("h2", "Island search");
             browser.mustBeAccessible("searches");
             browser.seeText("button", "New search").click();

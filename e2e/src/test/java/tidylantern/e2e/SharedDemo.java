@@ -9,8 +9,9 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.util.FileSystemUtils;
 
 /**
- * One demo for all classes that only look at it, or make searches of their own in it: starting a service and filling it
- * takes longer than most tests.
+ * One demo for all classes that only look at it, or make searches or sites of their own in it: starting a service and
+ * filling it takes longer than most tests. Which site the workbench opens on after signing in depends on what others
+ * made, so a class opens the address it means.
  */
 final class SharedDemo implements ParameterResolver {
     private static final class Held implements AutoCloseable {
