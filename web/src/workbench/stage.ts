@@ -1,6 +1,6 @@
 /**
  * The page inside the stage: the very script that sites load, in the place the owner wants to see, answering from the
- * draft.
+ * draft; or, while cards are composed, one item on its card in every place.
  */
 import '@fontsource-variable/figtree'
 import './stage.css'
@@ -38,12 +38,20 @@ if (place === 'box' || place === 'home') {
   if (place === 'home') main.append(heading, element('tidy-filters'), body)
   else main.append(heading, body)
   document.body.prepend(top, main)
+} else if (place === 'cards') {
+  // No element of the site's: what draws cards there draws one item in every place.
+  const { defineSpecimens } = await import('./features/stage/specimens')
+  defineSpecimens()
+  main.append(heading, element('tidy-specimens'))
+  document.body.prepend(main)
 } else {
   main.append(heading, element('tidy-search'), element('tidy-results'))
   document.body.prepend(main)
 }
 
-const script = document.createElement('script')
-script.type = 'module'
-script.src = '/elements/tidy-lantern.js'
-document.head.append(script)
+if (place !== 'cards') {
+  const script = document.createElement('script')
+  script.type = 'module'
+  script.src = '/elements/tidy-lantern.js'
+  document.head.append(script)
+}

@@ -36,7 +36,13 @@ function classesOf(part: CardPart): unknown[] {
         { wraps: part.wraps, grows: part.grows, dots: part.dots },
       ]
     case 'picture':
-      return ['picture', `shape-${part.shape}`, `width-${part.size}`, { whole: part.whole }]
+      return [
+        'picture',
+        `shape-${part.shape}`,
+        `width-${part.size}`,
+        part.corners && `corners-${part.corners}`,
+        { whole: part.whole },
+      ]
     case 'title':
     case 'excerpt':
       return [part.part, `lines-${part.lines}`, ...set(part)]
@@ -69,6 +75,12 @@ function draw(part: CardPart, drawn: Drawn): VNode | null {
       return h('span', given, h('img', { src: safeAddress(value.value) ?? undefined, alt: '', loading: 'lazy' }))
     case 'letter':
       return h('span', { ...given, class: [given.class, 'letter'], 'aria-hidden': 'true' }, read(value))
+    case 'sign':
+      return h(
+        'span',
+        { ...given, class: [given.class, 'sign'], 'aria-hidden': 'true' },
+        h('svg', { viewBox: '0 0 24 24' }, h('path', { d: value.value ?? '' })),
+      )
     case 'chips':
       return h(
         text,

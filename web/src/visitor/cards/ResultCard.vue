@@ -25,7 +25,7 @@ const own = computed(() => markupFor(hit, markup))
   <article
     v-else
     class="card"
-    :class="[`for-${card.place}`, look?.classes]"
+    :class="[`for-${card.place}`, card.frame, look?.classes]"
     :part="`card${look?.part ?? ''}`"
     :data-collection="hit.collection"
   >

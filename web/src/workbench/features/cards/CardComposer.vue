@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed, inject, nextTick, onBeforeUnmount, ref, watch, watchEffect } from 'vue'
+import { computed, inject, nextTick, onBeforeUnmount, provide, ref, watch, watchEffect } from 'vue'
 import type { Card, PartGroup } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
+import FoldingSection from '../../kit/FoldingSection.vue'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { api } from '../../ownerApi'
 import type { DraftEditing } from '../searches/useDraft'
@@ -12,7 +13,11 @@ import { STAGE } from '../stage/stageAccess'
 import type { PickedPart } from '../stage/usePartPicking'
 import AddPart from './AddPart.vue'
 import CardOutline from './CardOutline.vue'
-import { rowsOf, underFreeKey, withPart, withPut } from './outline'
+import { COLLECTION_SIGNS } from './collectionSigns'
+import { frameLine } from './frameNames'
+import FrameSettings from './FrameSettings.vue'
+import GroupSettings from './GroupSettings.vue'
+import { movedBeside, rowsOf, underFreeKey, withPart, withPut } from './outline'
 import PartSettings from './PartSettings.vue'
 
 /** What stands on a result, in each place where results are drawn. */
@@ -29,12 +34,18 @@ const {
 const PLACES: readonly { value: Card['place']; label: string }[] = [
   { value: 'list', label: 'List' },
   { value: 'grid', label: 'Side by side' },
+  { value: 'wall', label: 'Wall' },
   { value: 'live', label: 'Live results' },
 ]
 /** A list takes null for nothing chosen; no collection can have this name. */
 const ALL = '*'
 const place = ref<Card['place']>('list')
-const whose = ref(ALL)
+/** At first the card that is met first: of the first collection that has one of its own. */
+const whose = ref(
+  draft.design.value!.reach.collections.find(one =>
+    draft.design.value!.cards.some(card => card.place === 'list' && card.collection === one.collection),
+  )?.collection ?? ALL,
+)
 const collection = computed(() => (whose.value === ALL ? null : whose.value))
 const owners = computed(() => [
   { value: ALL, label: 'All that have none of their own' },
@@ -54,19 +65,31 @@ const isFor = (card: { place: Card['place']; collection: string | null }) =>
 const drawn = computed(() => choices.value?.drawn.find(isFor))
 const own = computed(() => draft.design.value!.cards.find(isFor))
 const body = computed(() => own.value?.body ?? drawn.value?.body)
+const frame = computed(() => own.value?.frame ?? drawn.value?.frame)
 const chosen = ref<string | null>(null)
 watch([place, whose], () => (chosen.value = null))
 // What is drawn is pointed at as well: on the stage, and in the outline.
 const stage = inject(STAGE)
-watchEffect(() => stage?.parts()?.pick(part => void pickedOnStage(part)))
+watchEffect(() =>
+  stage?.value?.parts.handle({
+    picked: part => void choose(part),
+    moved: (part, drop) =>
+      void choose(part).then(() => put(movedBeside(body.value!, part.part, drop.part, drop.after))),
+  }),
+)
 onBeforeUnmount(() => {
-  stage?.parts()?.pick(null)
-  stage?.parts()?.choose(null)
+  stage?.value?.parts.handle(null)
+  stage?.value?.parts.choose(null)
+  stage?.value?.compose(null)
 })
-watchEffect(() => stage?.parts()?.choose(chosen.value))
-async function pickedOnStage({ part, collection: of }: PickedPart) {
+watchEffect(() => stage?.value?.parts.choose(chosen.value))
+watchEffect(() => stage?.value?.compose({ collection: collection.value, place: place.value }))
+/** Goes to a part that was pointed at, in the card that it is drawn by. */
+async function choose({ part, collection: of, place: drawnIn }: PickedPart) {
+  if (drawnIn) place.value = drawnIn
   const isOwn = draft.design.value!.cards.some(card => card.place === place.value && card.collection === of)
-  whose.value = isOwn ? of : ALL
+  // A card that is followed is changed here, for whom it is composed.
+  if (isOwn || !drawnIn) whose.value = isOwn ? of : ALL
   await nextTick()
   chosen.value = part
   await nextTick()
@@ -74,13 +97,32 @@ async function pickedOnStage({ part, collection: of }: PickedPart) {
 }
 
 const part = computed(() => `cards.${place.value}.${whose.value}`)
-function put(changed: PartGroup) {
-  const card: Card = { place: place.value, collection: collection.value, body: changed }
-  draft.change(`${part.value}.${chosen.value}`, design => ({
+const put = (changed: PartGroup) => keep({ body: changed }, chosen.value ?? '')
+function keep(changed: Partial<Card>, what: string) {
+  const card: Card = {
+    place: place.value,
+    collection: collection.value,
+    body: body.value!,
+    frame: frame.value!,
+    ...changed,
+  }
+  draft.change(`${part.value}.${what}`, design => ({
     ...design,
     cards: own.value ? design.cards.map(one => (isFor(one) ? card : one)) : [...design.cards, card],
   }))
 }
+provide(COLLECTION_SIGNS, {
+  signs: computed(() => choices.value?.signs ?? []),
+  of: whoseSign => draft.design.value!.reach.collections.find(one => one.collection === whoseSign)?.sign ?? 'page',
+  choose: (whoseSign, sign) =>
+    draft.change(`reach.signs.${whoseSign}`, design => ({
+      ...design,
+      reach: {
+        ...design.reach,
+        collections: design.reach.collections.map(one => (one.collection === whoseSign ? { ...one, sign } : one)),
+      },
+    })),
+})
 const follow = () =>
   draft.change(`${part.value}.follow`, design => ({ ...design, cards: design.cards.filter(one => !isFor(one)) }))
 function add(added: PartGroup['parts'][number]) {
@@ -102,7 +144,7 @@ const follows = computed(() => {
 
 <template>
   <LoadFailure v-if="error" :error="error" @again="refetch()" />
-  <template v-else-if="choices && body">
+  <template v-else-if="choices && body && frame">
     <div class="which">
       <ButtonChoice v-model="place" label="Where the card is drawn" :options="PLACES" />
       <ChoiceField v-if="hasOwners" v-model="whose" label="For results of" :options="owners" />
@@ -127,6 +169,14 @@ const follows = computed(() => {
         />
       </template>
     </CardOutline>
+    <FoldingSection title="The whole card" :said="frameLine(frame)">
+      <GroupSettings is-body :model-value="body" @update:model-value="put" />
+      <FrameSettings
+        v-if="place !== 'live'"
+        :model-value="frame"
+        @update:model-value="keep({ frame: $event }, 'frame')"
+      />
+    </FoldingSection>
     <AddPart :materials="materials" :parts="choices.parts" @add="add" @begin="put" />
   </template>
 </template>

@@ -5,6 +5,10 @@ import SwitchField from '../../kit/SwitchField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 
 /** How the parts of a group follow one another. */
+const { isBody = false } = defineProps<{
+  /** Whether it is all that stands on the card, so that there is no room beside it. */
+  isBody?: boolean
+}>()
 const group = defineModel<PartGroup>({ required: true })
 const settings = settingsOf(group)
 const DIRECTIONS: readonly { value: PartGroup['direction']; label: string }[] = [
@@ -26,10 +30,15 @@ const ALIGNED: readonly { value: PartGroup['align']; label: string }[] = [
 </script>
 
 <template>
-  <ChoiceField v-model="settings.direction" label="They stand" buttons :options="DIRECTIONS" />
+  <ChoiceField
+    v-model="settings.direction"
+    :label="isBody ? 'Its parts stand' : 'They stand'"
+    buttons
+    :options="DIRECTIONS"
+  />
   <ChoiceField v-model="settings.gap" label="Gap between them" :options="GAPS" />
   <ChoiceField v-model="settings.align" label="Across that" :options="ALIGNED" />
-  <SwitchField v-model="settings.grows" label="Takes the room that is left" />
+  <SwitchField v-if="!isBody" v-model="settings.grows" label="Takes the room that is left" />
   <template v-if="group.direction === 'row'">
     <SwitchField v-model="settings.wraps" label="Goes on below where room ends" />
     <SwitchField v-model="settings.dots" label="A dot between them" />

@@ -22,7 +22,7 @@ const lettered = computed({
 <template>
   <div class="settings">
     <GroupSettings v-if="part.part === 'group'" v-model="part" />
-    <PictureSettings v-else-if="part.part === 'picture'" v-model="part" />
+    <PictureSettings v-else-if="part.part === 'picture'" v-model="part" :materials="materials" />
     <LinesSettings v-else-if="part.part === 'title' || part.part === 'excerpt'" v-model="part" />
     <ValueSettings v-else-if="part.part === 'value'" v-model="part" :materials="materials" />
     <ButtonSettings v-else-if="part.part === 'button'" v-model="part" :materials="materials" />

@@ -82,6 +82,14 @@ export function movedTo(body: PartGroup, key: string, place: string): PartGroup 
   return slot ? withPut(rest, row.part, from < to ? { ...slot, at: slot.at + 1 } : slot) : null
 }
 
+/** The same card with a part right before or behind another one; as it is where that one stands in it. */
+export function movedBeside(body: PartGroup, key: string, other: string, after: boolean): PartGroup {
+  const row = rowsOf(body).find(one => one.part.key === key)
+  const rest = without(body, key)
+  const slot = rowsOf(rest).find(one => one.part.key === other)?.slot
+  return row && slot ? withPut(rest, row.part, after ? { ...slot, at: slot.at + 1 } : slot) : body
+}
+
 /** The part under a key that no other part of the card has. */
 export function underFreeKey(body: PartGroup, part: CardPart): CardPart {
   const taken = new Set([body.key, ...rowsOf(body).map(row => row.part.key)])

@@ -52,8 +52,8 @@ const relabelling = ref(false)
 /** The filter whose settings are open, or that the owner points at, is lit on the stage. */
 const stage = inject(STAGE)!
 const pointed = ref<string | null>(null)
-watch([open, pointed], () => stage.light(pointed.value ?? open.value))
-onBeforeUnmount(() => stage.light(null))
+watch([open, pointed], () => stage.value?.light(pointed.value ?? open.value))
+onBeforeUnmount(() => stage.value?.light(null))
 
 function put(part: string, changed: Filter[]) {
   draft.change(part, design => ({ ...design, filters: changed }))

@@ -38,6 +38,7 @@ const KINDS = [
 const ARRANGEMENTS = [
   { label: 'One below the other', value: 'list' },
   { label: 'Side by side', value: 'grid' },
+  { label: 'As a wall of pictures', value: 'wall' },
 ] as const
 const own = ref(page.value.address !== null)
 function choose(isOwn: boolean) {

@@ -20,8 +20,8 @@ const {
 const site = String(useRoute().params.site)
 const shade = ref<Shade>('light')
 const stage = inject(STAGE)
-watchEffect(() => stage?.ground(shade.value))
-onBeforeUnmount(() => stage?.ground('light'))
+watchEffect(() => stage?.value?.ground(shade.value))
+onBeforeUnmount(() => stage?.value?.ground('light'))
 const put = (look: Look) => draft.change('look', design => ({ ...design, look }))
 </script>
 

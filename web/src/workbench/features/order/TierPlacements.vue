@@ -32,7 +32,7 @@ const when = ref(NO_LIMIT)
 const { busy, wrong, attempt } = useAttempt()
 async function done(now: PlacementShape[]) {
   queries.setQueryData(['placements', site], now)
-  stage?.refresh()
+  stage?.value?.refresh()
   await queries.invalidateQueries({ queryKey: ['reach', search] })
 }
 const add = () =>

@@ -27,13 +27,7 @@ import { useKeys } from '../../kit/useSingleKeys'
 const { site, search, step: here } = defineProps<{ site: string; search: string; step: ViewKey }>()
 const router = useRouter()
 const stage = ref<InstanceType<typeof StagePane>>()
-provide(STAGE, {
-  set: () => stage.value?.ticked() ?? {},
-  light: filter => stage.value?.light(filter),
-  parts: () => stage.value?.parts,
-  ground: shade => stage.value?.ground(shade),
-  refresh: () => stage.value?.refresh(),
-})
+provide(STAGE, stage)
 // The pages of a site are made anew for each search, so this one is always of the same.
 const draft = useDraft(search, () => stage.value?.refresh())
 const publishing = ref(false)

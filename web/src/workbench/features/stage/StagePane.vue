@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import Button from 'primevue/button'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { api } from '../../ownerApi'
 import TrialStrip from '../trials/TrialStrip.vue'
+import type { WantedSpecimen } from './specimens'
+import { askOn, PLACES, ticked, WITH_CARDS, type StagePlace, type StageWidth } from './stagePage'
+import StageTools from './StageTools.vue'
 import { standingOf } from './standing'
-import { askOn, ticked } from './stagePage'
 import { usePartPicking } from './usePartPicking'
 
 /** The visitors' search, answering from the draft, as it is on the site: where an owner sees what a decision does. */
@@ -17,17 +17,10 @@ const { site, search, reasons } = defineProps<{
   /** Whether each result says why it stands where it stands. */
   reasons: boolean
 }>()
-const PLACES = [
-  { label: 'Results page', value: 'results' },
-  { label: 'Box on a page', value: 'box' },
-  { label: 'Filters alone', value: 'home' },
-]
-const WIDTHS = [
-  { label: 'Wide', value: 'wide' },
-  { label: 'Phone', value: 'phone' },
-]
-const place = ref('results')
-const width = ref('wide')
+const place = ref<StagePlace>('results')
+const width = ref<StageWidth>('wide')
+/** What is composed just now; null while nothing is. */
+const wanted = shallowRef<WantedSpecimen | null>(null)
 const frame = ref<HTMLIFrameElement>()
 const { data: name } = useQuery({
   queryKey: ['sites'],
@@ -54,12 +47,17 @@ const picking = usePartPicking(inside)
 const lookAfter = () => setTimeout(look)
 useEventListener(inside, ['input', 'keyup', 'click'], lookAfter)
 useEventListener(() => inside.value?.defaultView, 'popstate', lookAfter)
-function listen() {
+async function listen() {
   inside.value = frame.value?.contentDocument ?? null
+  // Of the page's own making, and later than the page itself.
+  if (place.value === 'cards') await frame.value?.contentWindow?.customElements.whenDefined('tidy-specimens')
   look()
   putGround()
   picking.mark()
   giveReasons()
+  giveWanted()
+  if (isBoxWanted) void frame.value?.contentWindow?.customElements.whenDefined('tidy-search').then(focusBox)
+  isBoxWanted = false
 }
 /** Pages are light or dark, and what stands on them has to go along. */
 let ground: 'light' | 'dark' = 'light'
@@ -72,6 +70,20 @@ function giveReasons() {
   if (results) Object.assign(results, { standing: reasons ? standingOf : null })
 }
 watch(() => reasons, giveReasons)
+function giveWanted() {
+  const specimens = frame.value?.contentDocument?.querySelector('tidy-specimens')
+  if (specimens) Object.assign(specimens, { wanted: wanted.value })
+}
+watch(wanted, (now, before) => {
+  if (now && !before) place.value = 'cards'
+  else if (!now && place.value === 'cards') place.value = 'results'
+  giveWanted()
+})
+let isBoxWanted = false
+function focusBox() {
+  frame.value?.contentWindow?.focus()
+  box()?.focus()
+}
 function ask(query: string) {
   place.value = 'results'
   askOn(frame.value?.contentWindow, query)
@@ -83,6 +95,10 @@ defineExpose({
     frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh'))
   },
   parts: picking,
+  /** Shows the card that is composed, in every place; null once it is composed no more. */
+  compose: (specimen: WantedSpecimen | null) => {
+    wanted.value = specimen
+  },
   /** Makes the page light or dark. */
   ground: (shade: 'light' | 'dark') => {
     ground = shade
@@ -96,31 +112,22 @@ defineExpose({
   ticked: () => ticked(frame.value?.contentWindow),
   ask,
   focusBox: () => {
-    frame.value?.contentWindow?.focus()
-    box()?.focus()
+    // Where there is no box, there will be one.
+    isBoxWanted = place.value === 'cards'
+    if (isBoxWanted) place.value = 'results'
+    else focusBox()
   },
 })
 </script>
 
 <template>
   <section class="stage" aria-label="Stage: the visitors’ search, answering from the draft">
-    <div class="tools">
-      <ButtonChoice v-model="place" label="Place on the site" :options="PLACES" />
-      <ButtonChoice v-model="width" label="Width" :options="WIDTHS" />
-      <span class="hint quiet">
-        <kbd>/</kbd>
-        to type
-      </span>
-      <Button
-        label="Why?"
-        icon="pi pi-question-circle"
-        size="small"
-        severity="secondary"
-        outlined
-        title="Why an item is found, or not (W)"
-        @click="emit('why', typed())"
-      />
-    </div>
+    <StageTools
+      v-model:place="place"
+      v-model:width="width"
+      :places="wanted ? WITH_CARDS : PLACES"
+      @why="emit('why', typed())"
+    />
     <div class="sheet" :class="width">
       <iframe
         :key="source"
@@ -142,37 +149,7 @@ defineExpose({
   min-height: 0;
   padding: 12px 16px 0;
   background: #ece8dc;
-}
-.tools {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  margin-bottom: 12px;
-}
-.stage {
   container-type: inline-size;
-}
-.hint {
-  margin-left: auto;
-  font-size: 12.5px;
-  color: #4f5d64;
-  white-space: nowrap;
-}
-@container (max-width: 560px) {
-  .tools {
-    gap: 6px;
-  }
-  .tools :deep(.p-togglebutton-content) {
-    padding-inline: 6px;
-    font-size: 12.5px;
-    white-space: nowrap;
-  }
-  .hint {
-    display: none;
-  }
-  .tools > :last-child {
-    margin-left: auto;
-  }
 }
 .sheet {
   flex: 1;

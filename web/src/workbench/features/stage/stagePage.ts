@@ -1,3 +1,19 @@
+/** What of the visitors' search is seen: on a page, or one card in every place. */
+export type StagePlace = 'results' | 'box' | 'home' | 'cards'
+export type StageWidth = 'wide' | 'phone'
+
+export const PLACES: readonly { value: StagePlace; label: string }[] = [
+  { value: 'results', label: 'Results page' },
+  { value: 'box', label: 'Box on a page' },
+  { value: 'home', label: 'Filters alone' },
+]
+/** While a card is composed, it is in view. */
+export const WITH_CARDS: typeof PLACES = [{ value: 'cards', label: 'The card' }, ...PLACES]
+export const WIDTHS: readonly { value: StageWidth; label: string }[] = [
+  { value: 'wide', label: 'Wide' },
+  { value: 'phone', label: 'Phone' },
+]
+
 const OWN = ['q', 'page']
 
 /** What is set by the filters of a page's search, by their keys: the elements keep it in their address. */

@@ -25,7 +25,7 @@ export function withSearched(
   collections: readonly CollectionShape[],
 ): Searched[] {
   const wanted = isSearched
-    ? [...now, { collection: key, only: [], leaveOut: [] }]
+    ? [...now, { collection: key, only: [], leaveOut: [], sign: null }]
     : now.filter(one => one.collection !== key)
   const place = (one: Searched) => collections.findIndex(known => known.key === one.collection)
   return [...wanted].sort((a, b) => place(a) - place(b))

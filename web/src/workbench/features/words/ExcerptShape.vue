@@ -1,19 +1,27 @@
 <script setup lang="ts">
 import Slider from 'primevue/slider'
 import type { Words } from '../../../shared/contract'
+import SwitchField from '../../kit/SwitchField.vue'
 
 /** How much text stands under a title, and where in it the first match is. */
 const shape = defineModel<Words['excerpt']>({ required: true })
+/** As many words as these have room on a card as cards come. */
+const USUAL = 30
 const FEWEST = 5
 const MOST = 100
 const MOST_BEFORE = 50
-function setWords(words: number) {
-  shape.value = { words, wordsBefore: Math.min(shape.value.wordsBefore, words - 1) }
+function setWords(words: number | null) {
+  shape.value = { words, wordsBefore: Math.min(shape.value.wordsBefore, (words ?? MOST) - 1, MOST_BEFORE) }
 }
 </script>
 
 <template>
-  <div class="row">
+  <SwitchField
+    label="As many words as the card has lines for"
+    :model-value="shape.words === null"
+    @update:model-value="setWords($event ? null : USUAL)"
+  />
+  <div v-if="shape.words !== null" class="row">
     <b id="excerpt-words">Words in it</b>
     <Slider
       :model-value="shape.words"
@@ -29,7 +37,7 @@ function setWords(words: number) {
     <Slider
       :model-value="shape.wordsBefore"
       :min="0"
-      :max="Math.min(MOST_BEFORE, shape.words - 1)"
+      :max="Math.min(MOST_BEFORE, (shape.words ?? MOST) - 1)"
       aria-labelledby="excerpt-before"
       @update:model-value="shape = { ...shape, wordsBefore: $event as number }"
     />

@@ -1,5 +1,7 @@
 package tidylantern.e2e;
 
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -13,6 +15,21 @@ class AccessibilityTest {
     @BeforeAll
     static void start(DemoWorld shared) {
         world = shared;
+    }
+
+    /** Else nothing that these tests say would be known. */
+    @Test
+    void whatIsWrongIsFoundInTheShadowOfAnElementToo() {
+        try (Browser browser = Browser.wide()) {
+            browser.open(world.service() + "/s/homes");
+            browser.untilTexts(browser.inside("tidy-results"), ".card .title", titles -> !titles.isEmpty());
+            browser.mustBeAccessible("as it is");
+            browser.script("document.querySelector('tidy-results').shadowRoot.querySelector('.card-body')"
+                    + ".append(Object.assign(document.createElement('img'), { src: '/lantern.svg' }))");
+            assertThatThrownBy(() -> browser.mustBeAccessible("a picture without a text"))
+                    .isInstanceOf(AssertionError.class)
+                    .hasMessageContaining("image-alt");
+        }
     }
 
     @Test
@@ -65,6 +82,9 @@ class AccessibilityTest {
             for (String step : new String[] {"what-is-searched", "words", "filters", "order", "cards", "go-live"}) {
                 browser.open(world.workbench("/searches/island-search/" + step));
                 browser.see(".decisions h2");
+                if (step.equals("cards")) {
+                    browser.seeText(".stage button", "Results page").click();
+                }
                 browser.enterStage();
                 browser.untilTexts(browser.inside("tidy-results"), ".card h3", texts -> !texts.isEmpty());
                 browser.leaveFrame();

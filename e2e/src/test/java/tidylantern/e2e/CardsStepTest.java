@@ -67,6 +67,30 @@ class CardsStepTest {
                 + ".map(one => [...one.classList].sort().join(' ')).filter(Boolean)");
     }
 
+    /** Leaves the one card for the results that visitors get. */
+    private static void toTheResults() {
+        browser.seeText(".stage button", "Results page").click();
+    }
+
+    /** The parts of the item on the stage, where its card is drawn in one way. */
+    private static List<String> specimen(String way, Predicate<List<String>> such) {
+        return browser.onStage("tidy-specimens", specimens -> {
+            List<String> last = browser.until("as " + way, () -> {
+                List<String> parts = partsOf(specimens, way);
+                return such.test(parts) ? parts : null;
+            });
+            return last;
+        });
+    }
+
+    @SuppressWarnings("unchecked")
+    private static List<String> partsOf(SearchContext specimens, String way) {
+        return (List<String>) browser.script(
+                "return [...arguments[0].querySelectorAll('.as-' + arguments[1] + ' .card-body [data-part]')].map(one => one.dataset.part)",
+                specimens,
+                way);
+    }
+
     /** On the stage, within its frame. */
     private static List<String> stage(String css, Predicate<List<String>> such) {
         return browser.onStage("tidy-results", results -> {
@@ -91,6 +115,7 @@ class CardsStepTest {
         String key = opened("Cards by mouse");
         browser.seeText(".folding > button", "Begin from a ready card").click();
         browser.seeText(".offers button", "A home or a room").click();
+        toTheResults();
         stage(PRICE, prices -> prices.size() == 10);
         browser.seeText(".outline .name", "Price").click();
         setText("Behind it", "a week");
@@ -136,7 +161,7 @@ class CardsStepTest {
         browser.script(
                 "[...document.querySelectorAll('.offers button')].find(one => one.textContent.includes('Price')).focus()");
         browser.press(Keys.ENTER);
-        stage(PRICE, prices -> prices.size() == 10);
+        specimen("list", parts -> parts.contains("price"));
         browser.script("document.querySelector(\"[aria-label='Move Price up']\").focus()");
         browser.press(Keys.ENTER);
         browser.until("moved", () -> browser.driver().findElements(By.cssSelector("[role=status]")).stream()
@@ -171,6 +196,7 @@ class CardsStepTest {
     @Test
     void aPartIsPickedWhereItIsDrawn() {
         opened("Cards by pointing");
+        toTheResults();
         browser.onStage("tidy-results", results -> {
             browser.untilTexts(results, ".card .title", titles -> titles.size() == 10);
             browser.see(results, ".card [data-part='excerpt']").click();
@@ -191,5 +217,101 @@ class CardsStepTest {
                 results -> browser.until("unmarked", () -> browser.see(results, ".card [data-part='excerpt']")
                         .getCssValue("outline-style")
                         .equals("none")));
+    }
+
+    private static final List<String> COMPOSED = List.of("picture", "title", "price", "bedrooms");
+    private static final List<String> WAYS = List.of("list", "phone", "live", "grid", "wall");
+
+    /** What visitors get of it: on the page with the elements and on the one without script, drawn alike. */
+    private static Object metByVisitors(String key) {
+        publish(key);
+        try (Browser visitor = Browser.wide();
+                Browser plain = Browser.withoutScript()) {
+            visitor.open(world.service() + "/s/" + key);
+            visitor.untilTexts(visitor.inside("tidy-results"), PRICE, prices -> prices.size() == 10);
+            Object drawn = looks(visitor, "document.querySelector('tidy-results').shadowRoot");
+            plain.open(world.service() + "/s/" + key);
+            plain.untilTexts(plain.driver(), "li.card .value", texts -> texts.size() == 20);
+            assertThat(looks(plain, "document")).as("both renderers").isEqualTo(drawn);
+            assertThat(visitor.consoleErrors()).isEmpty();
+            return drawn;
+        }
+    }
+
+    @Test
+    void aCardIsComposedFromNothingButItsTitleByMouseAndFingerOnTheStage() {
+        String key = opened("From nothing, by mouse");
+        browser.seeText(".folding > button", "Begin from a ready card").click();
+        browser.seeText(".offers button", "Nothing but the title").click();
+        specimen("list", List.of("title")::equals);
+        browser.seeText(".folding > button", "Add a part").click();
+        for (String part : List.of("Picture", "Bedrooms", "Price")) {
+            browser.seeText(".offers button", part).click();
+        }
+        specimen("list", List.of("title", "picture", "bedrooms", "price")::equals);
+        drag(PointerInput.Kind.MOUSE, "picture", "title");
+        specimen("list", List.of("picture", "title", "bedrooms", "price")::equals);
+        drag(PointerInput.Kind.TOUCH, "price", "bedrooms");
+        for (String way : WAYS) {
+            assertThat(specimen(way, COMPOSED::equals)).as(way).isEqualTo(COMPOSED);
+        }
+        browser.seeText(".outline [aria-expanded='true']", "Price");
+        browser.mustBeAccessible("a card on the stage");
+        browser.until(
+                "kept",
+                () -> cards(key).toString().indexOf("\"price\"")
+                        < cards(key).toString().indexOf("\"bedrooms\""));
+        browser.see("[aria-label='Undo']").click();
+        specimen("live", List.of("picture", "title", "bedrooms", "price")::equals);
+        browser.see("[aria-label='Redo']").click();
+        specimen("live", COMPOSED::equals);
+        browser.until(
+                "kept again",
+                () -> cards(key).toString().indexOf("\"price\"")
+                        < cards(key).toString().indexOf("\"bedrooms\""));
+        Object drawn = metByVisitors(key);
+
+        String other = opened("From nothing, by keys");
+        composeByKeys(other);
+        assertThat(cards(other)).as("by keys alone").isEqualTo(cards(key));
+        assertThat(metByVisitors(other)).isEqualTo(drawn);
+    }
+
+    private static void drag(PointerInput.Kind pointer, String part, String onto) {
+        browser.onStage("tidy-specimens", specimens -> {
+            browser.dragOnto(
+                    pointer,
+                    browser.see(specimens, ".as-list [data-part='%s']".formatted(part)),
+                    browser.see(specimens, ".as-list [data-part='%s']".formatted(onto)));
+            return null;
+        });
+    }
+
+    private static void composeByKeys(String key) {
+        press("Begin from a ready card");
+        press("Nothing but the title");
+        specimen("list", List.of("title")::equals);
+        browser.script("document.activeElement.blur()");
+        press("Add a part");
+        press("Add Picture");
+        browser.script("document.activeElement.blur()");
+        press("Add Bedrooms");
+        browser.script("document.activeElement.blur()");
+        press("Add Price");
+        specimen("list", List.of("title", "picture", "bedrooms", "price")::equals);
+        browser.script("document.activeElement.blur()");
+        press("Move Picture up");
+        specimen("list", List.of("picture", "title", "bedrooms", "price")::equals);
+        press("Move Price up");
+        specimen("list", COMPOSED::equals);
+        browser.until(
+                "kept",
+                () -> cards(key).toString().indexOf("\"price\"")
+                        < cards(key).toString().indexOf("\"bedrooms\""));
+    }
+
+    private static void press(String name) {
+        browser.tabTo(name);
+        browser.press(Keys.ENTER);
     }
 }

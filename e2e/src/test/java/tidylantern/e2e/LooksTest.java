@@ -100,7 +100,7 @@ class LooksTest {
         browser.until(
                 "dressed",
                 () -> Boolean.TRUE.equals(browser.script(
-                        "return [...document.querySelectorAll('tidy-search, tidy-results')].every(one => one.shadowRoot.querySelector('.worn.'"
+                        "return [...document.querySelectorAll('tidy-search, tidy-results, tidy-specimens')].every(one => one.shadowRoot.querySelector('.worn.'"
                                 + " + arguments[0]))",
                         shade)));
     }
@@ -122,6 +122,17 @@ class LooksTest {
         browser.type(browser.see(browser.inside("tidy-search"), "input"), "harb");
         browser.untilTexts(browser.inside("tidy-search"), ".row .title", texts -> !texts.isEmpty());
         browser.mustBeAccessible(look + ", live results, dark");
+
+        browser.open(world.service() + "/workbench/stage.html#search=" + key + "&place=cards&site=Isles");
+        browser.until(
+                "specimens",
+                () -> browser.script("const one = document.querySelector('tidy-specimens');"
+                        + " return one && Object.assign(one, { wanted: { collection: 'makers', place: 'wall' } })"));
+        browser.untilTexts(browser.inside("tidy-specimens"), ".card .title, .row .title", texts -> texts.size() == 5);
+        for (String shade : List.of("light", "dark")) {
+            ground(shade);
+            browser.mustBeAccessible(look + " in every place, " + shade);
+        }
     }
 
     /** Grounds of a page, and what stands on them: the shade, and whether the element brings a ground of its own. */

@@ -106,6 +106,7 @@ public final class DesignChecks {
         return switch (card.place()) {
             case LIST -> "the list";
             case GRID -> "results side by side";
+            case WALL -> "the wall of pictures";
             case LIVE -> "live results";
         };
     }

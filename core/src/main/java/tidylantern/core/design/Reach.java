@@ -4,6 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 
 /**
@@ -22,8 +23,13 @@ public record Reach(List<Searched> collections) {
      * @param only where there are some, an item passes if one of those on each field holds; rules by author, by item
      *     and by address count as a field each
      * @param leaveOut an item that one of these hits is left out, whatever else holds
+     * @param sign what stands for it where there is no room for its name, or no picture; null for that of a page
      */
-    public record Searched(CollectionKey collection, List<ReachRule> only, List<ReachRule> leaveOut) {
+    public record Searched(
+            CollectionKey collection,
+            List<ReachRule> only,
+            List<ReachRule> leaveOut,
+            @Nullable Sign sign) {
         /** More would be a list to keep in the content itself. */
         public static final int MOST_RULES = 500;
 
@@ -47,10 +53,25 @@ public record Reach(List<Searched> collections) {
             DesignFault.ifTwice(leaveOut, "leaveOut", "the rule");
         }
 
+        /** A collection without a sign of its own. */
+        public Searched(CollectionKey collection, List<ReachRule> only, List<ReachRule> leaveOut) {
+            this(collection, only, leaveOut, null);
+        }
+
         /** All of a collection. */
         public static Searched all(CollectionKey collection) {
             return new Searched(collection, List.of(), List.of());
         }
+    }
+
+    /** What stands for a collection. */
+    public Sign signOf(CollectionKey collection) {
+        return collections.stream()
+                .filter(searched -> searched.collection().equals(collection))
+                .map(Searched::sign)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(Sign.PAGE);
     }
 
     /** The collections that are searched. */

@@ -279,14 +279,22 @@ public record SearchDesign(
 
         /** Whose cards are drawn. */
         public Place place() {
-            return arranged == Arranged.GRID ? Place.GRID : Place.LIST;
+            return switch (arranged) {
+                case LIST -> Place.LIST;
+                case GRID -> Place.GRID;
+                case WALL -> Place.WALL;
+            };
         }
     }
 
-    /** How the cards of a results page stand: one below the other, or side by side where there is room. */
+    /** How the cards of a results page stand. */
     public enum Arranged {
+        /** One below the other. */
         LIST,
-        GRID;
+        /** Side by side, where there is room. */
+        GRID,
+        /** As a wall of pictures. */
+        WALL;
 
         @Override
         public String toString() {

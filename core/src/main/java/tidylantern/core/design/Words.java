@@ -281,24 +281,24 @@ public record Words(
     }
 
     /**
-     * @param words how many words an excerpt holds, 5 to 100
+     * @param words how many words an excerpt holds, 5 to 100; null for as many as its card has lines for
      * @param wordsBefore how many of them stand before the first match, 0 to 50
      */
-    public record Excerpt(Integer words, Integer wordsBefore) {
+    public record Excerpt(@Nullable Integer words, Integer wordsBefore) {
+        // Null takes its default here, as it does where a document leaves a key out.
+        @SuppressWarnings("NullAway")
         public Excerpt {
-            words = Objects.requireNonNullElse(words, 30);
             wordsBefore = Objects.requireNonNullElse(wordsBefore, 6);
             DesignFault.unless(
-                    words >= 5 && words <= 100,
+                    words == null || (words >= 5 && words <= 100),
                     "words",
                     "an excerpt of %d words is not possible; choose 5 to 100",
                     words);
             DesignFault.unless(
-                    wordsBefore >= 0 && wordsBefore <= 50 && wordsBefore < words,
+                    wordsBefore >= 0 && wordsBefore <= 50 && (words == null || wordsBefore < words),
                     "wordsBefore",
-                    "%d words before the first match do not fit; choose 0 to 50, fewer than the excerpt's %d",
-                    wordsBefore,
-                    words);
+                    "%d words before the first match do not fit; choose 0 to 50, fewer than the excerpt has",
+                    wordsBefore);
         }
     }
 }

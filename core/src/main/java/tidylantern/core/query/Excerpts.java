@@ -18,6 +18,12 @@ final class Excerpts {
     private static final int BEFORE = 15;
 
     private static final int BEFORE_IN_A_LINE = 9;
+    /** On a line of a phone's width, and on one as long as texts are read well. */
+    private static final int WORDS_ON_A_SHORT_LINE = 7;
+
+    private static final int WORDS_ON_A_LONG_LINE = 18;
+    /** What stands around a match has to make sense. */
+    private static final int FEWEST_AROUND = 8;
     /** Between two words: a stop, what closes with it, and a blank. */
     private static final Pattern SENTENCE_ENDS = Pattern.compile("[.!?…][\"'”’)»]*\\s+.*");
 
@@ -47,22 +53,39 @@ final class Excerpts {
     }
 
     /**
+     * How many words are shown.
+     *
+     * @param sure in whatever room
+     * @param most where there is the most room
+     */
+    private record Room(int sure, int most) {}
+
+    private Room room(int lines) {
+        Integer words = shape.words();
+        return words == null
+                ? new Room(lines * WORDS_ON_A_SHORT_LINE, lines * WORDS_ON_A_LONG_LINE)
+                : new Room(words, words);
+    }
+
+    /**
      * The item's summary (or, without one, how its text begins); where that is short or holds none of the words, text
      * around them follows from the field that counts most.
      *
      * @param fields the searched fields with prose in them, the one that counts most first
+     * @param lines so many at the most have room on the item's card
      */
-    MarkedText excerpt(Item item, List<FieldKey> fields, Stemming stemming) {
+    MarkedText excerpt(Item item, List<FieldKey> fields, Stemming stemming, int lines) {
+        Room room = room(lines);
         String summary = item.text(FieldKey.SUMMARY);
         FieldKey lead = summary.isBlank() ? FieldKey.BODY : FieldKey.SUMMARY;
         String text = item.text(lead);
-        List<Spot> spots = spots(text, stemming, shape.words() + 1);
-        int shown = Math.min(spots.size(), shape.words());
-        boolean holds = spots.subList(0, shown).stream().anyMatch(spot -> spot.met() != 0);
+        List<Spot> spots = spots(text, stemming, room.most() + 1);
+        int shown = Math.min(spots.size(), room.most());
+        boolean holds = spots.subList(0, Math.min(shown, room.sure())).stream().anyMatch(spot -> spot.met() != 0);
         MarkedText.Builder made = new MarkedText.Builder();
         boolean lookFurther = oneLine
                 ? !holds && !met(item.title(), stemming)
-                : !holds || lead == FieldKey.BODY || shown < shape.words() / 2;
+                : !holds || lead == FieldKey.BODY || shown < room.most() / 2;
         if (!matches.isEmpty() && lookFurther) {
             for (FieldKey field : headingsLast(fields)) {
                 String other = item.text(field);
@@ -71,7 +94,8 @@ final class Excerpts {
                 }
                 List<Spot> found = spots(other, stemming, Integer.MAX_VALUE);
                 if (found.stream().anyMatch(spot -> spot.met() != 0)) {
-                    int kept = oneLine || lead != FieldKey.SUMMARY ? 0 : Math.min(shown, shape.words() / 2);
+                    boolean inView = holds || met(item.title(), stemming);
+                    int kept = oneLine || lead != FieldKey.SUMMARY ? 0 : kept(text, spots, room, inView);
                     if (kept > 0) {
                         append(
                                 made,
@@ -83,13 +107,35 @@ final class Excerpts {
                                         : text.stripTrailing().length());
                         made.add(GAP, false);
                     }
-                    appendAroundMatches(made, other, found, shape.words() - kept, kept > 0);
+                    appendAroundMatches(
+                            made,
+                            other,
+                            found,
+                            new Room(Math.max(room.sure() - kept, FEWEST_AROUND), room.most() - kept),
+                            kept > 0);
                     return made.build();
                 }
             }
         }
         appendWords(made, text, spots, 0, shown, false);
         return made.build();
+    }
+
+    /**
+     * How much of a summary stays before text around the matches. Where a match is in view already that is much; else
+     * little, which ends where something of the sentence ends.
+     */
+    private static int kept(String text, List<Spot> spots, Room room, boolean inView) {
+        int most = Math.min(spots.size(), (inView ? room.most() : room.sure()) / 2);
+        if (inView || most == spots.size()) {
+            return most;
+        }
+        for (int at = most; at > most / 2; at--) {
+            if (!text.substring(spots.get(at - 1).end(), spots.get(at).start()).isBlank()) {
+                return at;
+            }
+        }
+        return most;
     }
 
     /** A list of headings says what a page has, not what it says. */
@@ -104,20 +150,25 @@ final class Excerpts {
     }
 
     private void appendAroundMatches(
-            MarkedText.Builder made, String text, List<Spot> spots, int room, boolean follows) {
-        int match = richest(spots, room);
+            MarkedText.Builder made, String text, List<Spot> spots, Room around, boolean follows) {
+        int room = around.most();
+        int match = richest(spots, around.sure());
         int from = sentenceOf(
-                text, spots, match, Math.max(0, match - Math.min(room / 2, oneLine ? BEFORE_IN_A_LINE : BEFORE)));
+                text,
+                spots,
+                match,
+                Math.max(0, match - Math.min(around.sure() / 2, oneLine ? BEFORE_IN_A_LINE : BEFORE)));
         boolean sentence = from >= 0;
+        // At the end of a text there is room for what stands before, as long as the match stays in view.
+        int farthest = Math.max(spots.size() - room, match - around.sure() * 2 / 3);
         if (sentence) {
-            // At the end of a text there is room for what stands before.
-            int earlier = sentenceOf(text, spots, from - 1, spots.size() - room);
+            int earlier = sentenceOf(text, spots, from - 1, farthest);
             while (earlier >= 0) {
                 from = earlier;
-                earlier = sentenceOf(text, spots, from - 1, spots.size() - room);
+                earlier = sentenceOf(text, spots, from - 1, farthest);
             }
         } else {
-            from = Math.max(0, Math.min(match - Math.min(shape.wordsBefore(), room / 2), spots.size() - room));
+            from = Math.max(0, Math.min(match - Math.min(shape.wordsBefore(), around.sure() / 2), farthest));
         }
         appendWords(made, text, spots, from, Math.min(spots.size(), from + room), from > 0 && !sentence && !follows);
     }

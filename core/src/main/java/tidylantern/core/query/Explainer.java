@@ -376,7 +376,8 @@ final class Explainer {
         UnaryOperator<Reach.Searched> change = one -> new Reach.Searched(
                 one.collection(),
                 one.only(),
-                one.leaveOut().stream().filter(other -> !other.equals(rule)).toList());
+                one.leaveOut().stream().filter(other -> !other.equals(rule)).toList(),
+                one.sign());
         return new Fix(Cure.DROP_RULE, null, design -> rules(design, change));
     }
 
@@ -384,7 +385,8 @@ final class Explainer {
         UnaryOperator<Reach.Searched> change = one -> new Reach.Searched(
                 one.collection(),
                 one.only().stream().filter(other -> !rules.contains(other)).toList(),
-                one.leaveOut());
+                one.leaveOut(),
+                one.sign());
         return new Fix(Cure.DROP_ONLY_RULES, null, design -> rules(design, change));
     }
 

@@ -39,6 +39,7 @@ import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
+import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
@@ -428,6 +429,8 @@ public final class SearchEngine {
         private final Set<FieldKey> wanted;
         /** By collection, the fields that its card shows. */
         private final Map<CollectionKey, Set<FieldKey>> shown = new HashMap<>();
+        /** By collection, how many lines of text stand on its card. */
+        private final Map<CollectionKey, Integer> lines = new HashMap<>();
 
         private final List<Item> items = new ArrayList<>();
         private final Map<String, Stemming> stemmings = new HashMap<>();
@@ -436,7 +439,9 @@ public final class SearchEngine {
             SearchDesign design = asked.design();
             this.asked = asked;
             for (CollectionKey collection : design.searched()) {
-                shown.put(collection, design.card(place, collection).fields());
+                Card card = design.card(place, collection);
+                shown.put(collection, card.fields());
+                lines.put(collection, card.excerptLines());
             }
             this.ordering = ordering;
             this.stored = asked.searcher().storedFields();
@@ -452,7 +457,11 @@ public final class SearchEngine {
                     .map(FieldWeight::field)
                     .filter(field -> content.kind(field) == FieldKind.TEXT)
                     .toList();
-            this.wanted = new HashSet<>(prose);
+            this.wanted = new HashSet<>(List.of(FieldKey.TITLE, FieldKey.IMAGE, FieldKey.ADDRESS));
+            if (lines.values().stream().anyMatch(some -> some > 0)) {
+                wanted.addAll(prose);
+                wanted.addAll(List.of(FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY));
+            }
             if (design.words().help().seeAlso() && !asked.read().startingList()) {
                 content.collections().stream()
                         .flatMap(collection -> collection.fields().stream())
@@ -463,13 +472,6 @@ public final class SearchEngine {
                 wanted.add(places);
             }
             shown.values().forEach(wanted::addAll);
-            wanted.addAll(List.of(
-                    FieldKey.TITLE,
-                    FieldKey.HEADINGS,
-                    FieldKey.SUMMARY,
-                    FieldKey.BODY,
-                    FieldKey.IMAGE,
-                    FieldKey.ADDRESS));
         }
 
         /** The items of the hits made so far, with the fields that are needed of them. */
@@ -501,7 +503,7 @@ public final class SearchEngine {
                         label(item.ref().collection()),
                         item.address(),
                         excerpts.whole(item.title(), stemming),
-                        excerpts.excerpt(item, prose, stemming),
+                        excerpt(item, stemming),
                         item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null,
                         values(item),
                         gave,
@@ -511,6 +513,11 @@ public final class SearchEngine {
                                 (FieldDoc) document, neighbour(documents, at), ordering.takesTurns(document.doc))));
             }
             return hits;
+        }
+
+        private MarkedText excerpt(Item item, Stemming stemming) {
+            int room = lines.getOrDefault(item.ref().collection(), 0);
+            return room == 0 ? MarkedText.EMPTY : excerpts.excerpt(item, prose, stemming, room);
         }
 
         /**

@@ -25,6 +25,7 @@ import tidylantern.core.design.card.ButtonPart;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.ExcerptPart;
 import tidylantern.core.design.card.Format;
+import tidylantern.core.design.card.Frame;
 import tidylantern.core.design.card.Lettering;
 import tidylantern.core.design.card.MentionPart;
 import tidylantern.core.design.card.PartGroup;
@@ -73,7 +74,7 @@ class DesignChangesTest {
                 SearchDesign.CURRENT_VERSION,
                 "Shore",
                 new Reach(List.of(
-                        new Reach.Searched(new CollectionKey("posts"), List.of(sea), List.of()),
+                        new Reach.Searched(new CollectionKey("posts"), List.of(sea), List.of(), Sign.BOOK),
                         Reach.Searched.all(new CollectionKey("trips")))),
                 new Words(
                         List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1)),
@@ -130,7 +131,8 @@ class DesignChangesTest {
                                 PicturePart.Shape.SQUARE,
                                 PicturePart.Size.SMALL,
                                 false,
-                                PicturePart.StandIn.LETTER),
+                                PicturePart.StandIn.LETTER,
+                                Step.SMALL),
                         PartGroup.column(
                                 "texts",
                                 Step.SMALL,
@@ -142,7 +144,15 @@ class DesignChangesTest {
                                         new Format.Days(Format.Days.Which.NEXT, Format.Days.Told.RELATIVE),
                                         quiet),
                                 new MentionPart("distance", MentionPart.What.DISTANCE, quiet),
-                                new ButtonPart("button", "Book", new FieldKey("booking")))));
+                                new ButtonPart("button", "Book", new FieldKey("booking")))),
+                new Frame(
+                        Frame.Ground.CARD,
+                        List.of(Frame.Side.ABOVE, Frame.Side.START),
+                        12,
+                        Step.LARGE,
+                        Shadow.SOFT,
+                        Frame.Pointed.EDGE,
+                        Frame.Focused.TITLE));
     }
 
     @Test
@@ -151,7 +161,8 @@ class DesignChangesTest {
                         new Card(
                                 Place.LIST,
                                 null,
-                                PartGroup.row("card", Step.LARGE, new TitlePart("title", 2, 2, Lettering.strong()))),
+                                PartGroup.row("card", Step.LARGE, new TitlePart("title", 2, 2, Lettering.strong())),
+                                design.cards().getFirst().frame()),
                         design.cards().get(1)))))
                 .extracting(DesignChange::path)
                 .containsExactly(

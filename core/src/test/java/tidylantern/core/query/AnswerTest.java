@@ -15,6 +15,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Words;
 
 /** Pages, the starting list, live results, and what is shown of a hit. */
 class AnswerTest {
@@ -181,8 +183,17 @@ class AnswerTest {
         body.append(
                 "a lobster in a creel at dawn and then much more text that follows on and on and on until the end of the page is in sight");
         site.post("1", "title", "T", "body", body.toString()).indexed();
+        Words usual = design().words();
+        SearchDesign thirty = design().withWords(new Words(
+                usual.weights(),
+                usual.needed(),
+                usual.partOfWord(),
+                usual.typos(),
+                usual.stemming(),
+                usual.fewestLetters(),
+                new Words.Excerpt(30, 6)));
         String excerpt =
-                marked(site.answer(design(), "lobster creel").hits().getFirst().excerpt());
+                marked(site.answer(thirty, "lobster creel").hits().getFirst().excerpt());
         assertThat(excerpt)
                 .startsWith("… filler")
                 .contains("a [lobster] in a [creel] at dawn")

@@ -31,7 +31,9 @@ record CardValue(
         /** {@code value} is where the picture is. */
         PICTURE,
         /** A letter in place of a picture. */
-        LETTER;
+        LETTER,
+        /** A sign in place of a picture; {@code value} is its outline, as the path of an SVG of 24 by 24. */
+        SIGN;
 
         /** As answers have it. */
         @Override

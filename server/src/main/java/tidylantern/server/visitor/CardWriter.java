@@ -76,14 +76,7 @@ final class CardWriter {
     private @Nullable CardValue picture(PicturePart part, Hit hit) {
         FieldValue.Image image = hit.image();
         if (image == null) {
-            String title = hit.title().plain().strip();
-            return part.standIn() == PicturePart.StandIn.LETTER && !title.isEmpty()
-                    ? new CardValue(
-                            part.key(),
-                            CardValue.As.LETTER,
-                            CardValue.plain(title.substring(0, title.offsetByCodePoints(0, 1))),
-                            null)
-                    : null;
+            return standIn(part, hit);
         }
         String shows = Optional.ofNullable(image.alternative()).orElse("");
         return new CardValue(
@@ -91,6 +84,28 @@ final class CardWriter {
                 CardValue.As.PICTURE,
                 CardValue.plain(shows),
                 Answering.absolute(image.address(), siteAddress));
+    }
+
+    private @Nullable CardValue standIn(PicturePart part, Hit hit) {
+        return switch (part.standIn()) {
+            case NONE -> null;
+            case LETTER -> {
+                String title = hit.title().plain().strip();
+                yield title.isEmpty()
+                        ? null
+                        : new CardValue(
+                                part.key(),
+                                CardValue.As.LETTER,
+                                CardValue.plain(title.substring(0, title.offsetByCodePoints(0, 1))),
+                                null);
+            }
+            case SIGN ->
+                new CardValue(
+                        part.key(),
+                        CardValue.As.SIGN,
+                        List.of(),
+                        Signs.pathOf(design.reach().signOf(hit.ref().collection())));
+        };
     }
 
     private static @Nullable CardValue excerpt(ExcerptPart part, Hit hit) {

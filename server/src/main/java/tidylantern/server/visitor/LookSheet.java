@@ -5,9 +5,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
 import tidylantern.core.design.TierLooks;
+import tidylantern.core.design.card.Card;
+import tidylantern.core.design.card.Frame;
+import tidylantern.core.design.card.Step;
 import tidylantern.core.design.look.BoxForm;
 import tidylantern.core.design.look.CardForm;
 import tidylantern.core.design.look.ColourToken;
@@ -27,6 +31,8 @@ import tidylantern.core.design.look.WornLook;
 final class LookSheet {
     static final String TYPE = "text/css;charset=UTF-8";
 
+    private static final String LIFTED = "0 3px 14px rgb(20 40 50 / 12%)";
+
     private final StringBuilder css = new StringBuilder();
 
     private LookSheet() {}
@@ -41,6 +47,8 @@ final class LookSheet {
         sheet.css.append("@media (prefers-color-scheme: dark) {\n");
         sheet.shade(".worn.visitor", look.palette(Shade.DARK), design.tiers());
         sheet.css.append("}\n");
+        // Before those of the tiers, whose looks hold over a card's own.
+        design.cards().forEach(sheet::frame);
         design.tiers().forEach(tier -> sheet.rule(".tier-" + tier.key(), shape(tier.looks())));
         return sheet.css.toString();
     }
@@ -110,8 +118,10 @@ final class LookSheet {
         boolean grounded = form == CardForm.FRAMED || form == CardForm.FILLED;
         Map<String, String> cards = new LinkedHashMap<>();
         cards.put("card-ground", grounded ? "var(--ground)" : "transparent");
-        cards.put("card-edge", form == CardForm.FRAMED ? "1px" : "0px");
-        cards.put("card-rule", form == CardForm.FRAMED || form == CardForm.RULED ? "1px" : "0px");
+        for (Frame.Side side : Frame.Side.values()) {
+            boolean ruled = form == CardForm.RULED && side == Frame.Side.ABOVE;
+            cards.put("card-" + side, form == CardForm.FRAMED || ruled ? "1px" : "0px");
+        }
         cards.put("card-corners", grounded ? "var(--corners)" : "0px");
         cards.put("card-inset", grounded ? "var(--pad)" : "0px");
         cards.put("card-pad", form == CardForm.BARE ? "2px" : "var(--pad)");
@@ -123,8 +133,85 @@ final class LookSheet {
                     case FRAMED, FILLED -> "var(--gap)";
                 });
         cards.put("card-shadow", grounded ? shadow(look.shadow()) : "none");
-        cards.put("card-lift", grounded ? "0 3px 14px rgb(20 40 50 / 12%)" : "none");
+        cards.put("card-lift", grounded ? LIFTED : "none");
         return cards;
+    }
+
+    /** The class of a card that has a frame of its own; null where all of it is the look's. */
+    static @Nullable String frameOf(Card card) {
+        return card.frame().equals(Frame.asLook())
+                ? null
+                : "frame-" + card.key().replace(' ', '-');
+    }
+
+    private void frame(Card card) {
+        String name = frameOf(card);
+        if (name != null) {
+            rule("." + name, shape(card.frame()));
+        }
+    }
+
+    private static Map<String, String> shape(Frame frame) {
+        Map<String, String> shape = new LinkedHashMap<>();
+        List<Frame.Side> edges = frame.edges();
+        if (frame.ground() != null) {
+            shape.put("card-ground", ground(frame.ground()));
+        }
+        if (edges != null) {
+            for (Frame.Side side : Frame.Side.values()) {
+                shape.put("card-" + side, edges.contains(side) ? "1px" : "0px");
+            }
+        }
+        boolean grounded = frame.ground() != null && frame.ground() != Frame.Ground.NONE;
+        if (frame.spacing() != null) {
+            shape.put("card-pad", px(spacing(frame.spacing())));
+            shape.put("card-inset", px(spacing(frame.spacing())));
+        } else if (grounded || (edges != null && !edges.isEmpty())) {
+            // What is around the parts needs room from them, in whatever form cards have.
+            shape.put("card-pad", "var(--pad)");
+            shape.put("card-inset", "var(--pad)");
+        }
+        if (frame.corners() != null) {
+            shape.put("card-corners", px(frame.corners()));
+        }
+        if (frame.shadow() != null) {
+            shape.put("card-shadow", shadow(frame.shadow()));
+        }
+        shape.putAll(states(frame));
+        return shape;
+    }
+
+    private static String ground(Frame.Ground ground) {
+        return switch (ground) {
+            case NONE -> "transparent";
+            case CARD -> "var(--ground)";
+            case AROUND -> "var(--around)";
+        };
+    }
+
+    private static int spacing(Step step) {
+        return switch (step) {
+            case NONE -> 0;
+            case SMALL -> 8;
+            case USUAL -> 14;
+            case LARGE -> 22;
+        };
+    }
+
+    /** How a card answers whoever points at it, and shows where the keyboard is. */
+    private static Map<String, String> states(Frame frame) {
+        Map<String, String> states = new LinkedHashMap<>();
+        Frame.Pointed pointed = frame.pointed();
+        if (pointed != null) {
+            states.put("card-lift", pointed == Frame.Pointed.LIFT ? LIFTED : "var(--card-shadow)");
+            states.put("card-pointed-edge", pointed == Frame.Pointed.EDGE ? "var(--edge)" : "var(--line)");
+            states.put("card-pointed-ground", pointed == Frame.Pointed.GROUND ? "var(--hover)" : "var(--card-ground)");
+        }
+        if (frame.focused() == Frame.Focused.TITLE) {
+            states.put("card-ring", "0px");
+            states.put("title-ring", "2px");
+        }
+        return states;
     }
 
     private static String shadow(Shadow shadow) {

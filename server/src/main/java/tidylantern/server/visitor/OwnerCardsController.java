@@ -25,9 +25,11 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Sign;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.CardPart;
 import tidylantern.core.design.card.Format;
+import tidylantern.core.design.card.Frame;
 import tidylantern.core.design.card.Lettering;
 import tidylantern.core.design.card.PartGroup;
 import tidylantern.core.design.card.Place;
@@ -69,7 +71,10 @@ class OwnerCardsController {
      * @param collection null for what holds for collections without a card of their own
      * @param own whether the draft has a card for just this
      */
-    record DrawnCard(Place place, @Nullable CollectionKey collection, PartGroup body, boolean own) {}
+    record DrawnCard(Place place, @Nullable CollectionKey collection, PartGroup body, Frame frame, boolean own) {}
+
+    /** @param path its outline, as the path of an SVG of 24 by 24 */
+    record DrawnSign(Sign sign, String called, String path) {}
 
     /** @param example how the value of some item is written so */
     record WrittenSo(Format format, String example) {}
@@ -86,8 +91,12 @@ class OwnerCardsController {
     record CardMaterial(
             CollectionKey collection, String label, List<ReadyCards.Ready> ready, List<ShownField> fields) {}
 
-    /** @param parts that any card can have, as they begin */
-    record CardChoices(List<DrawnCard> drawn, List<CardMaterial> collections, List<CardPart> parts) {}
+    /**
+     * @param parts that any card can have, as they begin
+     * @param signs that can stand for a collection
+     */
+    record CardChoices(
+            List<DrawnCard> drawn, List<CardMaterial> collections, List<CardPart> parts, List<DrawnSign> signs) {}
 
     @Operation(summary = "What the draft's cards are in each place, and what they can be made of.")
     @GetMapping("/api/owner/searches/{key}/draft/cards")
@@ -111,7 +120,10 @@ class OwnerCardsController {
                                 ReadyCards.of(collection, content),
                                 fields(draft.site(), content, collection, values)))
                         .toList(),
-                ReadyCards.parts());
+                ReadyCards.parts(),
+                Arrays.stream(Sign.values())
+                        .map(sign -> new DrawnSign(sign, sign.called(), Signs.pathOf(sign)))
+                        .toList());
     }
 
     private static List<DrawnCard> drawn(SearchDesign design, List<Collection> searched) {
@@ -124,7 +136,7 @@ class OwnerCardsController {
                     boolean own = design.cards().contains(card)
                             && card.place() == place
                             && Objects.equals(card.collection(), collection);
-                    return new DrawnCard(place, collection, card.body(), own);
+                    return new DrawnCard(place, collection, card.body(), card.frame(), own);
                 }))
                 .toList();
     }

@@ -23,19 +23,20 @@ import tidylantern.server.visitor.SearchAnswers.TierFace;
 /**
  * A card as the page without script draws it.
  *
- * @param looks the classes by which the card of a featured tier is drawn, each with a blank before it
+ * @param looks the classes by which it is drawn beside what all cards have, each with a blank before it
  */
 record PageCard(String looks, Piece body) {
     static PageCard of(HitShape hit, List<CardFace> cards, List<TierFace> tiers) {
-        PartGroup body = cards.stream()
+        CardFace face = cards.stream()
                 .filter(card -> card.collections().contains(hit.collection()))
                 .findFirst()
-                .orElseThrow()
-                .body();
+                .orElseThrow();
         Map<String, CardValue> values =
                 hit.card().stream().collect(Collectors.toMap(CardValue::key, Function.identity()));
-        Piece whole = Objects.requireNonNull(Piece.of(body, values, hit.url()), "a card has a title");
-        return new PageCard(looks(hit, tiers), new Piece("card-body " + whole.looks(), 0, null, null, whole.group()));
+        Piece whole = Objects.requireNonNull(Piece.of(face.body(), values, hit.url()), "a card has a title");
+        String frame = face.frame() == null ? "" : " " + face.frame();
+        return new PageCard(
+                frame + looks(hit, tiers), new Piece("card-body " + whole.looks(), 0, null, null, whole.group()));
     }
 
     private static String looks(HitShape hit, List<TierFace> tiers) {
@@ -109,6 +110,10 @@ record PageCard(String looks, Piece body) {
             return is(CardValue.As.LETTER);
         }
 
+        public boolean isSign() {
+            return is(CardValue.As.SIGN);
+        }
+
         public List<MarkedText.Run> text() {
             return shown == null ? List.of() : shown.text();
         }
@@ -134,8 +139,12 @@ record PageCard(String looks, Piece body) {
                                     group.grows() ? " grows" : "",
                                     group.dots() ? " dots" : "");
                 case PicturePart picture ->
-                    "picture shape-%s width-%s%s"
-                            .formatted(picture.shape(), picture.size(), picture.whole() ? " whole" : "");
+                    "picture shape-%s width-%s%s%s"
+                            .formatted(
+                                    picture.shape(),
+                                    picture.size(),
+                                    picture.whole() ? " whole" : "",
+                                    picture.corners() == null ? "" : " corners-" + picture.corners());
                 case TitlePart title -> "title lines-" + title.lines() + set(title.lettering());
                 case ExcerptPart excerpt -> "excerpt lines-" + excerpt.lines() + set(excerpt.lettering());
                 case MentionPart mention -> mention.what() + set(mention.lettering());

@@ -68,8 +68,13 @@ final class SearchAnswers {
      *
      * @param collections whose results have this card
      * @param place that it was made for; where that is another one, the card is fitted to where it is drawn
+     * @param frame the class by which the search's look draws what is around its parts; null where that is the look's
      */
-    record CardFace(List<CollectionKey> collections, Place place, PartGroup body) {
+    record CardFace(
+            List<CollectionKey> collections,
+            Place place,
+            PartGroup body,
+            @Nullable String frame) {
         /** For the collections among the results; one card where they share one. */
         static List<CardFace> of(SearchDesign design, Place place, List<Hit> hits) {
             Map<Card, List<CollectionKey>> cards = new LinkedHashMap<>();
@@ -77,11 +82,12 @@ final class SearchAnswers {
                             design.card(place, collection), card -> new ArrayList<>())
                     .add(collection));
             return cards.entrySet().stream()
-                    .map(card -> new CardFace(
-                            card.getValue(),
-                            card.getKey().place(),
-                            card.getKey().body()))
+                    .map(card -> of(card.getKey(), card.getValue()))
                     .toList();
+        }
+
+        static CardFace of(Card card, List<CollectionKey> collections) {
+            return new CardFace(collections, card.place(), card.body(), LookSheet.frameOf(card));
         }
     }
 

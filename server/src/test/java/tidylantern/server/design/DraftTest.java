@@ -222,6 +222,8 @@ class DraftTest {
         texts.putArray("reworded");
         texts.putArray("labels");
         ((ObjectNode) expected.path("page")).put("arranged", "list");
+        // A collection has no sign of its own.
+        expected.path("reach").path("collections").forEach(searched -> ((ObjectNode) searched).putNull("sign"));
         assertThat(kept.json()).isEqualTo(expected);
     }
 
@@ -291,7 +293,7 @@ class DraftTest {
 
         assertThat(other.put(other.site() + "/look", "{\"from\":\"ledger\"}").status())
                 .isEqualTo(200);
-        assertThat(other.get(address).text()).isNotEqualTo(before).contains("--card-rule: 1px;", "monospace");
+        assertThat(other.get(address).text()).isNotEqualTo(before).contains("--card-above: 1px;", "monospace");
         assertThat(other.get("/api/owner/searches/" + key + "/draft/look")
                         .json()
                         .path("site")

@@ -16,8 +16,9 @@ import tidylantern.core.design.DesignFault;
  * @param place where it is drawn, and wherever that is followed by a place without a card of its own
  * @param collection whose results it is for; null for those of every collection that has none of its own there
  * @param body at most {@value #MOST_PARTS} parts, groups counted, no key twice, with one title
+ * @param frame what is around its parts
  */
-public record Card(Place place, @Nullable CollectionKey collection, PartGroup body) {
+public record Card(Place place, @Nullable CollectionKey collection, PartGroup body, Frame frame) {
     public static final int MOST_PARTS = 40;
     public static final int MOST_DEPTH = 5;
 
@@ -43,11 +44,24 @@ public record Card(Place place, @Nullable CollectionKey collection, PartGroup bo
         long titles = parts.stream().filter(TitlePart.class::isInstance).count();
         DesignFault.unless(titles > 0, "body.parts", "a card needs a title, since its link would have no name");
         DesignFault.unless(titles == 1, "body.parts", "a card has one title; take the others away");
+        frame = Objects.requireNonNullElseGet(frame, Frame::asLook);
+    }
+
+    /** A card whose frame is the look's. */
+    public Card(Place place, @Nullable CollectionKey collection, PartGroup body) {
+        this(place, collection, body, Frame.asLook());
     }
 
     /** What tells it apart in a design: {@code live}, or {@code live homes} where it is a collection's own. */
     public String key() {
         return collection == null ? place.toString() : place + " " + collection;
+    }
+
+    /** So many lines its excerpt has at the most; 0 where it shows none. */
+    public int excerptLines() {
+        return leaves().mapToInt(part -> part instanceof ExcerptPart excerpt ? excerpt.lines() : 0)
+                .max()
+                .orElse(0);
     }
 
     /** The parts that are drawn, in the order in which they are read. */

@@ -2,14 +2,22 @@ package tidylantern.core.design.card;
 
 import java.util.Locale;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The item's picture.
  *
  * @param whole whether all of it is shown, with ground around it; else it fills its shape, cut where it must be
  * @param standIn what stands in its place where an item has none
+ * @param corners how round it is; null as the look has it
  */
-public record PicturePart(String key, Shape shape, Size size, Boolean whole, StandIn standIn) implements CardPart {
+public record PicturePart(
+        String key,
+        Shape shape,
+        Size size,
+        Boolean whole,
+        StandIn standIn,
+        @Nullable Step corners) implements CardPart {
     // Null takes its default here, as it does where a document leaves a key out.
     @SuppressWarnings("NullAway")
     public PicturePart {
@@ -18,6 +26,11 @@ public record PicturePart(String key, Shape shape, Size size, Boolean whole, Sta
         size = Objects.requireNonNullElse(size, Size.USUAL);
         whole = Objects.requireNonNullElse(whole, false);
         standIn = Objects.requireNonNullElse(standIn, StandIn.NONE);
+    }
+
+    /** Uncut by the owner's hand: its corners are the look's, and nothing stands in for it. */
+    public static PicturePart of(Shape shape, Size size) {
+        return new PicturePart("picture", shape, size, false, StandIn.NONE, null);
     }
 
     /** Width to height. */
@@ -62,7 +75,9 @@ public record PicturePart(String key, Shape shape, Size size, Boolean whole, Sta
         /** Nothing: the other parts take its room. */
         NONE,
         /** The first letter of the title. */
-        LETTER;
+        LETTER,
+        /** The sign of its collection. */
+        SIGN;
 
         @Override
         public String toString() {

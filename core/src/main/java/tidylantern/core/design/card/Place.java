@@ -9,6 +9,8 @@ public enum Place {
     LIST(null),
     /** Side by side on a page of results. */
     GRID(LIST),
+    /** Pictures close to one another on a page of results, with little text. */
+    WALL(GRID),
     /** Under the box, while visitors type. */
     LIVE(LIST);
 

@@ -37,8 +37,22 @@ public final class ReadyCards {
                     mention(MentionPart.What.DISTANCE)));
     private static final PartGroup PLAIN =
             PartGroup.row("card", Step.LARGE, picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.USUAL), TEXTS);
+    private static final PartGroup EMPTY = PartGroup.column("card", Step.SMALL, title());
     private static final PartGroup UPRIGHT = PartGroup.column(
             "card", Step.USUAL, picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.FULL), TEXTS);
+    private static final PartGroup TILE = PartGroup.column(
+            "card",
+            Step.SMALL,
+            new PicturePart(
+                    "picture",
+                    PicturePart.Shape.SQUARE,
+                    PicturePart.Size.FULL,
+                    false,
+                    PicturePart.StandIn.LETTER,
+                    Step.NONE),
+            mention(MentionPart.What.RIBBON),
+            new TitlePart("title", 3, 2, new Lettering(Lettering.Size.SMALL, true, Lettering.Tone.TEXT)),
+            PartGroup.line("about", mention(MentionPart.What.DISCLOSURE), mention(MentionPart.What.DISTANCE)));
     private static final PartGroup ROW = PartGroup.row(
             "card",
             Step.USUAL,
@@ -78,6 +92,7 @@ public final class ReadyCards {
                 switch (place) {
                     case LIST -> PLAIN;
                     case GRID -> UPRIGHT;
+                    case WALL -> TILE;
                     case LIVE -> ROW;
                 });
     }
@@ -108,7 +123,7 @@ public final class ReadyCards {
                         Stream.of(with.home(), with.trip(), with.recipe(), with.entry(), with.post(), with.picture())
                                 .filter(Objects::nonNull)
                                 .sorted(Comparator.comparingLong(Ready::shown).reversed()),
-                        Stream.of(new Ready("Plain", PLAIN)))
+                        Stream.of(new Ready("Plain", PLAIN), new Ready("Nothing but the title", EMPTY)))
                 .toList();
     }
 
@@ -215,7 +230,7 @@ public final class ReadyCards {
     }
 
     private static PicturePart picture(PicturePart.Shape shape, PicturePart.Size size) {
-        return new PicturePart("picture", shape, size, false, PicturePart.StandIn.NONE);
+        return PicturePart.of(shape, size);
     }
 
     private static PartGroup line(String key, @Nullable CardPart... parts) {

@@ -91,7 +91,7 @@ class CardTest {
         assertThat(ready)
                 .extracting(ReadyCards.Ready::name)
                 .startsWith("A home or a room")
-                .endsWith("Plain");
+                .endsWith("Plain", "Nothing but the title");
         Card home = new Card(Place.LIST, null, ready.getFirst().body());
         assertThat(home.fields()).containsExactlyInAnyOrder(new FieldKey("price"), new FieldKey("bedrooms"));
         ValuePart bedrooms = home.leaves()

@@ -1,0 +1,57 @@
+package tidylantern.core.design;
+
+import java.util.Locale;
+
+/** A general sign that can stand for a collection. How each is drawn belongs to those who draw. */
+public enum Sign {
+    PAGE("Page"),
+    NEWS("Newspaper"),
+    BOOK("Book"),
+    PICTURE("Picture"),
+    FILM("Film"),
+    SOUND("Sound"),
+    HOUSE("House"),
+    BED("Bed"),
+    KEY("Key"),
+    SHOP("Shop"),
+    TOOLS("Tools"),
+    BRUSH("Brush"),
+    PERSON("Person"),
+    PEOPLE("People"),
+    POT("Pot"),
+    PLATE("Plate"),
+    CUP("Cup"),
+    LEAF("Leaf"),
+    TREE("Tree"),
+    PAW("Paw"),
+    BOAT("Boat"),
+    WALKER("Walker"),
+    CYCLE("Cycle"),
+    COACH("Coach"),
+    MOUNTAIN("Mountain"),
+    SUN("Sun"),
+    CALENDAR("Calendar"),
+    CLOCK("Clock"),
+    PLACE("Place on a map"),
+    TAG("Price tag"),
+    TICKET("Ticket"),
+    BRIEFCASE("Briefcase"),
+    STAR("Star"),
+    QUESTION("Question");
+
+    private final String called;
+
+    Sign(String called) {
+        this.called = called;
+    }
+
+    /** What owners know it by. */
+    public String called() {
+        return called;
+    }
+
+    @Override
+    public String toString() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,113 @@
+package tidylantern.server.visitor;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.util.LinkedMultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.design.Reach;
+import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.card.Card;
+import tidylantern.core.design.card.Place;
+import tidylantern.server.design.Searches;
+import tidylantern.server.platform.PageNumber;
+import tidylantern.server.visitor.Answering.SearchInLanguage;
+import tidylantern.server.visitor.SearchAnswers.CardFace;
+import tidylantern.server.visitor.SearchAnswers.HitShape;
+import tidylantern.server.visitor.SearchAnswers.Results;
+import tidylantern.server.visitor.SearchAnswers.TierFace;
+
+/** One item as the cards of a draft show it, in every place: what owners look at while they compose a card. */
+@RestController
+class OwnerSpecimenController {
+    private final Searches searches;
+    private final Answering answering;
+
+    OwnerSpecimenController(Searches searches, Answering answering) {
+        this.searches = searches;
+        this.answering = answering;
+    }
+
+    /** @param hit as its card shows it there */
+    record PlacedCard(Place place, CardFace card, HitShape hit) {}
+
+    /**
+     * @param collection whose item it is; null where nothing is searched
+     * @param at which of them in the search's own order, from 1
+     * @param total how many there are to choose from
+     * @param placed none where there are no items
+     */
+    record Specimen(
+            @Nullable CollectionKey collection, int at, int total, List<TierFace> tiers, List<PlacedCard> placed) {}
+
+    @Operation(summary = "One item as the draft's cards show it, in every place.")
+    @GetMapping("/api/owner/searches/{key}/draft/specimen")
+    Specimen specimen(
+            @PathVariable String key,
+            @RequestParam(defaultValue = "") String collection,
+            @RequestParam(defaultValue = "1") String at) {
+        Searches.Draft draft = searches.draft(key);
+        SearchDesign design = draft.design();
+        Reach.Searched searched = chosen(design, collection);
+        if (searched == null) {
+            return new Specimen(null, 1, 0, List.of(), List.of());
+        }
+        SearchDesign alone = design.withReach(new Reach(List.of(searched)))
+                .withFilters(List.of())
+                .withPins(List.of())
+                .withPage(new SearchDesign.ResultsPage(null, 1, SearchDesign.Arranged.LIST));
+        int number = PageNumber.of(at);
+        List<Drawn> drawn = Arrays.stream(Place.values())
+                .map(place -> drawn(
+                        draft.site(), alone, new Placed(place, design.card(place, searched.collection())), number))
+                .toList();
+        Results any = drawn.getFirst().results();
+        return new Specimen(
+                searched.collection(),
+                any.page(),
+                any.total(),
+                any.tiers(),
+                drawn.stream()
+                        .flatMap(one -> one.results().hits().stream()
+                                .map(hit -> new PlacedCard(
+                                        one.placed().place(),
+                                        CardFace.of(one.placed().card(), List.of(searched.collection())),
+                                        hit)))
+                        .toList());
+    }
+
+    /** The collection that is meant or, where none is, the first whose results have the card that all share. */
+    private static Reach.@Nullable Searched chosen(SearchDesign design, String collection) {
+        List<Reach.Searched> all = design.reach().collections();
+        return all.stream()
+                .filter(one -> one.collection().value().equals(collection))
+                .findFirst()
+                .or(() -> all.stream()
+                        .filter(one -> design.card(Place.LIST, one.collection()).collection() == null)
+                        .findFirst())
+                .or(() -> all.stream().findFirst())
+                .orElse(null);
+    }
+
+    private record Placed(Place place, Card card) {}
+
+    private record Drawn(Placed placed, Results results) {}
+
+    /** An answer's list, with the card of another place in it: all places read what their own cards show. */
+    private Drawn drawn(String site, SearchDesign alone, Placed placed, int at) {
+        Card asList = new Card(Place.LIST, null, placed.card().body());
+        return new Drawn(
+                placed,
+                answering.results(
+                        new SearchInLanguage(site, alone.withCards(List.of(asList)), null),
+                        "",
+                        at,
+                        new LinkedMultiValueMap<>(),
+                        false));
+    }
+}

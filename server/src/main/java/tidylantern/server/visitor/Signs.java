@@ -1,0 +1,38 @@
+package tidylantern.server.visitor;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Objects;
+import tidylantern.core.design.Sign;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * How signs are drawn: those of {@code signs.json}, each the path of an SVG of 24 by 24. They are of the npm package
+ * {@code @mdi/js} 7.4.47 (Pictogrammers, Apache License 2.0).
+ */
+final class Signs {
+    private static final Map<Sign, String> PATHS = read();
+
+    private Signs() {}
+
+    static String pathOf(Sign sign) {
+        return Objects.requireNonNull(PATHS.get(sign));
+    }
+
+    private static Map<Sign, String> read() {
+        try (InputStream file = Signs.class.getResourceAsStream("/signs.json")) {
+            JsonNode drawn = JsonMapper.shared().readTree(Objects.requireNonNull(file, "signs.json is not shipped"));
+            Map<Sign, String> paths = new EnumMap<>(Sign.class);
+            for (Sign sign : Sign.values()) {
+                paths.put(sign, drawn.required(sign.toString()).asString());
+            }
+            return paths;
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the signs", failure);
+        }
+    }
+}
