@@ -64,6 +64,21 @@ function isReadable(probe: HTMLElement, shade: Shade, ground: Colour): boolean {
   })
 }
 
+/** What text stands on, beside the page. */
+const BEHIND_TEXT = ['ground', 'around', 'hover', 'mark']
+
+/** The colour of the page's text, where all that text stands on lets it be read; else null. */
+function textOfPage(host: Element, probe: HTMLElement, shade: Shade, ground: Colour): string | null {
+  probe.className = `worn ${shade}`
+  const written = getComputedStyle(host).color
+  const text = colourOf(written)
+  const grounds = BEHIND_TEXT.map(token => {
+    probe.style.color = `var(--${token})`
+    return colourOf(getComputedStyle(probe).color)
+  })
+  return [ground, ...grounds].every(one => contrast(text, one) >= 4.5) ? written : null
+}
+
 /**
  * What an element wears: its classes. The shade is the one that can be read on the page's ground, where the look says
  * so; where neither can, or nobody knows the ground, the element brings its own.
@@ -98,6 +113,10 @@ export function useLook(
     const other: Shade = wanted === 'dark' ? 'light' : 'dark'
     const choices = scheme === 'page' ? [wanted, other] : [wanted]
     const readable = ground ? choices.find(one => isReadable(probe, one, ground)) : undefined
+    const isOfPage = getComputedStyle(probe).getPropertyValue('--text-of-page').trim() === '1'
+    const text = isOfPage && readable && ground ? textOfPage(root.host, probe, readable, ground) : null
+    if (text) element.value.style.setProperty('--text', text)
+    else element.value.style.removeProperty('--text')
     const hasGround = isBoxAlone() && getComputedStyle(probe).getPropertyValue('--box-ground').trim() !== 'transparent'
     probe.remove()
     shade.value = readable ?? wanted

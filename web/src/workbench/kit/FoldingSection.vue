@@ -38,8 +38,10 @@ b {
   font-size: 14px;
   font-weight: 650;
 }
+/* However long the line is, it makes nothing around it wider. */
 small {
   flex: 1;
+  width: 0;
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
@@ -48,6 +50,7 @@ small {
 }
 .inside {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   padding: 10px 0 4px;
 }

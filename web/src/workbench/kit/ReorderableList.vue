@@ -128,6 +128,7 @@ const at = (row: HTMLElement) => [...(list.value?.children ?? [])].indexOf(row)
 <style scoped>
 .reorderable {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   margin: 10px 0 0;
   padding: 0;

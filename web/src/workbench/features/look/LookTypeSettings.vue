@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Look, LookChoices } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import NumberField from '../../kit/NumberField.vue'
+import SwitchLine from '../../kit/SwitchLine.vue'
 import TextField from '../../kit/TextField.vue'
 import OwnSetting from './OwnSetting.vue'
 import { WEIGHTS } from './lookNames'
@@ -62,6 +63,14 @@ const chosen = (families: string) => (families === TYPED ? 'Georgia, serif' : fa
       :options="WEIGHTS"
       :model-value="worn.titleWeight"
       @update:model-value="put({ titleWeight: $event })"
+    />
+  </OwnSetting>
+  <OwnSetting :is-own="own.textOfPage !== null" name="Colour of text" @follow="put({ textOfPage: null })">
+    <SwitchLine
+      label="Text has the page’s own colour"
+      hint="wherever that can be read"
+      :model-value="worn.textOfPage"
+      @update:model-value="put({ textOfPage: $event })"
     />
   </OwnSetting>
 </template>

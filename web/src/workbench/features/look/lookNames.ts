@@ -51,6 +51,6 @@ export const lookFrom = (from: Look['from']): Look => ({
   scheme: null,
   light: {},
   dark: {},
-  type: { font: null, titleFont: null, size: null, titleWeight: null },
+  type: { font: null, titleFont: null, size: null, titleWeight: null, textOfPage: null },
   form: { cards: null, box: null, corners: null, density: null, shadow: null, motion: null },
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
-import { WIDTHS, type StagePlace, type StageWidth } from './stagePage'
+import { PLACES, WIDTHS, type StagePlace, type StageWidth } from './stagePage'
 
 /** What the owner sees on the stage, how wide, and the way to ask why. */
 const { places } = defineProps<{ places: readonly { value: StagePlace; label: string }[] }>()
@@ -14,7 +14,7 @@ const emit = defineEmits<{ why: [] }>()
   <div class="tools">
     <ButtonChoice v-model="place" label="Place on the site" :options="places" />
     <ButtonChoice v-model="width" label="Width" :options="WIDTHS" />
-    <span class="hint quiet">
+    <span v-if="places.length <= PLACES.length" class="hint quiet">
       <kbd>/</kbd>
       to type
     </span>
@@ -37,13 +37,19 @@ const emit = defineEmits<{ why: [] }>()
   gap: 12px;
   margin-bottom: 12px;
 }
+.tools > :last-child,
 .hint {
   margin-left: auto;
+}
+.hint ~ :last-child {
+  margin-left: 0;
+}
+.hint {
   font-size: 12.5px;
   color: #4f5d64;
   white-space: nowrap;
 }
-@container (max-width: 640px) {
+@container (max-width: 560px) {
   .tools {
     gap: 6px;
   }
@@ -55,7 +61,7 @@ const emit = defineEmits<{ why: [] }>()
   .hint {
     display: none;
   }
-  .tools > :last-child {
+  .hint ~ :last-child {
     margin-left: auto;
   }
 }

@@ -181,6 +181,23 @@ class LooksTest {
     }
 
     @Test
+    void textTakesThePagesColourWhereThatCanBeRead() {
+        String key = world.newSearch("Text of the page", List.of("makers"));
+        wear(key, "{\"type\": {\"textOfPage\": true}}");
+        browser.open(world.service() + "/workbench/stage.html#search=" + key + "&place=results&site=Isles");
+        for (List<String> text : List.of(
+                List.of("rgb(74, 32, 16)", "rgb(74, 32, 16)"), List.of("rgb(170, 170, 170)", "rgb(27, 42, 51)"))) {
+            browser.script("document.body.style.color = arguments[0]", text.getFirst());
+            browser.until("dressed", () -> {
+                String shown = browser.see(browser.inside("tidy-results"), ".card .title")
+                        .getCssValue("color");
+                return shown.replace("rgba", "rgb").replace(", 1)", ")").equals(text.getLast());
+            });
+        }
+        browser.mustBeAccessible("text in the page's own colour");
+    }
+
+    @Test
     void aLookThatIsAlwaysLightBringsItsGroundToADarkPage() {
         String key = world.newSearch("Always light", List.of("makers"));
         wear(key, "{\"scheme\": \"light\"}");

@@ -63,6 +63,11 @@ public record SiteContent(
         return null;
     }
 
+    /** One language of the named collections, the same whenever it is asked for; English where there is none. */
+    public String language(Set<CollectionKey> of) {
+        return languages(of).stream().sorted().findFirst().orElse("en");
+    }
+
     /** The languages of the named collections; those that are not there are passed over. */
     public Set<String> languages(Set<CollectionKey> of) {
         return collections.stream()

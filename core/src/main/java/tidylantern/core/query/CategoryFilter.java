@@ -24,7 +24,6 @@ import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
@@ -48,24 +47,22 @@ final class CategoryFilter implements OneFilter {
     private CategoryCounts.@Nullable Tally countingFound;
     private final List<String> values;
 
-    CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, SiteContent content, SearchDesign design)
+    /** @param language whose rules names are ordered by */
+    CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, String language, SearchDesign design)
             throws IOException {
-        this(filter, searcher, content, design, ignored -> given);
+        this(filter, searcher, language, design, ignored -> given);
     }
 
     private CategoryFilter(
             Filter whole,
             IndexSearcher searcher,
-            SiteContent content,
+            String language,
             SearchDesign design,
             Function<CategoryFilter, List<String>> given)
             throws IOException {
         this.searcher = searcher;
         this.design = design;
-        language = content.languages(design.searched()).stream()
-                .sorted()
-                .findFirst()
-                .orElse("en");
+        this.language = language;
         control = Objects.requireNonNullElse(whole.controlFor(FieldKind.CATEGORY), Control.LIST);
         numbers = CategoryNumbers.of(searcher.getIndexReader(), whole.field());
         filter = withLivingTargets(withKeysOfToday(whole));
@@ -82,12 +79,12 @@ final class CategoryFilter implements OneFilter {
     }
 
     /** With every value on offer ticked; of a tree those at the top, which stand for all below. */
-    static CategoryFilter ofAll(Filter filter, IndexSearcher searcher, SiteContent content, SearchDesign design)
+    static CategoryFilter ofAll(Filter filter, IndexSearcher searcher, String language, SearchDesign design)
             throws IOException {
         return new CategoryFilter(
                 filter,
                 searcher,
-                content,
+                language,
                 design,
                 made -> filter.picked() != null
                         ? filter.picked()

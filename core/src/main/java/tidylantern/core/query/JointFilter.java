@@ -50,10 +50,7 @@ final class JointFilter implements OneFilter {
         this.filter = filter;
         headings = joined.headings();
         control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
-        collator = Collator.getInstance(Locale.forLanguageTag(content.languages(design.searched()).stream()
-                .sorted()
-                .findFirst()
-                .orElse("en")));
+        collator = Collator.getInstance(Locale.forLanguageTag(query.orderedBy(content, design.searched())));
         List<String> wanted = given == null ? filter.start().chosen() : given;
         boolean taken = false;
         for (Filter part : joined.parts()) {

@@ -88,7 +88,7 @@ interface OneFilter {
         }
         FieldKind kind = content.kind(filter.field());
         if (given == null && filter.start().all() && kind == FieldKind.CATEGORY) {
-            return CategoryFilter.ofAll(filter, searcher, content, design);
+            return CategoryFilter.ofAll(filter, searcher, query.orderedBy(content, design.searched()), design);
         }
         return ofValues(
                 filter,
@@ -127,8 +127,10 @@ interface OneFilter {
                         design,
                         query.whereabouts().within(),
                         located);
-            case CATEGORY, IMAGE, LINK -> new CategoryFilter(filter, given, searcher, content, design);
-            case null -> new CategoryFilter(filter, given, searcher, content, design);
+            case CATEGORY, IMAGE, LINK ->
+                new CategoryFilter(filter, given, searcher, query.orderedBy(content, design.searched()), design);
+            case null ->
+                new CategoryFilter(filter, given, searcher, query.orderedBy(content, design.searched()), design);
         };
     }
 

@@ -4,7 +4,11 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.SiteContent;
 
 /**
  * What a visitor asks for.
@@ -16,6 +20,7 @@ import java.util.stream.Collectors;
  * @param whereabouts where distances are measured from
  * @param order key of an order that visitors may choose; any other stands for the one that holds by itself
  * @param today at the visitor's or the site's place
+ * @param language whose rules names are ordered by; null for that of what is searched
  */
 public record VisitorQuery(
         String text,
@@ -23,7 +28,8 @@ public record VisitorQuery(
         Map<String, List<String>> filters,
         Whereabouts whereabouts,
         String order,
-        LocalDate today) {
+        LocalDate today,
+        @Nullable String language) {
     /** Longer queries are read up to here; nobody types them, but machines do. */
     public static final int MOST_LETTERS = 500;
     /** Words beyond these are not looked at. */
@@ -57,6 +63,17 @@ public record VisitorQuery(
         this(text, page, filters, whereabouts, order, LocalDate.now(ZoneOffset.UTC));
     }
 
+    /** With names in the order of what is searched. */
+    public VisitorQuery(
+            String text,
+            int page,
+            Map<String, List<String>> filters,
+            Whereabouts whereabouts,
+            String order,
+            LocalDate today) {
+        this(text, page, filters, whereabouts, order, today, null);
+    }
+
     /** Without filters. */
     public VisitorQuery(String text, int page) {
         this(text, page, Map.of());
@@ -64,7 +81,12 @@ public record VisitorQuery(
 
     /** The same filters with other words, on the first page. */
     VisitorQuery withText(String other) {
-        return new VisitorQuery(other, 1, filters, whereabouts, order, today);
+        return new VisitorQuery(other, 1, filters, whereabouts, order, today, language);
+    }
+
+    /** Whose rules names are ordered by, where some collections are searched. */
+    String orderedBy(SiteContent content, Set<CollectionKey> searched) {
+        return language == null ? content.language(searched) : language;
     }
 
     private static String tidied(String text) {

@@ -107,7 +107,7 @@ class DesignChangesTest {
                         Scheme.LIGHT,
                         Map.of(ColourToken.ACCENT, Colour.of("#0e5f63")),
                         Map.of(ColourToken.ACCENT, Colour.of("#8ed3d4")),
-                        new LookType("Charter", "serif", 16, 500),
+                        new LookType("Charter", "serif", 16, 500, true),
                         new LookForm(CardForm.RULED, BoxForm.LINED, 4, Density.DENSE, Shadow.SOFT, false)),
                 new VisitorTexts(
                         Language.DE,

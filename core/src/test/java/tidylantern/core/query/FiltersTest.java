@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -13,6 +14,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
@@ -285,25 +287,30 @@ class FiltersTest {
             })
     void namesStandByTheRulesOfTheLanguage(String language, String given, String expected, @TempDir Path folder)
             throws Exception {
+        assertThat(namesInOrder(given.split(", "), language, null, folder.resolve("content")))
+                .as("of what is searched")
+                .containsExactly(expected.split(", "));
+        assertThat(namesInOrder(given.split(", "), "en", language, folder.resolve("visitor")))
+                .as("of the visitor, whatever language is searched")
+                .containsExactly(expected.split(", "));
+    }
+
+    /** @param asked the visitor's language */
+    private static List<String> namesInOrder(String[] given, String language, @Nullable String asked, Path folder)
+            throws Exception {
         Collection words = SearchFixture.collection("posts", language);
         SiteContent content = new SiteContent(List.of(words));
+        VisitorQuery query =
+                new VisitorQuery("", 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.of(2026, 11, 28), asked);
         try (SearchFixture site = new SearchFixture(folder)) {
-            for (String name : given.split(", ")) {
+            for (String name : given) {
                 site.item(words, name, Map.of("title", name, "kind", name));
             }
             site.indexed();
             SearchDesign design = SearchDesign.firstFor("Words", content).withFilters(List.of(KINDS));
-            List<String> labels =
-                    site
-                            .engine()
-                            .answer(content, design, new VisitorQuery("", 1))
-                            .filters()
-                            .getFirst()
-                            .values()
-                            .stream()
-                            .map(FilterAnswer.Offered::label)
-                            .toList();
-            assertThat(labels).containsExactly(expected.split(", "));
+            return site.engine().answer(content, design, query).filters().getFirst().values().stream()
+                    .map(FilterAnswer.Offered::label)
+                    .toList();
         }
     }
 

@@ -48,10 +48,7 @@ record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, boolean miles) 
      *     languages the first by its code counts.
      */
     static AnswerTexts of(SiteContent content, SearchDesign design, @Nullable String asked) {
-        Locale searched = Locale.forLanguageTag(content.languages(design.searched()).stream()
-                .sorted()
-                .findFirst()
-                .orElse("en"));
+        Locale searched = Locale.forLanguageTag(content.language(design.searched()));
         boolean miles = design.filtersInUse().stream()
                 .anyMatch(filter -> content.kind(filter.field()) == FieldKind.PLACE
                         && filter.unit().equals(MILES));
@@ -73,6 +70,11 @@ record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, boolean miles) 
         } catch (IllegalArgumentException unread) {
             return List.of();
         }
+    }
+
+    /** Whose rules names are ordered by: one of those that visitors can read, or of what is searched. */
+    String order() {
+        return spoken.formats().getLanguage();
     }
 
     /** That numbers, days and money are written by. */

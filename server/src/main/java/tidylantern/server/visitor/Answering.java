@@ -77,9 +77,10 @@ class Answering {
         return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
-            Answer answer = indexes.engine(site).answer(content, design, query(content, q, page, parameters));
-            String base = sites.get(site).address();
             AnswerTexts texts = AnswerTexts.of(content, design, search.language());
+            Answer answer =
+                    indexes.engine(site).answer(content, design, query(content, q, page, parameters, texts.order()));
+            String base = sites.get(site).address();
             CardWriter cards = new CardWriter(content, design, design.page().place(), texts, today(content), base);
             return new Results(
                     answer.query(),
@@ -129,15 +130,12 @@ class Answering {
         SearchDesign design = search.design();
         return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             SiteContent content = contents.of(site);
+            AnswerTexts texts = AnswerTexts.of(content, design, search.language());
             List<FilterAnswer.Offered> values = indexes.engine(site)
-                    .values(content, design, query(content, q, 1, parameters), filter, below, named);
+                    .values(content, design, query(content, q, 1, parameters, texts.order()), filter, below, named);
             // Values that come apart have names of their own.
             return SearchAnswers.drawn(
-                    values,
-                    Control.LIST,
-                    "",
-                    AnswerTexts.of(content, design, search.language()),
-                    sites.get(site).address());
+                    values, Control.LIST, "", texts, sites.get(site).address());
         });
     }
 
@@ -153,7 +151,7 @@ class Answering {
         return inTurn(AnswerPool.Kind.LIVE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
-            LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters));
+            LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters, null));
             String base = sites.get(site).address();
             AnswerTexts texts = AnswerTexts.of(content, design, search.language());
             CardWriter cards = new CardWriter(content, design, Place.LIVE, texts, today(content), base);
@@ -193,7 +191,7 @@ class Answering {
             MultiValueMap<String, String> parameters) {
         ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
         return inTurn(AnswerPool.Kind.WORK, q, () -> indexes.engine(site)
-                .explain(contents.of(site), design, query(contents.of(site), q, 1, parameters), item));
+                .explain(contents.of(site), design, query(contents.of(site), q, 1, parameters, null), item));
     }
 
     private <T> T inTurn(AnswerPool.Kind kind, String q, Callable<T> question) {
@@ -224,14 +222,21 @@ class Answering {
                 .toList();
     }
 
-    private VisitorQuery query(SiteContent content, String q, int page, MultiValueMap<String, String> parameters) {
+    /** @param language whose rules names are ordered by; null where none are */
+    private VisitorQuery query(
+            SiteContent content,
+            String q,
+            int page,
+            MultiValueMap<String, String> parameters,
+            @Nullable String language) {
         return new VisitorQuery(
                 q,
                 page,
                 parameters,
                 Whereabouts.of(first(parameters, "near"), first(parameters, "place"), first(parameters, "within")),
                 first(parameters, "order"),
-                today(content));
+                today(content),
+                language);
     }
 
     private LocalDate today(SiteContent content) {

@@ -89,6 +89,7 @@ final class LookSheet {
         shape.put("title-font", "var(--tidy-title-font, var(--tidy-font, %s))".formatted(look.titleFont()));
         shape.put("size", px(look.size()));
         shape.put("title-weight", Integer.toString(look.titleWeight()));
+        shape.put("text-of-page", look.textOfPage() ? "1" : "0");
         shape.put("corners", "var(--tidy-corners, %s)".formatted(px(look.corners())));
         shape.put("motion", look.motion() ? "0.12s" : "0s");
         shape.putAll(room(look.density()));

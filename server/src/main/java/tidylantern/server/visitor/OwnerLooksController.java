@@ -55,7 +55,7 @@ class OwnerLooksController {
                     look.scheme(),
                     all(look.palette(Shade.LIGHT)),
                     all(look.palette(Shade.DARK)),
-                    new WornType(look.font(), look.titleFont(), look.size(), look.titleWeight()),
+                    new WornType(look.font(), look.titleFont(), look.size(), look.titleWeight(), look.textOfPage()),
                     new WornForm(
                             look.cards(), look.box(), look.corners(), look.density(), look.shadow(), look.motion()));
         }
@@ -67,7 +67,7 @@ class OwnerLooksController {
         }
     }
 
-    record WornType(String font, String titleFont, int size, int titleWeight) {}
+    record WornType(String font, String titleFont, int size, int titleWeight, boolean textOfPage) {}
 
     record WornForm(CardForm cards, BoxForm box, int corners, Density density, Shadow shadow, boolean motion) {}
 

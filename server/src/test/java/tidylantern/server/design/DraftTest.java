@@ -213,7 +213,7 @@ class DraftTest {
         look.putObject("light");
         look.putObject("dark");
         ObjectNode type = look.putObject("type");
-        List.of("font", "titleFont", "size", "titleWeight").forEach(type::putNull);
+        List.of("font", "titleFont", "size", "titleWeight", "textOfPage").forEach(type::putNull);
         ObjectNode form = look.putObject("form");
         List.of("cards", "box", "corners", "density", "shadow", "motion").forEach(form::putNull);
         // It speaks as the page does.

@@ -12,12 +12,14 @@ import tidylantern.core.design.DesignFault;
  * @param titleFont of headings and of titles on cards; as {@code font}
  * @param size of usual text, {@value #SMALLEST} to {@value #LARGEST} px
  * @param titleWeight 300 to 800, in hundreds
+ * @param textOfPage whether text has the colour that the page's own has, wherever that can be read
  */
 public record LookType(
         @Nullable String font,
         @Nullable String titleFont,
         @Nullable Integer size,
-        @Nullable Integer titleWeight) {
+        @Nullable Integer titleWeight,
+        @Nullable Boolean textOfPage) {
     /** Takes the families of the page, by what style sheets call it. */
     public static final String OF_PAGE = "inherit";
 
@@ -43,9 +45,14 @@ public record LookType(
                 titleWeight);
     }
 
+    /** Text in the look's own colour. */
+    LookType(@Nullable String font, @Nullable String titleFont, @Nullable Integer size, @Nullable Integer titleWeight) {
+        this(font, titleFont, size, titleWeight, false);
+    }
+
     /** All as the look below has it. */
     public static LookType asBelow() {
-        return new LookType(null, null, null, null);
+        return new LookType(null, null, null, null, null);
     }
 
     /**

@@ -71,7 +71,7 @@ public record SeenStyle(
 
     private LookType type() {
         Integer weight = titleWeight == null ? null : 100 * Math.clamp(Math.round(titleWeight / 100f), 3, 8);
-        return new LookType(font, titleFont, clamped(size, LookType.SMALLEST, LookType.LARGEST), weight);
+        return new LookType(font, titleFont, clamped(size, LookType.SMALLEST, LookType.LARGEST), weight, null);
     }
 
     private static @Nullable Integer clamped(@Nullable Integer seen, int least, int most) {

@@ -57,6 +57,10 @@ public record WornLook(List<Look> layers) {
         return first(look -> look.type().titleWeight());
     }
 
+    public boolean textOfPage() {
+        return first(look -> look.type().textOfPage());
+    }
+
     public CardForm cards() {
         return first(look -> look.form().cards());
     }
