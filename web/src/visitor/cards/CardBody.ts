@@ -33,7 +33,8 @@ function classesOf(part: CardPart): unknown[] {
         `in-${part.direction}`,
         `gap-${part.gap}`,
         `at-${part.align}`,
-        { wraps: part.wraps, grows: part.grows, dots: part.dots },
+        part.width !== 'fitting' && `takes-${part.width}`,
+        { wraps: part.wraps, grows: part.grows, dots: part.dots, keeps: !part.shrinks },
       ]
     case 'picture':
       return [

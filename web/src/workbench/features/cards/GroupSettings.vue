@@ -21,6 +21,13 @@ const GAPS: readonly { value: PartGroup['gap']; label: string }[] = [
   { value: 'usual', label: 'Medium' },
   { value: 'large', label: 'Large' },
 ]
+const WIDTHS: readonly { value: PartGroup['width']; label: string }[] = [
+  { value: 'fitting', label: 'As its parts need' },
+  { value: 'quarter', label: 'A quarter' },
+  { value: 'third', label: 'A third' },
+  { value: 'half', label: 'Half' },
+  { value: 'full', label: 'All of it' },
+]
 const ALIGNED: readonly { value: PartGroup['align']; label: string }[] = [
   { value: 'start', label: 'At the start' },
   { value: 'center', label: 'In the middle' },
@@ -38,7 +45,11 @@ const ALIGNED: readonly { value: PartGroup['align']; label: string }[] = [
   />
   <ChoiceField v-model="settings.gap" label="Gap between them" :options="GAPS" />
   <ChoiceField v-model="settings.align" label="Across that" :options="ALIGNED" />
-  <SwitchField v-if="!isBody" v-model="settings.grows" label="Takes the room that is left" />
+  <template v-if="!isBody">
+    <ChoiceField v-model="settings.width" label="Width" :options="WIDTHS" />
+    <SwitchField v-model="settings.grows" label="Takes the room that is left" />
+    <SwitchField v-model="settings.shrinks" label="Gives way where room is short" />
+  </template>
   <template v-if="group.direction === 'row'">
     <SwitchField v-model="settings.wraps" label="Goes on below where room ends" />
     <SwitchField v-model="settings.dots" label="A dot between them" />

@@ -117,6 +117,7 @@ const PARTS: Readonly<Record<string, string>> = {
   parts: 'part',
   sign: 'sign',
   standIn: 'where there is no picture',
+  shrinks: 'gives way',
   edges: 'edges',
   spacing: 'room inside',
   shadow: 'shadow',

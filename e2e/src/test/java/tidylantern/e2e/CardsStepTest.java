@@ -234,6 +234,16 @@ class CardsStepTest {
             plain.untilTexts(plain.driver(), "li.card .value", texts -> texts.size() == 20);
             assertThat(looks(plain, "document")).as("both renderers").isEqualTo(drawn);
             assertThat(visitor.consoleErrors()).isEmpty();
+            visitor.open(world.site() + "/search");
+            visitor.inside("tidy-results");
+            visitor.script(
+                    "const here = document.querySelector('tidy-results'); const other = here.cloneNode();"
+                            + " other.setAttribute('search', arguments[0]); here.replaceWith(other)",
+                    key);
+            visitor.untilTexts(visitor.inside("tidy-results"), PRICE, prices -> prices.size() == 10);
+            assertThat(looks(visitor, "document.querySelector('tidy-results').shadowRoot"))
+                    .as("on the site")
+                    .isEqualTo(drawn);
             return drawn;
         }
     }

@@ -70,6 +70,34 @@ class LanguagesTest {
     }
 
     @Test
+    void aFixedLanguageIsSpokenWhateverThePageSays() {
+        String key = world.newSearch("Always French", List.of("makers"));
+        String draft = "/api/owner/searches/" + key + "/draft";
+        Api.Answer now = world.api().get(draft);
+        ObjectNode design = (ObjectNode) now.json();
+        ((ObjectNode) design.path("texts")).put("language", "fr");
+        Api.Answer kept = world.api()
+                .send(
+                        "PUT",
+                        draft,
+                        design.toString(),
+                        Map.of("Content-Type", "application/json", "If-Match", now.header("ETag")));
+        world.api()
+                .send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", kept.header("ETag")));
+        browser.open(world.site() + "/suche");
+        browser.inside("tidy-results");
+        browser.script(
+                "const here = document.querySelector('tidy-results'); const other = here.cloneNode();"
+                        + " other.setAttribute('search', arguments[0]); here.replaceWith(other)",
+                key);
+        browser.untilTexts(browser.inside("tidy-results"), ".count", texts -> texts.equals(List.of("50 résultats")));
+        try (Browser plain = Browser.withoutScript()) {
+            plain.open(world.service() + "/s/" + key);
+            plain.seeText(".count", "50 résultats");
+        }
+    }
+
+    @Test
     void anOwnerWordsATextAndVisitorsReadItWithAndWithoutScript() {
         String key = world.newSearch("Worded", List.of("makers"));
         browser.open(world.workbench("/searches/" + key + "/cards#texts"));

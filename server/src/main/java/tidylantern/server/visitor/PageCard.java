@@ -130,14 +130,16 @@ record PageCard(String looks, Piece body) {
         private static String looks(CardPart part) {
             return switch (part) {
                 case PartGroup group ->
-                    "in-%s gap-%s at-%s%s%s%s"
+                    "in-%s gap-%s at-%s%s%s%s%s%s"
                             .formatted(
                                     group.direction(),
                                     group.gap(),
                                     group.align(),
                                     group.wraps() ? " wraps" : "",
                                     group.grows() ? " grows" : "",
-                                    group.dots() ? " dots" : "");
+                                    group.dots() ? " dots" : "",
+                                    group.width() == PartGroup.Width.FITTING ? "" : " takes-" + group.width(),
+                                    group.shrinks() ? "" : " keeps");
                 case PicturePart picture ->
                     "picture shape-%s width-%s%s%s"
                             .formatted(

@@ -90,6 +90,28 @@ class CardsOverHttpTest {
     }
 
     @Test
+    void aGroupHasAWidthAndMayNotGiveWay() {
+        assertThat(keep(
+                                "{\"part\": \"group\", \"key\": \"side\", \"width\": \"third\", \"shrinks\": false, \"parts\": [%s]}, %s"
+                                        .formatted(PICTURE, TITLE),
+                                "null",
+                                "page")
+                        .status())
+                .isEqualTo(200);
+        publish();
+        JsonNode side = api.results(search, "")
+                .json()
+                .path("cards")
+                .path(0)
+                .path("body")
+                .path("parts")
+                .path(0);
+        assertThat(side.path("width").asString()).isEqualTo("third");
+        assertThat(side.path("shrinks").asBoolean()).isFalse();
+        assertThat(api.get("/s/" + search).text()).contains("in-column gap-usual at-start takes-third keeps\"");
+    }
+
+    @Test
     void whereAnItemHasNoPictureTheSignOfItsCollectionStands() {
         keep(PICTURE + ", " + TITLE, "null", "house");
         publish();

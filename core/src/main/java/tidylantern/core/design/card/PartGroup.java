@@ -13,6 +13,8 @@ import java.util.stream.Stream;
  * @param wraps whether what finds no room in a row goes on below
  * @param grows whether it takes the room that its neighbours leave
  * @param dots whether a dot stands between the parts of a row
+ * @param width of the group that it stands in
+ * @param shrinks whether it gives way where there is too little room; else its neighbours do
  */
 public record PartGroup(
         String key,
@@ -22,6 +24,8 @@ public record PartGroup(
         Boolean wraps,
         Boolean grows,
         Boolean dots,
+        Width width,
+        Boolean shrinks,
         List<CardPart> parts)
         implements CardPart {
     // Null takes its default here, as it does where a document leaves a key out.
@@ -34,22 +38,27 @@ public record PartGroup(
         wraps = Objects.requireNonNullElse(wraps, false);
         grows = Objects.requireNonNullElse(grows, false);
         dots = Objects.requireNonNullElse(dots, false);
+        width = Objects.requireNonNullElse(width, Width.FITTING);
+        shrinks = Objects.requireNonNullElse(shrinks, true);
         parts = List.copyOf(Objects.requireNonNullElse(parts, List.<CardPart>of()));
     }
 
     /** Parts below one another that take the room there is. */
     public static PartGroup column(String key, Step gap, CardPart... parts) {
-        return new PartGroup(key, Direction.COLUMN, gap, Align.START, false, true, false, List.of(parts));
+        return new PartGroup(
+                key, Direction.COLUMN, gap, Align.START, false, true, false, Width.FITTING, true, List.of(parts));
     }
 
     /** Parts beside one another. */
     public static PartGroup row(String key, Step gap, CardPart... parts) {
-        return new PartGroup(key, Direction.ROW, gap, Align.START, false, false, false, List.of(parts));
+        return new PartGroup(
+                key, Direction.ROW, gap, Align.START, false, false, false, Width.FITTING, true, List.of(parts));
     }
 
     /** Short texts beside one another with a dot between them; what finds no room goes on below. */
     public static PartGroup line(String key, CardPart... parts) {
-        return new PartGroup(key, Direction.ROW, Step.SMALL, Align.BASELINE, true, false, true, List.of(parts));
+        return new PartGroup(
+                key, Direction.ROW, Step.SMALL, Align.BASELINE, true, false, true, Width.FITTING, true, List.of(parts));
     }
 
     @Override
@@ -64,6 +73,21 @@ public record PartGroup(
                         .mapToInt(part -> part instanceof PartGroup group ? group.depth() : 0)
                         .max()
                         .orElse(0);
+    }
+
+    /** How much of its group's width a group takes. */
+    public enum Width {
+        /** As its parts need. */
+        FITTING,
+        QUARTER,
+        THIRD,
+        HALF,
+        FULL;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 
     /** How parts follow one another. */
