@@ -20,8 +20,8 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * How long script works in Chromium from an answer that has come to twenty other cards in the page: reading it and
- * drawing them. The clock runs from when the answer's text is there to when the page was told of its changes, which is
- * before anything else can run.
+ * drawing them, with the filters beside them and without. The clock runs from when the answer's text is there to when
+ * the page was told of its changes, which is before anything else can run.
  */
 final class DrawBench {
     private static final int CARDS = 20;
@@ -36,21 +36,26 @@ final class DrawBench {
         try (Service service = new Service(Files.createTempDirectory("tidy-lantern-bench"))) {
             new DemoLoader(service.address(), Service.KEY)
                     .load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
-            twentyOnAPage(service);
             ChromeDriver browser = browser();
             try {
-                measure(browser, service.address());
+                twentyOnAPage(service, true);
+                measure(browser, service.address(), "and the numbers of three filters");
+                twentyOnAPage(service, false);
+                measure(browser, service.address(), "alone");
             } finally {
                 browser.quit();
             }
         }
     }
 
-    private static void twentyOnAPage(Service service) throws Exception {
+    private static void twentyOnAPage(Service service, boolean filters) throws Exception {
         String search = "/api/owner/searches/" + DemoLoader.SEARCH;
         JsonNode summary = service.send("GET", search, null, "application/json", "");
         ObjectNode design = (ObjectNode) service.send("GET", search + "/draft", null, "application/json", "");
         ((ObjectNode) design.path("page")).put("perPage", CARDS);
+        if (!filters) {
+            design.putArray("filters");
+        }
         long revision = summary.path("revision").asLong();
         service.send("PUT", search + "/draft", design.toString(), "application/json", "\"%d\"".formatted(revision));
         service.send("POST", search + "/publish", "", "application/json", "\"%d\"".formatted(revision + 1));
@@ -67,7 +72,8 @@ final class DrawBench {
         return new ChromeDriver(driver, options);
     }
 
-    private static void measure(ChromeDriver browser, String service) {
+    /** @param what is drawn along with the cards */
+    private static void measure(ChromeDriver browser, String service, String what) {
         browser.get(service + "/s/" + DemoLoader.SEARCH);
         await(browser, "return document.querySelector('tidy-results')?.shadowRoot?.querySelector('.card') != null");
         browser.executeScript("""
@@ -94,8 +100,8 @@ final class DrawBench {
         }
         millis.sort(null);
         System.out.printf(
-                "%d cards drawn anew, %d times: %.1f ms of script at the median, %.1f ms at p95%n",
-                CARDS, millis.size(), millis.get(millis.size() / 2), millis.get(millis.size() * 95 / 100));
+                "%d cards drawn anew %s, %d times: %.1f ms of script at the median, %.1f ms at p95%n",
+                CARDS, what, millis.size(), millis.get(millis.size() / 2), millis.get(millis.size() * 95 / 100));
     }
 
     /** Has the elements ask as they do on Back; below 0 where that drew fewer cards. */
