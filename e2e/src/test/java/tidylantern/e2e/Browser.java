@@ -142,7 +142,12 @@ final class Browser implements AutoCloseable {
         return driver;
     }
 
+    /** Loads a page anew, also where only what stands behind its # is another than now. */
     void open(String address) {
+        String now = address();
+        if (now != null && now.replaceFirst("#.*", "").equals(address.replaceFirst("#.*", ""))) {
+            driver.get("about:blank");
+        }
         driver.get(address);
     }
 
