@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, inject } from 'vue'
+import { inject } from 'vue'
 import type { CardMaterial, CardPart } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import SwitchField from '../../kit/SwitchField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import { COLLECTION_SIGNS } from './collectionSigns'
+import LookChoice from './LookChoice.vue'
 import { SHAPES, SIZES } from './partNames'
 import SignField from './SignField.vue'
 
@@ -20,18 +21,12 @@ const STAND_INS: readonly { value: Picture['standIn']; label: string }[] = [
   { value: 'letter', label: 'First letter' },
   { value: 'sign', label: 'Sign' },
 ]
-const AS_LOOK = '*'
-const CORNERS: readonly { value: NonNullable<Picture['corners']> | typeof AS_LOOK; label: string }[] = [
-  { value: AS_LOOK, label: 'As the look has it' },
+const CORNERS: readonly { value: NonNullable<Picture['corners']>; label: string }[] = [
   { value: 'none', label: 'Sharp' },
   { value: 'small', label: 'A little round' },
   { value: 'usual', label: 'Round' },
   { value: 'large', label: 'Very round' },
 ]
-const corners = computed({
-  get: () => picture.value.corners ?? AS_LOOK,
-  set: chosen => (picture.value = { ...picture.value, corners: chosen === AS_LOOK ? null : chosen }),
-})
 const signs = inject(COLLECTION_SIGNS, null)
 </script>
 
@@ -39,7 +34,7 @@ const signs = inject(COLLECTION_SIGNS, null)
   <ChoiceField v-model="settings.shape" label="Shape" :options="shapes" />
   <ChoiceField v-model="settings.size" label="Width" :options="sizes" />
   <SwitchField v-if="picture.shape !== 'natural'" v-model="settings.whole" label="Never cut, with ground around it" />
-  <ChoiceField v-if="picture.shape !== 'round'" v-model="corners" label="Corners" :options="CORNERS" />
+  <LookChoice v-if="picture.shape !== 'round'" v-model="settings.corners" label="Corners" :options="CORNERS" />
   <ChoiceField v-model="settings.standIn" label="Where there is none" buttons :options="STAND_INS" />
   <template v-if="signs && picture.standIn === 'sign'">
     <SignField

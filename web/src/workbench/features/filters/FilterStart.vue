@@ -21,8 +21,8 @@ const ways = computed<{ value: Way; label: string }[]>(() => [
 ])
 const nothingOnStage = ref(false)
 function begin(with_: Way) {
-  const chosen =
-    with_ === 'chosen' ? ((stage.value?.ticked() ?? {})[filter.value.key] ?? []).filter(value => value !== '') : []
+  const onStage = stage.value?.ticked()[filter.value.key] ?? []
+  const chosen = with_ === 'chosen' ? onStage.filter(value => value !== '') : []
   nothingOnStage.value = with_ === 'chosen' && chosen.length === 0
   if (!nothingOnStage.value) filter.value = { ...filter.value, start: { all: with_ === 'all', chosen } }
 }

@@ -14,19 +14,21 @@ const emit = defineEmits<{ why: [] }>()
   <div class="tools">
     <ButtonChoice v-model="place" label="Place on the site" :options="places" />
     <ButtonChoice v-model="width" label="Width" :options="WIDTHS" />
-    <span v-if="places.length <= PLACES.length" class="hint quiet">
-      <kbd>/</kbd>
-      to type
-    </span>
-    <Button
-      label="Why?"
-      icon="pi pi-question-circle"
-      size="small"
-      severity="secondary"
-      outlined
-      title="Why an item is found, or not (W)"
-      @click="emit('why')"
-    />
+    <div class="end">
+      <span v-if="places.length <= PLACES.length" class="hint quiet">
+        <kbd>/</kbd>
+        to type
+      </span>
+      <Button
+        label="Why?"
+        icon="pi pi-question-circle"
+        size="small"
+        severity="secondary"
+        outlined
+        title="Why an item is found, or not (W)"
+        @click="emit('why')"
+      />
+    </div>
   </div>
 </template>
 
@@ -37,12 +39,11 @@ const emit = defineEmits<{ why: [] }>()
   gap: 12px;
   margin-bottom: 12px;
 }
-.tools > :last-child,
-.hint {
+.end {
+  display: flex;
+  align-items: center;
+  gap: 12px;
   margin-left: auto;
-}
-.hint ~ :last-child {
-  margin-left: 0;
 }
 .hint {
   font-size: 12.5px;
@@ -60,9 +61,6 @@ const emit = defineEmits<{ why: [] }>()
   }
   .hint {
     display: none;
-  }
-  .hint ~ :last-child {
-    margin-left: auto;
   }
 }
 </style>

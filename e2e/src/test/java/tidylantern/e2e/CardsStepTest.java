@@ -20,6 +20,11 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(SharedDemo.class)
 class CardsStepTest {
     private static final String PRICE = ".card [part~='value-price']";
+    /** The parts of the card that is composed from nothing, as they are read. */
+    private static final List<String> COMPOSED = List.of("picture", "title", "price", "bedrooms");
+    /** In which an item's card is drawn on the stage. */
+    private static final List<String> WAYS = List.of("list", "phone", "live", "grid", "wall");
+
     private static DemoWorld world;
     private static Browser browser;
 
@@ -75,11 +80,10 @@ class CardsStepTest {
     /** The parts of the item on the stage, where its card is drawn in one way. */
     private static List<String> specimen(String way, Predicate<List<String>> such) {
         return browser.onStage("tidy-specimens", specimens -> {
-            List<String> last = browser.until("as " + way, () -> {
+            return browser.until("as " + way, () -> {
                 List<String> parts = partsOf(specimens, way);
                 return such.test(parts) ? parts : null;
             });
-            return last;
         });
     }
 
@@ -218,9 +222,6 @@ class CardsStepTest {
                         .getCssValue("outline-style")
                         .equals("none")));
     }
-
-    private static final List<String> COMPOSED = List.of("picture", "title", "price", "bedrooms");
-    private static final List<String> WAYS = List.of("list", "phone", "live", "grid", "wall");
 
     /** What visitors get of it: on the page with the elements and on the one without script, drawn alike. */
     private static Object metByVisitors(String key) {

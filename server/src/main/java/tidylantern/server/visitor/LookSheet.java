@@ -167,6 +167,7 @@ final class LookSheet {
         if (frame.spacing() != null) {
             shape.put("card-pad", px(spacing(frame.spacing())));
             shape.put("card-inset", px(spacing(frame.spacing())));
+            shape.put("tile-pad", px(spacing(frame.spacing())));
         } else if (grounded || (edges != null && !edges.isEmpty())) {
             // What is around the parts needs room from them, in whatever form cards have.
             shape.put("card-pad", "var(--pad)");

@@ -1,8 +1,10 @@
 package tidylantern.server.visitor;
 
 import io.swagger.v3.oas.annotations.Operation;
-import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -62,23 +64,21 @@ class OwnerSpecimenController {
                 .withPins(List.of())
                 .withPage(new SearchDesign.ResultsPage(null, 1, SearchDesign.Arranged.LIST));
         int number = PageNumber.of(at);
-        List<Drawn> drawn = Arrays.stream(Place.values())
-                .map(place -> drawn(
-                        draft.site(), alone, new Placed(place, design.card(place, searched.collection())), number))
+        Map<Place, Results> answers = new EnumMap<>(Place.class);
+        for (Place place : Place.values()) {
+            answers.put(place, answer(draft.site(), alone, design.card(place, searched.collection()), number));
+        }
+        Results list = Objects.requireNonNull(answers.get(Place.LIST));
+        List<PlacedCard> placed = answers.entrySet().stream()
+                .flatMap(answer -> answer.getValue().hits().stream()
+                        .map(hit -> new PlacedCard(
+                                answer.getKey(),
+                                CardFace.of(
+                                        design.card(answer.getKey(), searched.collection()),
+                                        List.of(searched.collection())),
+                                hit)))
                 .toList();
-        Results any = drawn.getFirst().results();
-        return new Specimen(
-                searched.collection(),
-                any.page(),
-                any.total(),
-                any.tiers(),
-                drawn.stream()
-                        .flatMap(one -> one.results().hits().stream()
-                                .map(hit -> new PlacedCard(
-                                        one.placed().place(),
-                                        CardFace.of(one.placed().card(), List.of(searched.collection())),
-                                        hit)))
-                        .toList());
+        return new Specimen(searched.collection(), list.page(), list.total(), list.tiers(), placed);
     }
 
     /** The collection that is meant or, where none is, the first whose results have the card that all share. */
@@ -94,20 +94,14 @@ class OwnerSpecimenController {
                 .orElse(null);
     }
 
-    private record Placed(Place place, Card card) {}
-
-    private record Drawn(Placed placed, Results results) {}
-
-    /** An answer's list, with the card of another place in it: all places read what their own cards show. */
-    private Drawn drawn(String site, SearchDesign alone, Placed placed, int at) {
-        Card asList = new Card(Place.LIST, null, placed.card().body());
-        return new Drawn(
-                placed,
-                answering.results(
-                        new SearchInLanguage(site, alone.withCards(List.of(asList)), null),
-                        "",
-                        at,
-                        new LinkedMultiValueMap<>(),
-                        false));
+    /** A list with the card of any place in it, since an answer reads just the fields that its own cards show. */
+    private Results answer(String site, SearchDesign alone, Card card, int at) {
+        Card asList = new Card(Place.LIST, null, card.body());
+        return answering.results(
+                new SearchInLanguage(site, alone.withCards(List.of(asList)), null),
+                "",
+                at,
+                new LinkedMultiValueMap<>(),
+                false);
     }
 }

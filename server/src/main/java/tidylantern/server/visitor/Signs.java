@@ -11,8 +11,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * How signs are drawn: those of {@code signs.json}, each the path of an SVG of 24 by 24. They are of the npm package
- * {@code @mdi/js} 7.4.47 (Pictogrammers, Apache License 2.0).
+ * How signs are drawn: those of {@code signs/signs.json}, each the path of an SVG of 24 by 24. They are of the npm
+ * package {@code @mdi/js} 7.4.47 (Pictogrammers, Apache License 2.0).
  */
 final class Signs {
     private static final Map<Sign, String> PATHS = read();
@@ -24,7 +24,7 @@ final class Signs {
     }
 
     private static Map<Sign, String> read() {
-        try (InputStream file = Signs.class.getResourceAsStream("/signs.json")) {
+        try (InputStream file = Signs.class.getResourceAsStream("/signs/signs.json")) {
             JsonNode drawn = JsonMapper.shared().readTree(Objects.requireNonNull(file, "signs.json is not shipped"));
             Map<Sign, String> paths = new EnumMap<>(Sign.class);
             for (Sign sign : Sign.values()) {

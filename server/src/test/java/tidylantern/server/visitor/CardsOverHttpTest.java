@@ -81,7 +81,7 @@ class CardsOverHttpTest {
         assertThat(api.get("/api/public/searches/" + search + "/look.css").text())
                 .contains(
                         ".frame-list { --card-ground: var(--ground); --card-above: 0px; --card-below: 1px;"
-                                + " --card-start: 0px; --card-end: 0px; --card-pad: 22px; --card-inset: 22px;"
+                                + " --card-start: 0px; --card-end: 0px; --card-pad: 22px; --card-inset: 22px; --tile-pad: 22px;"
                                 + " --card-corners: 12px;",
                         "--card-lift: var(--card-shadow); --card-pointed-edge: var(--edge);",
                         "--card-ring: 0px; --title-ring: 2px;");

@@ -28,7 +28,7 @@ public record PicturePart(
         standIn = Objects.requireNonNullElse(standIn, StandIn.NONE);
     }
 
-    /** Uncut by the owner's hand: its corners are the look's, and nothing stands in for it. */
+    /** A picture that fills its shape; its corners are the look's, and nothing stands in for it. */
     public static PicturePart of(Shape shape, Size size) {
         return new PicturePart("picture", shape, size, false, StandIn.NONE, null);
     }
