@@ -18,7 +18,7 @@ const shapes = (Object.keys(SHAPES) as Picture['shape'][]).map(value => ({ value
 const sizes = (Object.keys(SIZES) as Picture['size'][]).map(value => ({ value, label: SIZES[value] }))
 const STAND_INS: readonly { value: Picture['standIn']; label: string }[] = [
   { value: 'none', label: 'Nothing' },
-  { value: 'letter', label: 'First letter' },
+  { value: 'letter', label: 'Letter' },
   { value: 'sign', label: 'Sign' },
 ]
 const CORNERS: readonly { value: NonNullable<Picture['corners']>; label: string }[] = [

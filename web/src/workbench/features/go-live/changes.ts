@@ -1,4 +1,5 @@
 import type { DesignChange, CollectionShape, OrderKey, ReachRule, SearchDesign } from '../../../shared/contract'
+import { FRAME_CHOICES, SIDES } from '../cards/frameNames'
 import { CONTROL_NAMES } from '../filters/filters'
 import { formatNumber, withDays } from '../../kit/format'
 import { optionsFor, said as saidOrder } from '../order/orders'
@@ -15,6 +16,15 @@ const EMPTY = '–'
 /** Of a look, what it does not say itself. */
 const AS_SITE = 'as it comes'
 const MOST_LISTED = 8
+const AS_LOOK = 'as the look has it'
+/** What holds where a design says nothing of a thing, by the path's last parts; elsewhere the thing is not there. */
+const UNSAID: Readonly<Record<string, string>> = {
+  'excerpt.words': 'as the card has lines for',
+  'picture.corners': AS_LOOK,
+  ...Object.fromEntries(
+    ['corners', 'edges', ...FRAME_CHOICES.map(choice => choice.key)].map(key => [`frame.${key}`, AS_LOOK]),
+  ),
+}
 
 /**
  * What a decision is called, by its path; `*` stands for a key, which `$1`, `$2` name. What is not here is told by its
@@ -167,7 +177,17 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   arranged: { list: 'one below the other', grid: 'side by side', wall: 'as a wall of pictures' },
   opened: { 'in-view': 'in view', unfolding: 'behind a button', over: 'behind a button, over the page' },
   turns: { none: 'no', 'by-day': 'by day' },
+  standIn: { none: 'nothing', letter: 'its first letter', sign: 'the sign of its collection' },
+  ...Object.fromEntries(
+    [...FRAME_CHOICES, { key: 'edges', options: SIDES }].map(({ key, options }) => [
+      `frame.${key}`,
+      Object.fromEntries(options.map(({ value, label }) => [value, label.toLowerCase()])),
+    ]),
+  ),
 }
+
+/** Of parts that are called alike the one within its whole comes first: the ground of a frame is no tier's. */
+const choiceOf = (path: readonly string[]) => CHOICES[path.slice(-2).join('.')] ?? CHOICES[path.at(-1)!]
 
 /** A name of a component as words: `mostLive` is "most live". */
 const asWords = (name: string) =>
@@ -231,11 +251,12 @@ export function tellerOf(design: SearchDesign | null, collections: readonly Coll
   }
 
   function shown(path: readonly string[], value: unknown): string {
-    if (value === null || value === undefined) return path[0] === 'look' ? AS_SITE : NONE
+    if (value === null || value === undefined)
+      return path[0] === 'look' ? AS_SITE : (UNSAID[path.slice(-2).join('.')] ?? NONE)
     if (typeof value === 'boolean') return value ? 'yes' : 'no'
     if (typeof value === 'number') return formatNumber(value)
     if (typeof value === 'string')
-      return labels.get([...path, value].join('.')) ?? CHOICES[path.at(-1)!]?.[value] ?? withDays(value)
+      return labels.get([...path, value].join('.')) ?? choiceOf(path)?.[value] ?? withDays(value)
     if (Array.isArray(value)) return listed(value.map(one => shown(path, one)))
     return shape(path, value as Record<string, unknown>)
   }

@@ -14,7 +14,10 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.PointerInput;
+import tidylantern.server.Api;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A card is composed, and stands alike on the stage, on a page with the elements and on the one without script. */
 @ExtendWith(SharedDemo.class)
@@ -324,5 +327,41 @@ class CardsStepTest {
     private static void press(String name) {
         browser.tabTo(name);
         browser.press(Keys.ENTER);
+    }
+
+    /** The pictures of homes are 4 to 3 in the list; those of the journal stand behind their texts. */
+    @Test
+    void aWallHasOneShapeOfTileWhateverItsCardsWereMadeFor() {
+        String key = world.newSearch("Wall", List.of("homes", "journal"));
+        Api.Answer now = world.api().get(draft(key));
+        ObjectNode design = (ObjectNode) now.json();
+        ((ObjectNode) design.path("page")).put("arranged", "wall");
+        ArrayNode cards = design.putArray("cards");
+        for (JsonNode material : world.api().get(draft(key) + "/cards").json().path("collections")) {
+            ObjectNode card = cards.addObject().put("place", "list");
+            card.set("collection", material.path("collection"));
+            card.set("body", material.path("ready").path(0).path("body"));
+        }
+        world.api()
+                .send(
+                        "PUT",
+                        draft(key),
+                        design.toString(),
+                        Map.of("Content-Type", "application/json", "If-Match", now.header("ETag")));
+        publish(key);
+        try (Browser visitor = Browser.wide()) {
+            visitor.open(world.service() + "/s/" + key + "?q=harbour");
+            SearchContext results = visitor.inside("tidy-results");
+            visitor.untilTexts(results, ".wall .card .title", titles -> titles.size() > 2);
+            assertThat((List<?>) visitor.script(
+                            "return [...arguments[0].querySelectorAll('.card:has(.picture)')].map(card => {"
+                                    + " const tile = card.getBoundingClientRect(), box = card.querySelector('.picture').getBoundingClientRect();"
+                                    + " return Math.abs(box.width - box.height) < 1 && box.top - tile.top < 3 })",
+                            results))
+                    .as("square, and on top")
+                    .isNotEmpty()
+                    .allMatch(Boolean.TRUE::equals);
+            visitor.mustBeAccessible("a wall of pictures");
+        }
     }
 }
