@@ -1,7 +1,7 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 
-/** The elements that visitors meet: one script, no styles or chunks beside it. */
+/** The elements that visitors meet: one script that a page names, and beside it what it fetches when needed. */
 export default defineConfig({
   plugins: [vue({ features: { optionsAPI: false, customElement: true } })],
   define: { 'process.env.NODE_ENV': '"production"' },
@@ -14,7 +14,13 @@ export default defineConfig({
     rolldownOptions: {
       checks: { pluginTimings: false },
       input: 'src/visitor/elements.ts',
-      output: { format: 'es', entryFileNames: 'tidy-lantern.js', codeSplitting: false },
+      output: {
+        format: 'es',
+        entryFileNames: 'tidy-lantern.js',
+        chunkFileNames: 'parts/[name]-[hash].js',
+        // Nothing may import the script itself: a page may name it with something behind it, or twice.
+        codeSplitting: { groups: [{ name: 'vue', test: /node_modules|preload-helper/ }] },
+      },
     },
   },
 })

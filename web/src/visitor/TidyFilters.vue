@@ -4,7 +4,7 @@ import { useLatest } from '../shared/useLatest'
 import FilterGroup from './filters/FilterGroup.vue'
 import { MORE_VALUES } from './filters/moreValues'
 import { useLook } from './look/useLook'
-import { addressOf, lit } from './searchState'
+import { addressOf, areResultsHere, lit } from './searchState'
 import { fetchFace, fetchValues, type Source } from './service'
 import { useSearchElement } from './useSearchElement'
 import { useFilterChoice } from './filters/useFilterChoice'
@@ -27,7 +27,7 @@ const face = useLatest(
 )
 const place = computed(() => face.value.value?.filterPlaces.home ?? null)
 /** Without results on the page there is nothing that a choice could hold for at once. */
-const isHere = computed(() => state.resultsHere > 0 || !face.value.value)
+const isHere = computed(() => areResultsHere(state) || !face.value.value)
 const atOnce = computed(() => isHere.value && (place.value?.atOnce ?? true))
 const choice = useFilterChoice(
   search,

@@ -1,19 +1,26 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, provide, ref, useShadowRoot, watch } from 'vue'
 import type { Hit } from '../shared/contract'
-import { useLatest } from '../shared/useLatest'
-import { cardOf } from './cards/cardOf'
-import ResultCard from './cards/ResultCard.vue'
-import ResultPages from './cards/ResultPages.vue'
+import { safeAddress } from '../shared/http'
+import { tell } from './events'
 import FilterGroup from './filters/FilterGroup.vue'
 import { MORE_VALUES } from './filters/moreValues'
 import SetFilters from './filters/SetFilters.vue'
 import { usePageFilters } from './filters/usePageFilters'
-import { tierLook } from './look/tierLook'
+import MoreResults from './list/MoreResults.vue'
+import ResultList from './list/ResultList.vue'
+import ResultPages from './list/ResultPages.vue'
+import ResultsHead from './list/ResultsHead.vue'
+import { useGoingOn } from './list/useGoingOn'
+import { useResults } from './list/useResults'
 import { useLook } from './look/useLook'
-import { addressOf, lit, show } from './searchState'
-import { fetchResults, fetchValues, type Source } from './service'
+import { addressOf, keepPlace, lit, show } from './searchState'
+import { fetchValues, type Source } from './service'
 import { useSearchElement } from './useSearchElement'
+import { useStyle } from './look/useStyle'
+import css from './list/list.css?inline'
+
+useStyle(css)
 
 defineOptions({ inheritAttrs: false })
 const {
@@ -28,13 +35,9 @@ const {
   /** Why a result stands where it stands, in words, above its card; for the owner's stage, which sets it. */
   standing?: ((hit: Hit) => string) | null
 }>()
-const { state, say, nothingFor } = useSearchElement(search, source)
-const heading = ref<HTMLElement>()
-const results = useLatest(
-  () => (search ? { query: state.query, page: state.page, filters: state.filters, revision: state.revision } : null),
-  (wanted, signal) => fetchResults(search, source, wanted.query, wanted.page, wanted.filters, signal),
-)
-const answer = computed(() => results.value.value)
+const { state, say } = useSearchElement(search, source)
+const host = useShadowRoot()?.host
+const { results, answer } = useResults(search, source, state)
 provide(MORE_VALUES, {
   state: () => choice.filters.value,
   load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted),
@@ -42,13 +45,17 @@ provide(MORE_VALUES, {
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 const title = computed(() =>
   answer.value?.startingList
-    ? answer.value.newestFirst
-      ? say('newest')
-      : say('all')
+    ? answer.value.list.start === 'featured'
+      ? say('featured')
+      : answer.value.newestFirst
+        ? say('newest')
+        : say('all')
     : say('resultsFor', { query: answer.value?.query ?? '' }),
 )
+/** Before anything is typed or set there may be nothing to show. */
+const isEmpty = computed(() => answer.value?.list.start === 'nothing')
 const status = computed(() =>
-  results.value.kind === 'ready' && answer.value
+  results.value.kind === 'ready' && answer.value && !isEmpty.value
     ? `${title.value}: ${say('count', { count: answer.value.total })}`
     : '',
 )
@@ -71,33 +78,27 @@ onBeforeUnmount(() => {
 
 /** Puts the results into an order that visitors may choose; the empty key is the owner's. */
 const put = (order: string) => show(state, state.query, 1, { ...state.filters, order: order === '' ? [] : [order] })
-const cards = computed(() =>
-  (answer.value?.hits ?? []).map(hit => ({
-    hit,
-    card: cardOf(hit, answer.value?.cards ?? []),
-    look: tierLook(hit, answer.value?.tiers ?? []),
-  })),
-)
-
-let turned = false
-function turn(page: number) {
-  turned = true
-  show(state, state.query, page)
+const head = ref<InstanceType<typeof ResultsHead>>()
+const { turn, ask, more } = useGoingOn(state, results, whole, () => head.value?.focus())
+watch(results, now => {
+  if (now.kind === 'ready') tell(host, 'tidy-results', { search, answer: now.value })
+})
+watch([() => state.query, () => state.page, () => state.filters], () => {
+  const { query, page, filters } = state
+  tell(host, 'tidy-query', { search, query, page, filters: { ...filters } })
+})
+/** Somebody follows the link of a result. */
+function follow(hit: Hit, event: Event) {
+  keepPlace()
+  const detail = {
+    search,
+    collection: hit.collection,
+    id: hit.id,
+    address: safeAddress(hit.url),
+    from: 'list',
+  } as const
+  if (!tell(host, 'tidy-choose', detail)) event.preventDefault()
 }
-function ask(query: string) {
-  turned = true
-  show(state, query, 1)
-}
-watch(
-  () => results.value,
-  async now => {
-    if (now.kind !== 'ready' || !turned) return
-    turned = false
-    await nextTick()
-    heading.value?.focus({ preventScroll: true })
-    heading.value?.scrollIntoView({ block: 'nearest' })
-  },
-)
 </script>
 
 <template>
@@ -113,26 +114,16 @@ watch(
       <FilterGroup :filters="atSide" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" />
     </aside>
     <div v-if="answer" class="found">
-      <h2 ref="heading" class="heading" part="heading" tabindex="-1">
-        {{ answer.total === 0 ? nothingFor(answer.query) : title }}
-      </h2>
-      <div v-if="answer.total > 0" class="counted">
-        <p class="count" part="count">{{ say('count', { count: answer.total }) }}</p>
-        <label v-if="answer.orders.length > 0" class="ordered" part="order">
-          {{ say('order') }}
-          <select class="typed" @change="put(($event.target as HTMLSelectElement).value)">
-            <option v-for="order in answer.orders" :key="order.key" :value="order.key" :selected="order.selected">
-              {{ order.label }}
-            </option>
-          </select>
-        </label>
-      </div>
-      <template v-else>
-        <p class="note">{{ say('nothingHint') }}</p>
-        <p>
-          <button type="button" class="again" @click="show(state, '', 1)">{{ say('everything') }}</button>
-        </p>
-      </template>
+      <ResultsHead
+        v-if="!isEmpty"
+        ref="head"
+        :answer="answer"
+        :title="title"
+        :choice="holding"
+        :address="() => addressOf(search, state.query, state.page, undefined, state.filters)"
+        @put="put"
+        @everything="show(state, '', 1)"
+      />
       <section v-if="onTop.length > 0 && !areTogether" class="top" part="filters" :aria-label="say('filters')">
         <FilterGroup across :filters="onTop" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" />
       </section>
@@ -147,7 +138,7 @@ watch(
           :over="isNarrow"
           :lit="lit"
         />
-        <SetFilters :choice="holding" />
+        <SetFilters v-if="answer.list.shows.set" :choice="holding" />
       </div>
       <p v-if="answer.didYouMean" class="meant" part="did-you-mean">
         {{ say('didYouMean') }}
@@ -155,15 +146,14 @@ watch(
           answer.didYouMean
         }}</a>?
       </p>
-      <ol class="cards" :class="answer.arranged">
-        <li v-for="{ hit, card, look } in cards" :key="`${hit.collection}/${hit.id}`">
-          <p v-if="standing && hit.standing" class="standing">
-            {{ standing(hit) }}
-          </p>
-          <ResultCard v-if="card" :hit="hit" :card="card" :look="look" :target="target" />
-        </li>
-      </ol>
+      <ResultList v-if="!isEmpty" :answer="answer" :standing="standing" :target="target" @follow="follow" />
+      <MoreResults
+        v-if="answer.list.paging !== 'numbers' && answer.page < answer.pages"
+        :scrolls="answer.list.paging === 'scroll'"
+        @more="more"
+      />
       <ResultPages
+        v-if="answer.list.paging === 'numbers'"
         :page="answer.page"
         :pages="answer.pages"
         :address-of="page => addressOf(search, state.query, page, undefined, state.filters)"

@@ -1,18 +1,31 @@
 <script setup lang="ts">
-import { computed, provide, ref, useId, watch } from 'vue'
+import { computed, defineAsyncComponent, provide, ref, useId, useShadowRoot, watch } from 'vue'
 import { useLatest } from '../shared/useLatest'
-import FilterGroup from './filters/FilterGroup.vue'
+import BoxAndList from './box/BoxAndList.vue'
+import { BOX } from './box/boxContext'
+import BoxSign from './box/BoxSign.vue'
+import { useArrangement } from './box/useArrangement'
+import { useChooser } from './box/useChooser'
+import { useChoosing } from './box/useChoosing'
+import { useLeading } from './box/useLeading'
+import { useListRefresh } from './box/useListRefresh'
+import { useOpening } from './box/useOpening'
+import { tell } from './events'
 import { MORE_VALUES } from './filters/moreValues'
 import { useBoxFilters } from './filters/useBoxFilters'
-import LivePanel from './live/LivePanel.vue'
-import type { LiveRow } from './live/liveRows'
+import { forget, recentSearches } from './live/recentSearches'
 import { useLeaving } from './live/useLeaving'
-import { useListKeys } from './live/useListKeys'
 import { useLiveResults } from './live/useLiveResults'
 import { useLook } from './look/useLook'
-import { addressOf, lit, show } from './searchState'
+import { areResultsHere, lit } from './searchState'
 import { fetchFace, fetchLive, fetchValues, type Source } from './service'
 import { useSearchElement } from './useSearchElement'
+import { useStyle } from './look/useStyle'
+import css from './box/box.css?inline'
+
+const BoxOverPage = defineAsyncComponent(() => import('./box/BoxOverPage.vue'))
+const FilterGroup = defineAsyncComponent(() => import('./filters/FilterGroup.vue'))
+useStyle(css)
 
 defineOptions({ inheritAttrs: false })
 const {
@@ -31,98 +44,106 @@ const {
   placeholder?: string
 }>()
 
-/** Before anything is asked for, where every letter typed changes it. */
+/** Before numbers of filters are asked for, where every letter typed changes them. */
 const PAUSE_MS = 120
 const USUAL_FEWEST_LETTERS = 2
 const id = useId()
+const host = useShadowRoot()?.host
 const { state, texts, say } = useSearchElement(search, source)
-const named = computed(() => label || say('search'))
-const input = ref<HTMLInputElement>()
 const text = ref(state.query)
 const query = computed(() => text.value.trim())
 
-watch(
-  () => state.query,
-  now => {
-    text.value = now
-  },
-)
-
-const face = useLatest(
+const latestFace = useLatest(
   () => (search ? { search, source, revision: state.revision } : null),
   (wanted, signal) => fetchFace(wanted.search, wanted.source, signal),
 )
+const face = () => latestFace.value.value
+const fewestLetters = () => face()?.fewestLetters ?? USUAL_FEWEST_LETTERS
+const list = computed(() => face()?.live ?? null)
+watch(latestFace, now => {
+  if (now.value) state.inAddress = now.value.inAddress
+})
+const arrangement = useArrangement(face)
 const whole = ref<HTMLElement>()
-const filters = useBoxFilters(
-  search,
-  source,
-  state,
-  () => face.value.value,
-  () => query.value,
-  PAUSE_MS,
-  whole,
-)
-const choice = filters.choice
-const worn = useLook(whole, search, source, state, () => filters.shown.value.length === 0)
+const filters = useBoxFilters(search, source, state, face, () => query.value, PAUSE_MS, whole)
+const { choice } = filters
+const isBoxAlone = () => {
+  const { heading, label: isLabelled, opening } = arrangement.value
+  return filters.shown.value.length === 0 && !heading && !isLabelled && opening === 'always'
+}
+const worn = useLook(whole, search, source, state, isBoxAlone)
+/** Until it is known what stands there, so that nothing jumps before visitors' eyes. */
+const isReady = computed(() => latestFace.value.kind !== 'loading' || face() !== null)
 provide(MORE_VALUES, {
   state: () => choice.filters.value,
   load: (filter, wanted) => fetchValues(search, source, query.value, choice.chosen.value, filter, wanted),
 })
 
-const resultsPage = computed(() => face.value.value?.resultsPage ?? null)
-/** Where results are shown, unless they are here. */
-const elsewhere = computed(() => (state.resultsHere > 0 ? null : resultsPage.value))
-const { live, rows, active, activeRow, isShown, status, open, close } = useLiveResults(
-  id,
-  () => text.value,
-  () => face.value.value?.fewestLetters ?? USUAL_FEWEST_LETTERS,
-  () => (search ? { query: text.value, filters: choice.chosen.value, revision: state.revision } : null),
-  (wanted, signal) => fetchLive(search, source, wanted.query, wanted.filters, signal),
-  PAUSE_MS,
-  () => addressOf(search, query.value, 1, elsewhere.value ?? undefined, choice.chosen.value),
+const leading = useLeading(
+  search,
+  source,
+  state,
+  face,
+  () => query.value,
+  () => choice.chosen.value,
+  () => tell(host, 'tidy-query', { search, query: query.value, page: 1, filters: { ...choice.chosen.value } }),
+)
+const live = useLiveResults(
+  {
+    id,
+    text: () => text.value,
+    list: () => list.value,
+    fewestLetters,
+    request: () => (search ? { query: text.value, filters: choice.chosen.value, revision: state.revision } : null),
+    fetchFor: (wanted, signal) => fetchLive(search, source, wanted.query, wanted.filters, signal),
+    allAddress: leading.address,
+    recent: () => (list.value?.above.recent ? recentSearches(search) : []),
+  },
   texts,
 )
-const target = computed(() => (source === 'draft' ? '_blank' : undefined))
+const endTyping = useListRefresh(
+  state,
+  () => text.value,
+  () => list.value?.inList ?? false,
+  fewestLetters,
+  () => list.value?.asking.pause ?? PAUSE_MS,
+)
+watch(
+  () => state.query,
+  now => {
+    // What the list follows is what stands here already, or the beginning of it.
+    if (!(list.value?.inList && (now === '' || now === query.value))) text.value = now
+  },
+)
 
-function clear() {
-  text.value = ''
-  close()
-  input.value?.focus()
-}
+const opening = useOpening(arrangement, list, live.close)
+const { isOpened, isOpenerThere, isOverOffered, isInPage, toggle } = opening
 function submit() {
-  close()
-  if (elsewhere.value === null) show(state, query.value, 1, choice.chosen.value)
-  else location.assign(addressOf(search, query.value, 1, elsewhere.value, choice.chosen.value))
+  endTyping()
+  opening.shut()
+  leading.go()
 }
 /** What is set beside the box goes along with the words in it. */
-const leading = computed(() => (state.resultsHere > 0 ? choice : { ...choice, apply: submit }))
-/** Puts a query into the box; its live results follow. */
-function goOn(words: string) {
-  text.value = words
-  open(false)
-  input.value?.focus()
-}
-function choose(row: LiveRow) {
-  if (row.query !== null) goOn(row.query)
-  else if (row.hit === null) submit()
-  else if (row.address !== null) {
-    close()
-    if (target.value) window.open(row.address, target.value)
-    else location.assign(row.address)
-  }
-}
-const key = useListKeys({
-  isShown: () => isShown.value,
-  open: () => open(true),
-  close,
-  size: () => rows.value.length,
-  active,
-  choose: () => activeRow.value && choose(activeRow.value),
-  clear: () => {
-    text.value = ''
-  },
+const beside = computed(() => (areResultsHere(state) ? choice : { ...choice, apply: submit }))
+const target = computed(() => (source === 'draft' || list.value?.opens === 'new-tab' ? '_blank' : undefined))
+provide(BOX, {
+  id,
+  arrangement,
+  text,
+  named: computed(() => label || say('search')),
+  placeholder: computed(() => placeholder || (arrangement.value.placeholder ? say('boxPlaceholder') : '')),
+  chooser: useChooser(search, source, state, () => face()?.box.chooses ?? false, choice),
+  live,
+  list,
+  target,
+  forget: () => forget(search),
+  ...useChoosing({ search, host, text, list, live, opening, target, submit }),
 })
-const left = useLeaving(close)
+const left = useLeaving(() => {
+  live.close()
+  endTyping()
+  if (!opening.isOver()) isOpened.value = false
+})
 </script>
 
 <template>
@@ -131,69 +152,38 @@ const left = useLeaving(close)
     v-else
     ref="whole"
     role="search"
-    :class="worn"
-    :action="resultsPage ?? undefined"
+    :class="[worn, `opens-${arrangement.opening}`, { dressing: !isReady }]"
+    :action="face()?.resultsPage"
     method="get"
     @submit.prevent="submit"
     @focusout="left"
   >
-    <div class="asked">
-      <div class="box" part="box">
-        <input
-          ref="input"
-          v-model="text"
-          part="input"
-          type="search"
-          name="q"
-          role="combobox"
-          autocomplete="off"
-          autocapitalize="off"
-          spellcheck="false"
-          enterkeyhint="search"
-          :aria-label="named"
-          :placeholder="placeholder"
-          aria-autocomplete="list"
-          aria-haspopup="listbox"
-          :aria-expanded="isShown"
-          :aria-controls="isShown ? `${id}-list` : undefined"
-          :aria-activedescendant="activeRow?.id"
-          @input="open(false)"
-          @keydown="key"
-        />
-        <button v-if="text" type="button" class="clear" part="clear" :aria-label="say('clear')" @click="clear">
-          <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4.5 4.5 9 9m0-9-9 9" /></svg>
-        </button>
-        <button type="submit" class="submit" part="submit" :aria-label="say('search')">
-          <svg viewBox="0 0 18 18" aria-hidden="true">
-            <circle cx="7.8" cy="7.8" r="5.2" />
-            <path d="m11.8 11.8 4 4" />
-          </svg>
-        </button>
-      </div>
-      <LivePanel
-        v-if="isShown"
-        :id="id"
-        :label="named"
-        :live="live"
-        :rows="rows"
-        :active="active"
-        :target="target"
-        @go-on="goOn"
-        @leave="close"
-        @all="submit"
-      />
-    </div>
+    <button
+      v-if="isOpenerThere"
+      ref="opener"
+      type="button"
+      class="opener"
+      part="opener"
+      :aria-label="say('openSearch')"
+      :aria-haspopup="arrangement.opening === 'over' ? 'dialog' : undefined"
+      :aria-expanded="arrangement.opening === 'over' ? undefined : isOpened"
+      @click="toggle"
+    >
+      <BoxSign :path="arrangement.sign" :size="arrangement.signSize" />
+    </button>
+    <BoxAndList v-if="isInPage" ref="here" :with-list="list?.where !== 'over'" />
+    <BoxOverPage v-if="isOverOffered" ref="over-page" @closed="isOpened = false" />
     <div v-if="filters.shown.value.length > 0" class="beside" part="filters">
       <FilterGroup
         across
         :filters="filters.shown.value"
-        :choice="leading"
+        :choice="beside"
         :opened="filters.opened.value"
-        :at-once="filters.atOnce.value || state.resultsHere === 0"
+        :at-once="filters.atOnce.value || !areResultsHere(state)"
         :over="filters.isNarrow.value && filters.opened.value === 'over'"
         :lit="lit"
       />
     </div>
-    <div class="unseen" role="status">{{ status }}</div>
+    <div class="unseen" role="status">{{ live.status.value }}</div>
   </form>
 </template>

@@ -1,12 +1,13 @@
-/** The script that a site's one tag loads: defines the elements, which then find each other by the search's key. */
-import { defineCustomElement, type Component } from 'vue'
-import TidyFilters from './TidyFilters.vue'
-import TidyResults from './TidyResults.vue'
-import TidySearch from './TidySearch.vue'
+/**
+ * The script that a site's one tag loads: defines the elements, which then find each other by the search's key. What an
+ * element is made of comes once one stands on the page.
+ */
+import { defineAsyncComponent, defineCustomElement, type Component } from 'vue'
+import { TidyList } from './site-list/TidyList'
 
-function define(name: string, component: Component, attributes: string[]): void {
+function define(name: string, load: () => Promise<Component>, attributes: string[]): void {
   if (customElements.get(name)) return // the tag stands on the page twice
-  const Base = defineCustomElement(component as Parameters<typeof defineCustomElement>[0], {
+  const Base = defineCustomElement(defineAsyncComponent(load) as Parameters<typeof defineCustomElement>[0], {
     shadowRootOptions: { delegatesFocus: true },
     configureApp: app => {
       app.config.errorHandler = error => console.error(`<${name}>`, error)
@@ -24,6 +25,9 @@ function define(name: string, component: Component, attributes: string[]): void 
   )
 }
 
-define('tidy-search', TidySearch, ['search', 'source', 'label', 'placeholder'])
-define('tidy-results', TidyResults, ['search', 'source'])
-define('tidy-filters', TidyFilters, ['search', 'source'])
+const loaded = (module: Promise<{ default: Component }>) => module.then(one => one.default)
+define('tidy-search', () => loaded(import('./TidySearch.vue')), ['search', 'source', 'label', 'placeholder'])
+define('tidy-results', () => loaded(import('./TidyResults.vue')), ['search', 'source'])
+define('tidy-filters', () => loaded(import('./TidyFilters.vue')), ['search', 'source'])
+
+if (!customElements.get('tidy-list')) customElements.define('tidy-list', TidyList)

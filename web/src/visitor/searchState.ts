@@ -16,6 +16,8 @@ export interface SearchState {
   filters: Filters
   /** How many results elements are on the page; without one, the box leads to the results page. */
   resultsHere: number
+  /** Whether the address tells what is shown; where not, the browser's history alone does. */
+  inAddress: boolean
   /** Of the page, where the elements stand; empty where it names none. */
   language: string
   /** Raised to ask everything anew, as the stage does when the draft changed. */
@@ -32,13 +34,59 @@ export const lit = ref<string | null>(null)
 
 const states = new Map<string, SearchState>()
 
-/** The names of a search's parameters: bare for the first search on a page, with the key and a dot for others. */
-function parameter(key: string, name: string): string {
-  return states.keys().next().value === key ? name : `${key}.${name}`
+const ELEMENTS = 'tidy-search, tidy-results, tidy-filters, tidy-list'
+let first: string | null = null
+/**
+ * The key of the search that comes first on the page, in the order of its tags, whichever of them was ready first; it
+ * stays the first, whatever comes later.
+ */
+function firstSearch(): string | undefined {
+  first ??= document.querySelector(ELEMENTS)?.getAttribute('search') ?? null
+  return first ?? states.keys().next().value
 }
 
+/**
+ * Whether results of a search are shown on this page: by an element that is ready, or by one whose script is still on
+ * its way.
+ */
+export function areResultsHere(state: SearchState): boolean {
+  const key = CSS.escape(state.key)
+  return state.resultsHere > 0 || document.querySelector(`:is(tidy-results, tidy-list)[search="${key}"]`) !== null
+}
+
+/** The names of a search's parameters: bare for the first search on a page, with the key and a dot for others. */
+function parameter(key: string, name: string): string {
+  return firstSearch() === key ? name : `${key}.${name}`
+}
+
+/** What is shown of a search. */
+interface Showing {
+  query: string
+  page: number
+  filters: Filters
+}
+/** Of an entry of the browser's history: what it shows of each search, by their keys. */
+const KEPT = 'tidyLantern'
+const keptIn = (entry: unknown): Record<string, Showing> =>
+  ((entry ?? {}) as Record<string, Record<string, Showing> | undefined>)[KEPT] ?? {}
+
+/** Of an entry of the browser's history: how far down the page somebody was. */
+const PLACE = 'tidyLanternPlace'
+/** Keeps how far down somebody is, for when they come back to here. */
+export function keepPlace(): void {
+  history.replaceState({ ...((history.state ?? {}) as object), [PLACE]: scrollY }, '')
+}
+/** How far down somebody was when they left what is shown now; null where they come to it anew. */
+export function keptPlace(): number | null {
+  const place = ((history.state ?? {}) as Record<string, unknown>)[PLACE]
+  return typeof place === 'number' ? place : null
+}
+
+/** What the entry of the history shows that the browser is at; else what the address says. */
+const showingNow = (key: string): Showing => keptIn(history.state)[key] ?? fromAddress(key)
+
 /** Query, page and everything else that may be a filter, as the address has them. Anything odd stands for nothing. */
-function fromAddress(key: string): { query: string; page: number; filters: Filters } {
+function fromAddress(key: string): Showing {
   const parameters = new URLSearchParams(location.search)
   const page = Number.parseInt(parameters.get(parameter(key, 'page')) ?? '1', 10)
   const filters: Filters = {}
@@ -59,7 +107,7 @@ function fromAddress(key: string): { query: string; page: number; filters: Filte
 
 /** What a parameter of the address is to this search; null if it is another search's. */
 function ownName(key: string, name: string): string | null {
-  if (states.keys().next().value === key) return name.includes('.') ? null : name
+  if (firstSearch() === key) return name.includes('.') ? null : name
   return name.startsWith(`${key}.`) ? name.slice(key.length + 1) : null
 }
 
@@ -96,25 +144,52 @@ export function sharedSearch(key: string): SearchState {
     page: 1,
     filters: {},
     resultsHere: 0,
+    inAddress: true,
     language: '',
     revision: 0,
   })
   states.set(key, state)
-  Object.assign(state, fromAddress(key))
+  Object.assign(state, showingNow(key))
   return state
 }
 
-/** Shows something else here, and puts it into the address as a step that Back returns from. */
-export function show(state: SearchState, query: string, page: number, filters: Filters = state.filters): void {
+/**
+ * Shows something else here, as a step that Back returns from, or in place of what is shown, as where somebody goes on
+ * typing.
+ */
+export function show(
+  state: SearchState,
+  query: string,
+  page: number,
+  filters: Filters = state.filters,
+  step: 'new' | 'same' = 'new',
+): void {
   state.query = query
   state.page = page
   state.filters = filters
   const address = addressOf(state.key, query, page, location.href, filters)
-  if (address !== location.href) history.pushState(history.state, '', address)
+  if (step === 'new') keepPlace()
+  const { [PLACE]: _place, ...before } = (history.state ?? {}) as Record<string, unknown>
+  if (state.inAddress) {
+    if (address === location.href && step === 'new') return
+    // An address that says what is shown is obeyed; what was kept beside it would overrule it.
+    const { [state.key]: _, ...others } = keptIn(before)
+    const entry = Object.keys(others).length > 0 ? { ...before, [KEPT]: others } : before
+    if (step === 'new') history.pushState(entry, '', address)
+    else history.replaceState(entry, '', address)
+    return
+  }
+  const showing: Showing = { query, page, filters: { ...filters } }
+  const entry = {
+    ...before,
+    [KEPT]: { ...keptIn(before), [state.key]: JSON.parse(JSON.stringify(showing)) as Showing },
+  }
+  if (step === 'new') history.pushState(entry, '')
+  else history.replaceState(entry, '')
 }
 
 addEventListener('popstate', () => {
-  for (const state of states.values()) Object.assign(state, fromAddress(state.key))
+  for (const state of states.values()) Object.assign(state, showingNow(state.key))
 })
 addEventListener(LIGHT, event => {
   lit.value = (event as CustomEvent<string | null>).detail

@@ -1,7 +1,7 @@
 import { fetchJson } from '../shared/http'
 import type { ValuesPage, WantedValues } from './filters/moreValues'
 import { sharedSearch, type Filters } from './searchState'
-import type { FilterValue, LiveResults, Results, SearchFace, SpokenTexts } from '../shared/contract'
+import type { FilterValue, ListedAddresses, LiveResults, Results, SearchFace, SpokenTexts } from '../shared/contract'
 
 /** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft. */
 export type Source = 'live' | 'draft'
@@ -12,7 +12,7 @@ const origin = new URL(import.meta.url).origin
 function address(
   key: string,
   source: Source,
-  what: 'face' | 'look.css' | 'texts' | 'results' | 'live' | `filters/${string}`,
+  what: 'face' | 'look.css' | 'texts' | 'results' | 'live' | 'addresses' | `filters/${string}`,
   parameters: string[][] = [],
 ): string {
   const path =
@@ -95,4 +95,16 @@ export async function fetchLive(
       asked(key, signal),
     )
   ).body
+}
+
+/** Where the items of a query are, in its order. */
+export async function fetchAddresses(
+  key: string,
+  source: Source,
+  query: string,
+  filters: Filters,
+  signal: AbortSignal,
+): Promise<ListedAddresses> {
+  const parameters = [['q', query], ...parametersOf(filters)]
+  return (await fetchJson<ListedAddresses>(address(key, source, 'addresses', parameters), asked(key, signal))).body
 }

@@ -112,7 +112,12 @@ export function provideTexts(key: string, source: Source, state: SearchState): T
   return texts
 }
 
-function textsOf(came: () => SpokenTexts | null, pageLanguage: () => string): Texts {
+/**
+ * What is said by texts that came from the service, or have to stand in for them.
+ *
+ * @param pageLanguage empty where the page names none
+ */
+export function textsOf(came: () => SpokenTexts | null, pageLanguage: () => string): Texts {
   const language = computed(() => came()?.language ?? (pageLanguage() || undefined))
   const plurals = computed(() => new Intl.PluralRules(language.value))
   const written = (number: number) => new Intl.NumberFormat(language.value).format(number)

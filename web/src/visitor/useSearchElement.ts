@@ -1,4 +1,5 @@
 import { provideOwnCards } from './cards/OwnCard'
+import { provideStyleRoot } from './look/useStyle'
 import { sharedSearch } from './searchState'
 import type { Source } from './service'
 import { provideTexts } from './texts'
@@ -8,5 +9,6 @@ export function useSearchElement(search: string, source: Source) {
   const state = sharedSearch(search)
   const texts = provideTexts(search, source, state)
   provideOwnCards()
+  provideStyleRoot()
   return { state, texts, ...texts }
 }

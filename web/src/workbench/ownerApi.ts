@@ -36,6 +36,7 @@ import type {
   ReachedPage,
   NamedItem,
   Results,
+  PlaceChoices,
   SearchDesign,
   SearchSummary,
   Session,
@@ -290,6 +291,7 @@ export const api = {
   ) => send<PlacementShape[]>('PUT', `/sites/${path(site)}/placements`, given),
   unplace: (site: string, items: ItemRef[], tier: string) =>
     send<PlacementShape[]>('DELETE', `/sites/${path(site)}/placements`, { items, tier }),
+  placeChoices: (search: string) => get<PlaceChoices>(`/searches/${path(search)}/draft/places`),
   filterProposals: (search: string) => get<FilterProposal[]>(`/searches/${path(search)}/draft/filter-proposals`),
   filterFigures: (search: string) => get<FilterFigures[]>(`/searches/${path(search)}/draft/filter-figures`),
   filterValues: (search: string, field: string) =>

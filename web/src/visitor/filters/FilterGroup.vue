@@ -5,6 +5,10 @@ import FilterList from './FilterList.vue'
 import { valuesIn } from './filterState'
 import { useTexts } from '../texts'
 import type { FilterChoice } from './useFilterChoice'
+import { useStyle } from '../look/useStyle'
+import css from './filters.css?inline'
+
+useStyle(css)
 
 const { say } = useTexts()
 /**

@@ -3,6 +3,10 @@ import { computed } from 'vue'
 import { useTexts } from '../texts'
 import { setIn } from './filterState'
 import type { FilterChoice } from './useFilterChoice'
+import { useStyle } from '../look/useStyle'
+import css from './filters.css?inline'
+
+useStyle(css)
 
 const texts = useTexts()
 const { say } = texts

@@ -1,6 +1,6 @@
 import { computed, type Ref } from 'vue'
 import type { SearchFace } from '../../shared/contract'
-import type { SearchState } from '../searchState'
+import { areResultsHere, type SearchState } from '../searchState'
 import type { Source } from '../service'
 import { useRoom } from '../useRoom'
 import { useFilterChoice } from './useFilterChoice'
@@ -24,7 +24,7 @@ export function useBoxFilters(
   const place = computed(() => face()?.filterPlaces.box ?? null)
   const areWanted = computed(() => face()?.filtersInBox ?? false)
   /** Without results on the page there is nothing that a choice could hold for at once: it goes with the words. */
-  const atOnce = computed(() => state.resultsHere > 0 && (place.value?.atOnce ?? true))
+  const atOnce = computed(() => areResultsHere(state) && (place.value?.atOnce ?? true))
   const choice = useFilterChoice(
     search,
     source,

@@ -1,114 +1,137 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
-import type { LiveResults } from '../../shared/contract'
-import type { Latest } from '../../shared/useLatest'
+import { computed, inject, nextTick, onMounted, ref, watch } from 'vue'
+import { BOX } from '../box/boxContext'
 import { cardOf } from '../cards/cardOf'
 import { useTexts } from '../texts'
+import LiveQueries from './LiveQueries.vue'
 import LiveResult from './LiveResult.vue'
 import type { LiveRow } from './liveRows'
+import { useStyle } from '../look/useStyle'
+import cards from '../cards/cards.css?inline'
+import tiers from '../cards/tiers.css?inline'
+import css from './live.css?inline'
 
-const { nothingFor, say } = useTexts()
-/** The live results below a search box: queries to go on with, results by collection, the way to all of them. */
-const { id, live, rows, active } = defineProps<{
-  /** That the box's own ids begin with. */
-  id: string
-  /** What the list is called. */
-  label: string
-  live: Latest<LiveResults>
-  rows: readonly LiveRow[]
-  /** The row that Enter would choose; -1 for none. */
-  active: number
-  target: string | undefined
+for (const one of [css, cards, tiers]) useStyle(one)
+
+/** The live results of a search box: queries to go on with, results, the way to the rest and to all of them. */
+const { floating } = defineProps<{
+  /** Whether they hang below the box; else they stand where they are. */
+  floating: boolean
 }>()
-const emit = defineEmits<{ goOn: [query: string]; leave: []; all: [] }>()
+const box = inject(BOX)!
+const { nothingFor, say } = useTexts()
+const { live, rows, active } = box.live
 
 const EDGE_PX = 8
 const panel = ref<HTMLElement>()
 /** Whether it hangs from the end of the box, since it would leave the window otherwise. */
 const fromEnd = ref(false)
 onMounted(() => {
-  const root = panel.value?.getRootNode()
-  const box = root instanceof ShadowRoot ? root.host.getBoundingClientRect() : undefined
+  const around = panel.value?.parentElement?.getBoundingClientRect()
   const width = panel.value?.offsetWidth ?? 0
-  fromEnd.value =
-    box !== undefined && box.left + width > document.documentElement.clientWidth - EDGE_PX && box.right - width >= 0
+  const { clientWidth } = document.documentElement
+  fromEnd.value = around !== undefined && around.left + width > clientWidth - EDGE_PX && around.right - width >= 0
 })
+const activeRow = computed(() => rows.value[active.value])
 watch(
-  () => rows[active]?.id,
+  () => activeRow.value?.id,
   async now => {
     await nextTick()
     if (now) panel.value?.querySelector(`#${CSS.escape(now)}`)?.scrollIntoView({ block: 'nearest' })
   },
 )
-const total = computed(() => live.value?.total ?? 0)
-const queries = computed(() => rows.filter(row => row.query !== null))
-const all = computed(() => rows.find(row => row.query === null && row.hit === null))
-/** The results by collection, each with its row. */
+const answer = computed(() => live.value.value)
+const total = computed(() => answer.value?.total ?? 0)
+const queries = computed(() => rows.value.filter(row => row.kind === 'query'))
+const more = computed(() => rows.value.find(row => row.kind === 'more'))
+const all = computed(() => rows.value.find(row => row.kind === 'all'))
+/** The results by collection, or all in one list, each with its row; those that 'more' shows are not there yet. */
 const groups = computed(() =>
-  (live.value?.groups ?? []).map(group => ({
-    ...group,
-    rows: group.hits.flatMap(hit => {
-      const card = cardOf(hit, live.value?.cards ?? [])
-      return card ? [{ hit, card, row: rows.find(row => row.hit === hit) }] : []
-    }),
-  })),
+  (answer.value?.groups ?? [])
+    .map(group => ({
+      ...group,
+      name: group.collection ?? 'all',
+      rows: group.hits.flatMap(hit => {
+        const card = cardOf(hit, answer.value?.cards ?? [])
+        const row = rows.value.find(one => one.kind === 'hit' && one.hit === hit)
+        return card && row ? [{ hit, card, row }] : []
+      }),
+    }))
+    .filter(group => group.rows.length > 0),
 )
-const isActive = (row: LiveRow | undefined) => row !== undefined && rows[active] === row
+const isActive = (row: LiveRow | undefined) => row !== undefined && activeRow.value === row
+/** The owner's measures, as custom properties that the style sheet goes by. */
+const measures = computed(() => {
+  const form = box.list.value?.form
+  return {
+    '--columns': String(form?.columns ?? 1),
+    '--row-gap': `${form?.gap ?? 0}px`,
+    ...(form?.width ? { '--panel-width': `${form.width}px` } : {}),
+    ...(form?.height ? { '--panel-height': `${form.height}px` } : {}),
+  }
+})
 </script>
 
 <template>
-  <div ref="panel" class="panel" :class="{ 'from-end': fromEnd }" part="panel" @pointerdown.prevent>
+  <div
+    ref="panel"
+    class="panel"
+    :class="{ floating, 'from-end': fromEnd }"
+    :style="measures"
+    part="panel"
+    @pointerdown.prevent
+  >
     <p v-if="live.kind === 'failed'">{{ say('failed') }}</p>
-    <template v-else-if="total === 0">
-      <p class="strong">{{ nothingFor(live.value?.query ?? '') }}</p>
+    <template v-else-if="answer && total === 0">
+      <p class="strong">{{ nothingFor(answer.query) }}</p>
       <p v-if="queries.length === 0">{{ say('nothingHint') }}</p>
     </template>
-    <div :id="`${id}-list`" class="list" role="listbox" :aria-label="label" :aria-busy="live.kind === 'loading'">
-      <div
-        v-if="queries.length > 0"
-        role="group"
-        class="queries"
-        part="group"
-        :aria-label="total > 0 ? say('goOn') : say('didYouMean')"
-      >
-        <span v-if="total === 0" aria-hidden="true">{{ say('didYouMean') }}</span>
-        <span
-          v-for="row in queries"
-          :id="row.id"
-          :key="row.id"
-          role="option"
-          class="query"
-          :class="{ active: isActive(row) }"
-          :part="isActive(row) ? 'query query-active' : 'query'"
-          :aria-selected="isActive(row)"
-          @click="emit('goOn', row.query ?? '')"
-        >
-          {{ row.query }}
-        </span>
-      </div>
+    <div
+      :id="`${box.id}-list`"
+      class="list"
+      role="listbox"
+      :aria-label="box.named.value"
+      :aria-busy="live.kind === 'loading'"
+    >
+      <LiveQueries :rows="queries" :total="answer ? total : null" :active="activeRow" @choose="box.choose" />
       <div
         v-for="group in groups"
-        :key="group.collection"
+        :key="group.name"
         role="group"
-        :aria-labelledby="`${id}-${group.collection}`"
+        :aria-labelledby="group.collection ? `${box.id}-${group.collection}` : undefined"
+        :aria-label="group.collection ? undefined : say('count', { count: group.total })"
         part="group"
       >
-        <div :id="`${id}-${group.collection}`" class="group-label" role="presentation">
+        <div v-if="group.collection" :id="`${box.id}-${group.collection}`" class="group-label" role="presentation">
           {{ group.label }}
           <span aria-hidden="true">{{ group.total }}</span>
         </div>
-        <LiveResult
-          v-for="{ hit, card, row } in group.rows"
-          :id="row?.id"
-          :key="hit.id"
-          :hit="hit"
-          :card="card"
-          :tiers="live.value?.tiers ?? []"
-          :active="isActive(row)"
-          :href="row?.address ?? undefined"
-          :target="target"
-          @click="emit('leave')"
-        />
+        <div class="rows" role="presentation">
+          <LiveResult
+            v-for="{ hit, card, row } in group.rows"
+            :id="row.id"
+            :key="`${hit.collection}/${hit.id}`"
+            :hit="hit"
+            :card="card"
+            :tiers="answer?.tiers ?? []"
+            :active="isActive(row)"
+            :href="row.address ?? undefined"
+            :target="box.target.value"
+            @click="box.choose(row, $event)"
+          />
+        </div>
+      </div>
+      <div
+        v-if="more"
+        :id="more.id"
+        role="option"
+        class="more-rows"
+        part="more"
+        :class="{ active: isActive(more) }"
+        :aria-selected="isActive(more)"
+        @click="box.choose(more)"
+      >
+        {{ say('moreLive', { count: more.count }) }}
       </div>
       <a
         v-if="all"
@@ -116,14 +139,18 @@ const isActive = (row: LiveRow | undefined) => row !== undefined && rows[active]
         role="option"
         tabindex="-1"
         class="all"
+        part="all"
         :class="{ active: isActive(all) }"
         :aria-selected="isActive(all)"
         :href="all.address ?? undefined"
-        @click.prevent="emit('all')"
+        @click.prevent="box.choose(all)"
       >
         {{ say('seeAll', { count: total }) }}
         <span class="keys" aria-hidden="true">{{ say('listKeys') }}</span>
       </a>
     </div>
+    <button v-if="answer === null && queries.length > 0" type="button" class="again" @click="box.forget">
+      {{ say('forgetRecent') }}
+    </button>
   </div>
 </template>

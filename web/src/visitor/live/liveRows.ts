@@ -1,12 +1,24 @@
 import type { Hit, LiveResults } from '../../shared/contract'
 import { safeAddress } from '../../shared/http'
 
-/** What can be chosen in the live results: a query to go on with, a result, or the results page. */
-export interface LiveRow {
-  readonly id: string
-  readonly query: string | null
-  readonly hit: Hit | null
-  readonly address: string | null
+/** What can be chosen in the live results, one below the other. */
+export type LiveRow = { readonly id: string; readonly address: string | null } & (
+  | { readonly kind: 'query'; readonly query: string }
+  | { readonly kind: 'hit'; readonly hit: Hit }
+  /** Shows the rest of the results. */
+  | { readonly kind: 'more'; readonly count: number }
+  /** Leads to all results. */
+  | { readonly kind: 'all' }
+)
+
+/** What decides which rows there are. */
+export interface RowsShown {
+  /** How many results show; the rest comes with 'more'. */
+  first: number
+  /** Whether the way to all results stands below. */
+  all: boolean
+  /** Where all results are. */
+  allAddress: string
 }
 
 /** Queries to go on with: the word at hand completed or, where nothing is found, another way to write it. */
@@ -17,14 +29,25 @@ export const queriesOf = (answer: LiveResults | null): readonly string[] =>
  * The rows one below the other, as the arrow keys go through them.
  *
  * @param id that the box's own ids begin with
- * @param allAddress where all results are
+ * @param recent what this visitor looked for before; offered before anything is typed
  */
-export function rowsOf(id: string, answer: LiveResults | null, allAddress: string): LiveRow[] {
-  const asked = queriesOf(answer).map((query, n) => ({ id: `${id}-query-${n}`, query, hit: null, address: null }))
-  const found = (answer?.groups ?? [])
-    .flatMap(group => group.hits)
-    .map((hit, n) => ({ id: `${id}-row-${n}`, query: null, hit, address: safeAddress(hit.url) }))
-  return answer && answer.total > 0
-    ? [...asked, ...found, { id: `${id}-all`, query: null, hit: null, address: allAddress }]
-    : asked
+export function rowsOf(
+  id: string,
+  answer: LiveResults | null,
+  recent: readonly string[],
+  { first, all, allAddress }: RowsShown,
+): LiveRow[] {
+  const queries = [...recent, ...queriesOf(answer)]
+  const asked = queries.map((query, n): LiveRow => ({ kind: 'query', id: `${id}-query-${n}`, query, address: null }))
+  const hits = (answer?.groups ?? []).flatMap(group => group.hits)
+  const found = hits
+    .slice(0, first)
+    .map((hit, n): LiveRow => ({ kind: 'hit', id: `${id}-row-${n}`, hit, address: safeAddress(hit.url) }))
+  const rest = hits.length - found.length
+  return [
+    ...asked,
+    ...found,
+    ...(rest > 0 ? [{ kind: 'more', id: `${id}-more`, count: rest, address: null } as const] : []),
+    ...(all && answer && answer.total > 0 ? [{ kind: 'all', id: `${id}-all`, address: allAddress } as const] : []),
+  ]
 }

@@ -1,10 +1,10 @@
 import { useEventListener, useMutationObserver, usePreferredDark } from '@vueuse/core'
 import { computed, onMounted, ref, useShadowRoot, watch, type ComputedRef, type Ref } from 'vue'
-import cards from '../cards/cards.css?inline'
 import type { SearchState } from '../searchState'
 import { fetchLook, type Source } from '../service'
 import css from '../visitor.css?inline'
 import { colourOf, contrast, groundBehind, isDark, type Colour } from './ground'
+import { useStyle } from './useStyle'
 
 type Shade = 'light' | 'dark'
 
@@ -16,16 +16,6 @@ const ON_THE_PAGE: readonly (readonly [token: string, wanted: number])[] = [
   ['edge', 3],
   ['focus', 3],
 ]
-
-let form: CSSStyleSheet | undefined
-/** How the elements are made, whatever they wear; adopted, because a site's strict `style-src` would strip a `<style>`. */
-function formSheet(): CSSStyleSheet {
-  if (!form) {
-    form = new CSSStyleSheet()
-    form.replaceSync(css + cards)
-  }
-  return form
-}
 
 interface Look {
   sheet: CSSStyleSheet
@@ -93,7 +83,7 @@ export function useLook(
   isBoxAlone: () => boolean = () => false,
 ): ComputedRef<string[]> {
   const root = useShadowRoot()
-  if (root) root.adoptedStyleSheets = [formSheet()]
+  useStyle(css)
   const prefersDark = usePreferredDark()
   const shade = ref<Shade | null>(null)
   const bringsGround = ref(false)

@@ -39,7 +39,7 @@ const put = (typed: number | null) => {
       :suffix="unit ? ` ${unit}` : undefined"
       :show-buttons="empty !== null || unit !== ''"
       size="small"
-      class="number"
+      :class="['number', { roomy: (empty ?? '').length > 5 }]"
       @update:model-value="put"
     />
   </FieldFrame>
@@ -48,5 +48,9 @@ const put = (typed: number | null) => {
 <style scoped>
 .number :deep(input) {
   width: 96px;
+}
+/* Where the empty field says something in words. */
+.roomy :deep(input) {
+  width: 170px;
 }
 </style>

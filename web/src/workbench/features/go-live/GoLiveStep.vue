@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
-import ButtonChoice from '../../kit/ButtonChoice.vue'
 import CopyBox from '../../kit/CopyBox.vue'
 import { counted, formatTime } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
@@ -31,23 +29,6 @@ const pageTag = computed(
 <tidy-results search="${search}"></tidy-results>`,
 )
 const hosted = `${location.origin}/s/${search}`
-const KINDS = [
-  { label: 'The hosted page', value: false },
-  { label: 'A page of my site', value: true },
-]
-const ARRANGEMENTS = [
-  { label: 'One below the other', value: 'list' },
-  { label: 'Side by side', value: 'grid' },
-  { label: 'As a wall of pictures', value: 'wall' },
-] as const
-const own = ref(page.value.address !== null)
-function choose(isOwn: boolean) {
-  own.value = isOwn
-  if (!isOwn) put(null)
-}
-function put(address: string | null) {
-  draft.change('page.address', design => ({ ...design, page: { ...design.page, address } }))
-}
 </script>
 
 <template>
@@ -76,34 +57,21 @@ function put(address: string | null) {
   </section>
 
   <section>
-    <h3 id="results-page">3. Where results are shown</h3>
-    <ButtonChoice label="Where results are shown" :options="KINDS" :model-value="own" @update:model-value="choose" />
-    <template v-if="own">
-      <div class="field">
-        <label for="page-address">Address of that page</label>
-        <InputText
-          id="page-address"
-          :model-value="page.address ?? ''"
-          placeholder="/search"
-          @change="put(($event.target as HTMLInputElement).value.trim() || null)"
-        />
-        <small>From your site’s root, or in full. Put this on it:</small>
-      </div>
+    <h3 id="list-tags">3. Where results are shown</h3>
+    <template v-if="page.address !== null">
+      <p class="quiet">
+        At
+        <b>{{ page.address }}</b>
+        of your site. Put this on that page:
+      </p>
       <CopyBox label="Tags for the results page" :text="pageTag" />
     </template>
-    <p v-if="!own" class="quiet">
+    <p v-else class="quiet">
       At
       <a :href="hosted" target="_blank" rel="noopener">{{ hosted }}</a>
       . It works without script, too.
     </p>
-    <ButtonChoice
-      label="How results stand"
-      :options="ARRANGEMENTS"
-      :model-value="page.arranged"
-      @update:model-value="
-        draft.change('page.arranged', design => ({ ...design, page: { ...design.page, arranged: $event } }))
-      "
-    />
+    <RouterLink :to="{ path: 'search-box', hash: '#leads' }">Choose another page</RouterLink>
   </section>
 
   <section>
@@ -128,8 +96,5 @@ section {
   gap: 10px;
   justify-items: start;
   margin-top: 24px;
-}
-.field {
-  width: 100%;
 }
 </style>

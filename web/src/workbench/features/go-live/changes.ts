@@ -3,6 +3,17 @@ import { FRAME_CHOICES, SIDES } from '../cards/frameNames'
 import { CONTROL_NAMES } from '../filters/filters'
 import { formatNumber, withDays } from '../../kit/format'
 import { optionsFor, said as saidOrder } from '../order/orders'
+import {
+  CROSSES,
+  LEADS,
+  OPENINGS,
+  OPENS,
+  PAGINGS,
+  SHOWN_ON_BUTTON,
+  SIDES_OF_BUTTON,
+  STARTS,
+  WHERE_LIVE,
+} from '../places/placeNames'
 
 /** A change of a design as a row of a table: which decision, what it was, what it becomes. */
 export interface ToldChange {
@@ -86,6 +97,13 @@ const NAMES: Readonly<Record<string, string>> = {
   'page.address': 'Results page',
   'page.perPage': 'Results a page',
   'page.arranged': 'Results stand',
+  page: 'Results page',
+  box: 'Search box',
+  'box.chooser': 'Chosen beside the words',
+  'box.narrow': 'Search box on narrow pages',
+  'box.narrowUpTo': 'Narrow up to',
+  'box.leads': 'Enter leads',
+  live: 'Live results',
 }
 
 /** Names of parts below those, in whichever place. */
@@ -163,10 +181,40 @@ const PARTS: Readonly<Record<string, string>> = {
   type: '',
   form: '',
   until: 'until',
+  wide: '',
+  dress: '',
+  sizes: '',
+  asking: '',
+  opening: 'how it opens',
+  button: 'button',
+  clear: 'cross that empties it',
+  inside: 'room within',
+  around: 'room around',
+  rest: 'at rest,',
+  ending: 'end of the gradient',
+  angle: 'gradient runs to',
+  over: 'over the page,',
+  field: '',
+  inList: 'the list follows what is typed',
+  onEnter: 'on Enter',
+  first: 'before the line for more',
+  above: '',
+  didYouMean: 'other spellings',
+  recent: 'recent searches',
+  opens: 'a result opens',
+  perPage: 'at a time',
+  paging: 'one gets further',
+  shows: 'shows',
+  copyLink: 'button that copies the link',
+  inAddress: 'the address says what is shown',
 }
 
 /** Parts whose entries go by keys, which may be called as a part is. */
 const BY_KEY = ['labels', 'merged', 'pictures', 'parts']
+
+/** Choices as a sentence goes on with them. */
+const optionNames = (options: readonly { value: string; label: string }[]) =>
+  Object.fromEntries(options.map(({ value, label }) => [value, label[0]!.toLowerCase() + label.slice(1)]))
 
 /** What an owner chose from a fixed row, by the part that holds it; a text of the owner's is told as it is. */
 const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -177,6 +225,15 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   arranged: { list: 'one below the other', grid: 'side by side', wall: 'as a wall of pictures' },
   opened: { 'in-view': 'in view', unfolding: 'behind a button', over: 'behind a button, over the page' },
   turns: { none: 'no', 'by-day': 'by day' },
+  'box.leads': optionNames(LEADS),
+  opening: optionNames(OPENINGS),
+  'button.shows': optionNames(SHOWN_ON_BUTTON),
+  'button.side': optionNames(SIDES_OF_BUTTON),
+  clear: optionNames(CROSSES),
+  'live.where': optionNames(WHERE_LIVE),
+  opens: optionNames(OPENS),
+  paging: optionNames(PAGINGS),
+  'page.start': optionNames(STARTS),
   standIn: { none: 'nothing', letter: 'its first letter', sign: 'the sign of its collection' },
   ...Object.fromEntries(
     [...FRAME_CHOICES, { key: 'edges', options: SIDES }].map(({ key, options }) => [

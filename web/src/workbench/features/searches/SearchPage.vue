@@ -13,7 +13,10 @@ import WhyPanel from '../why/WhyPanel.vue'
 import FiltersStep from '../filters/FiltersStep.vue'
 import GoLiveStep from '../go-live/GoLiveStep.vue'
 import CardsStep from '../cards/CardsStep.vue'
+import LiveStep from '../live-results/LiveStep.vue'
 import OrderStep from '../order/OrderStep.vue'
+import PageStep from '../results-page/PageStep.vue'
+import BoxStep from '../search-box/BoxStep.vue'
 import ReachStep from '../what-is-searched/ReachStep.vue'
 import TrialsStep from '../trials/TrialsStep.vue'
 import WordsStep from '../words/WordsStep.vue'
@@ -52,6 +55,9 @@ const panels = {
   filters: FiltersStep,
   order: OrderStep,
   cards: CardsStep,
+  'search-box': BoxStep,
+  'live-results': LiveStep,
+  'results-page': PageStep,
   'go-live': GoLiveStep,
   trials: TrialsStep,
 }
@@ -131,7 +137,7 @@ useKeys({
           @ask="stage?.ask($event)"
         />
       </section>
-      <StagePane ref="stage" :search="search" :site="site" :reasons="here === 'order'" @why="askWhy" />
+      <StagePane ref="stage" :search="search" :site="site" :step="here" @why="askWhy" />
     </div>
     <WhyPanel
       v-model="asking"

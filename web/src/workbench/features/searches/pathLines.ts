@@ -2,6 +2,7 @@ import type { CollectionShape, ReachCounts, SearchDesign, SearchSummary } from '
 import { counted, formatNumber } from '../../kit/format'
 import { inUse } from '../filters/filters'
 import { ORDER_NAMES } from '../order/orders'
+import { boxLine, liveLine, pageLine } from '../places/placeNames'
 import type { StepKey } from './steps'
 
 /** What the lines of a search's path go by. */
@@ -37,6 +38,9 @@ export const PATH_LINES: Record<StepKey, (facts: PathFacts) => string> = {
       .join(' · '),
   cards: ({ design: { cards, look } }) =>
     `${cards.length === 0 ? 'Usual cards' : counted(cards.length, 'card')} · ${look.from ?? 'site’s look'}`,
+  'search-box': ({ design }) => boxLine(design),
+  'live-results': ({ design }) => liveLine(design),
+  'results-page': ({ design }) => pageLine(design),
   'go-live': ({ summary }) => {
     if (!summary?.live) return 'Not live yet'
     return summary.differences.length === 0

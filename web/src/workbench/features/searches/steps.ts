@@ -47,12 +47,31 @@ export const steps = [
     ],
   },
   {
+    key: 'search-box',
+    name: 'Search box',
+    remarks: 'box',
+    parts: [
+      { id: 'leads', name: 'Where Enter leads, the results page' },
+      { id: 'chooser', name: 'What can be chosen in the box' },
+    ],
+  },
+  { key: 'live-results', name: 'Live results', remarks: 'live', parts: [] },
+  {
+    key: 'results-page',
+    name: 'Results page',
+    remarks: 'page',
+    parts: [
+      { id: 'around', name: 'Heading, count, time, link' },
+      { id: 'nothing-found', name: 'When nothing is found' },
+    ],
+  },
+  {
     key: 'go-live',
     name: 'Go live',
     remarks: 'go-live',
     parts: [
       { id: 'tag', name: 'The tag for your site' },
-      { id: 'results-page', name: 'Where results are shown' },
+      { id: 'list-tags', name: 'The tags for your results page' },
     ],
   },
 ] as const satisfies readonly { key: string; name: string; remarks: Remark['step']; parts: readonly StepPart[] }[]

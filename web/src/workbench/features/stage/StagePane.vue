@@ -5,19 +5,30 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { api } from '../../ownerApi'
 import TrialStrip from '../trials/TrialStrip.vue'
 import type { WantedSpecimen } from './specimens'
-import { askOn, PLACES, ticked, WITH_CARDS, type StagePlace, type StageWidth } from './stagePage'
+import { askOn, PLACE_OF_STEP, PLACES, ticked, WITH_CARDS, type StagePlace, type StageWidth } from './stagePage'
+import { PRETEND, TYPE_A_WORD, type Pretence } from './pretences'
 import StageTools from './StageTools.vue'
+import StageTries from './StageTries.vue'
 import { standingOf } from './standing'
 import { usePartPicking } from './usePartPicking'
 
 /** The visitors' search, answering from the draft, as it is on the site: where an owner sees what a decision does. */
-const { site, search, reasons } = defineProps<{
+const { site, search, step } = defineProps<{
   site: string
   search: string
-  /** Whether each result says why it stands where it stands. */
-  reasons: boolean
+  /** The step whose decisions stand beside it. */
+  step: string
 }>()
-const place = ref<StagePlace>('results')
+const place = ref<StagePlace>(PLACE_OF_STEP[step] ?? 'results')
+watch(
+  () => step,
+  now => {
+    pretence.value = null
+    place.value = PLACE_OF_STEP[now] ?? place.value
+  },
+)
+/** Each result says there why it stands where it stands. */
+const reasons = computed(() => step === 'order')
 const width = ref<StageWidth>('wide')
 /** What is composed just now; null while nothing is. */
 const wanted = shallowRef<WantedSpecimen | null>(null)
@@ -56,6 +67,7 @@ async function listen() {
   picking.mark()
   giveReasons()
   giveWanted()
+  if (pretence.value) pretend()
   if (isBoxWanted) void frame.value?.contentWindow?.customElements.whenDefined('tidy-search').then(focusBox)
   isBoxWanted = false
 }
@@ -67,9 +79,9 @@ function putGround() {
 }
 function giveReasons() {
   const results = frame.value?.contentDocument?.querySelector('tidy-results')
-  if (results) Object.assign(results, { standing: reasons ? standingOf : null })
+  if (results) Object.assign(results, { standing: reasons.value ? standingOf : null })
 }
-watch(() => reasons, giveReasons)
+watch(reasons, giveReasons)
 function giveWanted() {
   const specimens = frame.value?.contentDocument?.querySelector('tidy-specimens')
   if (specimens) Object.assign(specimens, { wanted: wanted.value })
@@ -79,6 +91,14 @@ watch(wanted, (now, before) => {
   else if (!now && place.value === 'cards') place.value = 'results'
   giveWanted()
 })
+const pretence = ref<Pretence | null>(null)
+const tellStage = (name: string, detail: unknown = null) =>
+  frame.value?.contentWindow?.dispatchEvent(new CustomEvent(name, { detail }))
+function pretend() {
+  tellStage(PRETEND, pretence.value)
+  tellStage('tidy-lantern-refresh')
+}
+watch(pretence, pretend)
 let isBoxWanted = false
 function focusBox() {
   frame.value?.contentWindow?.focus()
@@ -137,7 +157,8 @@ defineExpose({
         @load="listen"
       />
     </div>
-    <TrialStrip :site="site" :search="search" :typed="inBox" @ask="ask" />
+    <StageTries v-if="PLACE_OF_STEP[step]" v-model="pretence" @type="tellStage(TYPE_A_WORD)" />
+    <TrialStrip v-else :site="site" :search="search" :typed="inBox" @ask="ask" />
   </section>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, useShadowRoot, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Card, Specimen } from '../../../shared/contract'
 import { fetchJson } from '../../../shared/http'
 import { useLatest } from '../../../shared/useLatest'
@@ -9,6 +9,11 @@ import { tierLook } from '../../../visitor/look/tierLook'
 import { useLook } from '../../../visitor/look/useLook'
 import { useSearchElement } from '../../../visitor/useSearchElement'
 import type { WantedSpecimen } from './specimens'
+import cards from '../../../visitor/cards/cards.css?inline'
+import tiers from '../../../visitor/cards/tiers.css?inline'
+import list from '../../../visitor/list/list.css?inline'
+import live from '../../../visitor/live/live.css?inline'
+import { useStyle } from '../../../visitor/look/useStyle'
 import css from './specimens.css?inline'
 
 /** One item on its card in every place, drawn by what draws it for visitors; the place that is composed stands first. */
@@ -20,9 +25,7 @@ const { search = '', wanted = null } = defineProps<{
 const { state } = useSearchElement(search, 'draft')
 const whole = ref<HTMLElement>()
 const worn = useLook(whole, search, 'draft', state)
-const benches = new CSSStyleSheet()
-benches.replaceSync(css)
-useShadowRoot()?.adoptedStyleSheets.push(benches)
+for (const one of [list, live, cards, tiers, css]) useStyle(one)
 const at = ref(1)
 watch(
   () => wanted?.collection,

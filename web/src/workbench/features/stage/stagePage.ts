@@ -1,12 +1,20 @@
 /** What of the visitors' search is seen: on a page, or one card in every place. */
-export type StagePlace = 'results' | 'box' | 'home' | 'cards'
+export type StagePlace = 'results' | 'header' | 'page' | 'side' | 'home' | 'cards'
 export type StageWidth = 'wide' | 'phone'
 
 export const PLACES: readonly { value: StagePlace; label: string }[] = [
-  { value: 'results', label: 'Results page' },
-  { value: 'box', label: 'Box on a page' },
-  { value: 'home', label: 'Filters alone' },
+  { value: 'results', label: 'Results' },
+  { value: 'header', label: 'Header' },
+  { value: 'page', label: 'Page' },
+  { value: 'side', label: 'Column' },
+  { value: 'home', label: 'Filters' },
 ]
+/** Where the elements stand while a step decides on them. */
+export const PLACE_OF_STEP: Readonly<Record<string, StagePlace>> = {
+  'search-box': 'header',
+  'live-results': 'header',
+  'results-page': 'results',
+}
 /** While a card is composed, it is in view. */
 export const WITH_CARDS: typeof PLACES = [{ value: 'cards', label: 'The card' }, ...PLACES]
 export const WIDTHS: readonly { value: StageWidth; label: string }[] = [

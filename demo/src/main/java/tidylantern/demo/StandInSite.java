@@ -215,6 +215,9 @@ public final class StandInSite implements AutoCloseable {
                                     part,
                                     "lead",
                                     lead(part.key()),
+                                    // One of its lists the site has narrowed in place; the others it just shows.
+                                    "narrowed",
+                                    part.key().equals("outings"),
                                     "cards",
                                     cards(part.key(), content.items(part.key())))));
             return;

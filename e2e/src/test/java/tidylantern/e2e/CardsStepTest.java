@@ -77,7 +77,7 @@ class CardsStepTest {
 
     /** Leaves the one card for the results that visitors get. */
     private static void toTheResults() {
-        browser.seeText(".stage button", "Results page").click();
+        browser.seeText(".stage button", "Results").click();
     }
 
     /** The parts of the item on the stage, where its card is drawn in one way. */

@@ -262,7 +262,7 @@ class FeaturedTest {
         browser.untilTexts(
                 box,
                 ".row .title",
-                names -> names.size() == 3
+                names -> names.size() == 8
                         && beacons.contains(names.getFirst())
                         && lanterns.contains(names.get(1))
                         && !names.get(2).isEmpty());
@@ -275,7 +275,7 @@ class FeaturedTest {
             phone.mustBeAccessible("featured results on a phone, one below the other");
         }
 
-        browser.open(world.workbench("/searches/" + key + "/go-live"));
+        browser.open(world.workbench("/searches/" + key + "/results-page"));
         browser.seeText("[role=group] button", "Side by side").click();
         browser.onStage(
                 "tidy-results",
@@ -306,7 +306,7 @@ class FeaturedTest {
             phone.mustBeAccessible("featured results on a phone");
             SearchContext small = phone.inside("tidy-search");
             phone.see(small, "input").sendKeys("the");
-            phone.untilTexts(small, ".row .title", names -> names.size() == 3 && beacons.contains(names.getFirst()));
+            phone.untilTexts(small, ".row .title", names -> names.size() == 8 && beacons.contains(names.getFirst()));
             phone.mustBeAccessible("featured live results on a phone");
             assertThat(phone.consoleErrors()).isEmpty();
         }

@@ -355,7 +355,7 @@ class FilterDecisionsTest {
                                 world.api()
                                         .get("/api/owner/searches/" + key + "/draft")
                                         .header("ETag")));
-        browser.open(world.service() + "/workbench/stage.html#search=" + key + "&place=box");
+        browser.open(world.service() + "/workbench/stage.html#search=" + key + "&place=header");
         SearchContext box = browser.inside("tidy-search");
         browser.see(box, ".chip.open").click();
         browser.see(box, ".sheet [part~='filter-garden'] input").click();

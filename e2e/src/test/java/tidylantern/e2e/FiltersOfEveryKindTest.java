@@ -180,7 +180,10 @@ class FiltersOfEveryKindTest {
                         "homes",
                         List.of(is("offer", "To let"), between("price", 400, 700), between("bedrooms", 2, 99))));
         assertThat(browser.address()).contains("price=400..700", "bedrooms=2..");
-        assertThat(browser.texts(results, ".chip")).contains("Renting", "Price: 400 to 700 EUR", "Bedrooms: from 2");
+        browser.untilTexts(
+                results,
+                ".chip",
+                chips -> chips.containsAll(List.of("Renting", "Price: 400 to 700 EUR", "Bedrooms: from 2")));
         browser.mustBeAccessible("bounds and a switch");
         filter(results, "Price")
                 .findElement(By.cssSelector("input[type=range]:last-of-type"))

@@ -23,9 +23,13 @@ public record FieldKey(String value) implements Comparable<FieldKey> {
 
     public static final FieldKey PUBLISHED = new FieldKey("published");
 
+    private static final String COLLECTION_ITSELF = "@collection";
+    /** No field that content could bring: to which collection an item belongs. */
+    public static final FieldKey COLLECTION = new FieldKey(COLLECTION_ITSELF);
+
     public FieldKey {
         require(
-                FORM.matcher(value).matches(),
+                FORM.matcher(value).matches() || value.equals(COLLECTION_ITSELF),
                 "\"%s\" cannot name a field: start with a letter, then up to 63 letters, digits, - or _",
                 value);
     }

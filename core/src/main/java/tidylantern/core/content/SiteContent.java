@@ -54,6 +54,9 @@ public record SiteContent(
 
     /** The kind of a field, or null where no collection has it. */
     public @Nullable FieldKind kind(FieldKey key) {
+        if (key.equals(FieldKey.COLLECTION)) {
+            return FieldKind.CATEGORY;
+        }
         for (Collection collection : collections) {
             Field field = collection.field(key);
             if (field != null) {

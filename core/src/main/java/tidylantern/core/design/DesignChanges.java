@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.design.box.Paint;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.CardPart;
 import tidylantern.core.design.text.Reworded;
@@ -67,10 +68,14 @@ public final class DesignChanges {
         }
     }
 
-    /** A record of the design's own; those of the content, such as a field's key, are values, and so are colours. */
+    /**
+     * A record of the design's own; those of the content, such as a field's key, are values, and so are colours and
+     * paints.
+     */
     private static boolean isPart(Object value) {
         return value instanceof Record
                 && !(value instanceof Colour)
+                && !(value instanceof Paint)
                 && value.getClass().getPackageName().startsWith(SearchDesign.class.getPackageName());
     }
 

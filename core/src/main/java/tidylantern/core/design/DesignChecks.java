@@ -12,10 +12,13 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.MentionPart;
 import tidylantern.core.design.look.LookChecks;
 import tidylantern.core.design.look.WornLook;
+import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.text.DesignLabels;
 
 /**
@@ -43,6 +46,9 @@ public final class DesignChecks {
         FILTERS,
         ORDER,
         CARDS,
+        BOX,
+        LIVE,
+        PAGE,
         GO_LIVE;
 
         @Override
@@ -59,12 +65,15 @@ public final class DesignChecks {
         DesignChecks checks = new DesignChecks(design, content);
         checks.reach();
         checks.words();
-        design.filtersInUse().forEach(checks::filter);
+        design.filters().stream().flatMap(Filter::inUse).forEach(checks::filter);
         design.order().all().distinct().forEach(checks::orderKey);
         checks.remarks.addAll(TierChecks.remarks(design));
         design.tiers().forEach(tier -> tier.holders().forEach(holders -> checks.tierRule(tier, holders.rule())));
         design.cards().forEach(checks::card);
         checks.labels();
+        checks.chooser();
+        checks.live();
+        checks.page();
         return checks.remarks;
     }
 
@@ -80,6 +89,55 @@ public final class DesignChecks {
                         label.wording(),
                         label.label(),
                         label.language().called()));
+    }
+
+    private void chooser() {
+        Chooser chooser = design.box().chooser();
+        if (chooser == null) {
+            return;
+        }
+        if (chooser.field().equals(FieldKey.COLLECTION)) {
+            if (design.searched().size() < 2) {
+                remark(Step.BOX, "Only one collection is searched, so there is nothing to choose among in the box.");
+            }
+        } else if (content.kind(chooser.field()) != FieldKind.CATEGORY) {
+            remark(
+                    Step.BOX,
+                    "What can be chosen in the box is \"%s\", and no collection has a category of that name. Choose"
+                            + " another, or nothing.",
+                    chooser.field());
+        } else if (noneReachedHas(chooser.field())) {
+            remark(
+                    Step.BOX,
+                    "What can be chosen in the box is \"%s\", which no searched collection has.",
+                    chooser.field());
+        }
+    }
+
+    private void live() {
+        LiveList live = design.live();
+        Integer from = live.asking().from();
+        if (from != null && from < design.words().fewestLetters()) {
+            remark(
+                    Step.LIVE,
+                    "Live results begin at %d letters, and words are looked for from %d on: until then the starting list"
+                            + " stands there.",
+                    from,
+                    design.words().fewestLetters());
+        }
+        if (live.first() != null && live.first() >= live.most()) {
+            remark(Step.LIVE, "All of the %d live results show at first, so 'more' never does.", live.most());
+        }
+    }
+
+    private void page() {
+        if (design.page().start() == ResultsPage.Start.FEATURED
+                && design.tiers().isEmpty()) {
+            remark(
+                    Step.PAGE,
+                    "Featured items are shown before anything is typed, and there is no featured tier. Everything is"
+                            + " shown instead.");
+        }
     }
 
     /** Colours that cannot be read, or not be seen, in what a search wears; each once, where it is worst. */

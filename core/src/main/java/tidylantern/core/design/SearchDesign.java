@@ -2,7 +2,6 @@ package tidylantern.core.design;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -12,9 +11,13 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.box.Chooser;
+import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.look.Look;
+import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.text.VisitorTexts;
 
 /**
@@ -25,6 +28,9 @@ import tidylantern.core.design.text.VisitorTexts;
  * @param filters in the order in which visitors see them; of those that are joined, what is in use:
  *     {@link #filtersInUse}
  * @param tiers of featured listings, at most {@value #MOST_TIERS}; by rank: {@link #tiersByRank}
+ * @param box that visitors type into
+ * @param live what appears at the box while they type
+ * @param page the list of all results
  * @param cards that the owner made, none twice for one place and collection, at most {@value #MOST_CARDS};
  *     {@link #card} tells which is drawn
  * @param look what the search wears that its site does not
@@ -41,6 +47,8 @@ public record SearchDesign(
         ResultOrder order,
         List<Tier> tiers,
         List<Pin> pins,
+        SearchBox box,
+        LiveList live,
         ResultsPage page,
         List<Card> cards,
         Look look,
@@ -97,7 +105,15 @@ public record SearchDesign(
         pins = List.copyOf(Objects.requireNonNullElse(pins, List.<Pin>of()));
         DesignFault.unless(
                 pins.size() <= MOST_PINS, "pins", "%d pins are too many; %d are the most", pins.size(), MOST_PINS);
-        page = Objects.requireNonNullElseGet(page, () -> new ResultsPage(null, null, null));
+        box = Objects.requireNonNullElseGet(box, SearchBox::usual);
+        Chooser chooser = box.chooser();
+        DesignFault.unless(
+                chooser == null || !keys.contains(Chooser.KEY),
+                "box.chooser",
+                "a filter is called \"%s\" in addresses, and so is what is chosen in the box; call the filter otherwise",
+                Chooser.KEY);
+        live = Objects.requireNonNullElseGet(live, LiveList::usual);
+        page = Objects.requireNonNullElseGet(page, ResultsPage::usual);
         cards = List.copyOf(Objects.requireNonNullElse(cards, List.<Card>of()));
         DesignFault.unless(
                 cards.size() <= MOST_CARDS,
@@ -136,7 +152,9 @@ public record SearchDesign(
                 ResultOrder.usual(),
                 List.of(),
                 List.of(),
-                new ResultsPage(null, null, null),
+                SearchBox.usual(),
+                LiveList.usual(),
+                ResultsPage.usual(),
                 List.of(),
                 Look.asBelow(),
                 VisitorTexts.asTheyCome());
@@ -159,57 +177,235 @@ public record SearchDesign(
 
     public SearchDesign withWords(Words changed) {
         return new SearchDesign(
-                version, name, reach, changed, filters, filterPlaces, order, tiers, pins, page, cards, look, texts);
+                version,
+                name,
+                reach,
+                changed,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                box,
+                live,
+                page,
+                cards,
+                look,
+                texts);
     }
 
     public SearchDesign withReach(Reach changed) {
         return new SearchDesign(
-                version, name, changed, words, filters, filterPlaces, order, tiers, pins, page, cards, look, texts);
+                version,
+                name,
+                changed,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                box,
+                live,
+                page,
+                cards,
+                look,
+                texts);
     }
 
     public SearchDesign withFilters(List<Filter> changed) {
         return new SearchDesign(
-                version, name, reach, words, changed, filterPlaces, order, tiers, pins, page, cards, look, texts);
+                version,
+                name,
+                reach,
+                words,
+                changed,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                box,
+                live,
+                page,
+                cards,
+                look,
+                texts);
     }
 
     public SearchDesign withFilterPlaces(FilterPlaces changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, changed, order, tiers, pins, page, cards, look, texts);
+                version, name, reach, words, filters, changed, order, tiers, pins, box, live, page, cards, look, texts);
     }
 
     public SearchDesign withOrder(ResultOrder changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, changed, tiers, pins, page, cards, look, texts);
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                changed,
+                tiers,
+                pins,
+                box,
+                live,
+                page,
+                cards,
+                look,
+                texts);
     }
 
     public SearchDesign withTiers(List<Tier> changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, changed, pins, page, cards, look, texts);
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                changed,
+                pins,
+                box,
+                live,
+                page,
+                cards,
+                look,
+                texts);
     }
 
     public SearchDesign withPins(List<Pin> changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, changed, page, cards, look, texts);
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                changed,
+                box,
+                live,
+                page,
+                cards,
+                look,
+                texts);
+    }
+
+    public SearchDesign withBox(SearchBox changed) {
+        return new SearchDesign(
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                changed,
+                live,
+                page,
+                cards,
+                look,
+                texts);
+    }
+
+    public SearchDesign withLive(LiveList changed) {
+        return new SearchDesign(
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                box,
+                changed,
+                page,
+                cards,
+                look,
+                texts);
     }
 
     public SearchDesign withPage(ResultsPage changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, pins, changed, cards, look, texts);
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                box,
+                live,
+                changed,
+                cards,
+                look,
+                texts);
     }
 
     public SearchDesign withCards(List<Card> changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, changed, look, texts);
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                box,
+                live,
+                page,
+                changed,
+                look,
+                texts);
     }
 
     public SearchDesign withLook(Look changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, cards, changed, texts);
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                box,
+                live,
+                page,
+                cards,
+                changed,
+                texts);
     }
 
     public SearchDesign withTexts(VisitorTexts changed) {
         return new SearchDesign(
-                version, name, reach, words, filters, filterPlaces, order, tiers, pins, page, cards, look, changed);
+                version,
+                name,
+                reach,
+                words,
+                filters,
+                filterPlaces,
+                order,
+                tiers,
+                pins,
+                box,
+                live,
+                page,
+                cards,
+                look,
+                changed);
     }
 
     /**
@@ -228,9 +424,16 @@ public record SearchDesign(
                 .toList();
     }
 
-    /** What visitors meet: joint filters, and in place of those that stand apart just now their parts. */
+    /**
+     * What visitors meet: joint filters, and in place of those that stand apart just now their parts; last what is
+     * chosen in the box.
+     */
     public List<Filter> filtersInUse() {
-        return filters.stream().flatMap(Filter::inUse).toList();
+        Chooser chooser = box.chooser();
+        return Stream.concat(
+                        filters.stream().flatMap(Filter::inUse),
+                        Stream.ofNullable(chooser).map(Chooser::filter))
+                .toList();
     }
 
     /**
@@ -249,56 +452,5 @@ public record SearchDesign(
     /** The collections that are searched, in the owner's order. */
     public Set<CollectionKey> searched() {
         return reach.keys();
-    }
-
-    /**
-     * Where results are shown.
-     *
-     * @param address of the site's own results page, absolute or from the site's root; null for the hosted page
-     * @param perPage how many results a page holds, 1 to 100
-     * @param arranged how the cards stand
-     */
-    public record ResultsPage(@Nullable String address, Integer perPage, Arranged arranged) {
-        public static final int USUAL_PER_PAGE = 10;
-
-        public ResultsPage {
-            address = address == null || address.isBlank() ? null : address.strip();
-            DesignFault.unless(
-                    address == null || tidylantern.core.content.Addresses.safe(address),
-                    "address",
-                    "\"%s\" is no web address; write one that starts with /, https:// or http://",
-                    address);
-            perPage = Objects.requireNonNullElse(perPage, USUAL_PER_PAGE);
-            DesignFault.unless(
-                    perPage >= 1 && perPage <= 100,
-                    "perPage",
-                    "%d results a page are not possible; choose 1 to 100",
-                    perPage);
-            arranged = Objects.requireNonNullElse(arranged, Arranged.LIST);
-        }
-
-        /** Whose cards are drawn. */
-        public Place place() {
-            return switch (arranged) {
-                case LIST -> Place.LIST;
-                case GRID -> Place.GRID;
-                case WALL -> Place.WALL;
-            };
-        }
-    }
-
-    /** How the cards of a results page stand. */
-    public enum Arranged {
-        /** One below the other. */
-        LIST,
-        /** Side by side, where there is room. */
-        GRID,
-        /** As a wall of pictures. */
-        WALL;
-
-        @Override
-        public String toString() {
-            return name().toLowerCase(Locale.ROOT);
-        }
     }
 }

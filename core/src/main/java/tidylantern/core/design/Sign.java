@@ -2,7 +2,10 @@ package tidylantern.core.design;
 
 import java.util.Locale;
 
-/** A general sign that can stand for a collection. How each is drawn belongs to those who draw. */
+/**
+ * A general sign that can stand for a collection, or on the button of a search box. How each is drawn belongs to those
+ * who draw.
+ */
 public enum Sign {
     PAGE("Page"),
     NEWS("Newspaper"),
@@ -37,7 +40,14 @@ public enum Sign {
     TICKET("Ticket"),
     BRIEFCASE("Briefcase"),
     STAR("Star"),
-    QUESTION("Question");
+    QUESTION("Question"),
+    MAGNIFIER("Magnifying glass"),
+    MAGNIFIER_LINES("Magnifying glass on a list"),
+    BINOCULARS("Binoculars"),
+    COMPASS("Compass"),
+    LAMP("Lamp"),
+    ARROW("Arrow"),
+    EYE("Eye");
 
     private final String called;
 
@@ -52,6 +62,6 @@ public enum Sign {
 
     @Override
     public String toString() {
-        return name().toLowerCase(Locale.ROOT);
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

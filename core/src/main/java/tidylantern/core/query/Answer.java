@@ -3,18 +3,21 @@ package tidylantern.core.query;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.design.results.ResultsPage;
 
 /**
  * One page of results.
  *
  * @param query the words as they were read
  * @param startingList whether nothing, or too little, was typed, so that this is everything in reach
+ * @param start what stands there instead of everything, before anything is typed or set
  * @param newestFirst whether the starting list begins with the newest, as far as no pin and no tier decides; false
  *     where nothing in it has a day
  * @param total how many items are found; exact
  * @param page 1 to {@code pages}
  * @param didYouMean another query, where little is found; it finds something
  * @param seeAlso queries to go on with; each finds something
+ * @param withoutOne where nothing is found, what is with one filter less
  * @param filters what each filter of the design offers, in its order
  * @param shown keys of the filters that visitors see just now: those that lead anywhere, and whose conditions hold
  * @param pages at least 1, even if nothing is found
@@ -22,6 +25,7 @@ import org.jspecify.annotations.Nullable;
 public record Answer(
         String query,
         boolean startingList,
+        ResultsPage.Start start,
         boolean newestFirst,
         int total,
         int page,
@@ -30,11 +34,13 @@ public record Answer(
         List<Hit> hits,
         @Nullable String didYouMean,
         List<String> seeAlso,
+        List<WithoutOne> withoutOne,
         List<FilterAnswer> filters,
         Set<String> shown) {
     public Answer {
         hits = List.copyOf(hits);
         seeAlso = List.copyOf(seeAlso);
+        withoutOne = List.copyOf(withoutOne);
         filters = List.copyOf(filters);
         shown = Set.copyOf(shown);
     }

@@ -6,6 +6,7 @@ import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Filter;
@@ -85,6 +86,9 @@ interface OneFilter {
             throws IOException {
         if (filter.joined() != null) {
             return new JointFilter(filter, filter.joined(), given, searcher, content, design, query, effort);
+        }
+        if (filter.field().equals(FieldKey.COLLECTION)) {
+            return new CollectionFilter(filter, given == null ? List.of() : given, content, design);
         }
         FieldKind kind = content.kind(filter.field());
         if (given == null && filter.start().all() && kind == FieldKind.CATEGORY) {

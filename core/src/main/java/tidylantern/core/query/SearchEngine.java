@@ -41,6 +41,8 @@ import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.index.Stemming;
@@ -53,10 +55,6 @@ import tidylantern.core.place.Position;
  * one of a few (it is work for a processor, not waiting).
  */
 public final class SearchEngine {
-    /** Live results hold at most so many items, and at most so many of one collection. */
-    public static final int MOST_LIVE = 8;
-
-    public static final int MOST_LIVE_PER_COLLECTION = 3;
     /** Enough for two lines of the widest box; a narrower one shows as much as there is room for. */
     private static final Words.Excerpt LIVE_EXCERPT = new Words.Excerpt(36, 2);
 
@@ -171,31 +169,78 @@ public final class SearchEngine {
                                                 asked.narrowing().filters(),
                                                 among)));
         int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());
-        int pages = Math.max(1, Math.ceilDiv(total, perPage));
-        page = Math.min(page, pages);
-        int from = (page - 1) * perPage;
-        List<ScoreDoc> inOrder = ordering.merged(top.scoreDocs, total, asked.found());
-        List<ScoreDoc> onPage =
-                inOrder.subList(Math.min(from, inOrder.size()), Math.min(from + perPage, inOrder.size()));
+        ResultsPage.Start start = startOf(asked, ordering);
+        PageOfResults onPage =
+                switch (start) {
+                    case EVERYTHING ->
+                        PageOfResults.of(ordering.merged(top.scoreDocs, total, asked.found()), total, query, design);
+                    case NOTHING -> new PageOfResults(List.of(), total, 1, 1);
+                    // Numbers beside filters stay those of everything: whoever narrows looks through all of it.
+                    case FEATURED -> {
+                        TopFieldDocs featured =
+                                searcher.search(ordering.holders().among(read.lucene()), best);
+                        yield PageOfResults.of(
+                                List.of(featured.scoreDocs),
+                                Math.toIntExact(featured.totalHits.value()),
+                                query,
+                                design);
+                    }
+                };
         Excerpts excerpts = new Excerpts(read.matches(), design.words().excerpt(), false);
         Cards cards = new Cards(asked, ordering, excerpts, design.page().place());
-        List<Hit> hits = cards.of(onPage);
+        List<Hit> hits = cards.of(onPage.results());
         List<FilterAnswer> filters = asked.narrowing().answers();
         String didYouMean = new DidYouMean(asked).of(total);
         Shown shown = new Shown(design, total, filters, among == null ? Set.of() : among.keys());
         return new Answer(
                 query.text().strip(),
                 read.startingList(),
+                start,
                 read.startingList() && ordering.newestFirst(asked.found()),
-                total,
-                page,
-                pages,
+                onPage.total(),
+                onPage.page(),
+                onPage.pages(),
                 perPage,
                 hits,
                 didYouMean,
                 new SeeAlso(asked, didYouMean).of(cards.items()),
+                total > 0 ? List.of() : WithoutOne.of(asked),
                 filters,
                 shown.keys());
+    }
+
+    /**
+     * What stands there before anything is typed or set; everything where nobody asks for that or nothing is featured.
+     */
+    private static ResultsPage.Start startOf(Asked asked, Ordering ordering) throws IOException {
+        boolean begun = asked.query().letters() > 0 || asked.narrowing().isSet();
+        ResultsPage.Start start =
+                begun ? ResultsPage.Start.EVERYTHING : asked.design().page().start();
+        return start == ResultsPage.Start.FEATURED
+                        && !AtLeast.found(
+                                asked.searcher(),
+                                ordering.holders().among(asked.read().lucene()),
+                                1)
+                ? ResultsPage.Start.EVERYTHING
+                : start;
+    }
+
+    /**
+     * What stands on the page that was asked for, or on the last.
+     *
+     * @param total how many are found, which may be more than can be looked through
+     */
+    private record PageOfResults(List<ScoreDoc> results, int total, int page, int pages) {
+        /** @param first of the results, in their order */
+        static PageOfResults of(List<ScoreDoc> first, int total, VisitorQuery query, SearchDesign design) {
+            int perPage = design.page().perPage();
+            int reachable = design.page().reachable(total);
+            int pages = Math.max(1, Math.ceilDiv(reachable, perPage));
+            int page = Math.min(query.page(), pages);
+            int from = (page - 1) * perPage;
+            int end = Math.min(Math.min(from + perPage, reachable), first.size());
+            return new PageOfResults(first.subList(Math.min(from, end), end), total, page, pages);
+        }
     }
 
     /**
@@ -281,50 +326,92 @@ public final class SearchEngine {
         return new TopFieldCollectorManager(order, (int) Math.min(wanted, most), null, Integer.MAX_VALUE);
     }
 
-    /** The short list: the same items in the same order as {@link #answer}, by collection. */
+    /** The short list: the same items in the same order as {@link #answer}, by collection where the design says so. */
     public LiveAnswer live(SiteContent content, SearchDesign design, VisitorQuery query) {
         try {
             return index.read(searcher -> {
                 Asked asked = Asked.whileTyping(searcher, content, design, query, gazetteer);
-                ReadQuery read = asked.read();
                 Ordering ordering = asked.liveOrdering();
-                Map<String, TopFieldDocs> found = inTime(
-                        searcher,
-                        own -> own.search(asked.found(), new GroupedTop(ordering.sort(), MOST_LIVE_PER_COLLECTION)));
-                List<LiveGroups.Group> groups =
-                        LiveGroups.inOrder(found, ordering, searcher, asked.found(), MOST_LIVE_PER_COLLECTION);
-                Cards cards = new Cards(asked, ordering, new Excerpts(read.matches(), LIVE_EXCERPT, true), Place.LIVE);
-                List<LiveAnswer.Group> shown = new ArrayList<>();
-                int left = MOST_LIVE;
-                int total = 0;
-                int groupsLeft = groups.size();
-                for (LiveGroups.Group group : groups) {
-                    // Every collection that has something keeps room for one, so that none goes unseen.
-                    int room = Math.max(0, Math.min(group.results().size(), left - Math.min(left - 1, groupsLeft - 1)));
-                    CollectionKey key = new CollectionKey(group.collection());
-                    int ofGroup = group.total();
-                    total += ofGroup;
-                    groupsLeft--;
-                    if (room > 0) {
-                        left -= room;
-                        shown.add(new LiveAnswer.Group(
-                                key,
-                                cards.label(key),
-                                ofGroup,
-                                cards.of(group.results().subList(0, room))));
-                    }
-                }
+                Cards cards = new Cards(
+                        asked, ordering, new Excerpts(asked.read().matches(), LIVE_EXCERPT, true), Place.LIVE);
+                List<LiveAnswer.Group> shown = design.live().grouped()
+                        ? byCollection(asked, ordering, cards)
+                        : inOneList(asked, ordering, cards);
+                int total = shown.stream().mapToInt(LiveAnswer.Group::total).sum();
+                LiveList.Above above = design.live().above();
                 return new LiveAnswer(
                         query.text().strip(),
-                        read.startingList(),
+                        asked.read().startingList(),
                         total,
-                        shown,
-                        new Completions(asked).of(),
-                        total == 0 ? new DidYouMean(asked).of(0) : null);
+                        shown.stream().filter(group -> !group.hits().isEmpty()).toList(),
+                        above.completions() ? new Completions(asked).of() : List.of(),
+                        total == 0 && above.didYouMean() ? new DidYouMean(asked).of(0) : null);
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
+    }
+
+    /** Where what {@link #answer} finds is, on all its pages together. */
+    public FoundAddresses addresses(SiteContent content, SearchDesign design, VisitorQuery query) {
+        try {
+            return index.read(searcher -> {
+                Asked asked = Asked.of(searcher, content, design, query, gazetteer);
+                Ordering ordering = asked.ordering();
+                TopFieldCollectorManager best = top(searcher, ordering.sort(), FoundAddresses.MOST);
+                TopFieldDocs found = inTime(searcher, own -> own.search(asked.found(), best));
+                int total = Math.toIntExact(found.totalHits.value());
+                StoredFields stored = searcher.storedFields();
+                List<String> addresses = new ArrayList<>();
+                for (ScoreDoc document : ordering.merged(found.scoreDocs, total, asked.found())) {
+                    String address = IndexFields.item(stored, document.doc, Set.of(FieldKey.ADDRESS))
+                            .address();
+                    if (address != null) {
+                        addresses.add(address);
+                    }
+                }
+                boolean whole =
+                        asked.read().startingList() && !asked.narrowing().isSet();
+                return new FoundAddresses(total, whole, addresses);
+            });
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
+    private List<LiveAnswer.Group> inOneList(Asked asked, Ordering ordering, Cards cards) throws IOException {
+        int most = asked.design().live().most();
+        TopFieldCollectorManager best = top(asked.searcher(), ordering.sort(), most);
+        TopFieldDocs found = inTime(asked.searcher(), own -> own.search(asked.found(), best));
+        int total = Math.toIntExact(found.totalHits.value());
+        List<ScoreDoc> inOrder = ordering.merged(found.scoreDocs, total, asked.found());
+        return List.of(
+                new LiveAnswer.Group(null, "", total, cards.of(inOrder.subList(0, Math.min(most, inOrder.size())))));
+    }
+
+    private List<LiveAnswer.Group> byCollection(Asked asked, Ordering ordering, Cards cards) throws IOException {
+        LiveList live = asked.design().live();
+        int ofOne = asked.design().searched().size() == 1 ? live.most() : live.mostOfOne();
+        Map<String, TopFieldDocs> found =
+                inTime(asked.searcher(), own -> own.search(asked.found(), new GroupedTop(ordering.sort(), ofOne)));
+        List<LiveGroups.Group> groups = LiveGroups.inOrder(found, ordering, asked.searcher(), asked.found(), ofOne);
+        List<LiveAnswer.Group> shown = new ArrayList<>();
+        int left = live.most();
+        int groupsLeft = groups.size();
+        for (LiveGroups.Group group : groups) {
+            // Every collection that has something keeps room for one, so that none goes unseen.
+            int keptForOthers = Math.min(Math.max(0, left - 1), groupsLeft - 1);
+            int room = Math.min(group.results().size(), left - keptForOthers);
+            CollectionKey key = new CollectionKey(group.collection());
+            groupsLeft--;
+            left -= room;
+            shown.add(new LiveAnswer.Group(
+                    key,
+                    cards.label(key),
+                    group.total(),
+                    cards.of(group.results().subList(0, room))));
+        }
+        return shown;
     }
 
     /**

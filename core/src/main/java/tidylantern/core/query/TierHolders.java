@@ -199,6 +199,16 @@ final class TierHolders {
         return places.getOrDefault(document, Placement.LAST_PLACE + 1);
     }
 
+    /** Those of what is found that hold any tier. */
+    Query among(Query found) {
+        BooleanQuery.Builder any = new BooleanQuery.Builder();
+        holding.forEach(documents -> any.add(documents, Occur.SHOULD));
+        return new BooleanQuery.Builder()
+                .add(any.build(), Occur.FILTER)
+                .add(found, Occur.FILTER)
+                .build();
+    }
+
     /** Those of a tier's documents that a query finds, by their items' references. */
     int[] found(IndexSearcher searcher, Query found, int tier) throws IOException {
         int[] all = documents(tier);

@@ -21,6 +21,14 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
+import tidylantern.core.design.box.BoxArrangement;
+import tidylantern.core.design.box.BoxColours;
+import tidylantern.core.design.box.BoxDress;
+import tidylantern.core.design.box.BoxSizes;
+import tidylantern.core.design.box.Chooser;
+import tidylantern.core.design.box.Opening;
+import tidylantern.core.design.box.Paint;
+import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.card.ButtonPart;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.ExcerptPart;
@@ -44,6 +52,9 @@ import tidylantern.core.design.look.LookType;
 import tidylantern.core.design.look.ReadyLook;
 import tidylantern.core.design.look.Scheme;
 import tidylantern.core.design.look.Shadow;
+import tidylantern.core.design.results.Arranged;
+import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.text.Language;
 import tidylantern.core.design.text.Reworded;
 import tidylantern.core.design.text.VisitorTexts;
@@ -57,6 +68,24 @@ class DesignChangesTest {
 
     /** Of everything there is at least one. */
     private static final SearchDesign FULL = full();
+
+    private static SearchBox box() {
+        BoxColours colours =
+                new BoxColours(new Paint("#0e5f63"), new Paint("accent"), new Paint("#114488"), new Paint("#ffffff"));
+        return new SearchBox(
+                BoxArrangement.usual(),
+                BoxArrangement.usual().opening(Opening.OVER),
+                640,
+                new Chooser(KIND),
+                SearchBox.Leads.NEAREST,
+                new BoxDress(
+                        new BoxSizes(400, 48, 12, 8, 10, 2, 18),
+                        90,
+                        colours,
+                        colours,
+                        colours,
+                        new BoxDress.OverPage(new Paint("#114488"), 24)));
+    }
 
     private static SearchDesign full() {
         ReachRule sea = ReachRule.category(KIND, "sea");
@@ -100,7 +129,34 @@ class DesignChangesTest {
                         40),
                 List.of(tier("gold", 1, sea), tier("silver", 2, sea)),
                 List.of(pin("ferry", PIER), pin("boat", BOAT)),
-                new SearchDesign.ResultsPage("/find", 10, SearchDesign.Arranged.LIST),
+                box(),
+                new LiveList(
+                        LiveList.Where.BELOW,
+                        false,
+                        new LiveList.Asking(3, 120, false),
+                        true,
+                        8,
+                        4,
+                        new LiveList.LiveForm(2, 8, 520, 400),
+                        new LiveList.Above(true, true, false, true),
+                        LiveList.Opens.HERE),
+                new ResultsPage(
+                        "/find",
+                        10,
+                        Arranged.LIST,
+                        3,
+                        ResultsPage.Paging.NUMBERS,
+                        200,
+                        new ResultsPage.Shows(
+                                true,
+                                true,
+                                false,
+                                true,
+                                true,
+                                false,
+                                new ResultsPage.NothingFound(Sign.LAMP, true, true)),
+                        ResultsPage.Start.EVERYTHING,
+                        new ResultsPage.Told(true, true)),
                 List.of(card(Place.LIST, null), card(Place.LIVE, new CollectionKey("posts"))),
                 new Look(
                         ReadyLook.GAZETTE,

@@ -109,6 +109,8 @@ class TierLooksTest {
                 null,
                 null,
                 null,
+                null,
+                null,
                 null);
         return TierChecks.remarks(design).stream()
                 .map(DesignChecks.Remark::text)

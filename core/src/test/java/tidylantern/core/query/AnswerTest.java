@@ -126,7 +126,7 @@ class AnswerTest {
             assertThat(live.groups().stream()
                             .mapToInt(group -> group.hits().size())
                             .sum())
-                    .isLessThanOrEqualTo(SearchEngine.MOST_LIVE);
+                    .isLessThanOrEqualTo(design().live().most());
             for (LiveAnswer.Group group : live.groups()) {
                 List<String> ofGroup = all.stream()
                         .filter(ref -> ref.startsWith(group.collection() + "/"))

@@ -25,6 +25,8 @@ import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
+import tidylantern.core.design.results.Arranged;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.query.Explanation.Cure;
 import tidylantern.core.query.Explanation.Kind;
 
@@ -293,7 +295,7 @@ class ExplainerTest {
     }
 
     private List<String> all(SearchDesign design, String query) {
-        return site.found(design.withPage(new SearchDesign.ResultsPage(null, 100, null)), query);
+        return site.found(design.withPage(ResultsPage.of(null, 100, Arranged.LIST)), query);
     }
 
     private void proveReasons(SearchDesign design, String query, String id, Explanation why, String at) {

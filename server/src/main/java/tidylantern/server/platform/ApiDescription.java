@@ -31,12 +31,13 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.design.Colour;
+import tidylantern.core.design.box.Paint;
 
 /** The API's description at {@code /v3/api-docs}, from which the front end's types are made. */
 @Configuration
 public class ApiDescription {
     static {
-        for (Class<?> key : List.of(FieldKey.class, CollectionKey.class, ItemId.class, Colour.class)) {
+        for (Class<?> key : List.of(FieldKey.class, CollectionKey.class, ItemId.class, Colour.class, Paint.class)) {
             SpringDocUtils.getConfig().replaceWithSchema(key, new StringSchema());
         }
         SpringDocUtils.getConfig().replaceWithSchema(CategoryPath.class, new ArraySchema().items(new StringSchema()));

@@ -18,6 +18,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.design.Colour;
+import tidylantern.core.design.box.Paint;
 import tidylantern.core.design.card.CardPart;
 import tidylantern.core.design.card.Format;
 import tidylantern.core.design.card.PicturePart;
@@ -81,6 +82,7 @@ public class CoreJson {
         named(module, ItemId.class, ItemId::new);
         named(module, FieldKind.class, FieldKind::of);
         named(module, Colour.class, Colour::of);
+        named(module, Paint.class, Paint::new);
         // A value of a tree is the list of its names.
         module.addSerializer(CategoryPath.class, new StdSerializer<>(CategoryPath.class) {
             @Override

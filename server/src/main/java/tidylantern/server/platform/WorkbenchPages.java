@@ -33,6 +33,12 @@ class WorkbenchPages implements WebMvcConfigurer {
                 .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
                         .cachePublic()
                         .immutable());
+        // Their names change with what is in them.
+        files.addResourceHandler("/elements/parts/**")
+                .addResourceLocations("classpath:/static/elements/parts/")
+                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
+                        .cachePublic()
+                        .immutable());
         // The tag on a site never changes, so browsers ask whether the script behind it did.
         files.addResourceHandler("/elements/**")
                 .addResourceLocations("classpath:/static/elements/")

@@ -21,6 +21,7 @@ import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.query.Answer;
 import tidylantern.core.query.Explanation;
 import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.FoundAddresses;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.LiveAnswer;
 import tidylantern.core.query.TookTooLong;
@@ -95,6 +96,7 @@ class Answering {
                             .toList(),
                     answer.didYouMean(),
                     answer.seeAlso(),
+                    design.page().shows().nothing().withoutOne() ? answer.withoutOne() : List.of(),
                     answer.filters().stream()
                             .map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), texts, base))
                             .toList(),
@@ -102,7 +104,13 @@ class Answering {
                     orders(design.order(), first(parameters, "order"), texts),
                     answer.newestFirst(),
                     SearchAnswers.TierFace.of(design, texts),
-                    design.page().arranged(),
+                    new SearchAnswers.ListFace(
+                            design.page().arranged(),
+                            design.page().columns(),
+                            design.page().paging(),
+                            design.page().shows(),
+                            Signs.pathOrNull(design.page().shows().nothing().sign()),
+                            answer.start()),
                     SearchAnswers.CardFace.of(design, design.page().place(), answer.hits()));
         });
     }
@@ -142,6 +150,23 @@ class Answering {
     /** What answers of a design say in words. */
     AnswerTexts texts(SearchInLanguage search) {
         return AnswerTexts.of(contents.of(search.site()), search.design(), search.language());
+    }
+
+    /** @param parameters of the request; those that no filter of the design is called by are passed over */
+    SearchAnswers.ListedAddresses addresses(
+            SearchInLanguage search, String q, MultiValueMap<String, String> parameters) {
+        return inTurn(AnswerPool.Kind.PAGE, q, () -> {
+            SiteContent content = contents.of(search.site());
+            String base = sites.get(search.site()).address();
+            FoundAddresses found = indexes.engine(search.site())
+                    .addresses(content, search.design(), query(content, q, 1, parameters, null));
+            return new SearchAnswers.ListedAddresses(
+                    found.total(),
+                    found.whole(),
+                    found.addresses().stream()
+                            .map(address -> absolute(address, base))
+                            .toList());
+        });
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */

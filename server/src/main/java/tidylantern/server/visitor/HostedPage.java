@@ -19,7 +19,9 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.look.WornLook;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.text.Language;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
@@ -73,10 +75,10 @@ class HostedPage {
                         PageFilter.of(filter, results.filterPlaces().page().shown(), texts))
                 .toList();
         List<Held> held = held(pageFilters, all);
-        String filters = held.stream()
-                .map(one -> "&" + one.name() + "=" + URLEncoder.encode(one.value(), StandardCharsets.UTF_8))
-                .collect(Collectors.joining());
+        String filters = inAddress(held);
         response.setHeader("Cache-Control", CacheControl.noCache().getHeaderValue());
+        HostedHead.of(key, live.design(), site, results, texts, HostedHead.isPlain(all))
+                .into(model);
         model.addAttribute("key", key);
         model.addAttribute("name", live.design().name());
         model.addAttribute("site", site);
@@ -85,9 +87,16 @@ class HostedPage {
         model.addAttribute("say", texts.texts().plain());
         model.addAttribute("searchSite", texts.say("searchSite", Map.of("site", site.name())));
         model.addAttribute("query", results.query());
-        model.addAttribute("heading", heading(results, texts));
+        boolean empty = results.list().start() == ResultsPage.Start.NOTHING;
+        model.addAttribute("heading", empty ? live.design().name() : heading(results, texts));
         model.addAttribute("count", count(results, texts));
         model.addAttribute("nothing", results.total() == 0);
+        model.addAttribute("hasList", !empty);
+        model.addAttribute("hasCount", !empty && results.total() > 0);
+        model.addAttribute("offersEverything", results.list().shows().nothing().everything());
+        model.addAttribute("lessOne", lessOne(key, results, pageFilters, held));
+        model.addAttribute("chooser", chooser(pageFilters));
+        model.addAttribute("unseen", unseen(held, pageFilters));
         model.addAttribute(
                 "hits",
                 results.hits().stream()
@@ -146,7 +155,10 @@ class HostedPage {
                     : texts.say("nothing", Map.of("query", results.query()));
         }
         return results.startingList()
-                ? texts.say(results.newestFirst() ? "newest" : "all")
+                ? texts.say(
+                        results.list().start() == ResultsPage.Start.FEATURED
+                                ? "featured"
+                                : results.newestFirst() ? "newest" : "all")
                 : texts.say("resultsFor", Map.of("query", results.query()));
     }
 
@@ -161,6 +173,46 @@ class HostedPage {
     private static List<QueryLink> links(String key, List<String> queries, String filters) {
         return queries.stream()
                 .map(query -> new QueryLink(query, address(key, query, 1) + filters))
+                .toList();
+    }
+
+    /** The same query with one filter less, where nothing is found with all of them. */
+    private static List<LessOne> lessOne(String key, Results results, List<PageFilter> filters, List<Held> held) {
+        return results.withoutOne().stream()
+                .map(way -> new LessOne(
+                        filters.stream()
+                                .filter(filter -> filter.key().equals(way.filter()))
+                                .map(PageFilter::setSaid)
+                                .findFirst()
+                                .orElse(way.filter()),
+                        way.total(),
+                        address(key, results.query(), 1)
+                                + inAddress(held.stream()
+                                        .filter(one -> !one.name().equals(way.filter()))
+                                        .toList())))
+                .toList();
+    }
+
+    /** @param total how many results it has */
+    record LessOne(String label, int total, String address) {}
+
+    private static String inAddress(List<Held> held) {
+        return held.stream()
+                .map(one -> "&" + one.name() + "=" + URLEncoder.encode(one.value(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining());
+    }
+
+    /** What can be chosen in the box: none, or the one filter that stands there. */
+    private static List<PageFilter> chooser(List<PageFilter> filters) {
+        return filters.stream()
+                .filter(filter -> filter.key().equals(Chooser.KEY))
+                .toList();
+    }
+
+    /** What is set where nothing on the page shows it, so that narrowing further does not lose it. */
+    private static List<Held> unseen(List<Held> held, List<PageFilter> filters) {
+        return held.stream()
+                .filter(one -> filters.stream().anyMatch(filter -> filter.key().equals(one.name()) && !filter.inView()))
                 .toList();
     }
 

@@ -7,8 +7,12 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.core.design.Tier;
 import tidylantern.core.design.TierLooks;
+import tidylantern.core.design.box.BoxColours;
+import tidylantern.core.design.box.BoxDress;
+import tidylantern.core.design.box.BoxPainting;
+import tidylantern.core.design.box.BoxSizes;
+import tidylantern.core.design.box.Paint;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Frame;
 import tidylantern.core.design.card.Step;
@@ -41,11 +45,11 @@ final class LookSheet {
     static String of(SearchDesign design, Look site) {
         WornLook look = WornLook.of(design.look(), site);
         LookSheet sheet = new LookSheet();
-        sheet.rule(".worn", shape(look));
-        sheet.shade(".worn:is(.light, .visitor)", look.palette(Shade.LIGHT), design.tiers());
-        sheet.shade(".worn.dark", look.palette(Shade.DARK), design.tiers());
+        sheet.rule(".worn", shape(look, design.box().dress()));
+        sheet.shade(".worn:is(.light, .visitor)", look.palette(Shade.LIGHT), design);
+        sheet.shade(".worn.dark", look.palette(Shade.DARK), design);
         sheet.css.append("@media (prefers-color-scheme: dark) {\n");
-        sheet.shade(".worn.visitor", look.palette(Shade.DARK), design.tiers());
+        sheet.shade(".worn.visitor", look.palette(Shade.DARK), design);
         sheet.css.append("}\n");
         // Before those of the tiers, whose looks hold over a card's own.
         design.cards().forEach(sheet::frame);
@@ -54,9 +58,10 @@ final class LookSheet {
     }
 
     /** @param where the selector of what wears the shade */
-    private void shade(String where, Palette palette, List<Tier> tiers) {
+    private void shade(String where, Palette palette, SearchDesign design) {
         rule(where, colours(palette));
-        tiers.forEach(tier -> {
+        box(where, palette, design.box().dress());
+        design.tiers().forEach(tier -> {
             String card = where + " .tier-" + tier.key();
             TierDress dress = TierDress.of(tier.looks(), palette);
             rule(card, Map.of("tier-edge", dress.edge().toString()));
@@ -74,6 +79,41 @@ final class LookSheet {
         });
     }
 
+    /** The box's own colours in each of its states. */
+    private void box(String where, Palette palette, BoxDress dress) {
+        Paint sheet = dress.over().ground();
+        if (sheet != null) {
+            rule(where, Map.of("over-ground", sheet.in(palette).toString()));
+        }
+        painted(where + " .box", BoxDress.State.REST, palette, dress);
+        painted(where + " .box:hover", BoxDress.State.POINTED, palette, dress);
+        painted(where + " .box:focus-within", BoxDress.State.FOCUSED, palette, dress);
+    }
+
+    private void painted(String box, BoxDress.State state, Palette palette, BoxDress dress) {
+        BoxColours colours = dress.colours(state);
+        if (colours.equals(BoxColours.asLook())) {
+            return;
+        }
+        BoxPainting painting = BoxPainting.of(dress, state, palette);
+        Map<String, String> own = new LinkedHashMap<>();
+        if (painting.ground() != null) {
+            own.put(
+                    "box-paint",
+                    painting.ending() == null
+                            ? painting.ground().toString()
+                            : "linear-gradient(%ddeg, %s, %s)"
+                                    .formatted(dress.angle(), painting.ground(), painting.ending()));
+        }
+        if (colours.edge() != null) {
+            own.put("box-edge", painting.edge().toString());
+        }
+        own.put("text", painting.text().toString());
+        own.put("quiet", painting.quiet().toString());
+        own.put("accent", painting.accent().toString());
+        rule(box, own);
+    }
+
     private static Map<String, String> colours(Palette palette) {
         Map<String, String> colours = new LinkedHashMap<>();
         for (ColourToken token : ColourToken.values()) {
@@ -82,7 +122,7 @@ final class LookSheet {
         return colours;
     }
 
-    private static Map<String, String> shape(WornLook look) {
+    private static Map<String, String> shape(WornLook look, BoxDress dress) {
         Map<String, String> shape = new LinkedHashMap<>();
         shape.put("scheme", look.scheme().toString());
         shape.put("font", "var(--tidy-font, %s)".formatted(look.font()));
@@ -95,6 +135,7 @@ final class LookSheet {
         shape.putAll(room(look.density()));
         shape.putAll(cards(look));
         shape.putAll(box(look));
+        shape.putAll(sizes(dress, look.box()));
         return shape;
     }
 
@@ -233,6 +274,29 @@ final class LookSheet {
         box.put("box-inset", framed ? "18px" : "4px");
         box.put("ends", "min(22px, calc(var(--corners) * 2.3))");
         return box;
+    }
+
+    /** What the box has otherwise than the look. */
+    private static Map<String, String> sizes(BoxDress dress, BoxForm form) {
+        BoxSizes sizes = dress.sizes();
+        Map<String, String> own = new LinkedHashMap<>();
+        put(own, "box-width", sizes.width());
+        put(own, "box-height", sizes.height());
+        put(own, "box-inset", sizes.inside());
+        put(own, "box-around", sizes.around());
+        put(own, "box-corners", sizes.corners());
+        put(own, "box-text", sizes.text());
+        if (sizes.edge() != null) {
+            own.put("box-edges", form == BoxForm.FRAMED ? px(sizes.edge()) : "0 0 " + px(sizes.edge()));
+        }
+        own.put("over-spacing", px(dress.over().spacing()));
+        return own;
+    }
+
+    private static void put(Map<String, String> properties, String name, @Nullable Integer px) {
+        if (px != null) {
+            properties.put(name, px(px));
+        }
     }
 
     private static Map<String, String> shape(TierLooks looks) {

@@ -23,6 +23,7 @@ import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.Answering.SearchInLanguage;
+import tidylantern.server.visitor.SearchAnswers.ListedAddresses;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
 import tidylantern.server.visitor.SearchAnswers.Results;
 import tidylantern.server.visitor.SearchAnswers.SearchFace;
@@ -107,6 +108,16 @@ class OwnerAnswersController {
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         SearchInLanguage asked = asked(key, which, language);
         return now(answering.live(asked, q, all));
+    }
+
+    @Operation(summary = "Where the items of a query are, in its order, as a list that the site draws itself asks for.")
+    @GetMapping("/addresses")
+    ResponseEntity<ListedAddresses> addresses(
+            @PathVariable String key,
+            @PathVariable String which,
+            @RequestParam(defaultValue = "") String q,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+        return now(answering.addresses(asked(key, which, null), q, all));
     }
 
     @Operation(summary = "Why a query finds an item where it does, or why it does not, with what would change that.")

@@ -16,6 +16,8 @@ import tidylantern.core.design.Reach;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.results.Arranged;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.visitor.Answering.SearchInLanguage;
@@ -62,7 +64,7 @@ class OwnerSpecimenController {
         SearchDesign alone = design.withReach(new Reach(List.of(searched)))
                 .withFilters(List.of())
                 .withPins(List.of())
-                .withPage(new SearchDesign.ResultsPage(null, 1, SearchDesign.Arranged.LIST));
+                .withPage(ResultsPage.of(null, 1, Arranged.LIST));
         int number = PageNumber.of(at);
         Map<Place, Results> answers = new EnumMap<>(Place.class);
         for (Place place : Place.values()) {

@@ -77,6 +77,15 @@ record PageFilter(
                 : written.isEmpty() ? List.of() : List.of(written);
     }
 
+    /** What is set, as visitors read it; the filter's own label where that is written and not chosen. */
+    String setSaid() {
+        List<String> chosen = values.stream()
+                .filter(value -> value.selected() && !value.value().isEmpty())
+                .map(PageValue::label)
+                .toList();
+        return chosen.isEmpty() ? label : String.join(", ", chosen);
+    }
+
     /**
      * @param count as it is shown; empty where none is
      * @param nothing whether it would give nothing

@@ -26,6 +26,7 @@ import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.Answering.SearchInLanguage;
+import tidylantern.server.visitor.SearchAnswers.ListedAddresses;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
 import tidylantern.server.visitor.SearchAnswers.Results;
 import tidylantern.server.visitor.SearchAnswers.SearchFace;
@@ -93,6 +94,15 @@ class PublicController {
                 ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, Answering.valuesOnAPage(named), page);
     }
 
+    @Operation(summary = "Where the items of a query are, in its order, for a list that the site draws itself.")
+    @GetMapping("/addresses")
+    ResponseEntity<ListedAddresses> addresses(
+            @PathVariable String key,
+            @RequestParam(defaultValue = "") String q,
+            @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
+        return fresh(answering.addresses(asked(searches.live(key), null), q, all));
+    }
+
     @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")
     @GetMapping("/live")
     ResponseEntity<LiveResults> live(
@@ -140,7 +150,10 @@ class PublicController {
                 design.filterPlaces().box().shown()
                         && design.filtersInUse().stream()
                                 .anyMatch(filter -> filter.shown().box()),
-                design.filterPlaces());
+                design.filterPlaces(),
+                design.page().told().inAddress(),
+                SearchAnswers.BoxFace.of(design.box()),
+                design.live());
     }
 
     /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */

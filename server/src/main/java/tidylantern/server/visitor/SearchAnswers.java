@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
@@ -13,13 +14,22 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.FilterPlaces;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.TierLooks;
+import tidylantern.core.design.box.BoxArrangement;
+import tidylantern.core.design.box.BoxButton;
+import tidylantern.core.design.box.Chooser;
+import tidylantern.core.design.box.Opening;
+import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.PartGroup;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.results.Arranged;
+import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.Standing;
+import tidylantern.core.query.WithoutOne;
 
 /** The shapes in which answers go out. */
 final class SearchAnswers {
@@ -102,11 +112,12 @@ final class SearchAnswers {
      * @param tookMicros how long the reckoning took, in microseconds
      * @param didYouMean another query, where little is found; it finds something
      * @param seeAlso queries to go on with; each finds something
+     * @param withoutOne where nothing is found, what is with one filter less, if the owner offers that
      * @param filters in the order in which visitors see them
      * @param filterPlaces how they stand in each place
      * @param orders that visitors may choose among; none where there is one
      * @param tiers of featured listings, the highest first
-     * @param arranged how the cards stand
+     * @param list how the list is laid out
      * @param cards what stands on the cards of the results
      * @param newestFirst whether the starting list begins with what was published last
      */
@@ -121,12 +132,13 @@ final class SearchAnswers {
             List<HitShape> hits,
             @Nullable String didYouMean,
             List<String> seeAlso,
+            List<WithoutOne> withoutOne,
             List<FilterShape> filters,
             FilterPlaces filterPlaces,
             List<OrderShape> orders,
             boolean newestFirst,
             List<TierFace> tiers,
-            SearchDesign.Arranged arranged,
+            ListFace list,
             List<CardFace> cards) {}
 
     /**
@@ -178,7 +190,9 @@ final class SearchAnswers {
             Filter filter = answer.filter();
             return new FilterShape(
                     filter.key(),
-                    texts.worded(DesignLabels.ofFilter(filter.key()), filter.label()),
+                    filter.key().equals(Chooser.KEY)
+                            ? texts.say("searchIn")
+                            : texts.worded(DesignLabels.ofFilter(filter.key()), filter.label()),
                     texts.worded(DesignLabels.helpOf(filter.key()), filter.help()),
                     answer.control(),
                     offers,
@@ -229,7 +243,29 @@ final class SearchAnswers {
                 .toList();
     }
 
-    record LiveGroup(CollectionKey collection, String label, int total, List<HitShape> hits) {}
+    /**
+     * How the list of results is laid out.
+     *
+     * @param arranged how the cards stand
+     * @param columns side by side at the most; null for as many as fit
+     * @param paging how visitors get further
+     * @param shows what stands around the cards
+     * @param nothingSign where nothing is found: the path of an SVG of 24 by 24; null for none
+     * @param start what stands there now, before anything is typed or set; everything once something is
+     */
+    record ListFace(
+            Arranged arranged,
+            @Nullable Integer columns,
+            ResultsPage.Paging paging,
+            ResultsPage.Shows shows,
+            @Nullable String nothingSign,
+            ResultsPage.Start start) {}
+
+    /**
+     * @param collection null where results of all stand in one list
+     * @param label empty for such a list
+     */
+    record LiveGroup(@Nullable CollectionKey collection, String label, int total, List<HitShape> hits) {}
 
     /**
      * @param completions whole queries in which the word at hand is completed; each finds something
@@ -247,6 +283,15 @@ final class SearchAnswers {
             @Nullable String didYouMean,
             List<TierFace> tiers,
             List<CardFace> cards) {}
+
+    /**
+     * Where the items of a query are, in its order, for a list that the site draws itself.
+     *
+     * @param total how many are found
+     * @param whole whether nothing is typed and nothing set
+     * @param addresses of at most 5,000 of them, absolute; of those that have one
+     */
+    record ListedAddresses(int total, boolean whole, List<String> addresses) {}
 
     /**
      * What visitors read around the results.
@@ -270,6 +315,9 @@ final class SearchAnswers {
      * @param filters their keys, which are the names of their parameters
      * @param filtersInBox whether any of them is shown beside the search box
      * @param filterPlaces how they stand in each place
+     * @param inAddress whether the address tells what is shown
+     * @param box what visitors type into
+     * @param live what appears at the box while they type
      */
     record SearchFace(
             String key,
@@ -279,5 +327,54 @@ final class SearchAnswers {
             boolean hostedPage,
             List<String> filters,
             boolean filtersInBox,
-            FilterPlaces filterPlaces) {}
+            FilterPlaces filterPlaces,
+            boolean inAddress,
+            BoxFace box,
+            LiveList live) {}
+
+    /**
+     * The box that visitors type into.
+     *
+     * @param wide what it is on wide pages
+     * @param narrow on narrow ones
+     * @param narrowUpTo the width of the page up to which it counts as narrow, in px
+     * @param chooses whether a collection or a category can be chosen in it; by the filter of the key {@code in}
+     */
+    record BoxFace(
+            ArrangementFace wide, ArrangementFace narrow, int narrowUpTo, boolean chooses, SearchBox.Leads leads) {
+        static BoxFace of(SearchBox box) {
+            return new BoxFace(
+                    ArrangementFace.of(box.wide()),
+                    ArrangementFace.of(Objects.requireNonNullElse(box.narrow(), box.wide())),
+                    box.narrowUpTo(),
+                    box.chooser() != null,
+                    box.leads());
+        }
+    }
+
+    /** @param sign on the button: the path of an SVG of 24 by 24 */
+    record ArrangementFace(
+            Opening opening,
+            boolean heading,
+            boolean label,
+            boolean placeholder,
+            BoxButton.Shows shows,
+            BoxButton.Side side,
+            String sign,
+            int signSize,
+            BoxArrangement.Clear clear) {
+        static ArrangementFace of(BoxArrangement box) {
+            BoxButton button = box.button();
+            return new ArrangementFace(
+                    box.opening(),
+                    box.heading(),
+                    box.label(),
+                    box.placeholder(),
+                    button.shows(),
+                    button.side(),
+                    Signs.pathOf(button.sign()),
+                    button.size(),
+                    box.clear());
+        }
+    }
 }

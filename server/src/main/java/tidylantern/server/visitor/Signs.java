@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Sign;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -21,6 +22,10 @@ final class Signs {
 
     static String pathOf(Sign sign) {
         return Objects.requireNonNull(PATHS.get(sign));
+    }
+
+    static @Nullable String pathOrNull(@Nullable Sign sign) {
+        return sign == null ? null : pathOf(sign);
     }
 
     private static Map<Sign, String> read() {

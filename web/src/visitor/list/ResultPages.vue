@@ -25,6 +25,9 @@ const entries = computed<(number | null)[]>(() => {
 
 <template>
   <nav v-if="entries.length > 0" class="pages" part="pages" :aria-label="say('pages')">
+    <a v-if="page > 1" rel="prev" :href="addressOf(page - 1)" @click.exact.prevent="emit('turn', page - 1)">
+      {{ say('previousPage') }}
+    </a>
     <template v-for="(entry, n) in entries" :key="n">
       <span v-if="entry === null" aria-hidden="true">…</span>
       <span v-else-if="entry === page" class="here" aria-current="page" :aria-label="say('page', { page: entry })">
@@ -39,5 +42,8 @@ const entries = computed<(number | null)[]>(() => {
         {{ entry }}
       </a>
     </template>
+    <a v-if="page < pages" rel="next" :href="addressOf(page + 1)" @click.exact.prevent="emit('turn', page + 1)">
+      {{ say('nextPage') }}
+    </a>
   </nav>
 </template>

@@ -1,0 +1,187 @@
+package tidylantern.core.design.results;
+
+import java.util.Locale;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.Addresses;
+import tidylantern.core.design.DesignFault;
+import tidylantern.core.design.Limit;
+import tidylantern.core.design.Sign;
+import tidylantern.core.design.card.Place;
+
+/**
+ * The list of all results, and where it stands.
+ *
+ * @param address of the site's own results page, absolute or from the site's root; null for the hosted page
+ * @param perPage how many results a page holds, 1 to 100
+ * @param arranged how the cards stand
+ * @param columns side by side at the most where there is room, 1 to 6; null for as many as fit
+ * @param paging how visitors get further
+ * @param most results that can be looked through, 1 to 10,000; null for all. The count is that of all found
+ * @param shows what stands around the cards
+ * @param start what is shown before anything is typed
+ * @param told to whom the address tells what
+ */
+public record ResultsPage(
+        @Nullable String address,
+        Integer perPage,
+        Arranged arranged,
+        @Nullable Integer columns,
+        Paging paging,
+        @Nullable Integer most,
+        Shows shows,
+        Start start,
+        Told told) {
+    public static final int USUAL_PER_PAGE = 10;
+    public static final Limit PER_PAGE = new Limit(1, 100);
+    public static final Limit MOST = new Limit(1, 10_000);
+    public static final Limit COLUMNS = new Limit(1, 6);
+
+    public ResultsPage {
+        address = address == null || address.isBlank() ? null : address.strip();
+        DesignFault.unless(
+                address == null || Addresses.safe(address),
+                "address",
+                "\"%s\" is no web address; write one that starts with /, https:// or http://",
+                address);
+        perPage = Objects.requireNonNullElse(perPage, USUAL_PER_PAGE);
+        PER_PAGE.check("perPage", perPage);
+        arranged = Objects.requireNonNullElse(arranged, Arranged.LIST);
+        COLUMNS.check("columns", columns);
+        paging = Objects.requireNonNullElse(paging, Paging.NUMBERS);
+        MOST.check("most", most);
+        shows = Objects.requireNonNullElseGet(shows, Shows::everything);
+        start = Objects.requireNonNullElse(start, Start.EVERYTHING);
+        told = Objects.requireNonNullElseGet(told, Told::usual);
+    }
+
+    /** The hosted page, as a list. */
+    public static ResultsPage usual() {
+        return of(null, USUAL_PER_PAGE, Arranged.LIST);
+    }
+
+    /** With all else as usual. */
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
+    public static ResultsPage of(@Nullable String address, int perPage, Arranged arranged) {
+        return new ResultsPage(address, perPage, arranged, null, null, null, null, null, null);
+    }
+
+    /** Whose cards are drawn. */
+    public Place place() {
+        return switch (arranged) {
+            case LIST -> Place.LIST;
+            case GRID -> Place.GRID;
+            case WALL -> Place.WALL;
+        };
+    }
+
+    /** How many of the results found can be looked through. */
+    public int reachable(int found) {
+        return most == null ? found : Math.min(found, most);
+    }
+
+    /** How visitors get further. */
+    public enum Paging {
+        /** By numbers, with back and next. */
+        NUMBERS,
+        /** By a button below the list, which grows. */
+        MORE,
+        /** The list grows as its end comes into view. */
+        SCROLL;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /** What is shown before anything is typed. */
+    public enum Start {
+        EVERYTHING,
+        /** What holds a tier today. */
+        FEATURED,
+        NOTHING;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /**
+     * What stands around the cards.
+     *
+     * @param heading what was searched for
+     * @param count how many results there are
+     * @param time how long the reckoning took
+     * @param order the orders that visitors may choose among
+     * @param set what is set in filters, each to be taken off
+     * @param copyLink a button that copies the address of what is shown
+     * @param nothing what stands there where nothing is found
+     */
+    public record Shows(
+            Boolean heading,
+            Boolean count,
+            Boolean time,
+            Boolean order,
+            Boolean set,
+            Boolean copyLink,
+            NothingFound nothing) {
+        public Shows {
+            heading = Objects.requireNonNullElse(heading, true);
+            count = Objects.requireNonNullElse(count, true);
+            time = Objects.requireNonNullElse(time, false);
+            order = Objects.requireNonNullElse(order, true);
+            set = Objects.requireNonNullElse(set, true);
+            copyLink = Objects.requireNonNullElse(copyLink, false);
+            nothing = Objects.requireNonNullElseGet(nothing, NothingFound::usual);
+        }
+
+        // Null takes its default here, as it does where a document leaves a key out.
+        @SuppressWarnings("NullAway")
+        static Shows everything() {
+            return new Shows(null, null, null, null, null, null, null);
+        }
+    }
+
+    /**
+     * What leads on from a page on which nothing is found, beside another spelling and what the owner offers.
+     *
+     * @param sign that stands above the words; null for none
+     * @param withoutOne what is found with one filter less, for each that is set
+     * @param everything the way to everything
+     */
+    public record NothingFound(@Nullable Sign sign, Boolean withoutOne, Boolean everything) {
+        public NothingFound {
+            withoutOne = Objects.requireNonNullElse(withoutOne, true);
+            everything = Objects.requireNonNullElse(everything, true);
+        }
+
+        // Null takes its default here, as it does where a document leaves a key out.
+        @SuppressWarnings("NullAway")
+        static NothingFound usual() {
+            return new NothingFound(null, null, null);
+        }
+    }
+
+    /**
+     * To whom the address tells what.
+     *
+     * @param inAddress whether it tells what is shown, so that it can be kept and passed on
+     * @param listed whether search engines may list the hosted page, as long as that is the results page and nothing is
+     *     asked for on it
+     */
+    public record Told(Boolean inAddress, Boolean listed) {
+        public Told {
+            inAddress = Objects.requireNonNullElse(inAddress, true);
+            listed = Objects.requireNonNullElse(listed, true);
+        }
+
+        // Null takes its default here, as it does where a document leaves a key out.
+        @SuppressWarnings("NullAway")
+        static Told usual() {
+            return new Told(null, null);
+        }
+    }
+}

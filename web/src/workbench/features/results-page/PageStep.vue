@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { CollectionShape, SearchSummary } from '../../../shared/contract'
+import ButtonChoice from '../../kit/ButtonChoice.vue'
+import ChoiceField from '../../kit/ChoiceField.vue'
+import FoldingSection from '../../kit/FoldingSection.vue'
+import LoadFailure from '../../kit/LoadFailure.vue'
+import { settingsOf } from '../../kit/settingsOf'
+import SwitchLine from '../../kit/SwitchLine.vue'
+import LimitedNumber from '../places/LimitedNumber.vue'
+import { ARRANGEMENTS, aroundLine, PAGINGS, SHOWN_AROUND, STARTS } from '../places/placeNames'
+import TextInPlace from '../places/TextInPlace.vue'
+import { usePlaceChoices } from '../places/usePlaceChoices'
+import OptionalSign from '../places/OptionalSign.vue'
+import StepRemarks from '../searches/StepRemarks.vue'
+import type { DraftEditing } from '../searches/useDraft'
+
+/** The list of all results: how it stands, what is around it, how one gets further. */
+const { draft, search } = defineProps<{
+  draft: DraftEditing
+  search: string
+  collections: readonly CollectionShape[]
+  summary: SearchSummary | null
+}>()
+const { choices, error, refetch } = usePlaceChoices(search)
+const page = computed({
+  get: () => draft.design.value!.page,
+  set: changed => draft.change('page', design => ({ ...design, page: changed })),
+})
+const settings = settingsOf(page)
+const told = settingsOf({
+  get value() {
+    return page.value.told
+  },
+  set value(changed) {
+    settings.told = changed
+  },
+})
+const nothing = settingsOf({
+  get value() {
+    return page.value.shows.nothing
+  },
+  set value(changed) {
+    shows.nothing = changed
+  },
+})
+const shows = settingsOf({
+  get value() {
+    return page.value.shows
+  },
+  set value(changed) {
+    settings.shows = changed
+  },
+})
+</script>
+
+<template>
+  <h2>Results page</h2>
+  <p class="lead">The list of all results, on a page of your site or on the hosted one.</p>
+  <StepRemarks step="page" :summary="summary" />
+  <LoadFailure v-if="error" :error="error" @again="refetch()" />
+  <div v-else-if="choices" class="page-step">
+    <ButtonChoice v-model="settings.arranged" label="How results stand" :options="ARRANGEMENTS" />
+    <LimitedNumber
+      v-if="page.arranged !== 'list'"
+      v-model="settings.columns"
+      label="Columns at most"
+      empty="as many as fit"
+      path="page.columns"
+      :limits="choices.limits"
+    />
+    <ChoiceField v-model="settings.paging" label="One gets further" :options="PAGINGS" />
+    <LimitedNumber v-model="settings.perPage" label="Results at a time" path="page.perPage" :limits="choices.limits" />
+    <LimitedNumber
+      v-model="settings.most"
+      label="To look through at most"
+      empty="all of them"
+      path="page.most"
+      :limits="choices.limits"
+    />
+    <ChoiceField v-model="settings.start" label="Before anything is typed" :options="STARTS" />
+    <FoldingSection id="around" title="Around the results" :said="aroundLine(page.shows)">
+      <SwitchLine v-for="{ key, label } in SHOWN_AROUND" :key="key" v-model="shows[key]" :label="label" />
+    </FoldingSection>
+    <FoldingSection id="nothing-found" title="When nothing is found" said="a hint, ways on">
+      <TextInPlace :draft="draft" :search="search" label="What is said" text="nothing" />
+      <TextInPlace :draft="draft" :search="search" label="The hint below" text="nothingHint" />
+      <OptionalSign v-model="nothing.sign" label="Sign above it" :signs="choices.signs" />
+      <SwitchLine
+        v-model="nothing.withoutOne"
+        label="One filter less"
+        hint="With what is found then, for each that is set."
+      />
+      <SwitchLine v-model="nothing.everything" label="The way to everything" />
+      <TextInPlace
+        v-if="page.shows.nothing.everything"
+        :draft="draft"
+        :search="search"
+        label="It reads"
+        text="everything"
+      />
+    </FoldingSection>
+    <SwitchLine
+      v-model="told.inAddress"
+      label="The address says what is shown"
+      hint="So it can be kept and passed on. Back leads to the same results either way."
+    />
+    <SwitchLine
+      v-if="page.address === null"
+      v-model="told.listed"
+      label="Search engines may list the hosted page"
+      hint="Never what somebody asked for there."
+    />
+  </div>
+</template>
+
+<style scoped>
+.page-step {
+  display: grid;
+  gap: 12px;
+  margin-top: 14px;
+}
+</style>

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CollectionShape, SearchSummary } from '../../../shared/contract'
+import ButtonChoice from '../../kit/ButtonChoice.vue'
+import FoldingSection from '../../kit/FoldingSection.vue'
+import LoadFailure from '../../kit/LoadFailure.vue'
+import { settingsOf } from '../../kit/settingsOf'
+import LimitedNumber from '../places/LimitedNumber.vue'
+import { usePlaceChoices } from '../places/usePlaceChoices'
+import StepRemarks from '../searches/StepRemarks.vue'
+import type { DraftEditing } from '../searches/useDraft'
+import BoxArrangementSettings from './BoxArrangementSettings.vue'
+import BoxChooser from './BoxChooser.vue'
+import BoxColoursSettings from './BoxColoursSettings.vue'
+import BoxLeads from './BoxLeads.vue'
+import BoxSizesSettings from './BoxSizesSettings.vue'
+import ReadyBoxes from './ReadyBoxes.vue'
+
+/** The box that visitors type into: what it is, what it wears, where it leads. */
+const { draft, search } = defineProps<{
+  draft: DraftEditing
+  search: string
+  collections: readonly CollectionShape[]
+  summary: SearchSummary | null
+}>()
+const { choices, error, refetch } = usePlaceChoices(search)
+const box = computed({
+  get: () => draft.design.value!.box,
+  set: changed => draft.change('box', design => ({ ...design, box: changed })),
+})
+const settings = settingsOf(box)
+const dress = settingsOf({
+  get value() {
+    return box.value.dress
+  },
+  set value(changed) {
+    settings.dress = changed
+  },
+})
+const WIDTHS = [
+  { value: 'wide', label: 'On wide pages' },
+  { value: 'narrow', label: 'On narrow ones' },
+] as const
+const width = ref<'wide' | 'narrow'>('wide')
+const arrangement = computed({
+  get: () => (width.value === 'narrow' ? (box.value.narrow ?? box.value.wide) : box.value.wide),
+  set: changed => (settings[width.value] = changed),
+})
+const own = (part: object) => Object.values(part).filter(value => value !== null).length
+const coloursSaid = computed(() => {
+  const { rest, pointed, focused } = box.value.dress
+  const count = own(rest) + own(pointed) + own(focused)
+  return count === 0 ? 'as the look has them' : `${count} of its own`
+})
+const sizesSaid = computed(() => {
+  const count = own(box.value.dress.sizes)
+  return count === 0 ? 'as the look has them' : `${count} of its own`
+})
+const chosenIn = computed(
+  () => choices.value?.choosers.find(one => one.field === box.value.chooser?.field)?.label ?? 'nothing',
+)
+</script>
+
+<template>
+  <h2>Search box</h2>
+  <p class="lead">What visitors type into, and where it leads.</p>
+  <StepRemarks step="box" :summary="summary" />
+  <LoadFailure v-if="error" :error="error" @again="refetch()" />
+  <div v-else-if="choices" class="box-step">
+    <ReadyBoxes v-model="box" :ready="choices.boxes" />
+    <ButtonChoice v-model="width" label="For which width" :options="WIDTHS" />
+    <LimitedNumber
+      v-if="width === 'narrow'"
+      v-model="settings.narrowUpTo"
+      label="Narrow up to"
+      unit="px"
+      path="box.narrowUpTo"
+      :limits="choices.limits"
+    />
+    <BoxArrangementSettings
+      v-model="arrangement"
+      :draft="draft"
+      :search="search"
+      :choices="choices"
+      :follows="width === 'narrow' && box.narrow === null"
+      :may-follow="width === 'narrow'"
+      @follow="settings.narrow = null"
+    />
+    <section id="leads">
+      <BoxLeads v-model="settings.leads" :draft="draft" :search="search" />
+    </section>
+    <FoldingSection id="chooser" title="Chosen beside the words" :said="chosenIn">
+      <BoxChooser v-model="settings.chooser" :choosers="choices.choosers" />
+    </FoldingSection>
+    <FoldingSection title="Sizes" :said="sizesSaid">
+      <BoxSizesSettings v-model="dress.sizes" :limits="choices.limits" />
+    </FoldingSection>
+    <FoldingSection title="Colours" :said="coloursSaid">
+      <BoxColoursSettings v-model="settings.dress" :choices="choices" />
+    </FoldingSection>
+  </div>
+</template>
+
+<style scoped>
+.box-step {
+  display: grid;
+  gap: 12px;
+  margin-top: 14px;
+}
+section {
+  display: grid;
+  gap: 10px;
+}
+</style>
