@@ -17,6 +17,7 @@ import { useLook } from './look/useLook'
 import { addressOf, keepPlace, lit, show } from './searchState'
 import { fetchValues, type Source } from './service'
 import { useSearchElement } from './useSearchElement'
+import { useUntilDrawn } from './useUntilDrawn'
 import { useStyle } from './look/useStyle'
 import css from './list/list.css?inline'
 
@@ -69,6 +70,7 @@ const { choice, holding, opened, atOnce, isNarrow, areTogether, atSide, onTop, i
   () => answer.value,
   whole,
 )
+useUntilDrawn(() => answer.value !== null || results.value.kind === 'failed')
 onMounted(() => {
   state.resultsHere++
 })
@@ -81,7 +83,9 @@ const put = (order: string) => show(state, state.query, 1, { ...state.filters, o
 const head = ref<InstanceType<typeof ResultsHead>>()
 const { turn, ask, more } = useGoingOn(state, results, whole, () => head.value?.focus())
 watch(results, now => {
-  if (now.kind === 'ready') tell(host, 'tidy-results', { search, answer: now.value })
+  if (now.kind !== 'ready') return
+  state.inAddress = now.value.list.inAddress
+  tell(host, 'tidy-results', { search, answer: now.value })
 })
 watch([() => state.query, () => state.page, () => state.filters], () => {
   const { query, page, filters } = state

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, provide, ref, useId, useShadowRoot, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, provide, ref, useId, useShadowRoot, watch } from 'vue'
 import { useLatest } from '../shared/useLatest'
 import BoxAndList from './box/BoxAndList.vue'
 import { BOX } from './box/boxContext'
@@ -20,6 +20,7 @@ import { useLook } from './look/useLook'
 import { areResultsHere, lit } from './searchState'
 import { fetchFace, fetchLive, fetchValues, type Source } from './service'
 import { useSearchElement } from './useSearchElement'
+import { useUntilDrawn } from './useUntilDrawn'
 import { useStyle } from './look/useStyle'
 import css from './box/box.css?inline'
 
@@ -126,6 +127,14 @@ function submit() {
 /** What is set beside the box goes along with the words in it. */
 const beside = computed(() => (areResultsHere(state) ? choice : { ...choice, apply: submit }))
 const target = computed(() => (source === 'draft' || list.value?.opens === 'new-tab' ? '_blank' : undefined))
+/** Whoever began to type before the box was there goes on in it. */
+function takeOver() {
+  const before = host?.querySelector('input')
+  if (!before) return
+  if (before.value !== '' && before.value !== before.defaultValue) text.value = before.value
+  if (document.activeElement === before) void nextTick(opening.focusWords)
+}
+useUntilDrawn(() => isReady.value && !worn.value.includes('dressing'), takeOver)
 provide(BOX, {
   id,
   arrangement,

@@ -4,6 +4,7 @@
  */
 import { defineAsyncComponent, defineCustomElement, type Component } from 'vue'
 import { TidyList } from './site-list/TidyList'
+import { showUntilDrawn } from './useUntilDrawn'
 
 function define(name: string, load: () => Promise<Component>, attributes: string[]): void {
   if (customElements.get(name)) return // the tag stands on the page twice
@@ -18,6 +19,11 @@ function define(name: string, load: () => Promise<Component>, attributes: string
     name,
     class extends (Base as unknown as typeof HTMLElement) {
       static observedAttributes = attributes
+      constructor() {
+        super()
+        // A box has a form in it that works without script; of results only the hosted page holds some.
+        if (this.shadowRoot && (name === 'tidy-search' || this.hasAttribute('drawn'))) showUntilDrawn(this.shadowRoot)
+      }
       attributeChangedCallback(attribute: string) {
         ;(this as unknown as { _setAttr: (name: string) => void })._setAttr(attribute)
       }

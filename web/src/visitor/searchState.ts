@@ -69,16 +69,20 @@ interface Showing {
 const KEPT = 'tidyLantern'
 const keptIn = (entry: unknown): Record<string, Showing> =>
   ((entry ?? {}) as Record<string, Record<string, Showing> | undefined>)[KEPT] ?? {}
+/** The entry that the browser is at, where something can be kept in it: a page's own script may have put a text there. */
+const entryNow = (): Record<string, unknown> | null =>
+  typeof history.state === 'object' ? ((history.state ?? {}) as Record<string, unknown>) : null
 
 /** Of an entry of the browser's history: how far down the page somebody was. */
 const PLACE = 'tidyLanternPlace'
 /** Keeps how far down somebody is, for when they come back to here. */
 export function keepPlace(): void {
-  history.replaceState({ ...((history.state ?? {}) as object), [PLACE]: scrollY }, '')
+  const entry = entryNow()
+  if (entry) history.replaceState({ ...entry, [PLACE]: scrollY }, '')
 }
 /** How far down somebody was when they left what is shown now; null where they come to it anew. */
 export function keptPlace(): number | null {
-  const place = ((history.state ?? {}) as Record<string, unknown>)[PLACE]
+  const place = entryNow()?.[PLACE]
   return typeof place === 'number' ? place : null
 }
 
@@ -169,7 +173,7 @@ export function show(
   state.filters = filters
   const address = addressOf(state.key, query, page, location.href, filters)
   if (step === 'new') keepPlace()
-  const { [PLACE]: _place, ...before } = (history.state ?? {}) as Record<string, unknown>
+  const { [PLACE]: _place, ...before } = entryNow() ?? {}
   if (state.inAddress) {
     if (address === location.href && step === 'new') return
     // An address that says what is shown is obeyed; what was kept beside it would overrule it.

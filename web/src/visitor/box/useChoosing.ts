@@ -59,7 +59,15 @@ export function useChoosing({ search, host, text, list, live, opening, target, s
   })
   function key(event: KeyboardEvent) {
     const isPlain = !live.isShown.value
-    if (event.key === 'Escape' && (opening.isOver() || (opening.hasOpener.value && isPlain && text.value === ''))) {
+    if (list.value?.where === 'over' && !opening.isOver() && event.key === 'ArrowDown') {
+      // What there is to go through stands over the page.
+      event.preventDefault()
+      live.open(true)
+      opening.openOver()
+    } else if (
+      event.key === 'Escape' &&
+      (opening.isOver() || (opening.hasOpener.value && isPlain && text.value === ''))
+    ) {
       event.preventDefault()
       opening.shut()
       opening.focusOpener()

@@ -15,7 +15,7 @@ export interface Leading {
 /**
  * @param query the words in the box
  * @param chosen what is set beside them
- * @param told tells the page's own script that somebody asked
+ * @param told tells the page's own script that somebody asked, where no list on the page does
  */
 export function useLeading(
   search: string,
@@ -38,8 +38,13 @@ export function useLeading(
   const address = () => addressOf(search, query(), 1, elsewhere() ?? undefined, chosen())
   function toResults() {
     const there = elsewhere()
-    if (there === null) show(state, query(), 1, chosen())
-    else location.assign(addressOf(search, query(), 1, there, chosen()))
+    if (there === null) {
+      // The list tells of that itself.
+      show(state, query(), 1, chosen())
+      return
+    }
+    told()
+    location.assign(addressOf(search, query(), 1, there, chosen()))
   }
   async function toFirst() {
     const words = query()
@@ -59,7 +64,6 @@ export function useLeading(
     address,
     go() {
       if (face()?.live.above.recent) remember(search, query())
-      told()
       if (face()?.box.leads === 'first' && query() !== '' && source === 'live') void toFirst()
       else toResults()
     },

@@ -1,4 +1,4 @@
-import { computed, nextTick, ref, useTemplateRef, type ComputedRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch, type ComputedRef } from 'vue'
 import type { ArrangementFace, LiveList } from '../../shared/contract'
 import type BoxAndList from './BoxAndList.vue'
 import type BoxOverPage from './BoxOverPage.vue'
@@ -25,10 +25,19 @@ export function useOpening(
     overPage.value?.close()
     isOpened.value = false
   }
+  /** Whether it is to stand over the page as soon as it can: its script may still be on its way. */
+  let isOverWanted = false
+  function openOver() {
+    isOverWanted = overPage.value === null
+    overPage.value?.open()
+  }
+  watch(overPage, now => {
+    if (now && isOverWanted) openOver()
+  })
   async function open() {
     isOpened.value = true
     await nextTick()
-    if (opening.value === 'over') overPage.value?.open()
+    if (opening.value === 'over') openOver()
     else here.value?.focus()
   }
   return {
@@ -36,7 +45,7 @@ export function useOpening(
     hasOpener,
     isOver,
     /** Puts the box over the page. */
-    openOver: () => overPage.value?.open(),
+    openOver,
     shut,
     /** Whether the sign that opens the box is there; it is not where the box stands in its place. */
     isOpenerThere: computed(() => hasOpener.value && !(opening.value === 'in-place' && isOpened.value)),

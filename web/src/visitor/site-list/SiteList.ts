@@ -44,7 +44,10 @@ export class SiteList {
     this.scope.run(() => {
       watch(
         () => JSON.stringify([this.state.query, this.state.filters, this.state.revision]),
-        (_now, _before, onCleanup) => {
+        (_now, before, onCleanup) => {
+          const { query, page, filters } = this.state
+          const { search } = this.ways
+          if (before !== undefined) tell(this.host, 'tidy-query', { search, query, page, filters: { ...filters } })
           const stale = new AbortController()
           onCleanup(() => stale.abort())
           void this.ask(stale.signal)

@@ -9,6 +9,7 @@ import {
   OPENINGS,
   OPENS,
   PAGINGS,
+  SHOWN_AROUND,
   SHOWN_ON_BUTTON,
   SIDES_OF_BUTTON,
   STARTS,
@@ -36,6 +37,8 @@ const UNSAID: Readonly<Record<string, string>> = {
     ['corners', 'edges', ...FRAME_CHOICES.map(choice => choice.key)].map(key => [`frame.${key}`, AS_LOOK]),
   ),
 }
+
+const lowered = (label: string) => label[0]!.toLowerCase() + label.slice(1)
 
 /**
  * What a decision is called, by its path; `*` stands for a key, which `$1`, `$2` name. What is not here is told by its
@@ -104,6 +107,12 @@ const NAMES: Readonly<Record<string, string>> = {
   'box.narrowUpTo': 'Narrow up to',
   'box.leads': 'Enter leads',
   live: 'Live results',
+  'live.above.all': 'Way to all results below live ones',
+  'page.start': 'Before anything is typed',
+  'page.shows.nothing': 'When nothing is found',
+  ...Object.fromEntries(
+    SHOWN_AROUND.map(({ key, label }) => [`page.shows.${key}`, `Around the results: ${lowered(label)}`]),
+  ),
 }
 
 /** Names of parts below those, in whichever place. */
@@ -182,6 +191,10 @@ const PARTS: Readonly<Record<string, string>> = {
   form: '',
   until: 'until',
   wide: '',
+  told: '',
+  everything: 'the way to everything',
+  withoutOne: 'one filter less',
+  listed: 'search engines may list the hosted page',
   dress: '',
   sizes: '',
   asking: '',
@@ -214,7 +227,7 @@ const BY_KEY = ['labels', 'merged', 'pictures', 'parts']
 
 /** Choices as a sentence goes on with them. */
 const optionNames = (options: readonly { value: string; label: string }[]) =>
-  Object.fromEntries(options.map(({ value, label }) => [value, label[0]!.toLowerCase() + label.slice(1)]))
+  Object.fromEntries(options.map(({ value, label }) => [value, lowered(label)]))
 
 /** What an owner chose from a fixed row, by the part that holds it; a text of the owner's is told as it is. */
 const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {

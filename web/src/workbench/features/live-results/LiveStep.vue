@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, toRef } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
@@ -27,19 +27,9 @@ const live = computed({
   set: changed => draft.change('live', design => ({ ...design, live: changed })),
 })
 const settings = settingsOf(live)
-type Live = typeof live.value
-const within = <Key extends 'asking' | 'form' | 'above'>(key: Key) =>
-  settingsOf<Live[Key]>({
-    get value() {
-      return live.value[key]
-    },
-    set value(changed) {
-      settings[key] = changed
-    },
-  })
-const asking = within('asking')
-const form = within('form')
-const above = within('above')
+const asking = settingsOf(toRef(settings, 'asking'))
+const form = settingsOf(toRef(settings, 'form'))
+const above = settingsOf(toRef(settings, 'above'))
 const GROUPED = [
   { value: true, label: 'By collection' },
   { value: false, label: 'In one list' },

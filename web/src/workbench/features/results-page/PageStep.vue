@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, toRef } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
@@ -28,30 +28,9 @@ const page = computed({
   set: changed => draft.change('page', design => ({ ...design, page: changed })),
 })
 const settings = settingsOf(page)
-const told = settingsOf({
-  get value() {
-    return page.value.told
-  },
-  set value(changed) {
-    settings.told = changed
-  },
-})
-const nothing = settingsOf({
-  get value() {
-    return page.value.shows.nothing
-  },
-  set value(changed) {
-    shows.nothing = changed
-  },
-})
-const shows = settingsOf({
-  get value() {
-    return page.value.shows
-  },
-  set value(changed) {
-    settings.shows = changed
-  },
-})
+const told = settingsOf(toRef(settings, 'told'))
+const shows = settingsOf(toRef(settings, 'shows'))
+const nothing = settingsOf(toRef(shows, 'nothing'))
 </script>
 
 <template>

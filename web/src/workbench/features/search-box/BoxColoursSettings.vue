@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, toRef } from 'vue'
 import type { BoxColours, PlaceChoices, SearchBox } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { settingsOf } from '../../kit/settingsOf'
@@ -11,14 +11,7 @@ import PaintField from './PaintField.vue'
 const { choices } = defineProps<{ choices: PlaceChoices }>()
 const dress = defineModel<SearchBox['dress']>({ required: true })
 const settings = settingsOf(dress)
-const over = settingsOf({
-  get value() {
-    return dress.value.over
-  },
-  set value(changed) {
-    settings.over = changed
-  },
-})
+const over = settingsOf(toRef(settings, 'over'))
 const states = STATES.map(({ key, label }) => ({ value: key, label }))
 const state = ref<(typeof STATES)[number]['key']>('rest')
 const colours = computed(() => dress.value[state.value])

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, toRef } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
@@ -29,14 +29,7 @@ const box = computed({
   set: changed => draft.change('box', design => ({ ...design, box: changed })),
 })
 const settings = settingsOf(box)
-const dress = settingsOf({
-  get value() {
-    return box.value.dress
-  },
-  set value(changed) {
-    settings.dress = changed
-  },
-})
+const dress = settingsOf(toRef(settings, 'dress'))
 const WIDTHS = [
   { value: 'wide', label: 'On wide pages' },
   { value: 'narrow', label: 'On narrow ones' },

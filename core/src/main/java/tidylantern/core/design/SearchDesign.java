@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -176,236 +177,117 @@ public record SearchDesign(
     }
 
     public SearchDesign withWords(Words changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                changed,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                box,
-                live,
-                page,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.words = changed);
     }
 
     public SearchDesign withReach(Reach changed) {
-        return new SearchDesign(
-                version,
-                name,
-                changed,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                box,
-                live,
-                page,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.reach = changed);
     }
 
     public SearchDesign withFilters(List<Filter> changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                changed,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                box,
-                live,
-                page,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.filters = changed);
     }
 
     public SearchDesign withFilterPlaces(FilterPlaces changed) {
-        return new SearchDesign(
-                version, name, reach, words, filters, changed, order, tiers, pins, box, live, page, cards, look, texts);
+        return with(parts -> parts.filterPlaces = changed);
     }
 
     public SearchDesign withOrder(ResultOrder changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                changed,
-                tiers,
-                pins,
-                box,
-                live,
-                page,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.order = changed);
     }
 
     public SearchDesign withTiers(List<Tier> changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                changed,
-                pins,
-                box,
-                live,
-                page,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.tiers = changed);
     }
 
     public SearchDesign withPins(List<Pin> changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                changed,
-                box,
-                live,
-                page,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.pins = changed);
     }
 
     public SearchDesign withBox(SearchBox changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                changed,
-                live,
-                page,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.box = changed);
     }
 
     public SearchDesign withLive(LiveList changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                box,
-                changed,
-                page,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.live = changed);
     }
 
     public SearchDesign withPage(ResultsPage changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                box,
-                live,
-                changed,
-                cards,
-                look,
-                texts);
+        return with(parts -> parts.page = changed);
     }
 
     public SearchDesign withCards(List<Card> changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                box,
-                live,
-                page,
-                changed,
-                look,
-                texts);
+        return with(parts -> parts.cards = changed);
     }
 
     public SearchDesign withLook(Look changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                box,
-                live,
-                page,
-                cards,
-                changed,
-                texts);
+        return with(parts -> parts.look = changed);
     }
 
     public SearchDesign withTexts(VisitorTexts changed) {
-        return new SearchDesign(
-                version,
-                name,
-                reach,
-                words,
-                filters,
-                filterPlaces,
-                order,
-                tiers,
-                pins,
-                box,
-                live,
-                page,
-                cards,
-                look,
-                changed);
+        return with(parts -> parts.texts = changed);
+    }
+
+    private SearchDesign with(Consumer<Parts> change) {
+        Parts parts = new Parts(this);
+        change.accept(parts);
+        return parts.put();
+    }
+
+    /** The parts of one on the way to another that differs in some of them. */
+    private static final class Parts {
+        private final int version;
+        private final String name;
+        private Reach reach;
+        private Words words;
+        private List<Filter> filters;
+        private FilterPlaces filterPlaces;
+        private ResultOrder order;
+        private List<Tier> tiers;
+        private List<Pin> pins;
+        private SearchBox box;
+        private LiveList live;
+        private ResultsPage page;
+        private List<Card> cards;
+        private Look look;
+        private VisitorTexts texts;
+
+        Parts(SearchDesign of) {
+            version = of.version;
+            name = of.name;
+            reach = of.reach;
+            words = of.words;
+            filters = of.filters;
+            filterPlaces = of.filterPlaces;
+            order = of.order;
+            tiers = of.tiers;
+            pins = of.pins;
+            box = of.box;
+            live = of.live;
+            page = of.page;
+            cards = of.cards;
+            look = of.look;
+            texts = of.texts;
+        }
+
+        SearchDesign put() {
+            return new SearchDesign(
+                    version,
+                    name,
+                    reach,
+                    words,
+                    filters,
+                    filterPlaces,
+                    order,
+                    tiers,
+                    pins,
+                    box,
+                    live,
+                    page,
+                    cards,
+                    look,
+                    texts);
+        }
     }
 
     /**

@@ -14,6 +14,8 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.box.Chooser;
+import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.card.ButtonPart;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Format;
@@ -23,6 +25,8 @@ import tidylantern.core.design.card.Place;
 import tidylantern.core.design.card.Step;
 import tidylantern.core.design.card.TitlePart;
 import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.ResultsPage;
 
 class SearchDesignTest {
     private static final SiteContent SITE = new SiteContent(List.of(
@@ -154,5 +158,47 @@ class SearchDesignTest {
                         SITE))
                 .extracting(DesignChecks.Remark::text)
                 .anyMatch(text -> text.contains("a card for live results does not say so"));
+    }
+
+    private static List<String> remarks(SearchDesign design, DesignChecks.Step step) {
+        return DesignChecks.of(design, SITE).stream()
+                .filter(remark -> remark.step() == step)
+                .map(DesignChecks.Remark::text)
+                .toList();
+    }
+
+    @Test
+    void whatAPlaceCannotShowIsSaid() {
+        SearchDesign design = SearchDesign.firstFor("Test", SITE);
+        assertThat(remarks(
+                        design.withBox(SearchBox.usual().withChooser(Chooser.ofCollections())), DesignChecks.Step.BOX))
+                .isEmpty();
+        assertThat(remarks(
+                        design.withBox(SearchBox.usual().withChooser(new Chooser(new FieldKey("code")))),
+                        DesignChecks.Step.BOX))
+                .singleElement()
+                .asString()
+                .contains("\"code\"", "no collection has a category");
+        SearchDesign one = design.withReach(new Reach(List.of(Reach.Searched.all(new CollectionKey("homes")))));
+        assertThat(remarks(one.withBox(SearchBox.usual().withChooser(Chooser.ofCollections())), DesignChecks.Step.BOX))
+                .singleElement()
+                .asString()
+                .contains("Only one collection");
+        assertThat(remarks(
+                        one.withBox(SearchBox.usual().withChooser(new Chooser(new FieldKey("tags")))),
+                        DesignChecks.Step.BOX))
+                .singleElement()
+                .asString()
+                .contains("no searched collection has");
+        LiveList.Asking early = new LiveList.Asking(1, 120, false);
+        LiveList live = new LiveList(null, null, early, null, 4, 4, null, null, null);
+        assertThat(remarks(design.withLive(live), DesignChecks.Step.LIVE)).hasSize(2);
+        ResultsPage usual = ResultsPage.usual();
+        ResultsPage featured = new ResultsPage(
+                null, 10, null, null, null, null, usual.shows(), ResultsPage.Start.FEATURED, usual.told());
+        assertThat(remarks(design.withPage(featured), DesignChecks.Step.PAGE))
+                .singleElement()
+                .asString()
+                .contains("no featured tier");
     }
 }

@@ -110,7 +110,8 @@ class Answering {
                             design.page().paging(),
                             design.page().shows(),
                             Signs.pathOrNull(design.page().shows().nothing().sign()),
-                            answer.start()),
+                            answer.start(),
+                            design.page().told().inAddress()),
                     SearchAnswers.CardFace.of(design, design.page().place(), answer.hits()));
         });
     }

@@ -252,6 +252,7 @@ final class SearchAnswers {
      * @param shows what stands around the cards
      * @param nothingSign where nothing is found: the path of an SVG of 24 by 24; null for none
      * @param start what stands there now, before anything is typed or set; everything once something is
+     * @param inAddress whether the address tells what is shown
      */
     record ListFace(
             Arranged arranged,
@@ -259,7 +260,8 @@ final class SearchAnswers {
             ResultsPage.Paging paging,
             ResultsPage.Shows shows,
             @Nullable String nothingSign,
-            ResultsPage.Start start) {}
+            ResultsPage.Start start,
+            boolean inAddress) {}
 
     /**
      * @param collection null where results of all stand in one list
