@@ -20,7 +20,7 @@ export interface BoxContext {
   list: ComputedRef<LiveList | null>
   /** Where a result opens. */
   target: ComputedRef<string | undefined>
-  /** Whether what is offered before anything is typed can be forgotten. */
+  /** Has what this visitor looked for before forgotten. */
   forget: () => void
   typed: () => void
   entered: () => void

@@ -221,7 +221,30 @@ class DraftTest {
         texts.putNull("language").putNull("fallback");
         texts.putArray("reworded");
         texts.putArray("labels");
-        ((ObjectNode) expected.path("page")).put("arranged", "list");
+        // Its box is always open and dressed by the look, live results stand below it, and the list has everything.
+        expected.set("box", JsonMapper.shared().readTree("""
+                {"wide": {"opening": "always", "heading": false, "label": false, "placeholder": false,
+                   "button": {"shows": "sign", "side": "end", "sign": "magnifier", "size": 20}, "clear": "inside"},
+                 "narrow": null, "narrowUpTo": 560, "chooser": null, "leads": "nearest",
+                 "dress": {
+                   "sizes": {"width": null, "height": null, "inside": null, "around": null, "corners": null, "edge": null,
+                     "text": null},
+                   "angle": 90,
+                   "rest": {"ground": null, "ending": null, "edge": null, "text": null},
+                   "pointed": {"ground": null, "ending": null, "edge": null, "text": null},
+                   "focused": {"ground": null, "ending": null, "edge": null, "text": null},
+                   "over": {"ground": null, "spacing": 24}}}"""));
+        expected.set("live", JsonMapper.shared().readTree("""
+                {"where": "below", "inList": false, "asking": {"from": null, "pause": 120, "onEnter": false},
+                 "grouped": true, "most": 8, "first": null,
+                 "form": {"columns": 1, "gap": 0, "width": null, "height": null},
+                 "above": {"completions": true, "didYouMean": true, "recent": false, "all": true}, "opens": "here"}"""));
+        ((ObjectNode) expected.path("page"))
+                .setAll((ObjectNode) JsonMapper.shared().readTree("""
+                {"arranged": "list", "columns": null, "paging": "numbers", "most": null,
+                 "shows": {"heading": true, "count": true, "time": false, "order": true, "set": true, "copyLink": false,
+                   "nothing": {"sign": null, "withoutOne": true, "everything": true}},
+                 "start": "everything", "told": {"inAddress": true, "listed": true}}"""));
         // A collection has no sign of its own.
         expected.path("reach").path("collections").forEach(searched -> ((ObjectNode) searched).putNull("sign"));
         assertThat(kept.json()).isEqualTo(expected);

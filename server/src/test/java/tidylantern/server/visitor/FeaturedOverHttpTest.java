@@ -136,7 +136,7 @@ class FeaturedOverHttpTest {
         JsonNode live = api.get("/api/public/searches/" + key + "/live?q=boat").json();
         assertThat(ids(live.path("groups").path(0).path("hits")))
                 .as("live results lift one")
-                .containsExactly("e", "a", "b");
+                .containsExactly("e", "a", "b", "c", "d", "f");
         assertThat(live.path("tiers").path(0).path("disclosure").asString()).isEqualTo("Paid <place>");
         String page = api.get("/s/" + key + "?q=boat").text();
         assertThat(page).contains("Gold &lt;b&gt;", "Paid &lt;place&gt;").doesNotContain("Gold <b>");

@@ -57,12 +57,13 @@ class PublicAnswersTest {
                         "hits",
                         "didYouMean",
                         "seeAlso",
+                        "withoutOne",
                         "filters",
                         "filterPlaces",
                         "orders",
                         "newestFirst",
                         "tiers",
-                        "arranged",
+                        "list",
                         "cards");
         JsonNode hit = results.path("hits").get(0);
         assertThat(hit.path("url").asString()).isEqualTo("https://isles.example/x");
