@@ -60,10 +60,11 @@ export class SiteList {
   /** Leaves the list as it was. */
   end(): void {
     this.scope.stop()
-    this.came.disconnect()
     this.state.resultsHere--
     this.found = null
     this.draw()
+    // Drawing watches again; two that watched one list would put it into order after each other without end.
+    this.came.disconnect()
   }
 
   private async ask(signal: AbortSignal): Promise<void> {
