@@ -57,6 +57,8 @@ export function useChoosing({ search, host, text, list, live, opening, target, s
     choose: () => live.activeRow.value && choose(live.activeRow.value),
     clear: empty,
   })
+  /** Whether the first Enter shows live results; where there are none, it asks. */
+  const showsOnEnter = () => list.value !== null && list.value.where !== 'nowhere' && list.value.asking.onEnter
   function key(event: KeyboardEvent) {
     const isPlain = !live.isShown.value
     if (list.value?.where === 'over' && !opening.isOver() && event.key === 'ArrowDown') {
@@ -71,9 +73,10 @@ export function useChoosing({ search, host, text, list, live, opening, target, s
       event.preventDefault()
       opening.shut()
       opening.focusOpener()
-    } else if (event.key === 'Enter' && isPlain && list.value?.asking.onEnter && !event.isComposing && text.value) {
+    } else if (event.key === 'Enter' && isPlain && showsOnEnter() && !event.isComposing && text.value) {
       event.preventDefault()
       live.open(true)
+      if (list.value?.where === 'over') opening.openOver()
     } else listKey(event)
   }
   return {

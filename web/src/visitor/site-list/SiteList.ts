@@ -146,7 +146,6 @@ export class SiteList {
     }
     this.entries = entries
     this.draw()
-    this.came.observe(container, { childList: true })
   }
 
   private draw(): void {

@@ -4,14 +4,12 @@ import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
-import LoadFailure from '../../kit/LoadFailure.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import LimitedNumber from '../places/LimitedNumber.vue'
 import { OPENS, WHERE_LIVE } from '../places/placeNames'
 import TextInPlace from '../places/TextInPlace.vue'
-import { usePlaceChoices } from '../places/usePlaceChoices'
-import StepRemarks from '../searches/StepRemarks.vue'
+import PlaceStep from '../places/PlaceStep.vue'
 import type { DraftEditing } from '../searches/useDraft'
 
 /** What appears while somebody types. */
@@ -21,7 +19,6 @@ const { draft, search } = defineProps<{
   collections: readonly CollectionShape[]
   summary: SearchSummary | null
 }>()
-const { choices, error, refetch } = usePlaceChoices(search)
 const live = computed({
   get: () => draft.design.value!.live,
   set: changed => draft.change('live', design => ({ ...design, live: changed })),
@@ -57,11 +54,14 @@ const sizeSaid = computed(() => {
 </script>
 
 <template>
-  <h2>Live results</h2>
-  <p class="lead">What appears while somebody types.</p>
-  <StepRemarks step="live" :summary="summary" />
-  <LoadFailure v-if="error" :error="error" @again="refetch()" />
-  <div v-else-if="choices" class="live-step">
+  <PlaceStep
+    v-slot="{ choices }"
+    title="Live results"
+    lead="What appears while somebody types."
+    step="live"
+    :search="search"
+    :summary="summary"
+  >
     <ButtonChoice v-model="settings.where" label="Where they appear" :options="WHERE_LIVE" />
     <SwitchLine
       v-model="settings.inList"
@@ -153,13 +153,5 @@ const sizeSaid = computed(() => {
         <TextInPlace :draft="draft" :search="search" label="The hint below" text="nothingHint" />
       </FoldingSection>
     </template>
-  </div>
+  </PlaceStep>
 </template>
-
-<style scoped>
-.live-step {
-  display: grid;
-  gap: 12px;
-  margin-top: 14px;
-}
-</style>

@@ -4,15 +4,13 @@ import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
-import LoadFailure from '../../kit/LoadFailure.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import LimitedNumber from '../places/LimitedNumber.vue'
 import { ARRANGEMENTS, aroundLine, PAGINGS, SHOWN_AROUND, STARTS } from '../places/placeNames'
 import TextInPlace from '../places/TextInPlace.vue'
-import { usePlaceChoices } from '../places/usePlaceChoices'
+import PlaceStep from '../places/PlaceStep.vue'
 import OptionalSign from '../places/OptionalSign.vue'
-import StepRemarks from '../searches/StepRemarks.vue'
 import type { DraftEditing } from '../searches/useDraft'
 
 /** The list of all results: how it stands, what is around it, how one gets further. */
@@ -22,7 +20,6 @@ const { draft, search } = defineProps<{
   collections: readonly CollectionShape[]
   summary: SearchSummary | null
 }>()
-const { choices, error, refetch } = usePlaceChoices(search)
 const page = computed({
   get: () => draft.design.value!.page,
   set: changed => draft.change('page', design => ({ ...design, page: changed })),
@@ -34,11 +31,14 @@ const nothing = settingsOf(toRef(shows, 'nothing'))
 </script>
 
 <template>
-  <h2>Results page</h2>
-  <p class="lead">The list of all results, on a page of your site or on the hosted one.</p>
-  <StepRemarks step="page" :summary="summary" />
-  <LoadFailure v-if="error" :error="error" @again="refetch()" />
-  <div v-else-if="choices" class="page-step">
+  <PlaceStep
+    v-slot="{ choices }"
+    title="Results page"
+    lead="The list of all results, on a page of your site or on the hosted one."
+    step="page"
+    :search="search"
+    :summary="summary"
+  >
     <ButtonChoice v-model="settings.arranged" label="How results stand" :options="ARRANGEMENTS" />
     <LimitedNumber
       v-if="page.arranged !== 'list'"
@@ -90,13 +90,5 @@ const nothing = settingsOf(toRef(shows, 'nothing'))
       label="Search engines may list the hosted page"
       hint="Never what somebody asked for there."
     />
-  </div>
+  </PlaceStep>
 </template>
-
-<style scoped>
-.page-step {
-  display: grid;
-  gap: 12px;
-  margin-top: 14px;
-}
-</style>

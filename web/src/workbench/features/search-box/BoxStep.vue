@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, toRef } from 'vue'
-import type { CollectionShape, SearchSummary } from '../../../shared/contract'
+import type { CollectionShape, PlaceChoices, SearchSummary } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
-import LoadFailure from '../../kit/LoadFailure.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import LimitedNumber from '../places/LimitedNumber.vue'
-import { usePlaceChoices } from '../places/usePlaceChoices'
-import StepRemarks from '../searches/StepRemarks.vue'
+import PlaceStep from '../places/PlaceStep.vue'
 import type { DraftEditing } from '../searches/useDraft'
 import BoxArrangementSettings from './BoxArrangementSettings.vue'
 import BoxChooser from './BoxChooser.vue'
@@ -23,7 +21,6 @@ const { draft, search } = defineProps<{
   collections: readonly CollectionShape[]
   summary: SearchSummary | null
 }>()
-const { choices, error, refetch } = usePlaceChoices(search)
 const box = computed({
   get: () => draft.design.value!.box,
   set: changed => draft.change('box', design => ({ ...design, box: changed })),
@@ -49,17 +46,20 @@ const sizesSaid = computed(() => {
   const count = own(box.value.dress.sizes)
   return count === 0 ? 'as the look has them' : `${count} of its own`
 })
-const chosenIn = computed(
-  () => choices.value?.choosers.find(one => one.field === box.value.chooser?.field)?.label ?? 'nothing',
-)
+/** What can be chosen beside the words, in the line of its section. */
+const chosenIn = (choosers: PlaceChoices['choosers']) =>
+  choosers.find(one => one.field === box.value.chooser?.field)?.label ?? 'nothing'
 </script>
 
 <template>
-  <h2>Search box</h2>
-  <p class="lead">What visitors type into, and where it leads.</p>
-  <StepRemarks step="box" :summary="summary" />
-  <LoadFailure v-if="error" :error="error" @again="refetch()" />
-  <div v-else-if="choices" class="box-step">
+  <PlaceStep
+    v-slot="{ choices }"
+    title="Search box"
+    lead="What visitors type into, and where it leads."
+    step="box"
+    :search="search"
+    :summary="summary"
+  >
     <ReadyBoxes v-model="box" :ready="choices.boxes" />
     <ButtonChoice v-model="width" label="For which width" :options="WIDTHS" />
     <LimitedNumber
@@ -82,7 +82,7 @@ const chosenIn = computed(
     <section id="leads">
       <BoxLeads v-model="settings.leads" :draft="draft" :search="search" />
     </section>
-    <FoldingSection id="chooser" title="Chosen beside the words" :said="chosenIn">
+    <FoldingSection id="chooser" title="Chosen beside the words" :said="chosenIn(choices.choosers)">
       <BoxChooser v-model="settings.chooser" :choosers="choices.choosers" />
     </FoldingSection>
     <FoldingSection title="Sizes" :said="sizesSaid">
@@ -91,15 +91,10 @@ const chosenIn = computed(
     <FoldingSection title="Colours" :said="coloursSaid">
       <BoxColoursSettings v-model="settings.dress" :choices="choices" />
     </FoldingSection>
-  </div>
+  </PlaceStep>
 </template>
 
 <style scoped>
-.box-step {
-  display: grid;
-  gap: 12px;
-  margin-top: 14px;
-}
 section {
   display: grid;
   gap: 10px;

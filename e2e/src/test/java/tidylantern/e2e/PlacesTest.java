@@ -425,4 +425,25 @@ class PlacesTest {
         browser.untilTexts(results(), ".count", texts -> texts.size() == 1 && way.endsWith(texts.getFirst()));
         assertThat(browser.texts(results(), ".chip")).contains("Garden: Yes").hasSize(1);
     }
+
+    @Test
+    void enterShowsLiveResultsFirstWhereTheOwnerWantsThatAndAsksWhereThereAreNone() {
+        String key = live("On Enter", List.of("homes"), Map.of("live", "{\"asking\": {\"onEnter\": true}}"));
+        browser.open(page(key));
+        browser.untilTexts(results(), ".count", texts -> !texts.isEmpty());
+        WebElement input = browser.see(box(), "input");
+        input.sendKeys("harbour", Keys.ENTER);
+        browser.untilTexts(box(), ".row .title", titles -> !titles.isEmpty());
+        assertThat(browser.address()).isEqualTo(page(key));
+        input.sendKeys(Keys.ENTER);
+        browser.untilTexts(results(), ".heading", texts -> texts.contains("Results for “harbour”"));
+
+        String off = live(
+                "On Enter, off",
+                List.of("homes"),
+                Map.of("live", "{\"where\": \"nowhere\", \"asking\": {\"onEnter\": true}}"));
+        browser.open(page(off));
+        browser.see(box(), "input").sendKeys("harbour", Keys.ENTER);
+        browser.untilTexts(results(), ".heading", texts -> texts.contains("Results for “harbour”"));
+    }
 }

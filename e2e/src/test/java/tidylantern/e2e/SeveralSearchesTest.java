@@ -2,11 +2,7 @@ package tidylantern.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.InetSocketAddress;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -17,23 +13,14 @@ import tidylantern.server.RunningService;
 
 /** Two searches on one page of a site with a look of its own: neither disturbs the other, nor the page them. */
 class SeveralSearchesTest {
-    private static HttpServer page(String service, String first, String second) throws IOException {
+    private static OnePageSite page(String service, String first, String second) throws IOException {
         String html = """
                 <!doctype html><html lang="en"><head><meta charset="utf-8"><title>Two</title>
                 <style>mark, h3, input, button, ol { display: none !important } * { color: red; font-size: 40px }</style>
                 <script type="module" src="%1$s/elements/tidy-lantern.js"></script><script type="module" src="%1$s/elements/tidy-lantern.js?again"></script></head><body>
                 <tidy-search id="a" search="%2$s"></tidy-search><tidy-results id="ra" search="%2$s"></tidy-results>
                 <tidy-search id="b" search="%3$s"></tidy-search><tidy-results id="rb" search="%3$s"></tidy-results></body></html>""".formatted(service, first, second);
-        HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
-        server.createContext("/", exchange -> {
-            byte[] body = html.getBytes(StandardCharsets.UTF_8);
-            exchange.getResponseHeaders().set("Content-Type", "text/html; charset=utf-8");
-            exchange.sendResponseHeaders(200, body.length);
-            exchange.getResponseBody().write(body);
-            exchange.close();
-        });
-        server.start();
-        return server;
+        return new OnePageSite(html);
     }
 
     @Test
@@ -44,9 +31,9 @@ class SeveralSearchesTest {
             api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster pots\"}\n{\"id\":\"2\",\"title\":\"Crab pots\"}");
             String first = api.publishedSearch("First");
             String second = api.publishedSearch("Second");
-            HttpServer site = page(service.address(), first, second);
+            OnePageSite site = page(service.address(), first, second);
             try {
-                String address = "http://localhost:" + site.getAddress().getPort();
+                String address = site.address();
                 api.put(
                         "/api/owner/sites/isles",
                         "{\"name\":\"Isles\",\"address\":\"https://isles.example\",\"origins\":[\"" + address + "\"]}");
@@ -64,7 +51,7 @@ class SeveralSearchesTest {
                 browser.driver().navigate().back();
                 browser.untilTexts(browser.inside("#rb"), ".card h3", texts -> texts.equals(List.of("Crab pots")));
             } finally {
-                site.stop(0);
+                site.close();
             }
         }
     }
@@ -76,13 +63,13 @@ class SeveralSearchesTest {
             Api api = service.api().withSite();
             api.push("posts", "{\"id\":\"1\",\"title\":\"Lobster pots\"}");
             String search = api.publishedSearch("First");
-            HttpServer site = page(service.address(), search, search);
+            OnePageSite site = page(service.address(), search, search);
             try {
-                browser.open("http://localhost:" + site.getAddress().getPort() + "/?q=lobster");
+                browser.open(site.address() + "/?q=lobster");
                 browser.untilTexts(browser.inside("#ra"), ".note", texts -> texts.stream()
                         .anyMatch(text -> text.contains("cannot be reached")));
             } finally {
-                site.stop(0);
+                site.close();
             }
         }
     }

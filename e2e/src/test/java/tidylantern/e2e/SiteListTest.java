@@ -2,11 +2,6 @@ package tidylantern.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.sun.net.httpserver.HttpServer;
-import java.io.IOException;
-import java.net.InetAddress;
-import java.net.InetSocketAddress;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -63,19 +58,6 @@ class SiteListTest {
         }
     }
 
-    private static HttpServer page(String html) throws IOException {
-        HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
-        server.createContext("/", exchange -> {
-            byte[] body = html.getBytes(StandardCharsets.UTF_8);
-            exchange.getResponseHeaders().set("Content-Type", "text/html; charset=utf-8");
-            exchange.sendResponseHeaders(200, body.length);
-            exchange.getResponseBody().write(body);
-            exchange.close();
-        });
-        server.start();
-        return server;
-    }
-
     @Test
     void entriesAreKnownByWhereTheirLinksLeadHoweverTheyAreWritten(@TempDir Path data) throws Exception {
         try (RunningService service = RunningService.on(data);
@@ -89,7 +71,7 @@ class SiteListTest {
                     {"id":"5","title":"Pot for café","url":"/café","published":"2026-01-01"}
                     """);
             String search = api.publishedSearch("List");
-            HttpServer site = page("""
+            OnePageSite site = new OnePageSite("""
                     <!doctype html><html lang="en"><head><meta charset="utf-8"><title>List</title>
                     <style>li { display: block !important }</style>
                     <script type="module" src="%1$s/elements/tidy-lantern.js"></script></head><body>
@@ -104,7 +86,7 @@ class SiteListTest {
                     <li><span hidden>no link</span>Bare</li>
                     </ul></tidy-list></body></html>""".formatted(service.address(), search));
             try {
-                String address = "http://localhost:" + site.getAddress().getPort();
+                String address = site.address();
                 api.put(
                         "/api/owner/sites/isles",
                         "{\"name\":\"Isles\",\"address\":\"%s\",\"origins\":[\"%s\"]}".formatted(address, address));
@@ -166,7 +148,7 @@ class SiteListTest {
                         "without the element the list is the site's",
                         () -> shown(browser, "li").size() == 9);
             } finally {
-                site.stop(0);
+                site.close();
             }
         }
     }

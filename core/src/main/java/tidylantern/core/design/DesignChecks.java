@@ -1,6 +1,7 @@
 package tidylantern.core.design;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -12,6 +13,8 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.box.BoxDress;
+import tidylantern.core.design.box.BoxPainting;
 import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.MentionPart;
@@ -156,6 +159,21 @@ public final class DesignChecks {
                                                 ? ""
                                                 : " %s is the nearest colour that has it."
                                                         .formatted(contrast.nearest())),
+                        false))
+                .toList();
+    }
+
+    /** A gradient of the box on which nothing can be read from end to end, in a shade that some visitor can meet. */
+    public static List<Remark> of(BoxDress dress, WornLook look) {
+        return LookChecks.worn(look.scheme()).stream()
+                .filter(shade -> Arrays.stream(BoxDress.State.values())
+                        .anyMatch(state -> !BoxPainting.of(dress, state, look.palette(shade))
+                                .isReadable()))
+                .map(shade -> new Remark(
+                        Step.BOX,
+                        ("On %s pages no colour of words can be read on both ends of the box's gradient."
+                                        + " Make both darker, or both lighter.")
+                                .formatted(shade),
                         false))
                 .toList();
     }

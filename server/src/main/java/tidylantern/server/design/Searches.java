@@ -112,6 +112,7 @@ public class Searches implements DesignsInUse {
     private Summary summary(SearchStore.StoredSearch search) {
         SearchDesign draft = json.read(search.draft());
         Optional<Live> published = findLive(search.searchKey());
+        WornLook worn = WornLook.of(draft.look(), sites.get(search.siteKey()).look());
         return new Summary(
                 search.searchKey(),
                 search.siteKey(),
@@ -122,10 +123,8 @@ public class Searches implements DesignsInUse {
                         .orElse(null),
                 Stream.of(
                                 DesignChecks.of(draft, contents.of(search.siteKey())).stream(),
-                                DesignChecks.of(WornLook.of(
-                                                draft.look(),
-                                                sites.get(search.siteKey()).look()))
-                                        .stream(),
+                                DesignChecks.of(worn).stream(),
+                                DesignChecks.of(draft.box().dress(), worn).stream(),
                                 gone(search.siteKey(), draft))
                         .flatMap(remarks -> remarks)
                         .toList(),

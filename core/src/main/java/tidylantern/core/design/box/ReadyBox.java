@@ -16,7 +16,7 @@ public enum ReadyBox {
     SLIM("Slim", "Low, for a header"),
     /** A sign in a header that opens over the page. */
     SIGN_ONLY("From a sign", "Opens over the page"),
-    /** No button, a line below it. */
+    /** No button, no corners, on the ground of the page. */
     QUIET("Quiet", "No button; Enter asks");
 
     private final String called;

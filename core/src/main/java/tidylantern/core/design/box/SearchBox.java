@@ -46,11 +46,6 @@ public record SearchBox(
         return new SearchBox(wide, narrow, narrowUpTo, changed, leads, dress);
     }
 
-    /** Dressed otherwise. */
-    public SearchBox withDress(BoxDress changed) {
-        return new SearchBox(wide, narrow, narrowUpTo, chooser, leads, changed);
-    }
-
     /** Where Enter and the button lead. */
     public enum Leads {
         /** The list on the same page where it has one, else the results page. */

@@ -70,7 +70,7 @@ public final class LookChecks {
     }
 
     /** The shades that some visitor can meet. */
-    private static List<Shade> worn(Scheme scheme) {
+    public static List<Shade> worn(Scheme scheme) {
         return switch (scheme) {
             case LIGHT -> List.of(Shade.LIGHT);
             case DARK -> List.of(Shade.DARK);
