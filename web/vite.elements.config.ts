@@ -11,15 +11,21 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2022',
     modulePreload: false,
+    // A library's imports are the browser's own, without a helper that every part would share with the script itself.
+    lib: { entry: 'src/visitor/elements.ts', formats: ['es'] },
     rolldownOptions: {
       checks: { pluginTimings: false },
-      input: 'src/visitor/elements.ts',
       output: {
-        format: 'es',
+        minify: true,
         entryFileNames: 'tidy-lantern.js',
         chunkFileNames: 'parts/[name]-[hash].js',
         // Nothing may import the script itself: a page may name it with something behind it, or twice.
-        codeSplitting: { groups: [{ name: 'vue', test: /node_modules|preload-helper/ }] },
+        codeSplitting: {
+          groups: [
+            { name: 'vue', test: /node_modules/ },
+            { name: 'start', tags: ['$initial'] },
+          ],
+        },
       },
     },
   },

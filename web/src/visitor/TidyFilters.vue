@@ -4,9 +4,10 @@ import { useLatest } from '../shared/useLatest'
 import FilterGroup from './filters/FilterGroup.vue'
 import { MORE_VALUES } from './filters/moreValues'
 import { useLook } from './look/useLook'
-import { addressOf, areResultsHere, lit } from './searchState'
+import { addressOf } from './address'
+import { areResultsHere, lit } from './searchState'
 import { fetchFace, fetchValues, type Source } from './service'
-import { useSearchElement } from './useSearchElement'
+import { useSearchElement } from './element/useSearchElement'
 import { useFilterChoice } from './filters/useFilterChoice'
 import { useRoom } from './useRoom'
 
@@ -23,7 +24,7 @@ const worn = useLook(whole, search, source, state)
 const isNarrow = useRoom(whole)
 const face = useLatest(
   () => (search ? { search, source, revision: state.revision } : null),
-  (wanted, signal) => fetchFace(wanted.search, wanted.source, signal),
+  wanted => fetchFace(wanted.search, wanted.source, wanted.revision),
 )
 const place = computed(() => face.value.value?.filterPlaces.home ?? null)
 /** Without results on the page there is nothing that a choice could hold for at once. */

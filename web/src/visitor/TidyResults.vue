@@ -1,23 +1,30 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, provide, ref, useShadowRoot, watch } from 'vue'
-import type { Hit } from '../shared/contract'
+import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import type { Hit, PopularValue } from '../shared/contract'
 import { safeAddress } from '../shared/http'
 import { tell } from './events'
 import FilterGroup from './filters/FilterGroup.vue'
 import { MORE_VALUES } from './filters/moreValues'
 import SetFilters from './filters/SetFilters.vue'
 import { usePageFilters } from './filters/usePageFilters'
+import { BoxAgain } from './list/BoxAgain'
+import LeadsOn from './list/LeadsOn.vue'
 import MoreResults from './list/MoreResults.vue'
+import RelatedResults from './list/RelatedResults.vue'
 import ResultList from './list/ResultList.vue'
 import ResultPages from './list/ResultPages.vue'
 import ResultsHead from './list/ResultsHead.vue'
+import { resultsTitle } from './list/resultsTitle'
 import { useGoingOn } from './list/useGoingOn'
 import { useResults } from './list/useResults'
 import { useLook } from './look/useLook'
-import { addressOf, keepPlace, lit, show } from './searchState'
+import { addressOf, cleared, keepPlace, type Filters } from './address'
+import { lit, show } from './searchState'
 import { fetchValues, type Source } from './service'
-import { useSearchElement } from './useSearchElement'
-import { useUntilDrawn } from './useUntilDrawn'
+import { useElement } from './element/draw'
+import { useSearchElement } from './element/useSearchElement'
+import { tellChosen } from './telling'
+import { useUntilDrawn } from './element/useUntilDrawn'
 import { useStyle } from './look/useStyle'
 import css from './list/list.css?inline'
 
@@ -37,22 +44,14 @@ const {
   standing?: ((hit: Hit) => string) | null
 }>()
 const { state, say } = useSearchElement(search, source)
-const host = useShadowRoot()?.host
+const host = useElement()
 const { results, answer } = useResults(search, source, state)
 provide(MORE_VALUES, {
   state: () => choice.filters.value,
   load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted),
 })
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
-const title = computed(() =>
-  answer.value?.startingList
-    ? answer.value.list.start === 'featured'
-      ? say('featured')
-      : answer.value.newestFirst
-        ? say('newest')
-        : say('all')
-    : say('resultsFor', { query: answer.value?.query ?? '' }),
-)
+const title = computed(() => (answer.value ? resultsTitle(answer.value, say) : ''))
 /** Before anything is typed or set there may be nothing to show. */
 const isEmpty = computed(() => answer.value?.list.start === 'nothing')
 const status = computed(() =>
@@ -91,6 +90,13 @@ watch([() => state.query, () => state.page, () => state.filters], () => {
   const { query, page, filters } = state
   tell(host, 'tidy-query', { search, query, page, filters: { ...filters } })
 })
+/** One category and nothing else. */
+const onlyIn = (value: PopularValue): Filters => ({ ...cleared(state.filters), [value.filter]: [value.value] })
+/** A tag below a picture narrows what is there. */
+function narrow(tag: string) {
+  const filter = answer.value?.list.layout.tags
+  if (filter) holding.put({ [filter]: [tag] })
+}
 /** Somebody follows the link of a result. */
 function follow(hit: Hit, event: Event) {
   keepPlace()
@@ -102,6 +108,7 @@ function follow(hit: Hit, event: Event) {
     from: 'list',
   } as const
   if (!tell(host, 'tidy-choose', detail)) event.preventDefault()
+  else tellChosen(search, source, hit)
 }
 </script>
 
@@ -118,6 +125,7 @@ function follow(hit: Hit, event: Event) {
       <FilterGroup :filters="atSide" :choice="choice" opened="in-view" :at-once="atOnce" :lit="lit" />
     </aside>
     <div v-if="answer" class="found">
+      <BoxAgain v-if="answer.list.shows.box" :search="search" :source="source" />
       <ResultsHead
         v-if="!isEmpty"
         ref="head"
@@ -150,7 +158,14 @@ function follow(hit: Hit, event: Event) {
           answer.didYouMean
         }}</a>?
       </p>
-      <ResultList v-if="!isEmpty" :answer="answer" :standing="standing" :target="target" @follow="follow" />
+      <ResultList
+        v-if="!isEmpty"
+        :answer="answer"
+        :standing="standing"
+        :target="target"
+        @follow="follow"
+        @narrow="narrow"
+      />
       <MoreResults
         v-if="answer.list.paging !== 'numbers' && answer.page < answer.pages"
         :scrolls="answer.list.paging === 'scroll'"
@@ -163,17 +178,14 @@ function follow(hit: Hit, event: Event) {
         :address-of="page => addressOf(search, state.query, page, undefined, state.filters)"
         @turn="turn"
       />
-      <nav v-if="answer.seeAlso.length > 0" class="see-also" part="see-also" :aria-label="say('seeAlso')">
-        <h3 aria-hidden="true">{{ say('seeAlso') }}</h3>
-        <a
-          v-for="query in answer.seeAlso"
-          :key="query"
-          :href="addressOf(search, query, 1)"
-          @click.exact.prevent="ask(query)"
-        >
-          {{ query }}
-        </a>
-      </nav>
+      <RelatedResults :answer="answer" :target="target" @follow="follow" />
+      <LeadsOn
+        :answer="answer"
+        :address-of-value="value => addressOf(search, '', 1, undefined, onlyIn(value))"
+        :address-of-query="query => addressOf(search, query, 1)"
+        @narrow="value => show(state, '', 1, onlyIn(value))"
+        @ask="ask"
+      />
     </div>
     <div v-if="results.kind === 'failed'" class="note">
       {{ say('failed') }}

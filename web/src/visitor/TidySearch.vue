@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, provide, ref, useId, useShadowRoot, watch } from 'vue'
-import { useLatest } from '../shared/useLatest'
+import { computed, defineAsyncComponent, provide, ref, useId, watch } from 'vue'
 import BoxAndList from './box/BoxAndList.vue'
 import { BOX } from './box/boxContext'
 import BoxSign from './box/BoxSign.vue'
 import { useArrangement } from './box/useArrangement'
 import { useChooser } from './box/useChooser'
 import { useChoosing } from './box/useChoosing'
+import { useFace } from './box/useFace'
 import { useLeading } from './box/useLeading'
 import { useListRefresh } from './box/useListRefresh'
 import { useOpening } from './box/useOpening'
+import { useWaking, type AskedByScript } from './box/useWaking'
 import { tell } from './events'
+import type { RestingBox } from './box/RestingBox'
 import { MORE_VALUES } from './filters/moreValues'
 import { useBoxFilters } from './filters/useBoxFilters'
 import { forget, recentSearches } from './live/recentSearches'
@@ -18,9 +20,9 @@ import { useLeaving } from './live/useLeaving'
 import { useLiveResults } from './live/useLiveResults'
 import { useLook } from './look/useLook'
 import { areResultsHere, lit } from './searchState'
-import { fetchFace, fetchLive, fetchValues, type Source } from './service'
-import { useSearchElement } from './useSearchElement'
-import { useUntilDrawn } from './useUntilDrawn'
+import { fetchLive, fetchValues, type Source } from './service'
+import { useElement } from './element/draw'
+import { useSearchElement } from './element/useSearchElement'
 import { useStyle } from './look/useStyle'
 import css from './box/box.css?inline'
 
@@ -34,6 +36,8 @@ const {
   source = 'live',
   label = '',
   placeholder = '',
+  resting = null,
+  asked = null,
 } = defineProps<{
   /** The key of the search, from Go live. */
   search?: string
@@ -43,27 +47,21 @@ const {
   label?: string
   /** What stands in the empty box. */
   placeholder?: string
+  /** The box as it stood there before somebody turned to it. */
+  resting?: RestingBox | null
+  /** What the page's own script asks. */
+  asked?: AskedByScript | null
 }>()
 
 /** Before numbers of filters are asked for, where every letter typed changes them. */
 const PAUSE_MS = 120
-const USUAL_FEWEST_LETTERS = 2
 const id = useId()
-const host = useShadowRoot()?.host
+const host = useElement()
 const { state, texts, say } = useSearchElement(search, source)
-const text = ref(state.query)
+const text = ref(resting?.field.text ?? state.query)
 const query = computed(() => text.value.trim())
 
-const latestFace = useLatest(
-  () => (search ? { search, source, revision: state.revision } : null),
-  (wanted, signal) => fetchFace(wanted.search, wanted.source, signal),
-)
-const face = () => latestFace.value.value
-const fewestLetters = () => face()?.fewestLetters ?? USUAL_FEWEST_LETTERS
-const list = computed(() => face()?.live ?? null)
-watch(latestFace, now => {
-  if (now.value) state.inAddress = now.value.inAddress
-})
+const { face, isKnown, list, fewestLetters } = useFace(search, source, state)
 const arrangement = useArrangement(face)
 const whole = ref<HTMLElement>()
 const filters = useBoxFilters(search, source, state, face, () => query.value, PAUSE_MS, whole)
@@ -73,8 +71,6 @@ const isBoxAlone = () => {
   return filters.shown.value.length === 0 && !heading && !isLabelled && opening === 'always'
 }
 const worn = useLook(whole, search, source, state, isBoxAlone)
-/** Until it is known what stands there, so that nothing jumps before visitors' eyes. */
-const isReady = computed(() => latestFace.value.kind !== 'loading' || face() !== null)
 provide(MORE_VALUES, {
   state: () => choice.filters.value,
   load: (filter, wanted) => fetchValues(search, source, query.value, choice.chosen.value, filter, wanted),
@@ -127,14 +123,19 @@ function submit() {
 /** What is set beside the box goes along with the words in it. */
 const beside = computed(() => (areResultsHere(state) ? choice : { ...choice, apply: submit }))
 const target = computed(() => (source === 'draft' || list.value?.opens === 'new-tab' ? '_blank' : undefined))
-/** Whoever began to type before the box was there goes on in it. */
-function takeOver() {
-  const before = host?.querySelector('input')
-  if (!before) return
-  if (before.value !== '' && before.value !== before.defaultValue) text.value = before.value
-  if (document.activeElement === before) void nextTick(opening.focusWords)
-}
-useUntilDrawn(() => isReady.value && !worn.value.includes('dressing'), takeOver)
+const choosing = useChoosing({ search, source, host, text, list, live, opening, target, submit })
+const { restingField } = useWaking(
+  resting,
+  () => isKnown.value && !worn.value.includes('dressing'),
+  opening,
+  choosing,
+  submit,
+  () => asked,
+  now => {
+    text.value = now.query
+    if (now.filters) choice.put(now.filters)
+  },
+)
 provide(BOX, {
   id,
   arrangement,
@@ -146,7 +147,8 @@ provide(BOX, {
   list,
   target,
   forget: () => forget(search),
-  ...useChoosing({ search, host, text, list, live, opening, target, submit }),
+  restingField,
+  ...choosing,
 })
 const left = useLeaving(() => {
   live.close()
@@ -161,7 +163,7 @@ const left = useLeaving(() => {
     v-else
     ref="whole"
     role="search"
-    :class="[worn, `opens-${arrangement.opening}`, { dressing: !isReady }]"
+    :class="[worn, `opens-${arrangement.opening}`, { dressing: !isKnown }]"
     :action="face()?.resultsPage"
     method="get"
     @submit.prevent="submit"
@@ -180,7 +182,7 @@ const left = useLeaving(() => {
     >
       <BoxSign :path="arrangement.sign" :size="arrangement.signSize" />
     </button>
-    <BoxAndList v-if="isInPage" ref="here" :with-list="list?.where !== 'over'" />
+    <BoxAndList v-if="isInPage && isKnown" ref="here" :with-list="list?.where !== 'over'" />
     <BoxOverPage v-if="isOverOffered" ref="over-page" @closed="isOpened = false" />
     <div v-if="filters.shown.value.length > 0" class="beside" part="filters">
       <FilterGroup

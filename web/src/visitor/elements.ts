@@ -1,39 +1,46 @@
 /**
  * The script that a site's one tag loads: defines the elements, which then find each other by the search's key. What an
- * element is made of comes once one stands on the page.
+ * element is made of comes once one stands on the page, and all but the look of a search box once somebody turns to it.
  */
-import { defineAsyncComponent, defineCustomElement, type Component } from 'vue'
+import { TidySearchElement } from './box/TidySearchElement'
+import { TidyElement } from './element/TidyElement'
+import { showUntilDrawn } from './element/untilDrawn'
 import { TidyList } from './site-list/TidyList'
-import { showUntilDrawn } from './useUntilDrawn'
 
-function define(name: string, load: () => Promise<Component>, attributes: string[]): void {
-  if (customElements.get(name)) return // the tag stands on the page twice
-  const Base = defineCustomElement(defineAsyncComponent(load) as Parameters<typeof defineCustomElement>[0], {
-    shadowRootOptions: { delegatesFocus: true },
-    configureApp: app => {
-      app.config.errorHandler = error => console.error(`<${name}>`, error)
-    },
-  })
-  // Vue alone stops hearing attributes once an element was taken out and put back.
-  customElements.define(
-    name,
-    class extends (Base as unknown as typeof HTMLElement) {
-      static observedAttributes = attributes
-      constructor() {
-        super()
-        // A box has a form in it that works without script; of results only the hosted page holds some.
-        if (this.shadowRoot && (name === 'tidy-search' || this.hasAttribute('drawn'))) showUntilDrawn(this.shadowRoot)
-      }
-      attributeChangedCallback(attribute: string) {
-        ;(this as unknown as { _setAttr: (name: string) => void })._setAttr(attribute)
-      }
-    },
-  )
+class TidyResultsElement extends TidyElement {
+  static observedAttributes = ['search', 'source']
+
+  protected override begin(): void {
+    // The hosted page holds results that were drawn without script.
+    if (this.hasAttribute('drawn') && this.root.childNodes.length === 0) showUntilDrawn(this.root)
+    super.begin()
+  }
+
+  protected override load() {
+    return import('./TidyResults.vue').then(one => one.default)
+  }
+
+  /** Why a result stands where it stands, in words; the owner's stage sets it. */
+  set standing(said: unknown) {
+    this.give('standing', said)
+  }
 }
 
-const loaded = (module: Promise<{ default: Component }>) => module.then(one => one.default)
-define('tidy-search', () => loaded(import('./TidySearch.vue')), ['search', 'source', 'label', 'placeholder'])
-define('tidy-results', () => loaded(import('./TidyResults.vue')), ['search', 'source'])
-define('tidy-filters', () => loaded(import('./TidyFilters.vue')), ['search', 'source'])
+class TidyFiltersElement extends TidyElement {
+  static observedAttributes = ['search', 'source']
 
-if (!customElements.get('tidy-list')) customElements.define('tidy-list', TidyList)
+  protected override load() {
+    return import('./TidyFilters.vue').then(one => one.default)
+  }
+}
+
+const ELEMENTS = {
+  'tidy-search': TidySearchElement,
+  'tidy-results': TidyResultsElement,
+  'tidy-filters': TidyFiltersElement,
+  'tidy-list': TidyList,
+}
+for (const [name, element] of Object.entries(ELEMENTS)) {
+  // The tag may stand on the page twice.
+  if (!customElements.get(name)) customElements.define(name, element)
+}

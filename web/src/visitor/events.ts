@@ -1,30 +1,14 @@
-/**
- * What a page's own script may listen to. Each goes out of the element through any shadow that it stands in.
- */
-export interface TidyEvents {
-  /** Somebody asked: by Enter, a button, a filter, a page or an order. */
-  'tidy-query': { search: string; query: string; page: number; filters: Record<string, string[]> }
-  /** The list has an answer: the very one of the service. */
-  'tidy-results': { search: string; answer: unknown }
-  /** Somebody chose a result; `preventDefault()` keeps the element from following its link. */
-  'tidy-choose': {
-    search: string
-    collection: string
-    id: string
-    address: string | null
-    from: 'live' | 'list'
-  }
-}
+import type { TidyEventDetails } from '../package'
 
 /**
- * Tells whoever listens.
+ * Tells a page's own script that listens; the event goes out of the element through any shadow that it stands in.
  *
  * @returns whether nobody prevented what comes next
  */
-export function tell<Name extends keyof TidyEvents>(
+export function tell<Name extends keyof TidyEventDetails>(
   host: Element | null | undefined,
   name: Name,
-  detail: TidyEvents[Name],
+  detail: TidyEventDetails[Name],
 ): boolean {
   return host?.dispatchEvent(new CustomEvent(name, { detail, bubbles: true, composed: true, cancelable: true })) ?? true
 }

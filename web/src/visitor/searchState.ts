@@ -1,6 +1,16 @@
 import { reactive, ref } from 'vue'
-
-export type Filters = Record<string, string[]>
+import {
+  addressOf,
+  entryNow,
+  keepPlace,
+  KEPT,
+  keptIn,
+  noteSearch,
+  PLACE,
+  showingNow,
+  type Filters,
+  type Showing,
+} from './address'
 
 /** What one search on a page is at: shared by its box and its results, which find each other by the search's key. */
 export interface SearchState {
@@ -34,17 +44,6 @@ export const lit = ref<string | null>(null)
 
 const states = new Map<string, SearchState>()
 
-const ELEMENTS = 'tidy-search, tidy-results, tidy-filters, tidy-list'
-let first: string | null = null
-/**
- * The key of the search that comes first on the page, in the order of its tags, whichever of them was ready first; it
- * stays the first, whatever comes later.
- */
-function firstSearch(): string | undefined {
-  first ??= document.querySelector(ELEMENTS)?.getAttribute('search') ?? null
-  return first ?? states.keys().next().value
-}
-
 /**
  * Whether results of a search are shown on this page: by an element that is ready, or by one whose script is still on
  * its way.
@@ -52,90 +51,6 @@ function firstSearch(): string | undefined {
 export function areResultsHere(state: SearchState): boolean {
   const key = CSS.escape(state.key)
   return state.resultsHere > 0 || document.querySelector(`:is(tidy-results, tidy-list)[search="${key}"]`) !== null
-}
-
-/** The names of a search's parameters: bare for the first search on a page, with the key and a dot for others. */
-function parameter(key: string, name: string): string {
-  return firstSearch() === key ? name : `${key}.${name}`
-}
-
-/** What is shown of a search. */
-interface Showing {
-  query: string
-  page: number
-  filters: Filters
-}
-/** Of an entry of the browser's history: what it shows of each search, by their keys. */
-const KEPT = 'tidyLantern'
-const keptIn = (entry: unknown): Record<string, Showing> =>
-  ((entry ?? {}) as Record<string, Record<string, Showing> | undefined>)[KEPT] ?? {}
-/** The entry that the browser is at, where something can be kept in it: a page's own script may have put a text there. */
-const entryNow = (): Record<string, unknown> | null =>
-  typeof history.state === 'object' ? ((history.state ?? {}) as Record<string, unknown>) : null
-
-/** Of an entry of the browser's history: how far down the page somebody was. */
-const PLACE = 'tidyLanternPlace'
-/** Keeps how far down somebody is, for when they come back to here. */
-export function keepPlace(): void {
-  const entry = entryNow()
-  if (entry) history.replaceState({ ...entry, [PLACE]: scrollY }, '')
-}
-/** How far down somebody was when they left what is shown now; null where they come to it anew. */
-export function keptPlace(): number | null {
-  const place = entryNow()?.[PLACE]
-  return typeof place === 'number' ? place : null
-}
-
-/** What the entry of the history shows that the browser is at; else what the address says. */
-const showingNow = (key: string): Showing => keptIn(history.state)[key] ?? fromAddress(key)
-
-/** Query, page and everything else that may be a filter, as the address has them. Anything odd stands for nothing. */
-function fromAddress(key: string): Showing {
-  const parameters = new URLSearchParams(location.search)
-  const page = Number.parseInt(parameters.get(parameter(key, 'page')) ?? '1', 10)
-  const filters: Filters = {}
-  for (const name of new Set(parameters.keys())) {
-    const own = ownName(key, name)
-    // The service passes over what is no filter of the search.
-    if (own !== null && own !== 'q' && own !== 'page') {
-      const values = parameters.getAll(name).filter(value => value !== '')
-      filters[own] = values.length > 0 ? values : ['']
-    }
-  }
-  return {
-    query: parameters.get(parameter(key, 'q')) ?? '',
-    page: Number.isFinite(page) && page > 0 ? page : 1,
-    filters,
-  }
-}
-
-/** What a parameter of the address is to this search; null if it is another search's. */
-function ownName(key: string, name: string): string | null {
-  if (firstSearch() === key) return name.includes('.') ? null : name
-  return name.startsWith(`${key}.`) ? name.slice(key.length + 1) : null
-}
-
-/** The address that shows this of the search here; parameters that are not ours are left alone. */
-export function addressOf(
-  key: string,
-  query: string,
-  page: number,
-  base = location.href,
-  filters: Filters = {},
-): string {
-  const url = new URL(base)
-  // A search's own results page is where it comes first, whatever its place on this one.
-  const named = (name: string) => (base === location.href ? parameter(key, name) : name)
-  const set = (name: string, values: string[]) => {
-    // What stands there already keeps its place.
-    if (JSON.stringify(url.searchParams.getAll(named(name))) === JSON.stringify(values)) return
-    url.searchParams.delete(named(name))
-    for (const value of values) url.searchParams.append(named(name), value)
-  }
-  set('q', query === '' ? [] : [query])
-  set('page', page > 1 ? [String(page)] : [])
-  for (const [name, values] of Object.entries(filters)) set(name, values)
-  return url.href
 }
 
 /** The state of the search with this key; the same object for all its elements. */
@@ -153,6 +68,7 @@ export function sharedSearch(key: string): SearchState {
     revision: 0,
   })
   states.set(key, state)
+  noteSearch(key)
   Object.assign(state, showingNow(key))
   return state
 }
@@ -198,6 +114,11 @@ addEventListener('popstate', () => {
 addEventListener(LIGHT, event => {
   lit.value = (event as CustomEvent<string | null>).detail
 })
-addEventListener(REFRESH, () => {
+const askAnew = () => {
   for (const state of states.values()) state.revision++
+}
+addEventListener(REFRESH, askAnew)
+// The workbench frames a page of the owner's, which is of another origin than itself.
+addEventListener('message', event => {
+  if (event.data === REFRESH && event.origin === new URL(import.meta.url).origin) askAnew()
 })

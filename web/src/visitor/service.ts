@@ -1,6 +1,8 @@
 import { fetchJson } from '../shared/http'
+import { draftTokenOf } from './draftLink'
+import { languageOf } from './pageLanguage'
 import type { ValuesPage, WantedValues } from './filters/moreValues'
-import { sharedSearch, type Filters } from './searchState'
+import type { Filters } from './address'
 import type { FilterValue, ListedAddresses, LiveResults, Results, SearchFace, SpokenTexts } from '../shared/contract'
 
 /** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft. */
@@ -9,29 +11,53 @@ export type Source = 'live' | 'draft'
 /** The service that this script came from. */
 const origin = new URL(import.meta.url).origin
 
+/** Where the service hears of a search, or is asked what visitors may ask. */
+export const publicAddress = (key: string, what: string): string =>
+  `${origin}/api/public/searches/${encodeURIComponent(key)}${what === 'face' ? '' : `/${what}`}`
+
 function address(
   key: string,
   source: Source,
   what: 'face' | 'look.css' | 'texts' | 'results' | 'live' | 'addresses' | `filters/${string}`,
   parameters: string[][] = [],
 ): string {
-  const path =
+  const base =
     source === 'draft'
-      ? `/api/owner/searches/${encodeURIComponent(key)}/draft/${what}`
-      : `/api/public/searches/${encodeURIComponent(key)}${what === 'face' ? '' : `/${what}`}`
-  const query = new URLSearchParams(parameters).toString()
-  return origin + path + (query ? `?${query}` : '')
+      ? `${origin}/api/owner/searches/${encodeURIComponent(key)}/draft/${what}`
+      : publicAddress(key, what)
+  const token = source === 'live' ? draftTokenOf(key) : null
+  const query = new URLSearchParams([...parameters, ...(token === null ? [] : [['tidy-draft', token]])]).toString()
+  return base + (query ? `?${query}` : '')
 }
 
 /** In the language of the page; where that names none, the search's own decides, and not the browser's. */
 const asked = (key: string, signal?: AbortSignal): RequestInit => ({
   signal,
-  headers: { Accept: 'application/json', 'Accept-Language': sharedSearch(key).language || '*' },
+  headers: { Accept: 'application/json', 'Accept-Language': languageOf(key) || '*' },
 })
 
-export async function fetchFace(key: string, source: Source, signal: AbortSignal): Promise<SearchFace> {
-  const { body } = await fetchJson<SearchFace>(address(key, source, 'face'), asked(key, signal))
-  return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
+/** What all elements of a search ask for alike comes once; by what it is, at the revision that was asked for last. */
+const shared = new Map<string, { revision: number; coming: Promise<unknown> }>()
+function once<T>(what: string, revision: number, fetch: () => Promise<T>): Promise<T> {
+  const known = shared.get(what)
+  if (known?.revision === revision) return known.coming as Promise<T>
+  const coming = fetch()
+  shared.set(what, { revision, coming })
+  // What failed is asked for again.
+  coming.catch(() => shared.delete(what))
+  return coming
+}
+
+/**
+ * What the elements need to draw a search.
+ *
+ * @param revision raised to ask anew
+ */
+export function fetchFace(key: string, source: Source, revision: number): Promise<SearchFace> {
+  return once(`face ${source} ${key}`, revision, async () => {
+    const { body } = await fetchJson<SearchFace>(address(key, source, 'face'), asked(key))
+    return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
+  })
 }
 
 /** What the elements of a search wear, as a style sheet. */
@@ -41,9 +67,17 @@ export async function fetchLook(key: string, source: Source): Promise<string> {
   return answer.text()
 }
 
-/** What visitors read around the results. */
-export async function fetchTexts(key: string, source: Source): Promise<SpokenTexts> {
-  return (await fetchJson<SpokenTexts>(address(key, source, 'texts'), asked(key))).body
+/**
+ * What visitors read around the results, in the language of the page.
+ *
+ * @param revision raised to ask anew
+ */
+export function fetchTexts(key: string, source: Source, revision: number): Promise<SpokenTexts> {
+  return once(
+    `texts ${source} ${key} ${languageOf(key)}`,
+    revision,
+    async () => (await fetchJson<SpokenTexts>(address(key, source, 'texts'), asked(key))).body,
+  )
 }
 
 const parametersOf = (filters: Filters) =>

@@ -1,57 +1,13 @@
-import { useMutationObserver } from '@vueuse/core'
-import { computed, inject, provide, shallowReactive, useShadowRoot, watch, type InjectionKey } from 'vue'
-import {
-  again as deAgain,
-  failed as deFailed,
-  needsKey as deNeedsKey,
-  search as deSearch,
-} from '../../../texts/de.json'
-import { again, failed, needsKey, search } from '../../../texts/en.json'
-import {
-  again as esAgain,
-  failed as esFailed,
-  needsKey as esNeedsKey,
-  search as esSearch,
-} from '../../../texts/es.json'
-import {
-  again as frAgain,
-  failed as frFailed,
-  needsKey as frNeedsKey,
-  search as frSearch,
-} from '../../../texts/fr.json'
-import {
-  again as nlAgain,
-  failed as nlFailed,
-  needsKey as nlNeedsKey,
-  search as nlSearch,
-} from '../../../texts/nl.json'
+import { inject, onBeforeUnmount, provide, shallowReactive, watch, type InjectionKey } from 'vue'
 import type { SpokenTexts } from '../shared/contract'
+import { useElement } from './element/draw'
+import { learnLanguage } from './pageLanguage'
 import type { SearchState } from './searchState'
 import { fetchTexts, type Source } from './service'
+import { textsOf, type Texts } from './speech'
 
-type TextKey = keyof typeof import('../../../texts/en.json')
+export type { Texts } from './speech'
 
-/** What has to be read where the service cannot be reached; all else comes from there, as the owner words it. */
-const WITHOUT_SERVICE: Readonly<Record<string, Partial<Record<TextKey, string>>>> = {
-  en: { again, failed, needsKey, search },
-  de: { again: deAgain, failed: deFailed, needsKey: deNeedsKey, search: deSearch },
-  es: { again: esAgain, failed: esFailed, needsKey: esNeedsKey, search: esSearch },
-  fr: { again: frAgain, failed: frFailed, needsKey: frNeedsKey, search: frSearch },
-  nl: { again: nlAgain, failed: nlFailed, needsKey: nlNeedsKey, search: nlSearch },
-}
-
-/** What visitors read around the content. */
-export interface Texts {
-  /**
-   * @param values of its placeholders; numbers are written as the language does, and `count` decides the plural
-   */
-  say: (key: TextKey, values?: Record<string, string | number>) => string
-  /** That nothing was found, for these words or without any. */
-  nothingFor: (query: string) => string
-  written: (number: number) => string
-  /** @param day as `2026-05-14` */
-  writtenDay: (day: string) => string
-}
 const TEXTS: InjectionKey<Texts> = Symbol('texts')
 export function useTexts(): Texts {
   const texts = inject(TEXTS)
@@ -63,28 +19,19 @@ export function useTexts(): Texts {
 const spoken = shallowReactive(new Map<string, SpokenTexts>())
 const asked = new Map<string, string>()
 
-/** The language that the page names for what stands in an element; empty for none. */
-function languageAt(element: Element): string {
-  for (let at: Element | null = element; at;) {
-    const named = at.closest<HTMLElement>('[lang]')
-    if (named) return named.lang
-    const root: Node = at.getRootNode()
-    at = root instanceof ShadowRoot ? root.host : null
-  }
-  return ''
-}
-
 /** Tells all that stands in an element in the language that the search speaks on this page. */
 export function provideTexts(key: string, source: Source, state: SearchState): Texts {
-  const host = useShadowRoot()?.host
+  const element = useElement()
   const learn = () => {
-    const language = host ? languageAt(host) : ''
+    const language = learnLanguage(key, element)
     if (language === state.language) return
     state.language = language
     state.revision++
   }
   learn()
-  useMutationObserver(() => document.documentElement, learn, { attributes: true, attributeFilter: ['lang'] })
+  const changed = new MutationObserver(learn)
+  changed.observe(document.documentElement, { attributes: true, attributeFilter: ['lang'] })
+  onBeforeUnmount(() => changed.disconnect())
 
   const name = `${source}/${key}`
   watch(
@@ -94,7 +41,7 @@ export function provideTexts(key: string, source: Source, state: SearchState): T
       if (key === '' || asked.get(name) === wanted) return
       asked.set(name, wanted)
       try {
-        const texts = await fetchTexts(key, source)
+        const texts = await fetchTexts(key, source, revision)
         if (asked.get(name) === wanted) spoken.set(name, texts)
       } catch (error) {
         // The results say that nothing can be reached; the next change asks again.
@@ -110,32 +57,4 @@ export function provideTexts(key: string, source: Source, state: SearchState): T
   )
   provide(TEXTS, texts)
   return texts
-}
-
-/**
- * What is said by texts that came from the service, or have to stand in for them.
- *
- * @param pageLanguage empty where the page names none
- */
-export function textsOf(came: () => SpokenTexts | null, pageLanguage: () => string): Texts {
-  const language = computed(() => came()?.language ?? (pageLanguage() || undefined))
-  const plurals = computed(() => new Intl.PluralRules(language.value))
-  const written = (number: number) => new Intl.NumberFormat(language.value).format(number)
-  const say: Texts['say'] = (key, values = {}) => {
-    const forms = came()?.texts[key]
-    const text = forms
-      ? (forms[typeof values.count === 'number' ? plurals.value.select(values.count) : 'other'] ?? forms.other ?? '')
-      : ((WITHOUT_SERVICE[(language.value ?? '').split('-')[0]!] ?? WITHOUT_SERVICE.en!)[key] ?? '')
-    return text.replace(/\{(\w+)\}/g, (placeholder, name: string) => {
-      const value = values[name]
-      return typeof value === 'number' ? written(value) : (value ?? placeholder)
-    })
-  }
-  return {
-    say,
-    written,
-    nothingFor: query => (query === '' ? say('nothingAtAll') : say('nothing', { query })),
-    writtenDay: day =>
-      new Intl.DateTimeFormat(language.value, { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(day)),
-  }
 }

@@ -36,7 +36,10 @@ import type {
   ReachedPage,
   NamedItem,
   Results,
+  DraftLink,
+  OwnPage,
   PlaceChoices,
+  SeenPage,
   SearchDesign,
   SearchSummary,
   Session,
@@ -291,6 +294,13 @@ export const api = {
   ) => send<PlacementShape[]>('PUT', `/sites/${path(site)}/placements`, given),
   unplace: (site: string, items: ItemRef[], tier: string) =>
     send<PlacementShape[]>('DELETE', `/sites/${path(site)}/placements`, { items, tier }),
+  /** The pages of the site on which elements of a search were met, the one met last first. */
+  searchPages: (search: string) => get<SeenPage[]>(`/searches/${path(search)}/pages`),
+  makeDraftLink: (search: string) => send<DraftLink>('POST', `/searches/${path(search)}/draft/links`),
+  /** A page of the site on which the draft is to be seen: what it lets be done with it. */
+  ownPage: (search: string, address: string) =>
+    send<OwnPage>('POST', `/searches/${path(search)}/draft/own-page`, { address }),
+  endDraftLinks: (search: string) => send('DELETE', `/searches/${path(search)}/draft/links`),
   placeChoices: (search: string) => get<PlaceChoices>(`/searches/${path(search)}/draft/places`),
   filterProposals: (search: string) => get<FilterProposal[]>(`/searches/${path(search)}/draft/filter-proposals`),
   filterFigures: (search: string) => get<FilterFigures[]>(`/searches/${path(search)}/draft/filter-figures`),

@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, inject, ref } from 'vue'
 import { useTexts } from '../texts'
 import { BOX } from './boxContext'
-import SearchField from './SearchField.vue'
+import { SearchField } from './SearchField'
 
 /** Not before somebody is about to type: most pages carry a box that nobody uses. */
 const loadPanel = () => import('../live/LivePanel.vue')
@@ -17,18 +17,18 @@ const { withList, over = false } = defineProps<{
 }>()
 const box = inject(BOX)!
 const { say } = useTexts()
-const field = ref<InstanceType<typeof SearchField>>()
+const field = ref<{ focus: () => void }>()
 defineExpose({ focus: () => field.value?.focus() })
 function entered() {
   if (withList) void loadPanel()
   box.entered()
 }
 const isShown = computed(() => withList && box.live.isShown.value)
-const list = computed(() => ({
-  offered: withList && box.list.value?.where !== 'nowhere',
-  id: isShown.value ? `${box.id}-list` : undefined,
-  active: withList ? box.live.activeRow.value?.id : undefined,
-}))
+const list = computed(() =>
+  withList && box.list.value?.where !== 'nowhere'
+    ? { id: isShown.value ? `${box.id}-list` : undefined, active: box.live.activeRow.value?.id }
+    : null,
+)
 </script>
 
 <template>
@@ -37,19 +37,7 @@ const list = computed(() => ({
     <p v-if="box.arrangement.value.label" class="box-label" part="box-label" aria-hidden="true">
       {{ box.named.value }}
     </p>
-    <SearchField
-      ref="field"
-      v-model="box.text.value"
-      :arrangement="box.arrangement.value"
-      :named="box.named.value"
-      :placeholder="box.placeholder.value"
-      :list="list"
-      :chooser="box.chooser.value"
-      @typed="box.typed"
-      @entered="entered"
-      @key="box.key"
-      @clear="box.clear"
-    />
+    <SearchField ref="field" :is-in-page="!over" :list="list" @entered="entered" />
     <LivePanel v-if="isShown" :floating="!over" />
   </div>
 </template>

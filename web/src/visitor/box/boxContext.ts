@@ -2,7 +2,7 @@ import type { ComputedRef, InjectionKey, Ref } from 'vue'
 import type { ArrangementFace, LiveList } from '../../shared/contract'
 import type { LiveRow } from '../live/liveRows'
 import type { useLiveResults } from '../live/useLiveResults'
-import type { BoxChoice } from './useChooser'
+import type { BoxChoice, Field } from './Field'
 
 /** What all that stands in one search box shares. */
 export interface BoxContext {
@@ -15,6 +15,8 @@ export interface BoxContext {
   named: ComputedRef<string>
   placeholder: ComputedRef<string>
   chooser: ComputedRef<BoxChoice | null>
+  /** The field that stood there before anybody turned to the box; null once it was taken, or where there was none. */
+  restingField: () => Field | null
   live: ReturnType<typeof useLiveResults>
   /** How live results are laid out; null until it is known. */
   list: ComputedRef<LiveList | null>

@@ -1,5 +1,4 @@
-import { useMediaQuery } from '@vueuse/core'
-import { computed, type ComputedRef } from 'vue'
+import { computed, onBeforeUnmount, ref, watch, type ComputedRef } from 'vue'
 import type { ArrangementFace, SearchFace } from '../../shared/contract'
 
 /** A magnifying glass (of the npm package `@mdi/js`), until it is known what the owner has chosen. */
@@ -20,7 +19,20 @@ const USUAL: ArrangementFace = {
 
 /** What stands in the box and how it opens, on a page as wide as this. */
 export function useArrangement(face: () => SearchFace | null): ComputedRef<ArrangementFace> {
-  const isNarrow = useMediaQuery(() => `(max-width: ${face()?.box.narrowUpTo ?? 0}px)`)
+  const isNarrow = ref(false)
+  let ends = new AbortController()
+  watch(
+    () => face()?.box.narrowUpTo ?? 0,
+    upTo => {
+      ends.abort()
+      ends = new AbortController()
+      const narrow = matchMedia(`(max-width: ${upTo}px)`)
+      isNarrow.value = narrow.matches
+      narrow.addEventListener('change', () => (isNarrow.value = narrow.matches), { signal: ends.signal })
+    },
+    { immediate: true },
+  )
+  onBeforeUnmount(() => ends.abort())
   return computed(() => {
     const box = face()?.box
     return box ? (isNarrow.value ? box.narrow : box.wide) : USUAL

@@ -3,18 +3,11 @@ import { useLatest } from '../../shared/useLatest'
 import { flattened } from '../filters/filterState'
 import type { FilterChoice } from '../filters/useFilterChoice'
 import type { SearchState } from '../searchState'
+import type { BoxChoice } from './Field'
 import { fetchResults, type Source } from '../service'
 
 /** By this name what is chosen in the box stands in the address. */
 const KEY = 'in'
-
-/** What can be chosen in a box beside the words. */
-export interface BoxChoice {
-  values: readonly { value: string; label: string }[]
-  /** Empty for everything. */
-  chosen: string
-  choose: (value: string) => void
-}
 
 /**
  * What can be chosen in a box: all that there is, whatever is typed, since a choice is often made first.

@@ -2,6 +2,8 @@ import type { ComputedRef, Ref } from 'vue'
 import type { LiveList } from '../../shared/contract'
 import { tell } from '../events'
 import type { LiveRow } from '../live/liveRows'
+import type { Source } from '../service'
+import { tellChosen } from '../telling'
 import { useListKeys } from '../live/useListKeys'
 import type { useLiveResults } from '../live/useLiveResults'
 import type { useOpening } from './useOpening'
@@ -9,6 +11,7 @@ import type { useOpening } from './useOpening'
 /** What a box can do with what somebody types and chooses in it. */
 interface BoxActs {
   search: string
+  source: Source
   /** The element, which tells the page's own script. */
   host: Element | undefined
   text: Ref<string>
@@ -20,13 +23,14 @@ interface BoxActs {
 }
 
 /** Answers what is typed, what is chosen among live results, and the keys that go through them. */
-export function useChoosing({ search, host, text, list, live, opening, target, submit }: BoxActs) {
+export function useChoosing({ search, source, host, text, list, live, opening, target, submit }: BoxActs) {
   function toResult(row: LiveRow & { kind: 'hit' }, event?: Event) {
     const { collection, id } = row.hit
     if (!tell(host, 'tidy-choose', { search, collection, id, address: row.address, from: 'live' })) {
       event?.preventDefault()
       return
     }
+    tellChosen(search, source, row.hit)
     // A click follows the link by itself.
     if (!event && row.address !== null) {
       if (target.value) window.open(row.address, target.value, 'noopener')

@@ -1,7 +1,8 @@
 import type { SearchFace } from '../../shared/contract'
 import { safeAddress } from '../../shared/http'
 import { remember } from '../live/recentSearches'
-import { addressOf, areResultsHere, show, type Filters, type SearchState } from '../searchState'
+import { addressOf, type Filters } from '../address'
+import { areResultsHere, show, type SearchState } from '../searchState'
 import { fetchLive, type Source } from '../service'
 
 /** Where Enter and the button of a box lead. */

@@ -1,14 +1,6 @@
-import {
-  defineComponent,
-  h,
-  inject,
-  onBeforeUnmount,
-  provide,
-  useShadowRoot,
-  watchEffect,
-  type InjectionKey,
-} from 'vue'
+import { defineComponent, h, inject, onBeforeUnmount, provide, watchEffect, type InjectionKey } from 'vue'
 import type { CardFace, Hit } from '../../shared/contract'
+import { useElement } from '../element/draw'
 import { filled, ownMarkupIn, type OwnMarkup } from './ownMarkup'
 
 /** The element, and what it was given to draw cards with. */
@@ -20,8 +12,8 @@ const OWN_CARDS: InjectionKey<OwnCards> = Symbol('own cards')
 
 /** Has all that stands in an element draw its cards with the page's own markup, where there is some. */
 export function provideOwnCards(): OwnCards {
-  const host = (useShadowRoot()?.host ?? null) as HTMLElement | null
-  const own = { host, markup: host ? ownMarkupIn(host) : [] }
+  const host = useElement()
+  const own = { host, markup: ownMarkupIn(host) }
   provide(OWN_CARDS, own)
   return own
 }

@@ -104,7 +104,7 @@ function done() {
       <label v-for="one in typedEnds" :key="one.end">
         <span v-if="one.name">{{ one.name }}</span>
         <input
-          v-model="one.value.value"
+          :value="one.value.value"
           class="typed"
           :type="days ? 'date' : 'number'"
           :step="days ? undefined : 'any'"
@@ -112,6 +112,7 @@ function done() {
           :max="days ? (bounds.max ?? undefined) : undefined"
           :placeholder="one.farthest ?? ''"
           :aria-label="one.label"
+          @input="one.value.value = ($event.target as HTMLInputElement).value"
           @change="done"
         />
       </label>

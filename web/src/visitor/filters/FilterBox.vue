@@ -17,11 +17,12 @@ const done = () => emit('set', typed.value.trim() === '' ? [] : [typed.value.tri
 
 <template>
   <input
-    v-model="typed"
+    :value="typed"
     type="search"
     class="typed"
     :aria-label="filter.label"
     autocomplete="off"
+    @input="typed = ($event.target as HTMLInputElement).value"
     @change="done"
     @keydown.enter.prevent="done"
   />

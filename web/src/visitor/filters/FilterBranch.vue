@@ -98,8 +98,9 @@ function turn(value: FilterValue) {
 }
 /** What is not asked for any more must not come late. */
 let asked = 0
-function look() {
-  const letters = wanted.value.trim()
+function look(typed = wanted.value) {
+  wanted.value = typed
+  const letters = typed.trim()
   const mine = ++asked
   if (letters === '') namedPage.value = null
   else
@@ -119,13 +120,13 @@ watch(more.state, () => {
 <template>
   <input
     v-if="isLong"
-    v-model="wanted"
+    :value="wanted"
     type="search"
     class="typed find"
     :aria-label="say('findIn', { label: filter.label })"
     :placeholder="say('find')"
     autocomplete="off"
-    @input="look"
+    @input="look(($event.target as HTMLInputElement).value)"
     @keydown.enter.prevent
   />
   <ul class="values">

@@ -7,7 +7,7 @@ import FilterBranch from './FilterBranch.vue'
 import FilterChoice from './FilterChoice.vue'
 import FilterPlace from './FilterPlace.vue'
 import { valuesIn } from './filterState'
-import type { Filters } from '../searchState'
+import type { Filters } from '../address'
 
 /** Everything that visitors can narrow by in one place, one filter after the other. */
 const { lit = null } = defineProps<{ filters: readonly FilterShape[]; lit?: string | null }>()

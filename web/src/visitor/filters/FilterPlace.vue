@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue'
 import type { FilterShape } from '../../shared/contract'
-import type { Filters } from '../searchState'
+import type { Filters } from '../address'
 import { useTexts } from '../texts'
 
 const { say, written } = useTexts()
@@ -47,13 +47,14 @@ const canAsk = 'geolocation' in navigator && window.isSecureContext
 <template>
   <div class="around">
     <input
-      v-model="typed"
+      :value="typed"
       type="search"
       class="typed"
       :list="`${id}-names`"
       :placeholder="say('around')"
       :aria-label="`${filter.label}: ${say('around')}`"
       autocomplete="off"
+      @input="typed = ($event.target as HTMLInputElement).value"
       @change="write"
       @keydown.enter.prevent="write"
     />

@@ -2,7 +2,8 @@ import { computed, ref, watch, type ComputedRef } from 'vue'
 import type { FilterShape, Results } from '../../shared/contract'
 import { useLatest } from '../../shared/useLatest'
 import { isAtStart, parameterFor, valuesIn } from './filterState'
-import { show, type Filters, type SearchState } from '../searchState'
+import type { Filters } from '../address'
+import { show, type SearchState } from '../searchState'
 import { fetchResults, type Source } from '../service'
 
 /** What visitors set in the filters of one place, as they see it before and after it holds. */

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { useIntersectionObserver } from '@vueuse/core'
-import { ref } from 'vue'
+import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { useTexts } from '../texts'
 
 /** The way on where the list grows: a button, pressed by itself as it comes into view where the owner says so. */
@@ -11,9 +10,13 @@ const { scrolls } = defineProps<{
 const emit = defineEmits<{ more: [pressed: boolean] }>()
 const { say } = useTexts()
 const button = ref<HTMLElement>()
-useIntersectionObserver(button, ([entry]) => {
+const seen = new IntersectionObserver(([entry]) => {
   if (scrolls && entry?.isIntersecting) emit('more', false)
 })
+onMounted(() => {
+  if (button.value) seen.observe(button.value)
+})
+onBeforeUnmount(() => seen.disconnect())
 </script>
 
 <template>

@@ -1,8 +1,8 @@
-import { useEventListener } from '@vueuse/core'
-import { nextTick, ref, watch, type Ref, type ShallowRef } from 'vue'
+import { nextTick, onBeforeUnmount, ref, watch, type Ref, type ShallowRef } from 'vue'
 import type { Results } from '../../shared/contract'
 import type { Latest } from '../../shared/useLatest'
-import { keptPlace, show, type SearchState } from '../searchState'
+import { keptPlace } from '../address'
+import { show, type SearchState } from '../searchState'
 
 /**
  * The ways on from a list of results, and back to it: to another page, another query, a longer list; each ends where
@@ -20,9 +20,11 @@ export function useGoingOn(
   let goes: 'on' | 'further' | null = null
   /** How far down somebody was who comes back. */
   const back = ref(keptPlace())
-  useEventListener(window, 'popstate', () => {
+  const comeBack = () => {
     back.value = keptPlace()
-  })
+  }
+  addEventListener('popstate', comeBack)
+  onBeforeUnmount(() => removeEventListener('popstate', comeBack))
   let shown = 0
   watch(results, async now => {
     if (now.kind !== 'ready') return

@@ -1,7 +1,8 @@
 import { computed, ref } from 'vue'
 import type { Results } from '../../shared/contract'
 import { useLatest } from '../../shared/useLatest'
-import type { Filters, SearchState } from '../searchState'
+import type { Filters } from '../address'
+import type { SearchState } from '../searchState'
 import { fetchResults, type Source } from '../service'
 
 interface Wanted {

@@ -1,4 +1,5 @@
-import { nextTick, onBeforeUnmount, onMounted, useHost } from 'vue'
+import { nextTick, onBeforeUnmount, onMounted } from 'vue'
+import { useElement } from '../element/draw'
 
 /**
  * Closes what a box has open once visitors turn to something else on the page.
@@ -6,9 +7,9 @@ import { nextTick, onBeforeUnmount, onMounted, useHost } from 'vue'
  * @returns what listens where the focus goes out
  */
 export function useLeaving(close: () => void): (event: FocusEvent) => Promise<void> {
-  const host = useHost()
+  const element = useElement()
   const pressed = (event: Event) => {
-    if (host && !event.composedPath().includes(host)) close()
+    if (!event.composedPath().includes(element)) close()
   }
   onMounted(() => document.addEventListener('pointerdown', pressed))
   onBeforeUnmount(() => document.removeEventListener('pointerdown', pressed))

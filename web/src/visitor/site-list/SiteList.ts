@@ -3,7 +3,8 @@ import type { ListedAddresses, SpokenTexts } from '../../shared/contract'
 import { tell } from '../events'
 import { sharedSearch, type SearchState } from '../searchState'
 import { fetchAddresses, fetchTexts, type Source } from '../service'
-import { textsOf } from '../texts'
+import { textsOf } from '../speech'
+import { tellPage } from '../telling'
 import { containerOf, entryOf, KnownAddresses, linkAddress, type Entry } from './entries'
 
 /** How a list of the site's own is narrowed, as its attributes say. */
@@ -71,7 +72,7 @@ export class SiteList {
     const { search, source } = this.ways
     const { query, filters } = this.state
     try {
-      this.spoken.texts ??= await fetchTexts(search, source)
+      this.spoken.texts ??= await fetchTexts(search, source, 0)
       // What the search knows at all is asked for once, since whoever draws the list does not know it.
       const all = this.known ? null : await fetchAddresses(search, source, '', {}, signal)
       const isPlain = query === '' && Object.keys(filters).length === 0
@@ -122,6 +123,10 @@ export class SiteList {
   private learn(all: ListedAddresses): void {
     this.known = new KnownAddresses(all.addresses, document.baseURI)
     const unknown = this.entries.filter(entry => this.itemOf(entry) === null)
+    const links = unknown
+      .slice(0, 20)
+      .map(({ addresses, element }) => addresses[0]?.whole ?? element.textContent?.trim() ?? '')
+    tellPage(this.ways.search, this.ways.source, { count: unknown.length, links })
     if (unknown.length === 0) return
     const named = unknown.slice(0, 10).map(entry => entry.element.textContent?.trim().slice(0, 60))
     console.warn(

@@ -1,52 +1,46 @@
-import type { Source } from '../service'
+import { SearchElement } from '../element/SearchElement'
 import type { SiteList } from './SiteList'
-
-const ATTRIBUTES = ['search', 'source', 'entries', 'ordered', 'unknown']
 
 /**
  * `<tidy-list search="KEY">` around a list that the site draws itself. What it holds shows from the first moment, with
  * script or without.
  */
-export class TidyList extends HTMLElement {
-  static observedAttributes = ATTRIBUTES
+export class TidyList extends SearchElement {
+  static observedAttributes = ['search', 'source', 'entries', 'ordered', 'unknown']
   private readonly line: HTMLElement
   private list: SiteList | null = null
 
   constructor() {
-    super()
-    const root = this.attachShadow({ mode: 'open' })
+    super(false)
     this.line = document.createElement('p')
     this.line.setAttribute('role', 'status')
     this.line.setAttribute('part', 'status')
-    root.append(this.line, document.createElement('slot'))
+    this.root.append(this.line, document.createElement('slot'))
   }
 
-  connectedCallback(): void {
+  protected override begin(): void {
     // While a page is read, what an element holds comes after it.
     if (document.readyState === 'loading')
-      document.addEventListener('DOMContentLoaded', () => void this.begin(), { once: true })
-    else void this.begin()
+      document.addEventListener('DOMContentLoaded', () => void this.narrow(), { once: true })
+    else void this.narrow()
   }
 
-  disconnectedCallback(): void {
+  protected override end(): void {
     this.list?.end()
     this.list = null
   }
 
   attributeChangedCallback(): void {
-    if (this.list) void this.begin()
+    if (this.list) void this.narrow()
   }
 
-  private async begin(): Promise<void> {
+  private async narrow(): Promise<void> {
     const { SiteList } = await import('./SiteList')
-    this.list?.end()
-    this.list = null
-    const search = this.getAttribute('search')
-    if (!this.isConnected || !search) return
-    const source: Source = this.getAttribute('source') === 'draft' ? 'draft' : 'live'
+    this.end()
+    if (!this.isConnected || !this.search) return
     const ways = {
-      search,
-      source,
+      search: this.search,
+      source: this.source,
       entries: this.getAttribute('entries') ?? '',
       ordered: this.hasAttribute('ordered'),
       unknownGo: this.getAttribute('unknown') === 'go',

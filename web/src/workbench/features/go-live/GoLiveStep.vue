@@ -6,6 +6,7 @@ import CopyBox from '../../kit/CopyBox.vue'
 import { counted, formatTime } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
+import MetPages from './MetPages.vue'
 import type { DraftEditing } from '../searches/useDraft'
 
 /** From the draft to the site: what is open, publishing, the tags, where results are shown. */
@@ -75,7 +76,12 @@ const hosted = `${location.origin}/s/${search}`
   </section>
 
   <section>
-    <h3>4. Keep a copy</h3>
+    <h3 id="arrived">4. Where it has arrived</h3>
+    <MetPages :search="search" />
+  </section>
+
+  <section>
+    <h3>5. Keep a copy</h3>
     <p class="quiet">The draft as a file. This or another installation makes a search of it, under Searches.</p>
     <Button
       as="a"

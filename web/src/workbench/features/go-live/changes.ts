@@ -99,7 +99,10 @@ const NAMES: Readonly<Record<string, string>> = {
   'texts.labels.*': 'Label “$1”',
   'page.address': 'Results page',
   'page.perPage': 'Results a page',
-  'page.arranged': 'Results stand',
+  'page.layout.arranged': 'Results stand',
+  'page.layout.columns': 'Columns at most',
+  'page.layout.viewer': 'Pictures open large',
+  'page.layout.tags': 'Tags below large pictures',
   page: 'Results page',
   box: 'Search box',
   'box.chooser': 'Chosen beside the words',
@@ -108,7 +111,10 @@ const NAMES: Readonly<Record<string, string>> = {
   'box.leads': 'Enter leads',
   live: 'Live results',
   'live.above.all': 'Way to all results below live ones',
-  'page.start': 'Before anything is typed',
+  'page.start.with': 'Before anything is typed',
+  'page.start.filter': 'Begins with a category of',
+  'page.start.value': 'Category it begins with',
+  'page.shows.popular': 'Popular categories',
   'page.shows.nothing': 'When nothing is found',
   ...Object.fromEntries(
     SHOWN_AROUND.map(({ key, label }) => [`page.shows.${key}`, `Around the results: ${lowered(label)}`]),
@@ -246,7 +252,7 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'live.where': optionNames(WHERE_LIVE),
   opens: optionNames(OPENS),
   paging: optionNames(PAGINGS),
-  'page.start': optionNames(STARTS),
+  'start.with': optionNames(STARTS),
   standIn: { none: 'nothing', letter: 'its first letter', sign: 'the sign of its collection' },
   ...Object.fromEntries(
     [...FRAME_CHOICES, { key: 'edges', options: SIDES }].map(({ key, options }) => [

@@ -62,7 +62,7 @@ export const OPENS: Options<LiveList['opens']> = [
   { value: 'new-tab', label: 'In a new tab' },
 ]
 
-export const ARRANGEMENTS: Options<ResultsPage['arranged']> = [
+export const ARRANGEMENTS: Options<ResultsPage['layout']['arranged']> = [
   { value: 'list', label: 'One below the other' },
   { value: 'grid', label: 'Side by side' },
   { value: 'wall', label: 'Wall of pictures' },
@@ -72,12 +72,15 @@ export const PAGINGS: Options<ResultsPage['paging']> = [
   { value: 'more', label: 'By a button' },
   { value: 'scroll', label: 'As one scrolls' },
 ]
-export const STARTS: Options<ResultsPage['start']> = [
+export const STARTS: Options<ResultsPage['start']['with']> = [
   { value: 'everything', label: 'Everything' },
   { value: 'featured', label: 'What is featured' },
+  { value: 'popular', label: 'What visitors chose most' },
+  { value: 'category', label: 'One category' },
   { value: 'nothing', label: 'Nothing' },
 ]
 export const SHOWN_AROUND = [
+  { key: 'box', label: 'A box to search again' },
   { key: 'heading', label: 'What was searched for' },
   { key: 'count', label: 'How many there are' },
   { key: 'time', label: 'How long it took' },
@@ -101,7 +104,8 @@ export const liveLine = ({ live }: SearchDesign) =>
       ? 'In the list of the page'
       : 'Off'
     : `${nameOf(WHERE_LIVE, live.where)} · at most ${live.most}`
-export const pageLine = ({ page }: SearchDesign) => `${nameOf(ARRANGEMENTS, page.arranged)} · ${page.perPage} a page`
+export const pageLine = ({ page }: SearchDesign) =>
+  `${nameOf(ARRANGEMENTS, page.layout.arranged)} · ${page.perPage} a page`
 /** What stands around the results, in a line. */
 export const aroundLine = (shows: ResultsPage['shows']) =>
   counted(SHOWN_AROUND.filter(({ key }) => shows[key]).length, 'thing')

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
-import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import LimitedNumber from '../places/LimitedNumber.vue'
-import { ARRANGEMENTS, aroundLine, PAGINGS, SHOWN_AROUND, STARTS } from '../places/placeNames'
+import { aroundLine, PAGINGS, SHOWN_AROUND } from '../places/placeNames'
 import TextInPlace from '../places/TextInPlace.vue'
 import PlaceStep from '../places/PlaceStep.vue'
 import OptionalSign from '../places/OptionalSign.vue'
+import LayoutSettings from './LayoutSettings.vue'
+import PopularSettings from './PopularSettings.vue'
+import StartSettings from './StartSettings.vue'
 import type { DraftEditing } from '../searches/useDraft'
 
 /** The list of all results: how it stands, what is around it, how one gets further. */
@@ -39,15 +41,7 @@ const nothing = settingsOf(toRef(shows, 'nothing'))
     :search="search"
     :summary="summary"
   >
-    <ButtonChoice v-model="settings.arranged" label="How results stand" :options="ARRANGEMENTS" />
-    <LimitedNumber
-      v-if="page.arranged !== 'list'"
-      v-model="settings.columns"
-      label="Columns at most"
-      empty="as many as fit"
-      path="page.columns"
-      :limits="choices.limits"
-    />
+    <LayoutSettings v-model="settings.layout" :choices="choices" />
     <ChoiceField v-model="settings.paging" label="One gets further" :options="PAGINGS" />
     <LimitedNumber v-model="settings.perPage" label="Results at a time" path="page.perPage" :limits="choices.limits" />
     <LimitedNumber
@@ -57,9 +51,10 @@ const nothing = settingsOf(toRef(shows, 'nothing'))
       path="page.most"
       :limits="choices.limits"
     />
-    <ChoiceField v-model="settings.start" label="Before anything is typed" :options="STARTS" />
+    <StartSettings v-model="settings.start" :search="search" :categories="choices.categories" />
     <FoldingSection id="around" title="Around the results" :said="aroundLine(page.shows)">
       <SwitchLine v-for="{ key, label } in SHOWN_AROUND" :key="key" v-model="shows[key]" :label="label" />
+      <PopularSettings v-model="shows.popular" :choices="choices" />
     </FoldingSection>
     <FoldingSection id="nothing-found" title="When nothing is found" said="a hint, ways on">
       <TextInPlace :draft="draft" :search="search" label="What is said" text="nothing" />
@@ -69,6 +64,11 @@ const nothing = settingsOf(toRef(shows, 'nothing'))
         v-model="nothing.withoutOne"
         label="One filter less"
         hint="With what is found then, for each that is set."
+      />
+      <SwitchLine
+        v-model="nothing.related"
+        label="What some of the words find"
+        hint="Up to four entries, where all words together find nothing."
       />
       <SwitchLine v-model="nothing.everything" label="The way to everything" />
       <TextInPlace

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { SearchBox } from '../../../shared/contract'
-import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
+import { api } from '../../ownerApi'
 import { LEADS } from '../places/placeNames'
 import type { DraftEditing } from '../searches/useDraft'
 
@@ -12,14 +13,31 @@ const { draft, search } = defineProps<{ draft: DraftEditing; search: string }>()
 const leads = defineModel<SearchBox['leads']>({ required: true })
 const address = computed(() => draft.design.value!.page.address)
 const hosted = `${location.origin}/s/${search}`
-const KINDS = [
-  { label: 'The hosted page', value: false },
-  { label: 'A page of my site', value: true },
-]
-const own = ref(address.value !== null)
-function choose(isOwn: boolean) {
-  own.value = isOwn
-  if (!isOwn) put(null)
+const { data: seen } = useQuery({ queryKey: ['search-pages', () => search], queryFn: () => api.searchPages(search) })
+const HOSTED = '*'
+const TYPED = '+'
+/** Pages on which this search's list was met, by their names; the site's own origin is left out of addresses. */
+const carrying = computed(() =>
+  (seen.value ?? [])
+    .filter(one => one.page.elements.some(element => element === 'results' || element === 'list'))
+    .map(({ page }) => {
+      const path = new URL(page.address).pathname
+      return { value: path, label: page.title ? `${page.title} · ${path}` : path }
+    }),
+)
+const pages = computed(() => [
+  { value: HOSTED, label: 'The hosted page' },
+  ...carrying.value,
+  { value: TYPED, label: 'Another page of my site' },
+])
+const isTyped = ref(false)
+const chosen = computed(() => {
+  if (address.value === null) return isTyped.value ? TYPED : HOSTED
+  return !isTyped.value && carrying.value.some(one => one.value === address.value) ? address.value : TYPED
+})
+function choose(page: string) {
+  isTyped.value = page === TYPED
+  if (!isTyped.value) put(page === HOSTED ? null : page)
 }
 function put(changed: string | null) {
   draft.change('page.address', design => ({ ...design, page: { ...design.page, address: changed } }))
@@ -28,8 +46,8 @@ function put(changed: string | null) {
 
 <template>
   <ChoiceField v-model="leads" label="Enter leads" :options="LEADS" />
-  <ButtonChoice label="The results page" :options="KINDS" :model-value="own" @update:model-value="choose" />
-  <div v-if="own" class="field">
+  <ChoiceField label="The results page" :options="pages" :model-value="chosen" @update:model-value="choose" />
+  <div v-if="chosen === TYPED" class="field">
     <label for="page-address">Address of that page</label>
     <InputText
       id="page-address"
@@ -37,9 +55,12 @@ function put(changed: string | null) {
       placeholder="/search"
       @change="put(($event.target as HTMLInputElement).value.trim() || null)"
     />
-    <small>From your site’s root, or in full. Go live has the tags for it.</small>
+    <small
+      >From your site’s root, or in full. Go live has the tags for it; once they are there, the page has its name
+      here.</small
+    >
   </div>
-  <p v-else class="quiet">
+  <p v-else-if="chosen === HOSTED" class="quiet">
     At
     <a :href="hosted" target="_blank" rel="noopener">{{ hosted }}</a>
     . It works without script, too.

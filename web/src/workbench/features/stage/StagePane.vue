@@ -7,6 +7,7 @@ import TrialStrip from '../trials/TrialStrip.vue'
 import type { WantedSpecimen } from './specimens'
 import { askOn, PLACE_OF_STEP, PLACES, ticked, WITH_CARDS, type StagePlace, type StageWidth } from './stagePage'
 import { PRETEND, TYPE_A_WORD, type Pretence } from './pretences'
+import OwnPageStage from './OwnPageStage.vue'
 import StageTools from './StageTools.vue'
 import StageTries from './StageTries.vue'
 import { standingOf } from './standing'
@@ -33,6 +34,7 @@ const width = ref<StageWidth>('wide')
 /** What is composed just now; null while nothing is. */
 const wanted = shallowRef<WantedSpecimen | null>(null)
 const frame = ref<HTMLIFrameElement>()
+const own = ref<InstanceType<typeof OwnPageStage>>()
 const { data: name } = useQuery({
   queryKey: ['sites'],
   queryFn: api.sites,
@@ -112,7 +114,8 @@ function ask(query: string) {
 defineExpose({
   /** Has the elements ask again, since the draft changed. */
   refresh: () => {
-    frame.value?.contentWindow?.dispatchEvent(new Event('tidy-lantern-refresh'))
+    tellStage('tidy-lantern-refresh')
+    own.value?.refresh()
   },
   parts: picking,
   /** Shows the card that is composed, in every place; null once it is composed no more. */
@@ -148,7 +151,8 @@ defineExpose({
       :places="wanted ? WITH_CARDS : PLACES"
       @why="emit('why', typed())"
     />
-    <div class="sheet" :class="width">
+    <OwnPageStage v-if="place === 'own'" ref="own" :site="site" :search="search" :width="width" />
+    <div v-else class="sheet" :class="width">
       <iframe
         :key="source"
         ref="frame"
@@ -157,8 +161,8 @@ defineExpose({
         @load="listen"
       />
     </div>
-    <StageTries v-if="PLACE_OF_STEP[step]" v-model="pretence" @type="tellStage(TYPE_A_WORD)" />
-    <TrialStrip v-else :site="site" :search="search" :typed="inBox" @ask="ask" />
+    <StageTries v-if="PLACE_OF_STEP[step] && place !== 'own'" v-model="pretence" @type="tellStage(TYPE_A_WORD)" />
+    <TrialStrip v-else-if="place !== 'own'" :site="site" :search="search" :typed="inBox" @ask="ask" />
   </section>
 </template>
 

@@ -50,14 +50,16 @@ const emit = defineEmits<{ why: [] }>()
   color: #4f5d64;
   white-space: nowrap;
 }
-@container (max-width: 560px) {
+.tools :deep(.p-togglebutton-content) {
+  white-space: nowrap;
+}
+@container (max-width: 820px) {
   .tools {
-    gap: 6px;
+    gap: 8px;
   }
   .tools :deep(.p-togglebutton-content) {
     padding-inline: 6px;
     font-size: 12.5px;
-    white-space: nowrap;
   }
   .hint {
     display: none;

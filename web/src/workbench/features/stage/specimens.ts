@@ -1,6 +1,5 @@
-import { defineCustomElement } from 'vue'
+import { TidyElement } from '../../../visitor/element/TidyElement'
 import type { Card } from '../../../shared/contract'
-import TidySpecimens from './TidySpecimens.vue'
 
 /** Whose card is composed, and where. */
 export interface WantedSpecimen {
@@ -9,10 +8,20 @@ export interface WantedSpecimen {
   place: Card['place']
 }
 
+/** Shows an owner one item on its card in every place. */
+class TidySpecimensElement extends TidyElement {
+  static observedAttributes = ['search']
+
+  protected override load() {
+    return import('./TidySpecimens.vue').then(one => one.default)
+  }
+
+  set wanted(specimen: WantedSpecimen | null) {
+    this.give('wanted', specimen)
+  }
+}
+
 /** Defines the element that shows an owner one item on its card in every place. */
 export function defineSpecimens(): void {
-  customElements.define(
-    'tidy-specimens',
-    defineCustomElement(TidySpecimens as Parameters<typeof defineCustomElement>[0]),
-  )
+  customElements.define('tidy-specimens', TidySpecimensElement)
 }

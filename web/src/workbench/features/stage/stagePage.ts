@@ -1,5 +1,5 @@
 /** What of the visitors' search is seen: on a page, or one card in every place. */
-export type StagePlace = 'results' | 'header' | 'page' | 'side' | 'home' | 'cards'
+export type StagePlace = 'results' | 'header' | 'page' | 'side' | 'home' | 'own' | 'cards'
 export type StageWidth = 'wide' | 'phone'
 
 export const PLACES: readonly { value: StagePlace; label: string }[] = [
@@ -8,6 +8,7 @@ export const PLACES: readonly { value: StagePlace; label: string }[] = [
   { value: 'page', label: 'Page' },
   { value: 'side', label: 'Column' },
   { value: 'home', label: 'Filters' },
+  { value: 'own', label: 'Your page' },
 ]
 /** Where the elements stand while a step decides on them. */
 export const PLACE_OF_STEP: Readonly<Record<string, StagePlace>> = {

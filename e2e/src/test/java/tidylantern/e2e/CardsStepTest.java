@@ -335,7 +335,7 @@ class CardsStepTest {
         String key = world.newSearch("Wall", List.of("homes", "journal"));
         Api.Answer now = world.api().get(draft(key));
         ObjectNode design = (ObjectNode) now.json();
-        ((ObjectNode) design.path("page")).put("arranged", "wall");
+        ((ObjectNode) design.path("page").path("layout")).put("arranged", "wall");
         ArrayNode cards = design.putArray("cards");
         for (JsonNode material : world.api().get(draft(key) + "/cards").json().path("collections")) {
             ObjectNode card = cards.addObject().put("place", "list");

@@ -84,7 +84,7 @@ class LooksTest {
                 card.set("collection", material.path("collection"));
                 card.set("body", material.path("ready").path(0).path("body"));
             }
-            ((ObjectNode) design.path("page")).put("arranged", arranged);
+            ((ObjectNode) design.path("page").path("layout")).put("arranged", arranged);
             ((ObjectNode) design.path("page")).put("perPage", 12);
             design.set("tiers", JSON.readTree(TIERS));
         });

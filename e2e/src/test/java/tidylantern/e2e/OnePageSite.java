@@ -12,14 +12,20 @@ final class OnePageSite implements AutoCloseable {
 
     OnePageSite(String html) throws IOException {
         server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
-        server.createContext("/", exchange -> {
-            byte[] body = html.getBytes(StandardCharsets.UTF_8);
-            exchange.getResponseHeaders().set("Content-Type", "text/html; charset=utf-8");
+        serve("/", "text/html; charset=utf-8", html);
+        server.start();
+    }
+
+    /** Has something else at an address, and below it. */
+    OnePageSite serve(String path, String type, String text) {
+        byte[] body = text.getBytes(StandardCharsets.UTF_8);
+        server.createContext(path, exchange -> {
+            exchange.getResponseHeaders().set("Content-Type", type);
             exchange.sendResponseHeaders(200, body.length);
             exchange.getResponseBody().write(body);
             exchange.close();
         });
-        server.start();
+        return this;
     }
 
     String address() {

@@ -14,9 +14,6 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
-import tidylantern.server.Api;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Where and how visitors meet a search: the box, live results and the results page, as an owner decided on them. */
 @ExtendWith(SharedDemo.class)
@@ -36,28 +33,8 @@ class PlacesTest {
         browser.close();
     }
 
-    /** A search that is live with these parts of its design. */
     private static String live(String name, List<String> collections, Map<String, String> parts) {
-        String key = world.newSearch(name, collections);
-        Api.Answer draft = world.api().get("/api/owner/searches/" + key + "/draft");
-        ObjectNode design = (ObjectNode) draft.json();
-        parts.forEach((part, value) -> design.set(part, JsonMapper.shared().readTree(value)));
-        Api.Answer kept = world.api()
-                .send(
-                        "PUT",
-                        "/api/owner/searches/" + key + "/draft",
-                        design.toString(),
-                        Map.of("Content-Type", "application/json", "If-Match", draft.header("ETag")));
-        assertThat(kept.status()).as(kept.text()).isEqualTo(200);
-        publish(key);
-        return key;
-    }
-
-    private static void publish(String key) {
-        String tag = world.api().get("/api/owner/searches/" + key + "/draft").header("ETag");
-        Api.Answer published =
-                world.api().send("POST", "/api/owner/searches/" + key + "/publish", "", Map.of("If-Match", tag));
-        assertThat(published.status()).as(published.text()).isBetween(200, 204);
+        return LiveSearch.of(world, name, collections, parts);
     }
 
     private static String page(String key) {
@@ -103,7 +80,7 @@ class PlacesTest {
                 .path("opening")
                 .asString()
                 .equals("over"));
-        publish(key);
+        LiveSearch.publish(world, key);
         browser.open(page(key));
         WebElement opener = browser.see(box(), ".opener");
         assertThat(opener.getDomAttribute("aria-haspopup")).isEqualTo("dialog");
@@ -168,13 +145,13 @@ class PlacesTest {
             WebElement opener = phone.see(phone.inside("tidy-search"), ".opener");
             assertThat(opener.getDomAttribute("aria-expanded")).isEqualTo("false");
             opener.click();
+            WebElement awake = phone.see(phone.inside("tidy-search"), ".opener[aria-expanded=true]");
             phone.see(phone.inside("tidy-search"), ".opens-below > .asked input")
                     .sendKeys("rope");
             phone.untilTexts(phone.inside("tidy-search"), ".row .title", titles -> !titles.isEmpty());
-            assertThat(opener.getDomAttribute("aria-expanded")).isEqualTo("true");
             phone.mustBeAccessible("a box below its sign");
             phone.see("h1").click();
-            phone.until("closed by turning away", () -> opener.getDomAttribute("aria-expanded")
+            phone.until("closed by turning away", () -> awake.getDomAttribute("aria-expanded")
                     .equals("false"));
         }
     }
@@ -393,7 +370,7 @@ class PlacesTest {
     @Test
     void beforeAnythingIsTypedThereMayBeNothing() {
         String key = live("Nothing first", List.of("homes"), Map.of("page", """
-                {"start": "nothing", "shows": {"time": true, "copyLink": true}}"""));
+                {"start": {"with": "nothing"}, "shows": {"time": true, "copyLink": true}}"""));
         browser.open(page(key));
         browser.see(box(), "input").sendKeys("harbour");
         browser.untilTexts(box(), ".row .title", titles -> !titles.isEmpty());

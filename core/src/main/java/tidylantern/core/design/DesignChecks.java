@@ -22,6 +22,7 @@ import tidylantern.core.design.look.LookChecks;
 import tidylantern.core.design.look.WornLook;
 import tidylantern.core.design.results.LiveList;
 import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.results.StartingList;
 import tidylantern.core.design.text.DesignLabels;
 
 /**
@@ -134,12 +135,38 @@ public final class DesignChecks {
     }
 
     private void page() {
-        if (design.page().start() == ResultsPage.Start.FEATURED
-                && design.tiers().isEmpty()) {
+        ResultsPage page = design.page();
+        if (page.start().with() == StartingList.With.FEATURED && design.tiers().isEmpty()) {
             remark(
                     Step.PAGE,
                     "Featured items are shown before anything is typed, and there is no featured tier. Everything is"
                             + " shown instead.");
+        }
+        if (page.start().with() == StartingList.With.CATEGORY) {
+            ofCategories(page.start().filter(), "The list begins with one category");
+        }
+        if (page.layout().opensPictures() && page.layout().tags() != null) {
+            ofCategories(page.layout().tags(), "Tags stand below large pictures");
+        }
+        if (page.shows().popular() != null) {
+            ofCategories(page.shows().popular().filter(), "Popular categories are shown");
+        }
+    }
+
+    /** What narrows by a value needs a filter of categories that is in use. */
+    private void ofCategories(@Nullable String key, String what) {
+        Filter filter = design.filtersInUse().stream()
+                .filter(one -> one.key().equals(key))
+                .findFirst()
+                .orElse(null);
+        if (filter == null) {
+            remark(Step.PAGE, "%s, of the filter \"%s\", and there is no such filter. Choose another.", what, key);
+        } else if (filter.joined() != null || content.kind(filter.field()) != FieldKind.CATEGORY) {
+            remark(
+                    Step.PAGE,
+                    "%s, of the filter \"%s\", which is none of one field's categories. Choose another.",
+                    what,
+                    key);
         }
     }
 

@@ -6,7 +6,9 @@ import tidylantern.core.design.box.BoxButton;
 import tidylantern.core.design.box.BoxDress;
 import tidylantern.core.design.box.BoxSizes;
 import tidylantern.core.design.box.SearchBox;
+import tidylantern.core.design.results.Layout;
 import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.PopularCategories;
 import tidylantern.core.design.results.ResultsPage;
 
 /** The numbers of the box, live results and the page of a design, and between which ends each may be. */
@@ -30,8 +32,9 @@ public final class DesignLimits {
         limits.put("live.form.width", LiveList.LiveForm.WIDTH);
         limits.put("live.form.height", LiveList.LiveForm.HEIGHT);
         limits.put("page.perPage", ResultsPage.PER_PAGE);
-        limits.put("page.columns", ResultsPage.COLUMNS);
+        limits.put("page.layout.columns", Layout.COLUMNS);
         limits.put("page.most", ResultsPage.MOST);
+        limits.put("page.shows.popular.most", PopularCategories.MOST);
         return limits;
     }
 }

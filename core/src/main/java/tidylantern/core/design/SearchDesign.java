@@ -54,7 +54,7 @@ public record SearchDesign(
         List<Card> cards,
         Look look,
         VisitorTexts texts) {
-    public static final int CURRENT_VERSION = 1;
+    public static final int CURRENT_VERSION = 2;
     public static final int MOST_FILTERS = 50;
     public static final int MOST_TIERS = 12;
     public static final int MOST_PINS = 500;
@@ -316,6 +316,17 @@ public record SearchDesign(
                         filters.stream().flatMap(Filter::inUse),
                         Stream.ofNullable(chooser).map(Chooser::filter))
                 .toList();
+    }
+
+    /** The filter whose values stand below pictures that open large; null where none do. */
+    public @Nullable Filter tagFilter() {
+        return !page.layout().opensPictures()
+                ? null
+                : filtersInUse().stream()
+                        .filter(filter -> filter.key().equals(page.layout().tags()))
+                        .filter(filter -> filter.joined() == null)
+                        .findFirst()
+                        .orElse(null);
     }
 
     /**

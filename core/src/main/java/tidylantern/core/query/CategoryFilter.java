@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -276,6 +278,53 @@ final class CategoryFilter implements OneFilter {
                 numbers.placesByName(searcher.getIndexReader(), filter.field(), language),
                 values,
                 language);
+    }
+
+    @Override
+    public @Nullable CategoryFilter withOnly(String value) throws IOException {
+        CategoryFilter set = new CategoryFilter(filter, List.of(value), searcher, language, design);
+        return set.values.isEmpty() ? null : set;
+    }
+
+    @Override
+    public List<FilterAnswer.Offered> inReach() throws IOException {
+        int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), reading);
+        int[] places = numbers.placesByName(searcher.getIndexReader(), filter.field(), language);
+        return new FilterValues(filter, numbers, inReach, inReach, inReach, places, List.of(), language)
+                .offered()
+                .values();
+    }
+
+    @Override
+    public Map<String, Long> timesChosen(Chosen chosen) throws IOException {
+        int[][][] ofPaths = numbers.ofPaths(searcher.getIndexReader(), filter.field(), reading);
+        Map<String, Long> times = new HashMap<>();
+        CategoryCounts.each(searcher, chosen.documents(), new Counting() {
+            private int[][] here = {};
+            private @Nullable SortedSetDocValues paths;
+            private int base;
+
+            @Override
+            void open(LeafReaderContext leaf) throws IOException {
+                here = ofPaths[leaf.ord];
+                paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+                base = leaf.docBase;
+            }
+
+            @Override
+            void count(int document) throws IOException {
+                if (paths == null || !paths.advanceExact(document)) {
+                    return;
+                }
+                long ofItem = chosen.times().getOrDefault(base + document, 0L);
+                Set<Integer> values = new HashSet<>();
+                for (int left = paths.docValueCount(); left > 0; left--) {
+                    IntStream.of(here[(int) paths.nextOrd()]).forEach(values::add);
+                }
+                values.forEach(value -> times.merge(numbers.key(value), ofItem, Long::sum));
+            }
+        });
+        return times;
     }
 
     @Override

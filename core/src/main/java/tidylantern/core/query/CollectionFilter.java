@@ -31,12 +31,19 @@ final class CollectionFilter implements OneFilter {
     private final OfCollections counting = new OfCollections();
 
     CollectionFilter(Filter filter, List<String> given, SiteContent content, SearchDesign design) {
+        this(
+                filter,
+                given,
+                design.reach().collections().stream()
+                        .map(searched -> content.collection(searched.collection()))
+                        .filter(Objects::nonNull)
+                        .toList());
+    }
+
+    private CollectionFilter(Filter filter, List<String> given, List<Collection> offered) {
         this.filter = filter;
+        this.offered = offered;
         control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.MENU);
-        offered = design.reach().collections().stream()
-                .map(searched -> content.collection(searched.collection()))
-                .filter(Objects::nonNull)
-                .toList();
         values = given.stream()
                 .filter(value ->
                         offered.stream().anyMatch(one -> one.key().value().equals(value)))
@@ -88,6 +95,11 @@ final class CollectionFilter implements OneFilter {
                     key, one.label(), counting.items.getOrDefault(one.key(), 0), values.contains(key)));
         }
         return FilterAnswer.of(filter, control, choices);
+    }
+
+    @Override
+    public CollectionFilter withOnly(String value) {
+        return new CollectionFilter(filter, List.of(value), offered);
     }
 
     private static final class OfCollections extends Counting {

@@ -2,6 +2,7 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Map;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
@@ -61,6 +62,21 @@ interface OneFilter {
      */
     default List<FilterAnswer.Offered> more(String below, String named) throws IOException {
         return List.of();
+    }
+
+    /** The same filter with one category value set and nothing else; null where there is no such value. */
+    default @Nullable OneFilter withOnly(String value) throws IOException {
+        return null;
+    }
+
+    /** The category values on offer, of a tree those at the top, each with how many items in reach have it. */
+    default List<FilterAnswer.Offered> inReach() throws IOException {
+        return List.of();
+    }
+
+    /** How often items of each category value were chosen, by the values' keys. */
+    default Map<String, Long> timesChosen(Chosen chosen) throws IOException {
+        return Map.of();
     }
 
     /** How many category values are on offer, those of all levels. */

@@ -10,7 +10,10 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.index.Term;
@@ -36,13 +39,14 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.results.LiveList;
-import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.results.StartingList;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.index.Stemming;
@@ -112,8 +116,17 @@ public final class SearchEngine {
      * @throws TookTooLong if it would take so long that nobody waits for it; so do {@link #values} and {@link #live}
      */
     public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
+        return answer(content, design, query, Popularity.UNKNOWN);
+    }
+
+    /**
+     * The same for a search of which it is known what visitors chose.
+     *
+     * @param popularity what is popular, where the page shows that
+     */
+    public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query, Popularity popularity) {
         try {
-            return index.read(searcher -> answer(searcher, content, design, query));
+            return index.read(searcher -> answer(searcher, content, design, query, popularity));
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
@@ -130,14 +143,15 @@ public final class SearchEngine {
                 new VisitorQuery("", 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
         try {
             for (SearchDesign design : designs) {
-                answer(next, content, design, startingList);
+                answer(next, content, design, startingList, Popularity.UNKNOWN);
             }
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
     }
 
-    private Answer answer(IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query)
+    private Answer answer(
+            IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Popularity popularity)
             throws IOException {
         Asked asked = Asked.of(searcher, content, design, query, gazetteer);
         ReadQuery read = asked.read();
@@ -169,33 +183,43 @@ public final class SearchEngine {
                                                 asked.narrowing().filters(),
                                                 among)));
         int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());
-        ResultsPage.Start start = startOf(asked, ordering);
+        Chosen chosen = Chosen.of(searcher, popularity);
+        StartingItems start = StartingItems.of(asked, ordering, chosen);
         PageOfResults onPage =
-                switch (start) {
+                switch (start.with()) {
                     case EVERYTHING ->
                         PageOfResults.of(ordering.merged(top.scoreDocs, total, asked.found()), total, query, design);
-                    case NOTHING -> new PageOfResults(List.of(), total, 1, 1);
+                    case NOTHING -> PageOfResults.EMPTY;
                     // Numbers beside filters stay those of everything: whoever narrows looks through all of it.
-                    case FEATURED -> {
-                        TopFieldDocs featured =
-                                searcher.search(ordering.holders().among(read.lucene()), best);
+                    case FEATURED, POPULAR, CATEGORY -> {
+                        TopFieldDocs some = searcher.search(
+                                Objects.requireNonNull(start.among()),
+                                start.with() == StartingList.With.POPULAR
+                                        ? top(
+                                                searcher,
+                                                ordering.sort(),
+                                                chosen.times().size())
+                                        : best);
+                        int all = Math.toIntExact(some.totalHits.value());
                         yield PageOfResults.of(
-                                List.of(featured.scoreDocs),
-                                Math.toIntExact(featured.totalHits.value()),
-                                query,
-                                design);
+                                start.inOrder(some.scoreDocs, all, ordering, chosen), all, query, design);
                     }
                 };
         Excerpts excerpts = new Excerpts(read.matches(), design.words().excerpt(), false);
-        Cards cards = new Cards(asked, ordering, excerpts, design.page().place());
+        Cards cards =
+                new Cards(asked, ordering, excerpts, design.page().layout().place());
         List<Hit> hits = cards.of(onPage.results());
+        List<Item> items = List.copyOf(cards.items());
+        boolean offersRelated = total == 0 && design.page().shows().nothing().related();
+        List<Hit> related = offersRelated ? cards.beside(Related.of(asked, ordering)) : List.of();
         List<FilterAnswer> filters = asked.narrowing().answers();
         String didYouMean = new DidYouMean(asked).of(total);
         Shown shown = new Shown(design, total, filters, among == null ? Set.of() : among.keys());
         return new Answer(
                 query.text().strip(),
                 read.startingList(),
-                start,
+                start.with(),
+                start.label(),
                 read.startingList() && ordering.newestFirst(asked.found()),
                 onPage.total(),
                 onPage.page(),
@@ -203,44 +227,12 @@ public final class SearchEngine {
                 perPage,
                 hits,
                 didYouMean,
-                new SeeAlso(asked, didYouMean).of(cards.items()),
+                new SeeAlso(asked, didYouMean).of(items),
                 total > 0 ? List.of() : WithoutOne.of(asked),
+                related,
+                PopularValues.of(asked, chosen, onPage.total()),
                 filters,
                 shown.keys());
-    }
-
-    /**
-     * What stands there before anything is typed or set; everything where nobody asks for that or nothing is featured.
-     */
-    private static ResultsPage.Start startOf(Asked asked, Ordering ordering) throws IOException {
-        boolean begun = asked.query().letters() > 0 || asked.narrowing().isSet();
-        ResultsPage.Start start =
-                begun ? ResultsPage.Start.EVERYTHING : asked.design().page().start();
-        return start == ResultsPage.Start.FEATURED
-                        && !AtLeast.found(
-                                asked.searcher(),
-                                ordering.holders().among(asked.read().lucene()),
-                                1)
-                ? ResultsPage.Start.EVERYTHING
-                : start;
-    }
-
-    /**
-     * What stands on the page that was asked for, or on the last.
-     *
-     * @param total how many are found, which may be more than can be looked through
-     */
-    private record PageOfResults(List<ScoreDoc> results, int total, int page, int pages) {
-        /** @param first of the results, in their order */
-        static PageOfResults of(List<ScoreDoc> first, int total, VisitorQuery query, SearchDesign design) {
-            int perPage = design.page().perPage();
-            int reachable = design.page().reachable(total);
-            int pages = Math.max(1, Math.ceilDiv(reachable, perPage));
-            int page = Math.min(query.page(), pages);
-            int from = (page - 1) * perPage;
-            int end = Math.min(Math.min(from + perPage, reachable), first.size());
-            return new PageOfResults(first.subList(Math.min(from, end), end), total, page, pages);
-        }
     }
 
     /**
@@ -491,7 +483,7 @@ public final class SearchEngine {
         Set<String> languages = content.languages(design.searched());
         return Vocabulary.of(design.words(), languages).replaceable(WordForms.allWordsOf(text, languages)).stream()
                 .map(Vocabulary.Replaceable::synonym)
-                .collect(java.util.stream.Collectors.toCollection(java.util.LinkedHashSet::new));
+                .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
     }
 
     /** Why a query finds an item where it does, or why it does not. */
@@ -530,6 +522,11 @@ public final class SearchEngine {
                 shown.put(collection, card.fields());
                 lines.put(collection, card.excerptLines());
             }
+            Filter tags = place == Place.WALL ? design.tagFilter() : null;
+            if (tags != null) {
+                shown.replaceAll((collection, fields) ->
+                        Stream.concat(fields.stream(), Stream.of(tags.field())).collect(Collectors.toSet()));
+            }
             this.ordering = ordering;
             this.stored = asked.searcher().storedFields();
             this.content = asked.content();
@@ -567,15 +564,25 @@ public final class SearchEngine {
         }
 
         List<Hit> of(List<ScoreDoc> documents) throws IOException {
-            List<Hit> hits = new ArrayList<>(documents.size());
-            int score = ordering.scoreAt();
-            if (score < 0 && !asked.read().startingList()) {
+            if (ordering.scoreAt() < 0 && !asked.read().startingList()) {
                 // Something else decides the order; what the words gave is reckoned for these few alone.
                 TopFieldCollector.populateScores(
                         documents.toArray(ScoreDoc[]::new),
                         asked.searcher(),
                         asked.read().lucene());
             }
+            return made(documents);
+        }
+
+        /** The same for items that the query does not find, which its words give nothing. */
+        List<Hit> beside(List<ScoreDoc> documents) throws IOException {
+            documents.forEach(document -> document.score = 0);
+            return made(documents);
+        }
+
+        private List<Hit> made(List<ScoreDoc> documents) throws IOException {
+            List<Hit> hits = new ArrayList<>(documents.size());
+            int score = ordering.scoreAt();
             for (int at = 0; at < documents.size(); at++) {
                 ScoreDoc document = documents.get(at);
                 Item item = IndexFields.item(stored, document.doc, wanted);

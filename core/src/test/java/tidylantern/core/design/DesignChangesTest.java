@@ -53,8 +53,11 @@ import tidylantern.core.design.look.ReadyLook;
 import tidylantern.core.design.look.Scheme;
 import tidylantern.core.design.look.Shadow;
 import tidylantern.core.design.results.Arranged;
+import tidylantern.core.design.results.Layout;
 import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.PopularCategories;
 import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.results.StartingList;
 import tidylantern.core.design.text.Language;
 import tidylantern.core.design.text.Reworded;
 import tidylantern.core.design.text.VisitorTexts;
@@ -143,8 +146,7 @@ class DesignChangesTest {
                 new ResultsPage(
                         "/find",
                         10,
-                        Arranged.LIST,
-                        3,
+                        new Layout(Arranged.WALL, 3, true, "sea"),
                         ResultsPage.Paging.NUMBERS,
                         200,
                         new ResultsPage.Shows(
@@ -154,8 +156,10 @@ class DesignChangesTest {
                                 true,
                                 true,
                                 false,
-                                new ResultsPage.NothingFound(Sign.LAMP, true, true)),
-                        ResultsPage.Start.EVERYTHING,
+                                false,
+                                new PopularCategories("sea", 6, true),
+                                new ResultsPage.NothingFound(Sign.LAMP, true, true, true)),
+                        new StartingList(StartingList.With.CATEGORY, "sea", "north"),
                         new ResultsPage.Told(true, true)),
                 List.of(card(Place.LIST, null), card(Place.LIVE, new CollectionKey("posts"))),
                 new Look(

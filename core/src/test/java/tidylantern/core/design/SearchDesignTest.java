@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -25,8 +26,12 @@ import tidylantern.core.design.card.Place;
 import tidylantern.core.design.card.Step;
 import tidylantern.core.design.card.TitlePart;
 import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.design.results.Arranged;
+import tidylantern.core.design.results.Layout;
 import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.PopularCategories;
 import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.results.StartingList;
 
 class SearchDesignTest {
     private static final SiteContent SITE = new SiteContent(List.of(
@@ -193,12 +198,41 @@ class SearchDesignTest {
         LiveList.Asking early = new LiveList.Asking(1, 120, false);
         LiveList live = new LiveList(null, null, early, null, 4, 4, null, null, null);
         assertThat(remarks(design.withLive(live), DesignChecks.Step.LIVE)).hasSize(2);
-        ResultsPage usual = ResultsPage.usual();
-        ResultsPage featured = new ResultsPage(
-                null, 10, null, null, null, null, usual.shows(), ResultsPage.Start.FEATURED, usual.told());
-        assertThat(remarks(design.withPage(featured), DesignChecks.Step.PAGE))
+        assertThat(pageRemarks(design, StartingList.of(StartingList.With.FEATURED), null, null))
                 .singleElement()
                 .asString()
                 .contains("no featured tier");
+    }
+
+    private static List<String> pageRemarks(
+            SearchDesign design, StartingList start, @Nullable PopularCategories popular, @Nullable Layout layout) {
+        ResultsPage.Shows shows = new ResultsPage.Shows(null, null, null, null, null, null, null, popular, null);
+        ResultsPage page = new ResultsPage(
+                null, 10, layout, null, null, shows, start, ResultsPage.usual().told());
+        return remarks(design.withPage(page), DesignChecks.Step.PAGE);
+    }
+
+    @Test
+    void aPageThatLeadsOnByCategoriesNeedsAFilterOfThem() {
+        SearchDesign bare = SearchDesign.firstFor("Search", SITE);
+        StartingList category = new StartingList(StartingList.With.CATEGORY, "sort", "stew");
+        PopularCategories popular = PopularCategories.of("sort");
+        Layout wall = new Layout(Arranged.WALL, null, true, "sort");
+        Layout list = new Layout(Arranged.LIST, null, true, "sort");
+
+        assertThat(pageRemarks(bare, category, popular, wall))
+                .hasSize(3)
+                .allMatch(remark -> remark.contains("\"sort\", and there is no such filter"));
+        assertThat(pageRemarks(bare, StartingList.of(StartingList.With.EVERYTHING), null, list))
+                .as("only on a wall do pictures open")
+                .isEmpty();
+        SearchDesign ofWords = bare.withFilters(List.of(Filter.of("sort", "Sort", FieldKey.TITLE)));
+        assertThat(pageRemarks(ofWords, category, null, null))
+                .singleElement()
+                .asString()
+                .contains("none of one field's categories");
+        assertThatThrownBy(() -> new StartingList(StartingList.With.CATEGORY, "sort", " "))
+                .isInstanceOf(DesignFault.class);
+        assertThatThrownBy(() -> PopularCategories.of("")).isInstanceOf(DesignFault.class);
     }
 }

@@ -97,7 +97,7 @@ class TierLooksTest {
 
     private static List<String> remarks(List<OrderKey> keys, Tier... tiers) {
         SearchDesign design = new SearchDesign(
-                1,
+                SearchDesign.CURRENT_VERSION,
                 "Test",
                 null,
                 null,

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.RepeatedTest;
@@ -20,6 +21,7 @@ import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
@@ -33,7 +35,9 @@ import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.results.Arranged;
 import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.PopularCategories;
 import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.results.StartingList;
 
 /** What live results, the results page and the box's chooser show of what is found; product.md, 'Places'. */
 class PlacesOfResultsTest {
@@ -148,7 +152,7 @@ class PlacesOfResultsTest {
         List<ItemRef> whole = all(design(), "gull", Map.of());
         ResultsPage page = ResultsPage.of(null, 10, Arranged.LIST);
         ResultsPage capped =
-                new ResultsPage(page.address(), 10, null, null, null, 23, page.shows(), page.start(), page.told());
+                new ResultsPage(page.address(), 10, null, null, 23, page.shows(), page.start(), page.told());
 
         Answer answer = answer(design().withPage(capped), "gull", 1, Map.of());
 
@@ -159,12 +163,18 @@ class PlacesOfResultsTest {
                 .isEqualTo(3);
     }
 
-    private static SearchDesign startingWith(ResultsPage.Start start) {
+    private static SearchDesign startingWith(StartingList.With with) {
+        return pageWith(StartingList.of(with), null, true);
+    }
+
+    private static SearchDesign pageWith(StartingList start, @Nullable PopularCategories popular, boolean related) {
         ResultsPage usual = ResultsPage.usual();
+        ResultsPage.NothingFound nothing = new ResultsPage.NothingFound(null, true, related, true);
+        ResultsPage.Shows shows = new ResultsPage.Shows(null, null, null, null, null, null, null, popular, nothing);
         return design().withFilters(List.of(Filter.of("kind", "Kind", KIND)))
                 .withOrder(new ResultOrder(
                         List.of(OrderKey.of(By.TITLE)), List.of(OrderKey.of(By.TITLE)), List.of(), null))
-                .withPage(new ResultsPage(null, 10, null, null, null, null, usual.shows(), start, usual.told()));
+                .withPage(new ResultsPage(null, 10, null, null, null, shows, start, usual.told()));
     }
 
     private static Tier sky() {
@@ -175,22 +185,22 @@ class PlacesOfResultsTest {
     @Test
     void beforeAnythingIsTypedThereMayBeWhatIsFeatured() {
         fill(60, 6);
-        SearchDesign design = startingWith(ResultsPage.Start.FEATURED).withTiers(List.of(sky()));
+        SearchDesign design = startingWith(StartingList.With.FEATURED).withTiers(List.of(sky()));
 
         List<ItemRef> featured = all(design, "", Map.of());
 
         assertThat(featured)
                 .isNotEmpty()
                 .containsExactlyInAnyOrderElementsOf(all(design, "", Map.of("kind", List.of("sky"))));
-        assertThat(answer(design, "", 1, Map.of()).start()).isEqualTo(ResultsPage.Start.FEATURED);
+        assertThat(answer(design, "", 1, Map.of()).start()).isEqualTo(StartingList.With.FEATURED);
         FilterAnswer kinds = answer(design, "", 1, Map.of()).filters().getFirst();
         assertThat(kinds.values().stream().mapToInt(FilterAnswer.Offered::count).sum())
                 .as("numbers are those of what narrowing looks through")
                 .isEqualTo(60);
         assertThat(all(design, "gull", Map.of())).hasSize(60);
         assertThat(answer(design, "", 1, Map.of("kind", List.of("sea"))).start())
-                .isEqualTo(ResultsPage.Start.EVERYTHING);
-        assertThat(all(startingWith(ResultsPage.Start.FEATURED), "", Map.of()))
+                .isEqualTo(StartingList.With.EVERYTHING);
+        assertThat(all(startingWith(StartingList.With.FEATURED), "", Map.of()))
                 .as("where nothing is featured, everything is there")
                 .hasSize(60);
     }
@@ -198,7 +208,7 @@ class PlacesOfResultsTest {
     @Test
     void beforeAnythingIsTypedThereMayBeNothing() {
         fill(60, 7);
-        SearchDesign design = startingWith(ResultsPage.Start.NOTHING);
+        SearchDesign design = startingWith(StartingList.With.NOTHING);
 
         assertThat(answer(design, "", 1, Map.of()).hits()).isEmpty();
         assertThat(answer(design, "", 7, Map.of()).pages()).isEqualTo(1);
@@ -206,6 +216,120 @@ class PlacesOfResultsTest {
                 .isTrue();
         assertThat(all(design, "gull", Map.of())).hasSize(60);
         assertThat(all(design, "", Map.of("kind", List.of("sky")))).isNotEmpty();
+    }
+
+    @Test
+    void beforeAnythingIsTypedThereMayBeOneCategory() {
+        fill(60, 11);
+        SearchDesign design = pageWith(new StartingList(StartingList.With.CATEGORY, "kind", "sky"), null, true);
+
+        Answer start = answer(design, "", 1, Map.of());
+
+        assertThat(start.start()).isEqualTo(StartingList.With.CATEGORY);
+        assertThat(start.startLabel()).isEqualTo("Sky");
+        assertThat(all(design, "", Map.of())).isNotEmpty().isEqualTo(all(design, "", Map.of("kind", List.of("sky"))));
+        assertThat(all(design, "gull", Map.of()))
+                .as("words look through everything")
+                .hasSize(60);
+        assertThat(all(
+                        pageWith(new StartingList(StartingList.With.CATEGORY, "kind", "gone"), null, true),
+                        "",
+                        Map.of()))
+                .as("a value that nothing has any more")
+                .hasSize(60);
+    }
+
+    private Answer popular(SearchDesign design, String text, Map<ItemRef, Long> times) {
+        return site.engine().answer(SITE, design, new VisitorQuery(text, 1), new Popularity(times));
+    }
+
+    @Test
+    void beforeAnythingIsTypedThereMayBeWhatOthersChose() {
+        fill(60, 12);
+        SearchDesign design = startingWith(StartingList.With.POPULAR);
+        List<ItemRef> everything = all(design, "", Map.of());
+        Map<ItemRef, Long> times = Map.of(
+                everything.get(7),
+                2L,
+                everything.get(40),
+                9L,
+                everything.get(3),
+                2L,
+                new ItemRef(POSTS.key(), new ItemId("gone")),
+                99L);
+
+        Answer answer = popular(design, "", times);
+
+        assertThat(answer.start()).isEqualTo(StartingList.With.POPULAR);
+        assertThat(answer.hits())
+                .as("those chosen as often stand in the search's order")
+                .extracting(Hit::ref)
+                .containsExactly(everything.get(40), everything.get(3), everything.get(7));
+        assertThat(answer.total()).isEqualTo(3);
+        assertThat(popular(design, "", Map.of()).total())
+                .as("as long as nothing was chosen")
+                .isEqualTo(60);
+        assertThat(popular(design, "gull", times).total()).isEqualTo(60);
+    }
+
+    @Test
+    void popularCategoriesAreTheLargestUntilSomethingWasChosen() {
+        fill(60, 13);
+        SearchDesign design =
+                pageWith(StartingList.of(StartingList.With.EVERYTHING), new PopularCategories("kind", 2, true), true);
+        Answer bySize = popular(design, "", Map.of());
+        Map<String, Integer> sizes = answer(design, "", 1, Map.of()).filters().getFirst().values().stream()
+                .collect(Collectors.toMap(FilterAnswer.Offered::value, FilterAnswer.Offered::count));
+
+        assertThat(bySize.popular()).hasSize(2).allMatch(one -> one.count() == sizes.get(one.value()));
+        assertThat(bySize.popular().getFirst().count())
+                .isEqualTo(sizes.values().stream()
+                        .mapToInt(Integer::intValue)
+                        .max()
+                        .orElseThrow());
+        String smallest = sizes.entrySet().stream()
+                .min(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                .orElseThrow()
+                .getKey();
+        ItemRef chosen = all(design, "", Map.of("kind", List.of(smallest))).getFirst();
+        assertThat(popular(design, "gull", Map.of(chosen, 1L))
+                        .popular()
+                        .getFirst()
+                        .value())
+                .isEqualTo(smallest);
+
+        SearchDesign onlyWhereNothingIs =
+                pageWith(StartingList.of(StartingList.With.EVERYTHING), PopularCategories.of("kind"), true);
+        assertThat(popular(onlyWhereNothingIs, "gull", Map.of()).popular()).isEmpty();
+        assertThat(popular(onlyWhereNothingIs, "zzzz", Map.of()).popular()).isNotEmpty();
+    }
+
+    @Test
+    void whereAllWordsFindNothingSomeOfThemLeadOn() {
+        fill(60, 14);
+        site.item(POSTS, "rare", "title", "Kittiwake ledge", "kind", "Sky");
+        site.indexed();
+        SearchDesign design = pageWith(StartingList.of(StartingList.With.EVERYTHING), null, true);
+
+        Answer nothing = answer(design, "kittiwake zzzz", 1, Map.of());
+
+        assertThat(nothing.total()).isZero();
+        assertThat(nothing.related()).extracting(hit -> hit.ref().id().value()).containsExactly("rare");
+        assertThat(answer(design, "kittiwake zzzz", 1, Map.of("kind", List.of("sea")))
+                        .related())
+                .as("what is set gives way before nothing is offered")
+                .hasSize(1);
+        assertThat(answer(design, "zzzz", 1, Map.of()).related())
+                .as("one word has no part")
+                .isEmpty();
+        assertThat(answer(design, "gull", 1, Map.of()).related()).isEmpty();
+        assertThat(answer(
+                                pageWith(StartingList.of(StartingList.With.EVERYTHING), null, false),
+                                "kittiwake zzzz",
+                                1,
+                                Map.of())
+                        .related())
+                .isEmpty();
     }
 
     @Test

@@ -11,20 +11,20 @@ import javax.crypto.spec.SecretKeySpec;
 import tidylantern.server.platform.Digests;
 
 /** Random texts, and fingerprints of them. */
-final class Secrets {
+public final class Secrets {
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private Secrets() {}
 
     /** Letters, digits, - and _ for so many random bytes. */
-    static String random(int bytes) {
+    public static String random(int bytes) {
         byte[] secret = new byte[bytes];
         RANDOM.nextBytes(secret);
         return Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
     }
 
     /** SHA-256. What is long and random is as safe behind it as behind a slow one. */
-    static String hash(String secret) {
+    public static String hash(String secret) {
         return Digests.sha256(secret);
     }
 

@@ -45,6 +45,8 @@ class Security {
     private static final String CONTENT_POLICY =
             "default-src 'self'; img-src * data:; style-src 'self' 'unsafe-inline'; "
                     + "object-src 'none'; base-uri 'none'; frame-ancestors 'self'; form-action 'self'";
+    /** Owners look at pages of their sites within the workbench. */
+    private static final String OWNERS_POLICY = CONTENT_POLICY + "; frame-src 'self' https: http:";
 
     /** What visitors meet: no session, no cookie, nothing to sign. */
     @Bean
@@ -98,7 +100,7 @@ class Security {
                                                 HttpStatus.FORBIDDEN,
                                                 null,
                                                 "The request lacks the session's X-XSRF-TOKEN. Load the page again, or use an access key.")))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(OWNERS_POLICY))
                         .frameOptions(frames -> frames.sameOrigin())
                         .referrerPolicy(
                                 referrer -> referrer.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))

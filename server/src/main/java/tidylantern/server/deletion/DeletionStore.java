@@ -92,7 +92,7 @@ class DeletionStore {
         }
         if (kind != Deletions.Kind.COLLECTION) {
             rows.add(new Rows("search", own));
-            List.of("search_version", "trial", "asked_query")
+            List.of("search_version", "trial", "asked_query", "chosen_item", "search_page")
                     .forEach(table -> rows.add(new Rows(table, OF_SEARCHES.formatted(own))));
         }
         return rows;

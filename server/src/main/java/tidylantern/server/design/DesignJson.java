@@ -43,8 +43,7 @@ public class DesignJson {
                         "version",
                         "The design says no version; the current one is %d.".formatted(SearchDesign.CURRENT_VERSION));
             }
-            // Version 1 is the first. A change of shape adds its step here, from the version before it.
-            SearchDesign design = json.treeToValue(tree, SearchDesign.class);
+            SearchDesign design = json.treeToValue(DesignSteps.upToDate(tree), SearchDesign.class);
             checkTexts(design.texts());
             return design;
         } catch (JacksonException wrong) {

@@ -10,6 +10,7 @@ import java.net.UnknownHostException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Base64;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -18,6 +19,8 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.hc.client5.http.classic.methods.HttpGet;
 import org.apache.hc.client5.http.config.ConnectionConfig;
 import org.apache.hc.client5.http.config.RequestConfig;
@@ -124,6 +127,7 @@ class WebFetcher {
      * @param notModified whether it is as it was known; there is no body then
      * @param type media type in small letters, without parameters; empty where none was said
      * @param charset that the header names; null where it names none
+     * @param framed whether a page of another origin may show it in a frame, as its headers say
      */
     // Read once, compared with nothing.
     @SuppressWarnings("ArrayRecordComponent")
@@ -135,6 +139,7 @@ class WebFetcher {
             @Nullable String charset,
             @Nullable String entityTag,
             @Nullable String lastModified,
+            boolean framed,
             byte[] body) {
         boolean ok() {
             return status >= 200 && status < 300;
@@ -160,6 +165,7 @@ class WebFetcher {
                 head.charset(),
                 head.entityTag(),
                 head.lastModified(),
+                head.framed(),
                 body.toByteArray());
     }
 
@@ -288,6 +294,7 @@ class WebFetcher {
                         : type.getCharset().name(),
                 header(response, "ETag"),
                 header(response, "Last-Modified"),
+                framed(response),
                 new byte[0]);
         boolean redirected = status >= 300 && status < 400 && status != 304 && location != null;
         Answer answer = new Answer(head, redirected ? location.getValue() : null);
@@ -351,6 +358,18 @@ class WebFetcher {
                     "%s leads to another site, %s, which is not followed.".formatted(asked, next.getHost()));
         }
         return next;
+    }
+
+    /** By `X-Frame-Options` (RFC 7034), which `frame-ancestors` (CSP 3, 6.4.2) overrules where both are there. */
+    private static boolean framed(ClassicHttpResponse response) {
+        String policy = Stream.of(response.getHeaders("Content-Security-Policy"))
+                .flatMap(header -> Stream.of(header.getValue().split("[;,]")))
+                .map(directive -> directive.strip().toLowerCase(Locale.ROOT))
+                .filter(directive -> directive.startsWith("frame-ancestors"))
+                .collect(Collectors.joining(" "));
+        return policy.isEmpty()
+                ? header(response, "X-Frame-Options") == null
+                : List.of(policy.split("\\s+")).contains("*");
     }
 
     private static @Nullable String header(ClassicHttpResponse response, String name) {

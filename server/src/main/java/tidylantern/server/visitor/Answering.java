@@ -17,6 +17,9 @@ import tidylantern.core.design.Control;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.results.PopularCategories;
+import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.results.StartingList;
 import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.query.Answer;
 import tidylantern.core.query.Explanation;
@@ -24,11 +27,13 @@ import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.FoundAddresses;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.LiveAnswer;
+import tidylantern.core.query.Popularity;
 import tidylantern.core.query.TookTooLong;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.query.Whereabouts;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
+import tidylantern.server.insight.ChosenResults;
 import tidylantern.server.platform.AnswerPool;
 import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
@@ -37,6 +42,7 @@ import tidylantern.server.visitor.SearchAnswers.HitShape;
 import tidylantern.server.visitor.SearchAnswers.LiveGroup;
 import tidylantern.server.visitor.SearchAnswers.LiveResults;
 import tidylantern.server.visitor.SearchAnswers.OrderShape;
+import tidylantern.server.visitor.SearchAnswers.PopularValue;
 import tidylantern.server.visitor.SearchAnswers.Results;
 
 /**
@@ -49,9 +55,17 @@ class Answering {
     private final SiteContents contents;
     private final SiteIndexes indexes;
     private final Sites sites;
+    private final ChosenResults chosen;
     private final Clock clock;
 
-    Answering(AnswerPool pool, SiteContents contents, SiteIndexes indexes, Sites sites, Clock clock) {
+    Answering(
+            AnswerPool pool,
+            SiteContents contents,
+            SiteIndexes indexes,
+            Sites sites,
+            ChosenResults chosen,
+            Clock clock) {
+        this.chosen = chosen;
         this.pool = pool;
         this.contents = contents;
         this.indexes = indexes;
@@ -62,10 +76,14 @@ class Answering {
     /**
      * A search as somebody asks it.
      *
+     * @param key of the search, by which it is counted what visitors choose
      * @param language that the answer shall speak, as the header Accept-Language names it; null for any
      */
     record SearchInLanguage(
-            String site, SearchDesign design, @Nullable String language) {}
+            String site,
+            String key,
+            SearchDesign design,
+            @Nullable String language) {}
 
     /**
      * @param parameters of the request; those that no filter of the design is called by are passed over
@@ -79,10 +97,11 @@ class Answering {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
             AnswerTexts texts = AnswerTexts.of(content, design, search.language());
-            Answer answer =
-                    indexes.engine(site).answer(content, design, query(content, q, page, parameters, texts.order()));
+            Answer answer = indexes.engine(site)
+                    .answer(content, design, query(content, q, page, parameters, texts.order()), popularity(search));
             String base = sites.get(site).address();
-            CardWriter cards = new CardWriter(content, design, design.page().place(), texts, today(content), base);
+            CardWriter cards =
+                    new CardWriter(content, design, design.page().layout().place(), texts, today(content), base);
             return new Results(
                     answer.query(),
                     answer.startingList(),
@@ -97,6 +116,10 @@ class Answering {
                     answer.didYouMean(),
                     answer.seeAlso(),
                     design.page().shows().nothing().withoutOne() ? answer.withoutOne() : List.of(),
+                    answer.related().stream()
+                            .map(hit -> shape(hit, cards, base, false))
+                            .toList(),
+                    popular(design, answer, texts, base),
                     answer.filters().stream()
                             .map(filter -> SearchAnswers.FilterShape.of(filter, answer.shows(filter), texts, base))
                             .toList(),
@@ -104,16 +127,30 @@ class Answering {
                     orders(design.order(), first(parameters, "order"), texts),
                     answer.newestFirst(),
                     SearchAnswers.TierFace.of(design, texts),
-                    new SearchAnswers.ListFace(
-                            design.page().arranged(),
-                            design.page().columns(),
-                            design.page().paging(),
-                            design.page().shows(),
-                            Signs.pathOrNull(design.page().shows().nothing().sign()),
-                            answer.start(),
-                            design.page().told().inAddress()),
-                    SearchAnswers.CardFace.of(design, design.page().place(), answer.hits()));
+                    SearchAnswers.ListFace.of(design.page(), answer),
+                    SearchAnswers.CardFace.of(
+                            design,
+                            design.page().layout().place(),
+                            Stream.concat(answer.hits().stream(), answer.related().stream())
+                                    .toList()));
         });
+    }
+
+    /** What visitors chose, where the page shows that. */
+    private Popularity popularity(SearchInLanguage search) {
+        ResultsPage page = search.design().page();
+        return page.start().with() == StartingList.With.POPULAR || page.shows().popular() != null
+                ? new Popularity(chosen.mostChosen(search.key()))
+                : Popularity.UNKNOWN;
+    }
+
+    private static List<PopularValue> popular(SearchDesign design, Answer answer, AnswerTexts texts, String base) {
+        PopularCategories popular = design.page().shows().popular();
+        return popular == null
+                ? List.of()
+                : SearchAnswers.drawn(answer.popular(), Control.LIST, "", texts, base).stream()
+                        .map(value -> new PopularValue(popular.filter(), value.value(), value.label(), value.count()))
+                        .toList();
     }
 
     private static final int VALUES_BELOW = 500;
@@ -292,6 +329,7 @@ class Answering {
                 hit.metres() == null ? null : (Double) (hit.metres() / 1_000),
                 hit.tier() == null ? null : hit.tier().key(),
                 cards.of(hit),
+                cards.tags(hit),
                 reasons ? hit.standing() : null);
     }
 }

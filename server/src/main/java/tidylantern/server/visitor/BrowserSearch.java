@@ -32,7 +32,7 @@ class BrowserSearch {
     String description(@PathVariable String key, Model model, HttpServletResponse response) {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
-        AnswerTexts texts = answering.texts(new Answering.SearchInLanguage(live.site(), live.design(), null));
+        AnswerTexts texts = answering.texts(new Answering.SearchInLanguage(live.site(), key, live.design(), null));
         String name = live.design().name();
         response.setContentType(TYPE);
         response.setHeader("Cache-Control", CacheControl.noCache().getHeaderValue());

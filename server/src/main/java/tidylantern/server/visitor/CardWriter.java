@@ -10,6 +10,7 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
 import tidylantern.core.design.card.ButtonPart;
@@ -58,6 +59,21 @@ final class CardWriter {
                 .leaves()
                 .flatMap(part -> Stream.ofNullable(write(part, hit)))
                 .toList();
+    }
+
+    /** What the item stands under in the filter of tags, as that filter has it; none where pictures open nothing. */
+    List<SearchAnswers.Tag> tags(Hit hit) {
+        Filter filter = design.tagFilter();
+        return filter == null || !(hit.values().get(filter.field()) instanceof FieldValue.Categories categories)
+                ? List.of()
+                : categories.paths().stream()
+                        .map(path -> {
+                            String value = filter.values().standsFor(path.key());
+                            return new SearchAnswers.Tag(value, filter.labels().getOrDefault(value, path.label()));
+                        })
+                        .filter(tag -> filter.offers(tag.value()))
+                        .distinct()
+                        .toList();
     }
 
     private @Nullable CardValue write(CardPart part, Hit hit) {

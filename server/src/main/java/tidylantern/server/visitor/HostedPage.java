@@ -21,7 +21,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.look.WornLook;
-import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.results.StartingList;
 import tidylantern.core.design.text.Language;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
@@ -67,7 +67,7 @@ class HostedPage {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
         // The page speaks as the design says, and the elements on it as the page does.
-        Answering.SearchInLanguage asked = new Answering.SearchInLanguage(live.site(), live.design(), null);
+        Answering.SearchInLanguage asked = new Answering.SearchInLanguage(live.site(), key, live.design(), null);
         Results results = answering.results(asked, q, PageNumber.of(page), all, false);
         AnswerTexts texts = answering.texts(asked);
         List<PageFilter> pageFilters = results.filters().stream()
@@ -87,7 +87,7 @@ class HostedPage {
         model.addAttribute("say", texts.texts().plain());
         model.addAttribute("searchSite", texts.say("searchSite", Map.of("site", site.name())));
         model.addAttribute("query", results.query());
-        boolean empty = results.list().start() == ResultsPage.Start.NOTHING;
+        boolean empty = results.list().start() == StartingList.With.NOTHING;
         model.addAttribute("heading", empty ? live.design().name() : heading(results, texts));
         model.addAttribute("count", count(results, texts));
         model.addAttribute("nothing", results.total() == 0);
@@ -102,6 +102,20 @@ class HostedPage {
                 results.hits().stream()
                         .map(hit -> PageCard.of(hit, results.cards(), results.tiers()))
                         .toList());
+        model.addAttribute(
+                "related",
+                results.related().stream()
+                        .map(hit -> PageCard.of(hit, results.cards(), results.tiers()))
+                        .toList());
+        model.addAttribute("hasRelated", !results.related().isEmpty());
+        model.addAttribute(
+                "popular",
+                results.popular().stream()
+                        .map(one -> new QueryLink(
+                                one.label(),
+                                address(key, "", 1) + inAddress(List.of(new Held(one.filter(), one.value())))))
+                        .toList());
+        model.addAttribute("hasPopular", !results.popular().isEmpty());
         model.addAttribute("pageLinks", results.pages() > 1 ? links(key, results, filters) : List.of());
         model.addAttribute("several", results.pages() > 1);
         List<PageFilter> shown = pageFilters.stream().filter(PageFilter::inView).toList();
@@ -148,18 +162,24 @@ class HostedPage {
         return "page-refused";
     }
 
-    private static String heading(Results results, AnswerTexts texts) {
+    static String heading(Results results, AnswerTexts texts) {
         if (results.total() == 0) {
             return results.query().isEmpty()
                     ? texts.say("nothingAtAll")
                     : texts.say("nothing", Map.of("query", results.query()));
         }
         return results.startingList()
-                ? texts.say(
-                        results.list().start() == ResultsPage.Start.FEATURED
-                                ? "featured"
-                                : results.newestFirst() ? "newest" : "all")
+                ? startHeading(results, texts)
                 : texts.say("resultsFor", Map.of("query", results.query()));
+    }
+
+    private static String startHeading(Results results, AnswerTexts texts) {
+        return switch (results.list().start()) {
+            case FEATURED -> texts.say("featured");
+            case POPULAR -> texts.say("popular");
+            case CATEGORY -> results.list().startLabel();
+            case EVERYTHING, NOTHING -> texts.say(results.newestFirst() ? "newest" : "all");
+        };
     }
 
     private static String count(Results results, AnswerTexts texts) {

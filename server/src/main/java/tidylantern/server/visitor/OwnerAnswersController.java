@@ -137,11 +137,11 @@ class OwnerAnswersController {
         return switch (which) {
             case "draft" -> {
                 Searches.Draft draft = searches.draft(key);
-                yield new SearchInLanguage(draft.site(), draft.design(), language);
+                yield new SearchInLanguage(draft.site(), key, draft.design(), language);
             }
             case "live-version" -> {
                 Searches.Live live = searches.live(key);
-                yield new SearchInLanguage(live.site(), live.design(), language);
+                yield new SearchInLanguage(live.site(), key, live.design(), language);
             }
             default -> throw Refusal.notFound("Ask for \"draft\" or \"live-version\", not \"%s\".".formatted(which));
         };

@@ -6,8 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.FieldKey;
@@ -16,11 +21,15 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.DesignLimits;
 import tidylantern.core.design.Limit;
 import tidylantern.core.design.Sign;
+import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.ReadyBox;
 import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.look.ColourToken;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.design.DraftLinks;
 import tidylantern.server.design.Searches;
+import tidylantern.server.site.Sites;
+import tidylantern.server.source.OwnPages;
 import tidylantern.server.visitor.OwnerCardsController.DrawnSign;
 
 /** What the places of a draft can be made of: its box, its live results, its page. */
@@ -28,8 +37,15 @@ import tidylantern.server.visitor.OwnerCardsController.DrawnSign;
 class OwnerPlacesController {
     private final Searches searches;
     private final SiteContents contents;
+    private final DraftLinks draftLinks;
+    private final OwnPages ownPages;
+    private final Sites sites;
 
-    OwnerPlacesController(Searches searches, SiteContents contents) {
+    OwnerPlacesController(
+            Searches searches, SiteContents contents, DraftLinks draftLinks, OwnPages ownPages, Sites sites) {
+        this.ownPages = ownPages;
+        this.sites = sites;
+        this.draftLinks = draftLinks;
         this.searches = searches;
         this.contents = contents;
     }
@@ -47,13 +63,42 @@ class OwnerPlacesController {
     /** A colour of the look that a box can take. */
     record LookColour(ColourToken token, String called) {}
 
+    /** A filter of one field's categories, whose values can be shown as links or begun with. */
+    record CategoryChoice(String filter, FieldKey field, String label) {}
+
     /** @param limits between which ends each number may be, by its path in the design */
     record PlaceChoices(
             List<ReadyBoxShape> boxes,
             List<DrawnSign> signs,
             List<ChooserField> choosers,
             List<LookColour> colours,
+            List<CategoryChoice> categories,
             Map<String, Limit> limits) {}
+
+    @Operation(summary = "Makes a link that shows the draft on the site's own pages to whoever has it, for a week.")
+    @PostMapping("/api/owner/searches/{key}/draft/links")
+    @ResponseStatus(HttpStatus.CREATED)
+    DraftLinks.DraftLink makeLink(@PathVariable String key) {
+        searches.draft(key);
+        return draftLinks.make(key);
+    }
+
+    /** @param address of a page of the site, in full */
+    record PageAddress(String address) {}
+
+    @Operation(summary = "Looks at a page of the site on which the draft is to be seen.")
+    @PostMapping("/api/owner/searches/{key}/draft/own-page")
+    OwnPages.OwnPage ownPage(@PathVariable String key, @RequestBody PageAddress given) {
+        return ownPages.of(sites.get(searches.draft(key).site()).address(), given.address());
+    }
+
+    @Operation(summary = "Ends all links to the draft.")
+    @DeleteMapping("/api/owner/searches/{key}/draft/links")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void endLinks(@PathVariable String key) {
+        searches.draft(key);
+        draftLinks.endAll(key);
+    }
 
     @Operation(summary = "What the draft's box, live results and results page can be made of.")
     @GetMapping("/api/owner/searches/{key}/draft/places")
@@ -71,7 +116,16 @@ class OwnerPlacesController {
                 Arrays.stream(ColourToken.values())
                         .map(token -> new LookColour(token, token.called()))
                         .toList(),
+                categories(contents.of(draft.site()), draft),
                 DesignLimits.byPath());
+    }
+
+    private static List<CategoryChoice> categories(SiteContent content, Searches.Draft draft) {
+        return draft.design().filtersInUse().stream()
+                .filter(filter -> filter.joined() == null && content.kind(filter.field()) == FieldKind.CATEGORY)
+                .filter(filter -> !filter.key().equals(Chooser.KEY))
+                .map(filter -> new CategoryChoice(filter.key(), filter.field(), filter.label()))
+                .toList();
     }
 
     /** The collections, and each category that a searched one has. */

@@ -68,7 +68,7 @@ class OwnerSpecimenController {
         int number = PageNumber.of(at);
         Map<Place, Results> answers = new EnumMap<>(Place.class);
         for (Place place : Place.values()) {
-            answers.put(place, answer(draft.site(), alone, design.card(place, searched.collection()), number));
+            answers.put(place, answer(draft.site(), key, alone, design.card(place, searched.collection()), number));
         }
         Results list = Objects.requireNonNull(answers.get(Place.LIST));
         List<PlacedCard> placed = answers.entrySet().stream()
@@ -97,10 +97,10 @@ class OwnerSpecimenController {
     }
 
     /** A list with the card of any place in it, since an answer reads just the fields that its own cards show. */
-    private Results answer(String site, SearchDesign alone, Card card, int at) {
+    private Results answer(String site, String search, SearchDesign alone, Card card, int at) {
         Card asList = new Card(Place.LIST, null, card.body());
         return answering.results(
-                new SearchInLanguage(site, alone.withCards(List.of(asList)), null),
+                new SearchInLanguage(site, search, alone.withCards(List.of(asList)), null),
                 "",
                 at,
                 new LinkedMultiValueMap<>(),

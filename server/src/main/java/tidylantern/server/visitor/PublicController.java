@@ -19,11 +19,13 @@ import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.FilterAnswer;
+import tidylantern.server.design.DraftLinks;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
+import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.Answering.SearchInLanguage;
 import tidylantern.server.visitor.SearchAnswers.ListedAddresses;
@@ -32,18 +34,26 @@ import tidylantern.server.visitor.SearchAnswers.Results;
 import tidylantern.server.visitor.SearchAnswers.SearchFace;
 import tidylantern.server.visitor.SearchAnswers.SpokenTexts;
 
-/** What visitors' browsers ask: read-only, by the search's public key. */
+/**
+ * What visitors' browsers ask: read-only, by the search's public key. Whoever has a link to the draft gets that in
+ * place of the live version.
+ */
 @RestController
 @RequestMapping("/api/public/searches/{key}")
 class PublicController {
+    /** The parameter that holds the token of a link to the draft. */
+    static final String DRAFT = "tidy-draft";
+
     private static final Set<String> ASKING = Set.of("q", "page");
 
     private final Searches searches;
     private final Answering answering;
     private final Sites sites;
     private final AskedQueries asked;
+    private final DraftLinks draftLinks;
 
-    PublicController(Searches searches, Answering answering, Sites sites, AskedQueries asked) {
+    PublicController(Searches searches, Answering answering, Sites sites, AskedQueries asked, DraftLinks draftLinks) {
+        this.draftLinks = draftLinks;
         this.searches = searches;
         this.answering = answering;
         this.sites = sites;
@@ -51,9 +61,11 @@ class PublicController {
     }
 
     @GetMapping
-    ResponseEntity<SearchFace> face(@PathVariable String key) {
-        Searches.Live live = searches.live(key);
-        return fresh(face(key, live.design(), sites.get(live.site()).address()));
+    ResponseEntity<SearchFace> face(
+            @PathVariable String key,
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft) {
+        SearchInLanguage search = search(key, draft, null);
+        return fresh(face(key, search.design(), sites.get(search.site()).address()));
     }
 
     @Operation(
@@ -64,11 +76,14 @@ class PublicController {
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
-        Searches.Live live = searches.live(key);
-        Results results = answering.results(asked(live, language), q, PageNumber.of(page), all, false);
-        if (!results.startingList() && PageNumber.of(page) == 1 && ASKING.containsAll(all.keySet())) {
+        Results results = answering.results(search(key, draft, language), q, PageNumber.of(page), all, false);
+        if (draft.isEmpty()
+                && !results.startingList()
+                && PageNumber.of(page) == 1
+                && ASKING.containsAll(all.keySet())) {
             // Other pages, filters and orders are the same question, gone on with.
             asked.count(key, results.query());
         }
@@ -86,10 +101,11 @@ class PublicController {
             @RequestParam(defaultValue = "") String below,
             @RequestParam(defaultValue = "") String named,
             @RequestParam(defaultValue = "1") String page,
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
-        Searches.Live live = searches.live(key);
-        List<FilterAnswer.Offered> values = answering.values(asked(live, language), q, filter, below, named, all);
+        List<FilterAnswer.Offered> values =
+                answering.values(search(key, draft, language), q, filter, below, named, all);
         return ListPages.answer(
                 ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, Answering.valuesOnAPage(named), page);
     }
@@ -99,8 +115,9 @@ class PublicController {
     ResponseEntity<ListedAddresses> addresses(
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
-        return fresh(answering.addresses(asked(searches.live(key), null), q, all));
+        return fresh(answering.addresses(search(key, draft, null), q, all));
     }
 
     @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")
@@ -108,17 +125,19 @@ class PublicController {
     ResponseEntity<LiveResults> live(
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
-        Searches.Live live = searches.live(key);
-        return fresh(answering.live(asked(live, language), q, all));
+        return fresh(answering.live(search(key, draft, language), q, all));
     }
 
     @Operation(summary = "What the elements wear, and how featured tiers stand out, as a style sheet.")
     @GetMapping(path = "/look.css", produces = LookSheet.TYPE)
-    ResponseEntity<String> look(@PathVariable String key) {
-        Searches.Live live = searches.live(key);
-        String sheet = LookSheet.of(live.design(), sites.get(live.site()).look());
+    ResponseEntity<String> look(
+            @PathVariable String key,
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft) {
+        SearchInLanguage search = search(key, draft, null);
+        String sheet = LookSheet.of(search.design(), sites.get(search.site()).look());
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache())
                 .eTag(Digests.sha256(sheet))
@@ -130,12 +149,23 @@ class PublicController {
     @GetMapping("/texts")
     ResponseEntity<SpokenTexts> texts(
             @PathVariable String key,
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
-        return fresh(SpokenTexts.of(answering.texts(asked(searches.live(key), language))));
+        return fresh(SpokenTexts.of(answering.texts(search(key, draft, language))));
     }
 
-    private static SearchInLanguage asked(Searches.Live live, @Nullable String language) {
-        return new SearchInLanguage(live.site(), live.design(), language);
+    /** @param draft the token of a link to the draft; empty for the live version */
+    private SearchInLanguage search(String key, String draft, @Nullable String language) {
+        if (draft.isEmpty()) {
+            Searches.Live live = searches.live(key);
+            return new SearchInLanguage(live.site(), key, live.design(), language);
+        }
+        if (!draftLinks.isGood(key, draft)) {
+            throw Refusal.notFound(
+                    "This link to the draft has ended. Make another in the workbench, or open the page without it.");
+        }
+        Searches.Draft now = searches.draft(key);
+        return new SearchInLanguage(now.site(), key, now.design(), language);
     }
 
     static SearchFace face(String key, SearchDesign design, String siteAddress) {

@@ -22,10 +22,12 @@ import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.PartGroup;
 import tidylantern.core.design.card.Place;
-import tidylantern.core.design.results.Arranged;
+import tidylantern.core.design.results.Layout;
 import tidylantern.core.design.results.LiveList;
 import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.results.StartingList;
 import tidylantern.core.design.text.DesignLabels;
+import tidylantern.core.query.Answer;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.Standing;
@@ -42,6 +44,7 @@ final class SearchAnswers {
      * @param distanceKm from the visitor's place, along the great circle; null where the item or the visitor has none
      * @param tier that the item holds today: its key; null for none
      * @param card what its card shows, part by part; what it has no value for is left out
+     * @param tags what stands below its picture where that opens large
      * @param standing why it stands where it stands; null in what visitors get
      */
     record HitShape(
@@ -53,6 +56,7 @@ final class SearchAnswers {
             @Nullable Double distanceKm,
             @Nullable String tier,
             List<CardValue> card,
+            List<Tag> tags,
             @Nullable Standing standing) {}
 
     /**
@@ -113,6 +117,8 @@ final class SearchAnswers {
      * @param didYouMean another query, where little is found; it finds something
      * @param seeAlso queries to go on with; each finds something
      * @param withoutOne where nothing is found, what is with one filter less, if the owner offers that
+     * @param related where nothing is found, items that some of the words find
+     * @param popular categories that lead on
      * @param filters in the order in which visitors see them
      * @param filterPlaces how they stand in each place
      * @param orders that visitors may choose among; none where there is one
@@ -133,6 +139,8 @@ final class SearchAnswers {
             @Nullable String didYouMean,
             List<String> seeAlso,
             List<WithoutOne> withoutOne,
+            List<HitShape> related,
+            List<PopularValue> popular,
             List<FilterShape> filters,
             FilterPlaces filterPlaces,
             List<OrderShape> orders,
@@ -246,22 +254,48 @@ final class SearchAnswers {
     /**
      * How the list of results is laid out.
      *
-     * @param arranged how the cards stand
-     * @param columns side by side at the most; null for as many as fit
+     * @param layout how the cards stand
      * @param paging how visitors get further
      * @param shows what stands around the cards
      * @param nothingSign where nothing is found: the path of an SVG of 24 by 24; null for none
      * @param start what stands there now, before anything is typed or set; everything once something is
+     * @param startLabel of the category that it is of; empty for others
      * @param inAddress whether the address tells what is shown
      */
     record ListFace(
-            Arranged arranged,
-            @Nullable Integer columns,
+            Layout layout,
             ResultsPage.Paging paging,
             ResultsPage.Shows shows,
             @Nullable String nothingSign,
-            ResultsPage.Start start,
-            boolean inAddress) {}
+            StartingList.With start,
+            String startLabel,
+            boolean inAddress) {
+        static ListFace of(ResultsPage page, Answer answer) {
+            return new ListFace(
+                    page.layout(),
+                    page.paging(),
+                    page.shows(),
+                    Signs.pathOrNull(page.shows().nothing().sign()),
+                    answer.start(),
+                    answer.startLabel(),
+                    page.told().inAddress());
+        }
+    }
+
+    /**
+     * A category as a link that narrows.
+     *
+     * @param filter the key of the filter it is set in
+     * @param count how many items in reach have it
+     */
+    record PopularValue(String filter, String value, String label, int count) {}
+
+    /**
+     * What an item stands under, as a link that narrows.
+     *
+     * @param value as the filter of tags has it in addresses
+     */
+    record Tag(String value, String label) {}
 
     /**
      * @param collection null where results of all stand in one list

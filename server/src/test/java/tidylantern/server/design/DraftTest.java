@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -113,7 +114,7 @@ class DraftTest {
                 "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"shelf\"}]} | cards[0].place | shelf",
                 "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | page.address | no web address",
                 "{\"version\":1,\"name\":\"\"} | name | 1 to 80 characters",
-                "{\"version\":2,\"name\":\"x\"} | version | not one this product reads",
+                "{\"version\":3,\"name\":\"x\"} | version | not one this product reads",
                 "{\"name\":\"x\"} | version | says no version"
             })
     void whatCannotHoldIsRefusedWithThePathOfItsKey(String document, String key, String reason) {
@@ -241,13 +242,28 @@ class DraftTest {
                  "above": {"completions": true, "didYouMean": true, "recent": false, "all": true}, "opens": "here"}"""));
         ((ObjectNode) expected.path("page"))
                 .setAll((ObjectNode) JsonMapper.shared().readTree("""
-                {"arranged": "list", "columns": null, "paging": "numbers", "most": null,
+                {"layout": {"arranged": "list", "columns": null, "viewer": false, "tags": null}, "paging": "numbers", "most": null,
                  "shows": {"heading": true, "count": true, "time": false, "order": true, "set": true, "copyLink": false,
-                   "nothing": {"sign": null, "withoutOne": true, "everything": true}},
-                 "start": "everything", "told": {"inAddress": true, "listed": true}}"""));
+                   "box": false, "popular": null,
+                   "nothing": {"sign": null, "withoutOne": true, "related": true, "everything": true}},
+                 "start": {"with": "everything", "filter": null, "value": null}, "told": {"inAddress": true, "listed": true}}"""));
+        expected.put("version", 2);
         // A collection has no sign of its own.
         expected.path("reach").path("collections").forEach(searched -> ((ObjectNode) searched).putNull("sign"));
         assertThat(kept.json()).isEqualTo(expected);
+    }
+
+    @Test
+    void whatTheFirstVersionSaysOfAPageStandsWhereThisOneHasIt() {
+        Api.Answer kept = put("""
+                {"version": 1, "name": "x", "page": {"arranged": "wall", "columns": 3, "start": "featured"}}""", api.get(path("/draft")).header("ETag"));
+
+        assertThat(kept.status()).as(kept.text()).isEqualTo(200);
+        JsonNode page = kept.json().path("page");
+        assertThat(page.path("layout").path("arranged").asString()).isEqualTo("wall");
+        assertThat(page.path("layout").path("columns").asInt()).isEqualTo(3);
+        assertThat(page.path("start").path("with").asString()).isEqualTo("featured");
+        assertThat(kept.json().path("version").asInt()).isEqualTo(2);
     }
 
     @Test

@@ -16,7 +16,7 @@ class FeedReaderTest {
     private static Told read(byte[] body, String type, @Nullable String charset) throws SourceProblem {
         Told told = new Told();
         new FeedReader(new WebFetcher.Fetched(
-                        URI.create("https://isles.example/feed"), 200, false, type, charset, null, null, body))
+                        URI.create("https://isles.example/feed"), 200, false, type, charset, null, null, true, body))
                 .read(told);
         return told;
     }
@@ -172,6 +172,7 @@ class FeedReaderTest {
                                 null,
                                 null,
                                 null,
+                                true,
                                 new byte[0]))
                         .read(new Told()))
                 .isInstanceOf(SourceProblem.class)

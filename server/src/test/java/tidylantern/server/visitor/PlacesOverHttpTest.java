@@ -2,6 +2,9 @@ package tidylantern.server.visitor;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.rometools.rome.feed.synd.SyndEntry;
+import com.rometools.rome.feed.synd.SyndFeed;
+import com.rometools.rome.io.SyndFeedInput;
 import java.io.StringReader;
 import java.nio.file.Path;
 import java.util.Map;
@@ -91,7 +94,7 @@ class PlacesOverHttpTest {
         assertThat(face.path("inAddress").asBoolean()).isTrue();
         assertThat(face.path("resultsPage").asString()).isEqualTo("https://isles.example/find");
         JsonNode list = api.results(search, "boat").json().path("list");
-        assertThat(list.path("arranged").asString()).isEqualTo("list");
+        assertThat(list.path("layout").path("arranged").asString()).isEqualTo("list");
         assertThat(list.path("paging").asString()).isEqualTo("numbers");
     }
 
@@ -171,7 +174,7 @@ class PlacesOverHttpTest {
     @Test
     void whereNothingStartsThePageWithoutScriptHasNoList() {
         String search = api.publishedSearch("Nothing first");
-        publish(search, keep(search, "page", "{\"start\": \"nothing\"}"));
+        publish(search, keep(search, "page", "{\"start\": {\"with\": \"nothing\"}}"));
 
         assertThat(api.get("/s/" + search).text()).doesNotContain("Boat 1", "27 results");
         assertThat(api.get("/s/" + search + "?q=boat").text()).contains("27 results");
@@ -346,6 +349,36 @@ class PlacesOverHttpTest {
                 .replace("{startPage?}", "2");
         assertThat(api.get(asked).text()).contains("Results for “boat”", "page 2 of");
         assertThat(api.get("/s/" + search).text()).contains("/s/" + search + "/opensearch.xml");
+    }
+
+    /** RFC 4287: what a feed and an entry must have; read by rome's own parser. */
+    @Test
+    void resultsAreAFeedToo() throws Exception {
+        String search = api.publishedSearch("Feed");
+        Api.Answer answer = api.get("/s/" + search + "/results.atom?q=boat&page=2");
+        assertThat(answer.header("Content-Type")).startsWith("application/atom+xml");
+
+        SyndFeed feed = new SyndFeedInput().build(new StringReader(answer.text()));
+
+        assertThat(feed.getFeedType()).isEqualTo("atom_1.0");
+        assertThat(feed.getTitle()).startsWith("Results for “boat” – ");
+        assertThat(feed.getUri()).endsWith("/s/" + search + "/results.atom?q=boat&page=2");
+        assertThat(feed.getLinks())
+                .extracting(link -> link.getRel() + " " + link.getHref().replaceFirst("https?://[^/]+", ""))
+                .containsExactlyInAnyOrder(
+                        "alternate /s/" + search + "?q=boat&page=2",
+                        "self /s/" + search + "/results.atom?q=boat&page=2");
+        assertThat(feed.getEntries())
+                .extracting(SyndEntry::getUri)
+                .hasSize(10)
+                .doesNotHaveDuplicates()
+                .allMatch(id -> id.startsWith("https://isles.example/"));
+        assertThat(feed.getEntries())
+                .allMatch(entry -> entry.getUpdatedDate() != null
+                        && !entry.getTitle().isEmpty()
+                        && entry.getLink().startsWith("https://isles.example/"));
+        assertThat(answer.text()).doesNotContain("<b>");
+        assertThat(api.get("/s/" + search + "/opensearch.xml").text()).contains("application/atom+xml");
     }
 
     private static String text(Element description, String name) {

@@ -58,6 +58,8 @@ class PublicAnswersTest {
                         "didYouMean",
                         "seeAlso",
                         "withoutOne",
+                        "related",
+                        "popular",
                         "filters",
                         "filterPlaces",
                         "orders",

@@ -7,15 +7,13 @@ import tidylantern.core.content.Addresses;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.Limit;
 import tidylantern.core.design.Sign;
-import tidylantern.core.design.card.Place;
 
 /**
  * The list of all results, and where it stands.
  *
  * @param address of the site's own results page, absolute or from the site's root; null for the hosted page
  * @param perPage how many results a page holds, 1 to 100
- * @param arranged how the cards stand
- * @param columns side by side at the most where there is room, 1 to 6; null for as many as fit
+ * @param layout how the cards stand
  * @param paging how visitors get further
  * @param most results that can be looked through, 1 to 10,000; null for all. The count is that of all found
  * @param shows what stands around the cards
@@ -25,17 +23,15 @@ import tidylantern.core.design.card.Place;
 public record ResultsPage(
         @Nullable String address,
         Integer perPage,
-        Arranged arranged,
-        @Nullable Integer columns,
+        Layout layout,
         Paging paging,
         @Nullable Integer most,
         Shows shows,
-        Start start,
+        StartingList start,
         Told told) {
     public static final int USUAL_PER_PAGE = 10;
     public static final Limit PER_PAGE = new Limit(1, 100);
     public static final Limit MOST = new Limit(1, 10_000);
-    public static final Limit COLUMNS = new Limit(1, 6);
 
     public ResultsPage {
         address = address == null || address.isBlank() ? null : address.strip();
@@ -46,12 +42,11 @@ public record ResultsPage(
                 address);
         perPage = Objects.requireNonNullElse(perPage, USUAL_PER_PAGE);
         PER_PAGE.check("perPage", perPage);
-        arranged = Objects.requireNonNullElse(arranged, Arranged.LIST);
-        COLUMNS.check("columns", columns);
+        layout = Objects.requireNonNullElseGet(layout, () -> Layout.of(Arranged.LIST));
         paging = Objects.requireNonNullElse(paging, Paging.NUMBERS);
         MOST.check("most", most);
         shows = Objects.requireNonNullElseGet(shows, Shows::everything);
-        start = Objects.requireNonNullElse(start, Start.EVERYTHING);
+        start = Objects.requireNonNullElseGet(start, () -> StartingList.of(StartingList.With.EVERYTHING));
         told = Objects.requireNonNullElseGet(told, Told::usual);
     }
 
@@ -64,16 +59,7 @@ public record ResultsPage(
     // Null takes its default here, as it does where a document leaves a key out.
     @SuppressWarnings("NullAway")
     public static ResultsPage of(@Nullable String address, int perPage, Arranged arranged) {
-        return new ResultsPage(address, perPage, arranged, null, null, null, null, null, null);
-    }
-
-    /** Whose cards are drawn. */
-    public Place place() {
-        return switch (arranged) {
-            case LIST -> Place.LIST;
-            case GRID -> Place.GRID;
-            case WALL -> Place.WALL;
-        };
+        return new ResultsPage(address, perPage, Layout.of(arranged), null, null, null, null, null);
     }
 
     /** How many of the results found can be looked through. */
@@ -96,19 +82,6 @@ public record ResultsPage(
         }
     }
 
-    /** What is shown before anything is typed. */
-    public enum Start {
-        EVERYTHING,
-        /** What holds a tier today. */
-        FEATURED,
-        NOTHING;
-
-        @Override
-        public String toString() {
-            return name().toLowerCase(Locale.ROOT);
-        }
-    }
-
     /**
      * What stands around the cards.
      *
@@ -118,6 +91,8 @@ public record ResultsPage(
      * @param order the orders that visitors may choose among
      * @param set what is set in filters, each to be taken off
      * @param copyLink a button that copies the address of what is shown
+     * @param box a box above it, for those who search again
+     * @param popular categories that visitors like; null for none
      * @param nothing what stands there where nothing is found
      */
     public record Shows(
@@ -127,6 +102,8 @@ public record ResultsPage(
             Boolean order,
             Boolean set,
             Boolean copyLink,
+            Boolean box,
+            @Nullable PopularCategories popular,
             NothingFound nothing) {
         public Shows {
             heading = Objects.requireNonNullElse(heading, true);
@@ -135,13 +112,14 @@ public record ResultsPage(
             order = Objects.requireNonNullElse(order, true);
             set = Objects.requireNonNullElse(set, true);
             copyLink = Objects.requireNonNullElse(copyLink, false);
+            box = Objects.requireNonNullElse(box, false);
             nothing = Objects.requireNonNullElseGet(nothing, NothingFound::usual);
         }
 
         // Null takes its default here, as it does where a document leaves a key out.
         @SuppressWarnings("NullAway")
         static Shows everything() {
-            return new Shows(null, null, null, null, null, null, null);
+            return new Shows(null, null, null, null, null, null, null, null, null);
         }
     }
 
@@ -150,18 +128,20 @@ public record ResultsPage(
      *
      * @param sign that stands above the words; null for none
      * @param withoutOne what is found with one filter less, for each that is set
+     * @param related items that are found by some of the words, the best first
      * @param everything the way to everything
      */
-    public record NothingFound(@Nullable Sign sign, Boolean withoutOne, Boolean everything) {
+    public record NothingFound(@Nullable Sign sign, Boolean withoutOne, Boolean related, Boolean everything) {
         public NothingFound {
             withoutOne = Objects.requireNonNullElse(withoutOne, true);
+            related = Objects.requireNonNullElse(related, true);
             everything = Objects.requireNonNullElse(everything, true);
         }
 
         // Null takes its default here, as it does where a document leaves a key out.
         @SuppressWarnings("NullAway")
         static NothingFound usual() {
-            return new NothingFound(null, null, null);
+            return new NothingFound(null, null, null, null);
         }
     }
 

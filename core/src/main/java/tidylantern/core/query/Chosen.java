@@ -1,0 +1,88 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.lucene.index.DocValues;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.SortedDocValues;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreDoc;
+import org.apache.lucene.search.TermInSetQuery;
+import org.apache.lucene.util.BytesRef;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.ItemRef;
+import tidylantern.core.index.IndexFields;
+
+/**
+ * The items that visitors chose most often, as documents of one state of an index.
+ *
+ * @param times by document; those of items that are gone are missing
+ */
+record Chosen(Map<Integer, Long> times) {
+    /** Looked up once for a state of the index, as long as nothing more is counted. */
+    static Chosen of(IndexSearcher searcher, Popularity popularity) throws IOException {
+        return popularity.times().isEmpty()
+                ? new Chosen(Map.of())
+                : PerState.of(
+                        searcher.getIndexReader(),
+                        popularity,
+                        Chosen.class,
+                        Chosen.class,
+                        () -> lookedUp(searcher, popularity));
+    }
+
+    private static Chosen lookedUp(IndexSearcher searcher, Popularity popularity) throws IOException {
+        Map<String, Long> byReference = new HashMap<>();
+        popularity.times().forEach((ItemRef item, Long times) -> byReference.put(item.toString(), times));
+        List<BytesRef> references =
+                byReference.keySet().stream().map(BytesRef::new).toList();
+        Map<Integer, Long> times = new HashMap<>();
+        CategoryCounts.each(searcher, new TermInSetQuery(IndexFields.REF, references), new Counting() {
+            private @Nullable SortedDocValues names;
+            private int base;
+
+            @Override
+            void open(LeafReaderContext leaf) throws IOException {
+                names = DocValues.getSorted(leaf.reader(), IndexFields.REF);
+                base = leaf.docBase;
+            }
+
+            @Override
+            void count(int document) throws IOException {
+                if (names != null && names.advanceExact(document)) {
+                    String reference = names.lookupOrd(names.ordValue()).utf8ToString();
+                    times.put(base + document, byReference.getOrDefault(reference, 0L));
+                }
+            }
+        });
+        return new Chosen(Map.copyOf(times));
+    }
+
+    /** The documents themselves. */
+    Query documents() {
+        return new Documents(times.keySet().stream().mapToInt(Integer::intValue).toArray());
+    }
+
+    /** Those of what is found that were chosen. */
+    Query among(Query found) {
+        return new BooleanQuery.Builder()
+                .add(documents(), Occur.FILTER)
+                .add(found, Occur.FILTER)
+                .build();
+    }
+
+    /** The most chosen first; those chosen as often stay in their order. */
+    List<ScoreDoc> inOrder(ScoreDoc[] documents) {
+        return Arrays.stream(documents)
+                .sorted(Comparator.comparingLong((ScoreDoc one) -> times.getOrDefault(one.doc, 0L))
+                        .reversed())
+                .toList();
+    }
+}

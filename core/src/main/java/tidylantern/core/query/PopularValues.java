@@ -1,0 +1,38 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import tidylantern.core.design.results.PopularCategories;
+
+/** The values of a filter whose items visitors chose most often; as long as none was, those with the most items. */
+final class PopularValues {
+    private PopularValues() {}
+
+    /**
+     * @param found how many results there are beside them
+     * @return with how many items in reach each has; none where the page offers none
+     */
+    static List<FilterAnswer.Offered> of(Asked asked, Chosen chosen, int found) throws IOException {
+        PopularCategories wanted = PopularCategories.on(asked.design().page(), found);
+        if (wanted == null) {
+            return List.of();
+        }
+        for (OneFilter one : asked.narrowing().filters()) {
+            if (one.filter().key().equals(wanted.filter())) {
+                Map<String, Long> times = one.timesChosen(chosen);
+                return one.inReach().stream()
+                        .filter(value -> value.count() > 0)
+                        .sorted(Comparator.comparingLong(
+                                        (FilterAnswer.Offered value) -> times.getOrDefault(value.value(), 0L))
+                                .thenComparingInt(FilterAnswer.Offered::count)
+                                .reversed()
+                                .thenComparing(FilterAnswer.Offered::label))
+                        .limit(wanted.most())
+                        .toList();
+            }
+        }
+        return List.of();
+    }
+}

@@ -1,0 +1,70 @@
+package tidylantern.core.query;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.Objects;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.ScoreDoc;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.design.results.StartingList;
+
+/**
+ * Which of everything in reach stands there before anything is typed or set; everything where the owner wants that, or
+ * where what they want has nothing in it.
+ *
+ * @param with which they are
+ * @param label of the category that they are of; empty for others
+ * @param among finds them; null for everything, and for nothing
+ */
+record StartingItems(
+        StartingList.With with, String label, @Nullable Query among) {
+    static final StartingItems ALL = new StartingItems(StartingList.With.EVERYTHING, "", null);
+
+    static StartingItems of(Asked asked, Ordering ordering, Chosen chosen) throws IOException {
+        if (asked.query().letters() > 0 || asked.narrowing().isSet()) {
+            return ALL;
+        }
+        Query everything = asked.read().lucene();
+        StartingList start = asked.design().page().start();
+        StartingItems wanted =
+                switch (start.with()) {
+                    case EVERYTHING -> ALL;
+                    case NOTHING -> new StartingItems(start.with(), "", null);
+                    case FEATURED ->
+                        new StartingItems(start.with(), "", ordering.holders().among(everything));
+                    case POPULAR -> new StartingItems(start.with(), "", chosen.among(everything));
+                    case CATEGORY -> ofCategory(asked, start);
+                };
+        return wanted.among == null || AtLeast.found(asked.searcher(), wanted.among, 1) ? wanted : ALL;
+    }
+
+    private static StartingItems ofCategory(Asked asked, StartingList start) throws IOException {
+        for (OneFilter one : asked.narrowing().filters()) {
+            if (one.filter().key().equals(start.filter())) {
+                OneFilter set = one.withOnly(Objects.requireNonNull(start.value()));
+                Query passed = set == null ? null : set.passed();
+                return set == null || passed == null
+                        ? ALL
+                        : new StartingItems(
+                                start.with(),
+                                String.join(", ", set.said()),
+                                new BooleanQuery.Builder()
+                                        .add(asked.read().lucene(), Occur.MUST)
+                                        .add(passed, Occur.FILTER)
+                                        .build());
+            }
+        }
+        return ALL;
+    }
+
+    /** In the order in which they stand there. */
+    List<ScoreDoc> inOrder(ScoreDoc[] sorted, int total, Ordering ordering, Chosen chosen) throws IOException {
+        return switch (with) {
+            case POPULAR -> chosen.inOrder(sorted);
+            case CATEGORY -> ordering.merged(sorted, total, Objects.requireNonNull(among));
+            default -> List.of(sorted);
+        };
+    }
+}

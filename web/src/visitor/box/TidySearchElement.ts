@@ -1,0 +1,73 @@
+import type { Filters } from '../address'
+import type { Drawn } from '../element/draw'
+import { TidyElement } from '../element/TidyElement'
+import { showUntilDrawn } from '../element/untilDrawn'
+import { RestingBox } from './RestingBox'
+
+/** `<tidy-search search="KEY">`: a search box, at rest until somebody turns to it. */
+export class TidySearchElement extends TidyElement {
+  static observedAttributes = ['search', 'source', 'label', 'placeholder']
+  private resting: RestingBox | null = null
+  private waking: Promise<Drawn> | null = null
+  private asked = 0
+
+  protected override load() {
+    return import('../TidySearch.vue').then(one => one.default)
+  }
+
+  protected override begin(): void {
+    if (this.waking || this.resting) return
+    // A form that works without script may stand in it.
+    if (this.root.childNodes.length === 0) showUntilDrawn(this.root)
+    // The owner's stage changes too much for a box to rest.
+    if (this.search === '' || this.source === 'draft') void this.wake()
+    else this.rest()
+  }
+
+  private rest(): void {
+    this.resting = new RestingBox(this, this.root, {
+      search: this.search,
+      label: this.getAttribute('label') ?? '',
+      placeholder: this.getAttribute('placeholder') ?? '',
+      wake: () => void this.wake(),
+    })
+  }
+
+  private wake(): Promise<Drawn> {
+    this.waking ??= this.drawAwake()
+    return this.waking
+  }
+
+  private async drawAwake(): Promise<Drawn> {
+    await Promise.all([import('../element/draw'), this.load()])
+    await this.resting?.whenLetGo()
+    this.resting?.end()
+    this.give('resting', this.resting)
+    return this.draw()
+  }
+
+  protected override end(): void {
+    this.resting?.end()
+    if (this.waking) super.end()
+    else {
+      this.root.replaceChildren()
+      this.root.adoptedStyleSheets = []
+    }
+    this.resting = null
+    this.waking = null
+    this.given.resting = null
+  }
+
+  override attributeChangedCallback(name: string, before: string | null, now: string | null): void {
+    super.attributeChangedCallback(name, before, now)
+    if (!this.resting || this.waking || before === now) return
+    this.end()
+    this.begin()
+  }
+
+  /** Has the box ask, as if somebody had typed these words and pressed Enter: it leads to where all results are. */
+  override async ask(query: string, filters?: Filters): Promise<void> {
+    await this.wake()
+    this.give('asked', { query, filters, number: ++this.asked })
+  }
+}

@@ -1,0 +1,42 @@
+import { createApp, h, inject, shallowReactive, type Component, type InjectionKey } from 'vue'
+import type { Given } from './TidyElement'
+
+/** What is drawn in an element. */
+export interface Drawn {
+  /** Has the component take something else. */
+  give: (name: string, value: unknown) => void
+  end: () => void
+}
+
+const ELEMENT: InjectionKey<HTMLElement> = Symbol('element')
+/** The element that something is drawn in. */
+export function useElement(): HTMLElement {
+  const element = inject(ELEMENT)
+  if (!element) throw new Error('this is drawn in an element')
+  return element
+}
+/** The shadow that something is drawn in. */
+export const useRoot = (): ShadowRoot => useElement().shadowRoot!
+
+/** Draws a component in the shadow of an element, anew where that becomes another search's. */
+export function draw(element: HTMLElement, root: ShadowRoot, component: Component, given: Given): Drawn {
+  const taken = shallowReactive<Given>({ ...given })
+  const app = createApp({
+    render: () => h(component, { ...taken, key: `${String(taken.search)} ${String(taken.source)}` }),
+  })
+  app.config.errorHandler = error => console.error(`<${element.localName}>`, error)
+  app.provide(ELEMENT, element)
+  // It takes any node that has children; its types know elements alone.
+  app.mount(root as unknown as Element)
+  return {
+    give: (name, value) => {
+      taken[name] = value
+    },
+    end: () => {
+      app.unmount()
+      // What holds a search that is gone would be found again by the next one that is drawn here.
+      root.replaceChildren()
+      root.adoptedStyleSheets = []
+    },
+  }
+}
