@@ -21,7 +21,7 @@ function keep(): void {
   try {
     sessionStorage.setItem(KEPT, JSON.stringify([...tokens]))
   } catch {
-    return
+    // As where it is read: the link then holds for this page.
   }
 }
 
@@ -41,9 +41,6 @@ take()
 
 /** The token of a link to the draft of a search that was followed in this tab; null where none was. */
 export const draftTokenOf = (search: string): string | null => tokens.get(search) ?? null
-
-/** The searches whose drafts are shown. */
-export const drafts = (): readonly string[] => [...tokens.keys()]
 
 /** Shows what visitors see again, from the next answer on. */
 export function leaveDraft(search: string): void {

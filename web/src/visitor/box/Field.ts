@@ -86,7 +86,10 @@ export class Field {
   show(shown: FieldShown): void {
     this.showList(shown)
     const { arrangement, says, chooser } = shown
-    const now = JSON.stringify([arrangement, says, chooser])
+    const now = JSON.stringify([arrangement, says, chooser?.values])
+    // What is chosen changes in the very control that somebody is in.
+    const choice = this.box.querySelector('select')
+    if (choice && chooser) choice.value = chooser.chosen
     if (now === this.shown) return
     this.shown = now
     this.element.className = `boxed button-${arrangement.side} shows-${arrangement.shows}`

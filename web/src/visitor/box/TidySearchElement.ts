@@ -1,14 +1,13 @@
 import type { Filters } from '../address'
-import type { Drawn } from '../element/draw'
 import { TidyElement } from '../element/TidyElement'
-import { showUntilDrawn } from '../element/untilDrawn'
+import { showUntilDrawn, UNTIL_DRAWN } from '../element/untilDrawn'
 import { RestingBox } from './RestingBox'
 
 /** `<tidy-search search="KEY">`: a search box, at rest until somebody turns to it. */
 export class TidySearchElement extends TidyElement {
   static observedAttributes = ['search', 'source', 'label', 'placeholder']
   private resting: RestingBox | null = null
-  private waking: Promise<Drawn> | null = null
+  private waking: Promise<void> | null = null
   private asked = 0
 
   protected override load() {
@@ -33,26 +32,25 @@ export class TidySearchElement extends TidyElement {
     })
   }
 
-  private wake(): Promise<Drawn> {
-    this.waking ??= this.drawAwake()
+  private wake(): Promise<void> {
+    this.waking ??= this.drawAwake(this.resting)
     return this.waking
   }
 
-  private async drawAwake(): Promise<Drawn> {
+  private async drawAwake(resting: RestingBox | null): Promise<void> {
     await Promise.all([import('../element/draw'), this.load()])
-    await this.resting?.whenLetGo()
-    this.resting?.end()
-    this.give('resting', this.resting)
-    return this.draw()
+    await resting?.whenLetGo()
+    // It may have been taken off the page meanwhile, and be at rest on another.
+    if (!this.isConnected || this.resting !== resting) return
+    resting?.end()
+    this.give('resting', resting)
+    await this.draw()
   }
 
   protected override end(): void {
     this.resting?.end()
-    if (this.waking) super.end()
-    else {
-      this.root.replaceChildren()
-      this.root.adoptedStyleSheets = []
-    }
+    super.end()
+    this.root.querySelector(`.${UNTIL_DRAWN}`)?.remove()
     this.resting = null
     this.waking = null
     this.given.resting = null

@@ -48,8 +48,12 @@ export abstract class SearchElement extends HTMLElement {
     this.setAttribute('search', key)
   }
 
-  protected get source(): Source {
+  /** Which design answers; the owner's stage sets it. */
+  get source(): Source {
     return this.getAttribute('source') === 'draft' ? 'draft' : 'live'
+  }
+  set source(source: Source) {
+    this.setAttribute('source', source)
   }
 
   /** The last answer that the element showed, as the service gave it; null before there is one. */

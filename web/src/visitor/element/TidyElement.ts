@@ -13,6 +13,8 @@ export abstract class TidyElement extends SearchElement {
   /** What the component takes: attributes by their names, and what script sets. */
   protected readonly given: Given = {}
   private drawing: Promise<Drawn> | null = null
+  /** What was drawn before has to be gone before anything else is drawn. */
+  private ending: Promise<void> | null = null
 
   constructor() {
     super(true)
@@ -26,7 +28,7 @@ export abstract class TidyElement extends SearchElement {
   }
 
   protected override end(): void {
-    void this.drawing?.then(drawn => drawn.end())
+    if (this.drawing) this.ending = this.drawing.then(drawn => drawn.end())
     this.drawing = null
   }
 
@@ -41,7 +43,7 @@ export abstract class TidyElement extends SearchElement {
 
   /** Draws what the element is made of, unless that is under way. */
   protected draw(): Promise<Drawn> {
-    this.drawing ??= Promise.all([import('./draw'), this.load()]).then(([{ draw }, component]) =>
+    this.drawing ??= Promise.all([import('./draw'), this.load(), this.ending]).then(([{ draw }, component]) =>
       draw(this, this.root, component, this.given),
     )
     return this.drawing

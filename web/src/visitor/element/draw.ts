@@ -32,11 +32,6 @@ export function draw(element: HTMLElement, root: ShadowRoot, component: Componen
     give: (name, value) => {
       taken[name] = value
     },
-    end: () => {
-      app.unmount()
-      // What holds a search that is gone would be found again by the next one that is drawn here.
-      root.replaceChildren()
-      root.adoptedStyleSheets = []
-    },
+    end: () => app.unmount(),
   }
 }

@@ -21,6 +21,7 @@ interface Look {
   coming: Promise<void>
 }
 const looks = new Map<string, Look>()
+const sheets = new WeakSet<CSSStyleSheet>()
 
 /** The look of a search, the same for all its elements on the page; a draft's is asked for with every change. */
 function lookOf(search: string, source: Source, revision: number): Look {
@@ -28,6 +29,7 @@ function lookOf(search: string, source: Source, revision: number): Look {
   const known = looks.get(key)
   if (known?.revision === revision) return known
   const sheet = known?.sheet ?? new CSSStyleSheet()
+  sheets.add(sheet)
   const look: Look = { sheet, revision, coming: Promise.resolve() }
   looks.set(key, look)
   look.coming = fetchLook(search, source).then(
@@ -106,7 +108,9 @@ export class Dressing {
   /** Puts on the look of a search, as it is at a revision. */
   async wear(search: string, source: Source, revision: number): Promise<void> {
     const look = lookOf(search, source, revision)
-    if (!this.root.adoptedStyleSheets.includes(look.sheet)) this.root.adoptedStyleSheets.push(look.sheet)
+    // An element that became another search's wears the look of that one alone.
+    const others = this.root.adoptedStyleSheets.filter(sheet => !sheets.has(sheet))
+    this.root.adoptedStyleSheets = [...others, look.sheet]
     await look.coming
     this.dress()
   }

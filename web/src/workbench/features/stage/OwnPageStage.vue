@@ -5,6 +5,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { api } from '../../ownerApi'
+import StageSheet from './StageSheet.vue'
 import OwnPageWays from './OwnPageWays.vue'
 import type { StageWidth } from './stagePage'
 import { useDraftLink } from './useDraftLink'
@@ -46,7 +47,9 @@ defineExpose({
 })
 function choose(event: Event) {
   const typed = (event.target as HTMLInputElement).value.trim()
-  chosen.value = typed === '' ? '' : new URL(typed, `${address.value}/`).href
+  const base = `${address.value}/`
+  // What is no address goes to the service as it is, which says so.
+  chosen.value = typed !== '' && URL.canParse(typed, base) ? new URL(typed, base).href : typed
 }
 </script>
 
@@ -79,7 +82,7 @@ function choose(event: Event) {
       outlined
     />
   </div>
-  <div class="sheet" :class="width">
+  <StageSheet :width="width">
     <iframe
       v-if="shown && page?.framed && page.script"
       ref="frame"
@@ -92,7 +95,7 @@ function choose(event: Event) {
       <LoadFailure v-if="error" :error="error" />
       <OwnPageWays v-else-if="page && link" :page="page" :link="link" @again="makeAgain" />
     </div>
-  </div>
+  </StageSheet>
 </template>
 
 <style scoped>
@@ -105,25 +108,6 @@ function choose(event: Event) {
 .bar .p-inputtext {
   flex: 1;
   min-width: 0;
-}
-.sheet {
-  flex: 1;
-  min-height: 420px;
-  width: 100%;
-  margin: 0 auto;
-  background: #fff;
-  border-radius: 10px 10px 0 0;
-  box-shadow: 0 6px 24px rgb(27 42 51 / 15%);
-  overflow: auto;
-}
-.sheet.phone {
-  width: min(390px, 100%);
-}
-iframe {
-  display: block;
-  width: 100%;
-  height: 100%;
-  border: 0;
 }
 .told {
   padding: 28px 32px;

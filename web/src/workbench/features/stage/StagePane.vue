@@ -8,6 +8,7 @@ import type { WantedSpecimen } from './specimens'
 import { askOn, PLACE_OF_STEP, PLACES, ticked, WITH_CARDS, type StagePlace, type StageWidth } from './stagePage'
 import { PRETEND, TYPE_A_WORD, type Pretence } from './pretences'
 import OwnPageStage from './OwnPageStage.vue'
+import StageSheet from './StageSheet.vue'
 import StageTools from './StageTools.vue'
 import StageTries from './StageTries.vue'
 import { standingOf } from './standing'
@@ -136,7 +137,7 @@ defineExpose({
   ask,
   focusBox: () => {
     // Where there is no box, there will be one.
-    isBoxWanted = place.value === 'cards'
+    isBoxWanted = place.value === 'cards' || place.value === 'own'
     if (isBoxWanted) place.value = 'results'
     else focusBox()
   },
@@ -152,7 +153,7 @@ defineExpose({
       @why="emit('why', typed())"
     />
     <OwnPageStage v-if="place === 'own'" ref="own" :site="site" :search="search" :width="width" />
-    <div v-else class="sheet" :class="width">
+    <StageSheet v-else :width="width">
       <iframe
         :key="source"
         ref="frame"
@@ -160,7 +161,7 @@ defineExpose({
         title="The visitors’ search, answering from the draft"
         @load="listen"
       />
-    </div>
+    </StageSheet>
     <StageTries v-if="PLACE_OF_STEP[step] && place !== 'own'" v-model="pretence" @type="tellStage(TYPE_A_WORD)" />
     <TrialStrip v-else-if="place !== 'own'" :site="site" :search="search" :typed="inBox" @ask="ask" />
   </section>
@@ -175,25 +176,5 @@ defineExpose({
   padding: 12px 16px 0;
   background: #ece8dc;
   container-type: inline-size;
-}
-.sheet {
-  flex: 1;
-  min-height: 420px;
-  width: 100%;
-  margin: 0 auto;
-  background: #fff;
-  border-radius: 10px 10px 0 0;
-  box-shadow: 0 6px 24px rgb(27 42 51 / 15%);
-  overflow: hidden;
-  transition: width 0.18s;
-}
-.sheet.phone {
-  width: min(390px, 100%);
-}
-iframe {
-  display: block;
-  width: 100%;
-  height: 100%;
-  border: 0;
 }
 </style>

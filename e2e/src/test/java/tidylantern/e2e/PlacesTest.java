@@ -297,6 +297,7 @@ class PlacesTest {
         chooser.selectByVisibleText("Makers");
         browser.untilTexts(results(), ".chip", chips -> chips.contains("Makers"));
         assertThat(browser.address()).endsWith("?in=makers");
+        assertThat(focused()).as("one goes on where one chose").isEqualTo("chooser");
         browser.see(box(), "input").sendKeys("the");
         browser.untilTexts(
                 box(),

@@ -9,6 +9,7 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
@@ -52,6 +53,14 @@ record Narrowing(List<OneFilter> filters, List<List<String>> starts) {
             answers.add(filters.get(i).answer().withStart(starts.get(i)));
         }
         return answers;
+    }
+
+    /** The filter with a key; null where the design has none in use. */
+    @Nullable OneFilter filter(@Nullable String key) {
+        return filters.stream()
+                .filter(one -> one.filter().key().equals(key))
+                .findFirst()
+                .orElse(null);
     }
 
     boolean isSet() {

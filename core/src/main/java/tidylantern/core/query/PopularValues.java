@@ -16,23 +16,18 @@ final class PopularValues {
      */
     static List<FilterAnswer.Offered> of(Asked asked, Chosen chosen, int found) throws IOException {
         PopularCategories wanted = PopularCategories.on(asked.design().page(), found);
-        if (wanted == null) {
+        OneFilter filter = wanted == null ? null : asked.narrowing().filter(wanted.filter());
+        if (wanted == null || filter == null) {
             return List.of();
         }
-        for (OneFilter one : asked.narrowing().filters()) {
-            if (one.filter().key().equals(wanted.filter())) {
-                Map<String, Long> times = one.timesChosen(chosen);
-                return one.inReach().stream()
-                        .filter(value -> value.count() > 0)
-                        .sorted(Comparator.comparingLong(
-                                        (FilterAnswer.Offered value) -> times.getOrDefault(value.value(), 0L))
-                                .thenComparingInt(FilterAnswer.Offered::count)
-                                .reversed()
-                                .thenComparing(FilterAnswer.Offered::label))
-                        .limit(wanted.most())
-                        .toList();
-            }
-        }
-        return List.of();
+        Map<String, Long> times = filter.timesChosen(chosen);
+        return filter.inReach().stream()
+                .filter(value -> value.count() > 0)
+                .sorted(Comparator.comparingLong((FilterAnswer.Offered value) -> times.getOrDefault(value.value(), 0L))
+                        .thenComparingInt(FilterAnswer.Offered::count)
+                        .reversed()
+                        .thenComparing(FilterAnswer.Offered::label))
+                .limit(wanted.most())
+                .toList();
     }
 }

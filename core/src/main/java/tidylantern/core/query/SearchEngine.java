@@ -230,7 +230,7 @@ public final class SearchEngine {
                 new SeeAlso(asked, didYouMean).of(items),
                 total > 0 ? List.of() : WithoutOne.of(asked),
                 related,
-                PopularValues.of(asked, chosen, onPage.total()),
+                PopularValues.of(asked, chosen, total),
                 filters,
                 shown.keys());
     }
@@ -247,21 +247,17 @@ public final class SearchEngine {
         try {
             return index.read(searcher -> {
                 Asked asked = Asked.of(searcher, content, design, query, gazetteer);
-                for (OneFilter one : asked.narrowing().filters()) {
-                    if (one.filter().key().equals(filter)) {
-                        inTime(
-                                searcher,
-                                own -> own.search(
-                                        asked.read().lucene(),
-                                        new Sideways(
-                                                top(searcher, Sort.INDEXORDER, 1),
-                                                asked.narrowing(),
-                                                List.of(one),
-                                                null)));
-                        return one.more(below, named);
-                    }
+                OneFilter one = asked.narrowing().filter(filter);
+                if (one == null) {
+                    return List.of();
                 }
-                return List.of();
+                inTime(
+                        searcher,
+                        own -> own.search(
+                                asked.read().lucene(),
+                                new Sideways(
+                                        top(searcher, Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null)));
+                return one.more(below, named);
             });
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);

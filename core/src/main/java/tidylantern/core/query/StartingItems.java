@@ -41,22 +41,17 @@ record StartingItems(
     }
 
     private static StartingItems ofCategory(Asked asked, StartingList start) throws IOException {
-        for (OneFilter one : asked.narrowing().filters()) {
-            if (one.filter().key().equals(start.filter())) {
-                OneFilter set = one.withOnly(Objects.requireNonNull(start.value()));
-                Query passed = set == null ? null : set.passed();
-                return set == null || passed == null
-                        ? ALL
-                        : new StartingItems(
-                                start.with(),
-                                String.join(", ", set.said()),
-                                new BooleanQuery.Builder()
-                                        .add(asked.read().lucene(), Occur.MUST)
-                                        .add(passed, Occur.FILTER)
-                                        .build());
-            }
+        OneFilter filter = asked.narrowing().filter(start.filter());
+        OneFilter set = filter == null ? null : filter.withOnly(Objects.requireNonNull(start.value()));
+        Query passed = set == null ? null : set.passed();
+        if (set == null || passed == null) {
+            return ALL;
         }
-        return ALL;
+        Query among = new BooleanQuery.Builder()
+                .add(asked.read().lucene(), Occur.MUST)
+                .add(passed, Occur.FILTER)
+                .build();
+        return new StartingItems(start.with(), String.join(", ", set.said()), among);
     }
 
     /** In the order in which they stand there. */

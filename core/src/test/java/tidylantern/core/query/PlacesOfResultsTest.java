@@ -298,6 +298,10 @@ class PlacesOfResultsTest {
                         .value())
                 .isEqualTo(smallest);
 
+        SearchDesign empty = pageWith(StartingList.of(StartingList.With.NOTHING), PopularCategories.of("kind"), true);
+        assertThat(popular(empty, "", Map.of()).popular())
+                .as("a page that begins with nothing has found something")
+                .isEmpty();
         SearchDesign onlyWhereNothingIs =
                 pageWith(StartingList.of(StartingList.With.EVERYTHING), PopularCategories.of("kind"), true);
         assertThat(popular(onlyWhereNothingIs, "gull", Map.of()).popular()).isEmpty();

@@ -10,9 +10,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.server.operation.ChangeGate;
+import tidylantern.server.platform.DatabaseReplaced;
 
 /**
  * The pages on which elements of a search were met: where its box, its results, its filters or a list of the site's own
@@ -98,12 +100,21 @@ public class SearchPages {
                 // Nobody is promised that it is noted; the next visit tells it again.
                 return;
             }
-            written.put(where, new Written(page, now));
         }
         transaction.executeWithoutResult(status -> {
             store.put(search, page, now);
             store.keep(search, MOST_OF_A_SEARCH);
         });
+        synchronized (written) {
+            written.put(where, new Written(page, now));
+        }
+    }
+
+    @EventListener
+    void forgetAll(DatabaseReplaced replaced) {
+        synchronized (written) {
+            written.clear();
+        }
     }
 
     /** The one met last comes first. */

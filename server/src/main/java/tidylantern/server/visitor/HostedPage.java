@@ -87,6 +87,7 @@ class HostedPage {
         model.addAttribute("say", texts.texts().plain());
         model.addAttribute("searchSite", texts.say("searchSite", Map.of("site", site.name())));
         model.addAttribute("query", results.query());
+        model.addAttribute("feed", ResultsFeed.path(key, results.query()));
         boolean empty = results.list().start() == StartingList.With.NOTHING;
         model.addAttribute("heading", empty ? live.design().name() : heading(results, texts));
         model.addAttribute("count", count(results, texts));

@@ -28,6 +28,7 @@ import tidylantern.core.design.look.ColourToken;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.DraftLinks;
 import tidylantern.server.design.Searches;
+import tidylantern.server.insight.SearchPages;
 import tidylantern.server.site.Sites;
 import tidylantern.server.source.OwnPages;
 import tidylantern.server.visitor.OwnerCardsController.DrawnSign;
@@ -39,10 +40,17 @@ class OwnerPlacesController {
     private final SiteContents contents;
     private final DraftLinks draftLinks;
     private final OwnPages ownPages;
+    private final SearchPages pages;
     private final Sites sites;
 
     OwnerPlacesController(
-            Searches searches, SiteContents contents, DraftLinks draftLinks, OwnPages ownPages, Sites sites) {
+            Searches searches,
+            SiteContents contents,
+            DraftLinks draftLinks,
+            OwnPages ownPages,
+            SearchPages pages,
+            Sites sites) {
+        this.pages = pages;
         this.ownPages = ownPages;
         this.sites = sites;
         this.draftLinks = draftLinks;
@@ -81,6 +89,13 @@ class OwnerPlacesController {
     DraftLinks.DraftLink makeLink(@PathVariable String key) {
         searches.draft(key);
         return draftLinks.make(key);
+    }
+
+    @Operation(summary = "The pages of the site on which elements of the search were met, the one met last first.")
+    @GetMapping("/api/owner/searches/{key}/pages")
+    List<SearchPages.SeenPage> pages(@PathVariable String key) {
+        searches.draft(key);
+        return pages.of(key);
     }
 
     /** @param address of a page of the site, in full */

@@ -5,13 +5,14 @@ import com.rometools.rome.feed.atom.Feed;
 import com.rometools.rome.feed.atom.Link;
 import com.rometools.rome.io.FeedException;
 import com.rometools.rome.io.WireFeedOutput;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Date;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
+import java.util.regex.Pattern;
 import org.springframework.http.CacheControl;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,6 +29,8 @@ import tidylantern.server.visitor.SearchAnswers.Results;
 /** A page of results as a feed (Atom, RFC 4287), for readers of feeds and for browsers that take them. */
 @RestController
 class ResultsFeed {
+    private static final String NAME = "/results.atom";
+
     static final String TYPE = "application/atom+xml;charset=UTF-8";
 
     private final Searches searches;
@@ -42,7 +45,12 @@ class ResultsFeed {
         this.clock = clock;
     }
 
-    @GetMapping(path = "/s/{key}/results.atom", produces = TYPE)
+    /** Where the results of a query are as a feed. */
+    static String path(String key, String query) {
+        return HostedPage.path(key) + NAME + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8);
+    }
+
+    @GetMapping(path = "/s/{key}" + NAME, produces = TYPE)
     ResponseEntity<String> feed(
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
@@ -55,22 +63,19 @@ class ResultsFeed {
         Feed feed = new Feed("atom_1.0");
         String own = ServletUriComponentsBuilder.fromCurrentRequest().toUriString();
         feed.setId(own);
-        feed.setTitle(HostedPage.heading(results, answering.texts(search)) + " – " + site.name());
+        feed.setTitle(writable(HostedPage.heading(results, answering.texts(search)) + " – " + site.name()));
         feed.setUpdated(Date.from(clock.instant()));
-        feed.setAlternateLinks(List.of(link("alternate", "text/html", own.replaceFirst("/results\\.atom", ""))));
+        feed.setAlternateLinks(List.of(link("alternate", "text/html", own.replaceFirst(Pattern.quote(NAME), ""))));
         feed.setOtherLinks(List.of(link("self", "application/atom+xml", own)));
         feed.setEntries(
                 results.hits().stream().map(hit -> entry(hit, site, feed)).toList());
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noCache())
-                .header(HttpHeaders.VARY, HttpHeaders.ACCEPT_LANGUAGE)
-                .body(written(feed));
+        return ResponseEntity.ok().cacheControl(CacheControl.noCache()).body(written(feed));
     }
 
     /** An item has no day of a change that visitors may know, so that an entry is as new as its feed. */
     private static Entry entry(HitShape hit, Sites.Site site, Feed feed) {
         Entry entry = new Entry();
-        entry.setTitle(hit.title());
+        entry.setTitle(writable(hit.title()));
         entry.setId(Objects.requireNonNullElseGet(
                 hit.url(),
                 () -> site.address() + "/#" + hit.collection().value() + "/"
@@ -80,6 +85,11 @@ class ResultsFeed {
             entry.setAlternateLinks(List.of(link("alternate", "text/html", hit.url())));
         }
         return entry;
+    }
+
+    /** Without the characters that no XML can hold (XML 1.0, production 2). */
+    private static String writable(String text) {
+        return text.replaceAll("[^\\t\\n\\r\\x20-\\uD7FF\\uE000-\\uFFFD\\x{10000}-\\x{10FFFF}]", "");
     }
 
     private static Link link(String relation, String type, String address) {
@@ -94,7 +104,7 @@ class ResultsFeed {
         try {
             return new WireFeedOutput().outputString(feed);
         } catch (FeedException impossible) {
-            throw new IllegalStateException("writing " + Map.of("feed", feed.getId()), impossible);
+            throw new IllegalStateException("writing the feed " + feed.getId(), impossible);
         }
     }
 }

@@ -7,7 +7,6 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -60,7 +59,8 @@ class TellingController {
     }
 
     /** A result that a visitor chose. */
-    record ChosenResult(String collection, String id) {}
+    record ChosenResult(
+            @Nullable String collection, @Nullable String id) {}
 
     /**
      * A page with elements of a search.
@@ -69,9 +69,9 @@ class TellingController {
      * @param unknownLinks where the first of them lead
      */
     record ToldPage(
-            String address,
+            @Nullable String address,
             @Nullable String title,
-            Set<SearchPages.Element> elements,
+            @Nullable Set<SearchPages.Element> elements,
             @Nullable Integer unknown,
             @Nullable List<String> unknownLinks) {}
 
@@ -147,12 +147,5 @@ class TellingController {
         return text.codePointCount(0, text.length()) <= most
                 ? text
                 : text.substring(0, text.offsetByCodePoints(0, most));
-    }
-
-    @Operation(summary = "The pages of the site on which elements of the search were met, the one met last first.")
-    @GetMapping("/api/owner/searches/{key}/pages")
-    List<SearchPages.SeenPage> pages(@PathVariable String key) {
-        searches.draft(key);
-        return pages.of(key);
     }
 }

@@ -14,6 +14,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.StreamSupport;
 import javax.xml.parsers.DocumentBuilderFactory;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -378,6 +379,18 @@ class PlacesOverHttpTest {
                         && !entry.getTitle().isEmpty()
                         && entry.getLink().startsWith("https://isles.example/"));
         assertThat(answer.text()).doesNotContain("<b>");
+        assertThat(Jsoup.parse(api.get("/s/" + search + "?q=a%26b%20%23c").text())
+                        .select("link[type=application/atom+xml]")
+                        .attr("href"))
+                .as("what was asked stays in one piece")
+                .isEqualTo("/s/" + search + "/results.atom?q=a%26b+%23c");
+        api.push("trips", "{\"id\":\"x\",\"title\":\"Bell \\uFFFF\\u0007 buoy\",\"url\":\"/x\"}");
+        assertThat(new SyndFeedInput()
+                        .build(new StringReader(
+                                api.get("/s/" + search + "/results.atom?q=buoy").text()))
+                        .getEntries())
+                .as("a title with what XML cannot hold")
+                .hasSize(1);
         assertThat(api.get("/s/" + search + "/opensearch.xml").text()).contains("application/atom+xml");
     }
 
