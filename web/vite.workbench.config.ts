@@ -1,12 +1,13 @@
 import vue from '@vitejs/plugin-vue'
 import { resolve } from 'node:path'
 import { defineConfig } from 'vite'
+import { compressed } from './compressed.ts'
 
 /** The owner's application, and the page that the stage shows. */
 export default defineConfig({
   root: 'src/workbench',
   base: '/workbench/',
-  plugins: [vue()],
+  plugins: [vue(), compressed],
   build: {
     outDir: '../../dist/workbench',
     emptyOutDir: true,

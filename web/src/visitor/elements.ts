@@ -2,9 +2,12 @@
  * The script that a site's one tag loads: defines the elements, which then find each other by the search's key. What an
  * element is made of comes once one stands on the page, and all but the look of a search box once somebody turns to it.
  */
+import { showingNow } from './address'
 import { TidySearchElement } from './box/TidySearchElement'
 import { TidyElement } from './element/TidyElement'
 import { showUntilDrawn } from './element/untilDrawn'
+import { learnLanguage } from './pageLanguage'
+import { askEarly } from './service'
 import { TidyList } from './site-list/TidyList'
 
 class TidyResultsElement extends TidyElement {
@@ -13,6 +16,10 @@ class TidyResultsElement extends TidyElement {
   protected override begin(): void {
     // The hosted page holds results that were drawn without script.
     if (this.hasAttribute('drawn') && this.root.childNodes.length === 0) showUntilDrawn(this.root)
+    if (this.search !== '' && this.source === 'live') {
+      learnLanguage(this.search, this)
+      askEarly(this.search, showingNow(this.search))
+    }
     super.begin()
   }
 

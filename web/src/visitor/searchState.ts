@@ -28,8 +28,8 @@ export interface SearchState {
   resultsHere: number
   /** Whether the address tells what is shown; where not, the browser's history alone does. */
   inAddress: boolean
-  /** Of the page, where the elements stand; empty where it names none. */
-  language: string
+  /** Of the page, where the elements stand; empty where it names none, null until an element has looked. */
+  language: string | null
   /** Raised to ask everything anew, as the stage does when the draft changed. */
   revision: number
 }
@@ -64,7 +64,7 @@ export function sharedSearch(key: string): SearchState {
     filters: {},
     resultsHere: 0,
     inAddress: true,
-    language: '',
+    language: null,
     revision: 0,
   })
   states.set(key, state)

@@ -1,8 +1,8 @@
-import { fetchJson } from '../shared/http'
+import { fetchJson, type Fetched } from '../shared/http'
 import { draftTokenOf } from './draftLink'
 import { languageOf } from './pageLanguage'
 import type { ValuesPage, WantedValues } from './filters/moreValues'
-import type { Filters } from './address'
+import type { Filters, Showing } from './address'
 import type { FilterValue, ListedAddresses, LiveResults, Results, SearchFace, SpokenTexts } from '../shared/contract'
 
 /** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft. */
@@ -83,6 +83,21 @@ export function fetchTexts(key: string, source: Source, revision: number): Promi
 const parametersOf = (filters: Filters) =>
   Object.entries(filters).flatMap(([key, values]) => values.map(value => [key, value]))
 
+const resultsAt = (key: string, source: Source, { query, page, filters }: Showing) =>
+  address(key, source, 'results', [['q', query], ['page', String(page)], ...parametersOf(filters)])
+
+/** What was asked for before its elements were there to show it, by its address; each answer is taken once. */
+const early = new Map<string, Promise<Fetched<Results>>>()
+
+/** Asks for the results that a page is to show while the script that shows them is still on its way. */
+export function askEarly(key: string, showing: Showing): void {
+  const at = resultsAt(key, 'live', showing)
+  const coming = fetchJson<Results>(at, asked(key))
+  // Whoever takes it hears that it failed.
+  coming.catch(() => {})
+  early.set(at, coming)
+}
+
 export async function fetchResults(
   key: string,
   source: Source,
@@ -91,12 +106,10 @@ export async function fetchResults(
   filters: Filters,
   signal: AbortSignal,
 ): Promise<Results> {
-  return (
-    await fetchJson<Results>(
-      address(key, source, 'results', [['q', query], ['page', String(page)], ...parametersOf(filters)]),
-      asked(key, signal),
-    )
-  ).body
+  const at = resultsAt(key, source, { query, page, filters })
+  const begun = early.get(at)
+  early.delete(at)
+  return (await (begun ?? fetchJson<Results>(at, asked(key, signal)))).body
 }
 
 /** Values of a filter that did not come with the results: those right below one, or with letters in their names. */

@@ -25,8 +25,10 @@ export function provideTexts(key: string, source: Source, state: SearchState): T
   const learn = () => {
     const language = learnLanguage(key, element)
     if (language === state.language) return
+    const isAnother = state.language !== null
     state.language = language
-    state.revision++
+    // What was asked for before in this language holds.
+    if (isAnother) state.revision++
   }
   learn()
   const changed = new MutationObserver(learn)
@@ -53,7 +55,7 @@ export function provideTexts(key: string, source: Source, state: SearchState): T
   )
   const texts = textsOf(
     () => spoken.get(name) ?? null,
-    () => state.language,
+    () => state.language ?? '',
   )
   provide(TEXTS, texts)
   return texts

@@ -1,28 +1,19 @@
-import { defineComponent, h, inject, onBeforeUnmount, provide, watchEffect, type InjectionKey } from 'vue'
+import { defineComponent, h, onBeforeUnmount, watchEffect } from 'vue'
 import type { CardFace, Hit } from '../../shared/contract'
 import { useElement } from '../element/draw'
-import { filled, ownMarkupIn, type OwnMarkup } from './ownMarkup'
+import type { OwnCards } from './useOwnCards'
+import { filled, markupFor, ownMarkupIn, type OwnMarkup } from './ownMarkup'
 
-/** The element, and what it was given to draw cards with. */
-export interface OwnCards {
-  host: HTMLElement | null
-  markup: readonly OwnMarkup[]
+/** Has all that stands in an element draw its cards with the page's own markup. */
+export function ownCardsIn(host: Element): OwnCards {
+  const markup = ownMarkupIn(host)
+  return { card: OwnCard, markupFor: hit => markupFor(hit, markup) }
 }
-const OWN_CARDS: InjectionKey<OwnCards> = Symbol('own cards')
-
-/** Has all that stands in an element draw its cards with the page's own markup, where there is some. */
-export function provideOwnCards(): OwnCards {
-  const host = useElement()
-  const own = { host, markup: ownMarkupIn(host) }
-  provide(OWN_CARDS, own)
-  return own
-}
-export const useOwnCards = () => inject(OWN_CARDS, { host: null, markup: [] })
 
 let made = 0
 
 /** A card in the page's own markup. It stands in the page, by a slot, so that the page's own style reaches it. */
-export const OwnCard = defineComponent({
+const OwnCard = defineComponent({
   props: {
     hit: { type: Object as () => Hit, required: true },
     card: { type: Object as () => CardFace, required: true },
@@ -30,7 +21,7 @@ export const OwnCard = defineComponent({
     isOption: { type: Boolean, default: false },
   },
   setup(props) {
-    const { host } = useOwnCards()
+    const host = useElement()
     const name = `tidy-card-${++made}`
     const place = document.createElement('div')
     place.slot = name
@@ -39,7 +30,7 @@ export const OwnCard = defineComponent({
       if (props.hit.tier) place.dataset.tidyTier = props.hit.tier
       else delete place.dataset.tidyTier
     })
-    host?.append(place)
+    host.append(place)
     onBeforeUnmount(() => place.remove())
     return () => h('slot', { name })
   },

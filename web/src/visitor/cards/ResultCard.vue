@@ -3,8 +3,7 @@ import { computed } from 'vue'
 import type { CardFace, Hit } from '../../shared/contract'
 import type { TierLook } from '../look/tierLook'
 import { CardBody } from './CardBody'
-import { OwnCard, useOwnCards } from './OwnCard'
-import { markupFor } from './ownMarkup'
+import { useOwnCards } from './useOwnCards'
 
 /** One result on a page of results: what its card says, as the service has written it. */
 const { hit, card, look } = defineProps<{
@@ -16,12 +15,12 @@ const { hit, card, look } = defineProps<{
   /** Where its link opens. */
   target: string | undefined
 }>()
-const { markup } = useOwnCards()
-const own = computed(() => markupFor(hit, markup))
+const ownCards = useOwnCards()
+const own = computed(() => ownCards?.markupFor(hit))
 </script>
 
 <template>
-  <OwnCard v-if="own" :hit="hit" :card="card" :own="own" />
+  <component :is="ownCards.card" v-if="ownCards && own" :hit="hit" :card="card" :own="own" />
   <article
     v-else
     class="card"

@@ -1,5 +1,5 @@
 import type { Filters } from '../address'
-import { sayDraft } from '../draftNotice'
+import { draftTokenOf } from '../draftLink'
 import type { Source } from '../service'
 import { tellPage } from '../telling'
 
@@ -28,7 +28,7 @@ export abstract class SearchElement extends HTMLElement {
   protected abstract end(): void
 
   connectedCallback(): void {
-    sayDraft(this.search)
+    if (draftTokenOf(this.search) !== null) void import('../draftNotice').then(({ sayDraft }) => sayDraft(this.search))
     tellPage(this.search, this.source)
     this.begin()
   }

@@ -43,9 +43,13 @@ export abstract class TidyElement extends SearchElement {
 
   /** Draws what the element is made of, unless that is under way. */
   protected draw(): Promise<Drawn> {
-    this.drawing ??= Promise.all([import('./draw'), this.load(), this.ending]).then(([{ draw }, component]) =>
-      draw(this, this.root, component, this.given),
-    )
+    this.drawing ??= this.drawNow()
     return this.drawing
+  }
+
+  private async drawNow(): Promise<Drawn> {
+    const [{ draw }, component] = await Promise.all([import('./draw'), this.load(), this.ending])
+    const own = this.querySelector(':scope > template') ? (await import('../cards/OwnCard')).ownCardsIn(this) : null
+    return draw(this, this.root, component, this.given, own)
   }
 }

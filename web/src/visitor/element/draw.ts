@@ -1,4 +1,5 @@
 import { createApp, h, inject, shallowReactive, type Component, type InjectionKey } from 'vue'
+import { OWN_CARDS, type OwnCards } from '../cards/useOwnCards'
 import type { Given } from './TidyElement'
 
 /** What is drawn in an element. */
@@ -18,14 +19,25 @@ export function useElement(): HTMLElement {
 /** The shadow that something is drawn in. */
 export const useRoot = (): ShadowRoot => useElement().shadowRoot!
 
-/** Draws a component in the shadow of an element, anew where that becomes another search's. */
-export function draw(element: HTMLElement, root: ShadowRoot, component: Component, given: Given): Drawn {
+/**
+ * Draws a component in the shadow of an element, anew where that becomes another search's.
+ *
+ * @param own the page's own cards; null where it has none
+ */
+export function draw(
+  element: HTMLElement,
+  root: ShadowRoot,
+  component: Component,
+  given: Given,
+  own: OwnCards | null,
+): Drawn {
   const taken = shallowReactive<Given>({ ...given })
   const app = createApp({
     render: () => h(component, { ...taken, key: `${String(taken.search)} ${String(taken.source)}` }),
   })
   app.config.errorHandler = error => console.error(`<${element.localName}>`, error)
   app.provide(ELEMENT, element)
+  app.provide(OWN_CARDS, own)
   // It takes any node that has children; its types know elements alone.
   app.mount(root as unknown as Element)
   return {

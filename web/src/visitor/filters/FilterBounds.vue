@@ -1,35 +1,44 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { FilterBounds, FilterShape } from '../../shared/contract'
+import type { FilterShape } from '../../shared/contract'
+import type { Filters } from '../address'
 import { useTexts } from '../texts'
+import { useStyle } from '../look/useStyle'
+import css from './bounds.css?inline'
+
+useStyle(css)
 
 const { say } = useTexts()
 /**
  * One or two bounds of numbers or days: typed, and drawn where both ends of a number are free. What is drawn is for
  * pointers alone: its two ends may lie on one another, and keys and screen readers have the typed ones.
  */
-const { filter, bounds } = defineProps<{ filter: FilterShape; bounds: FilterBounds }>()
-const emit = defineEmits<{ set: [values: string[]] }>()
+const { filter } = defineProps<{ filter: FilterShape }>()
+const emit = defineEmits<{ put: [changes: Filters] }>()
+const bounds = computed(() => filter.bounds!)
 const from = ref('')
 const to = ref('')
 watch(
-  () => [bounds.from, bounds.to],
+  () => [bounds.value.from, bounds.value.to],
   () => {
-    from.value = bounds.from ?? ''
-    to.value = bounds.to ?? ''
+    from.value = bounds.value.from ?? ''
+    to.value = bounds.value.to ?? ''
   },
   { immediate: true },
 )
 const days = computed(() => filter.control === 'span')
-const drawn = computed(() => filter.control === 'range' && bounds.min !== null && bounds.min !== bounds.max)
+const drawn = computed(
+  () => filter.control === 'range' && bounds.value.min !== null && bounds.value.min !== bounds.value.max,
+)
 /** The ends of the drawn line: whole steps around what there is. */
-const least = computed(() => Math.floor(Number(bounds.min) / bounds.step) * bounds.step)
-const greatest = computed(() => Math.ceil(Number(bounds.max) / bounds.step) * bounds.step)
+const least = computed(() => Math.floor(Number(bounds.value.min) / bounds.value.step) * bounds.value.step)
+const greatest = computed(() => Math.ceil(Number(bounds.value.max) / bounds.value.step) * bounds.value.step)
 const low = computed(() => (from.value === '' ? least.value : Number(from.value)))
 const high = computed(() => (to.value === '' ? greatest.value : Number(to.value)))
-const most = computed(() => Math.max(1, ...bounds.bars))
+const most = computed(() => Math.max(1, ...bounds.value.bars))
 const isIn = (bar: number) =>
-  bounds.barsFrom + (bar + 1) * bounds.barWidth > low.value && bounds.barsFrom + bar * bounds.barWidth <= high.value
+  bounds.value.barsFrom + (bar + 1) * bounds.value.barWidth > low.value &&
+  bounds.value.barsFrom + bar * bounds.value.barWidth <= high.value
 const share = (value: number) =>
   `${(100 * (Math.min(Math.max(value, least.value), greatest.value) - least.value)) / (greatest.value - least.value)}%`
 /** Steps of a tenth add up to 0.30000000000000004. */
@@ -51,14 +60,14 @@ const typedEnds = computed(() => {
   const first = {
     end: 'from' as const,
     value: from,
-    farthest: bounds.min,
+    farthest: bounds.value.min,
     name: named(filter.control === 'at-least' ? say('atLeast') : say('from')),
     label: say('labelFrom', { label: filter.label }),
   }
   const last = {
     end: 'to' as const,
     value: to,
-    farthest: bounds.max,
+    farthest: bounds.value.max,
     name: named(filter.control === 'at-most' ? say('atMost') : say('to')),
     label: say('labelTo', { label: filter.label }),
   }
@@ -69,7 +78,7 @@ function done() {
   const swapped =
     from.value !== '' && to.value !== '' && (days.value ? from.value > to.value : Number(from.value) > Number(to.value))
   const [first, last] = swapped ? [to.value, from.value] : [from.value, to.value]
-  emit('set', first === '' && last === '' ? [] : [`${first}..${last}`])
+  emit('put', { [filter.key]: first === '' && last === '' ? [] : [`${first}..${last}`] })
 }
 </script>
 

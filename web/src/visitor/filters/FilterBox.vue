@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import type { FilterShape } from '../../shared/contract'
+import type { Filters } from '../address'
 
 /** Words that must stand in one field. */
 const { filter } = defineProps<{ filter: FilterShape }>()
-const emit = defineEmits<{ set: [values: string[]] }>()
+const emit = defineEmits<{ put: [changes: Filters] }>()
 const typed = ref(filter.text)
 watch(
   () => filter.text,
@@ -12,7 +13,7 @@ watch(
     typed.value = now
   },
 )
-const done = () => emit('set', typed.value.trim() === '' ? [] : [typed.value.trim()])
+const done = () => emit('put', { [filter.key]: typed.value.trim() === '' ? [] : [typed.value.trim()] })
 </script>
 
 <template>

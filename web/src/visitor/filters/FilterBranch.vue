@@ -3,17 +3,22 @@ import { computed, inject, ref, watch } from 'vue'
 import type { FilterShape, FilterValue } from '../../shared/contract'
 import { MORE_VALUES, type ValuesPage, type WantedValues } from './moreValues'
 import { useTexts } from '../texts'
+import { useStyle } from '../look/useStyle'
+import css from './values.css?inline'
+
+useStyle(css)
 
 const { say, written } = useTexts()
 /** The values on one level of a filter, each with what lies below it. */
 const {
   filter,
-  values,
+  values = null,
   below = null,
   further = false,
 } = defineProps<{
   filter: FilterShape
-  values: readonly FilterValue[]
+  /** Those on this level; on the top level the filter has them. */
+  values?: readonly FilterValue[] | null
   /** The value that these lie below; null on the top level. */
   below?: FilterValue | null
   /** Whether the service has more of them than these. */
@@ -21,6 +26,7 @@ const {
 }>()
 const emit = defineEmits<{ tick: [value: string]; further: [] }>()
 const more = inject(MORE_VALUES)!
+const level = computed(() => values ?? filter.values)
 const opened = ref(new Set<string>())
 /** Branches of a large tree come when they are opened. */
 const fetched = ref<Record<string, ValuesPage & { readonly pages: number }>>({})
@@ -43,23 +49,23 @@ const goesOn = (value: FilterValue) =>
   fetched.value[value.value]?.goesOn ?? (value.children.length >= LARGE_BRANCH && value.children.length < value.below)
 const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(value)
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
-const branches = computed(() => values.some(value => value.below > 0))
+const branches = computed(() => level.value.some(value => value.below > 0))
 const all = ref(false)
 /** What lies below does not make a list long to the eye. */
 const isLong = computed(
-  () => !below && filter.control === 'list' && (values.length >= filter.searchFrom || filter.further > 0),
+  () => !below && filter.control === 'list' && (level.value.length >= filter.searchFrom || filter.further > 0),
 )
 /** The first few, under each heading where there are some. */
 const isFirst = (value: FilterValue, n: number) =>
-  n - values.findIndex(other => other.heading === value.heading) < filter.cutAfter
+  n - level.value.findIndex(other => other.heading === value.heading) < filter.cutAfter
 const shown = computed(
   () =>
     named.value ??
-    (all.value ? values : values.filter((value, n) => isFirst(value, n) || value.selected || holds(value))),
+    (all.value ? level.value : level.value.filter((value, n) => isFirst(value, n) || value.selected || holds(value))),
 )
 const begins = (n: number) => filter.headings && !below && shown.value[n]!.heading !== shown.value[n - 1]?.heading
-const shortened = computed(() => values.filter(isFirst).length)
-const hidden = computed(() => (named.value ? 0 : values.length - shown.value.length))
+const shortened = computed(() => level.value.filter(isFirst).length)
+const hidden = computed(() => (named.value ? 0 : level.value.length - shown.value.length))
 
 async function load(what: WantedValues, then: (page: ValuesPage) => void) {
   try {
@@ -177,7 +183,7 @@ watch(more.state, () => {
   <button v-else-if="below && further" type="button" class="more" @click="emit('further')">
     {{ say('moreBelow', { label: below.label }) }}
   </button>
-  <button v-else-if="all && !named && values.length > shortened" type="button" class="more" @click="all = false">
+  <button v-else-if="all && !named && level.length > shortened" type="button" class="more" @click="all = false">
     {{ say('fewer') }}
   </button>
 </template>

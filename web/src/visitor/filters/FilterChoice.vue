@@ -1,16 +1,22 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import type { FilterShape } from '../../shared/contract'
+import type { Filters } from '../address'
 import { safeAddress } from '../../shared/http'
 import { flattened } from './filterState'
 import { useTexts } from '../texts'
+import { useStyle } from '../look/useStyle'
+import sideBySide from './choice.css?inline'
+import below from './values.css?inline'
+
+for (const css of [sideBySide, below]) useStyle(css)
 
 const { say, written } = useTexts()
 /**
  * Values of which one holds, as a list or folded into a menu; or several side by side, as words or with a picture each.
  */
 const { filter } = defineProps<{ filter: FilterShape }>()
-const emit = defineEmits<{ tick: [value: string]; set: [values: string[]] }>()
+const emit = defineEmits<{ tick: [value: string]; put: [changes: Filters] }>()
 const name = useId()
 const all = ref(false)
 const values = computed(() => flattened(filter.values))
@@ -31,7 +37,7 @@ const groups = computed(() => {
   return found
 })
 const chosen = computed(() => values.value.find(value => value.selected)?.value ?? '')
-const choose = (value: string) => emit('set', value === '' ? [] : [value])
+const choose = (value: string) => emit('put', { [filter.key]: value === '' ? [] : [value] })
 const isColour = (picture: string) => picture.startsWith('#')
 const menuLabel = (value: { level: number; label: string; count: number }) =>
   `${'\u2003'.repeat(value.level)}${value.label}${filter.counts ? ` (${written(value.count)})` : ''}`

@@ -1,11 +1,7 @@
 <script setup lang="ts">
 import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { FilterShape } from '../../shared/contract'
-import FilterBounds from './FilterBounds.vue'
-import FilterBox from './FilterBox.vue'
-import FilterBranch from './FilterBranch.vue'
-import FilterChoice from './FilterChoice.vue'
-import FilterPlace from './FilterPlace.vue'
+import { controlOf } from './controls'
 import { valuesIn } from './filterState'
 import type { Filters } from '../address'
 
@@ -50,26 +46,12 @@ watch(
     </legend>
     <template v-if="isOpen(filter)">
       <p v-if="filter.help" class="help">{{ filter.help }}</p>
-      <FilterBounds
-        v-if="filter.bounds"
+      <component
+        :is="controlOf(filter)"
         :filter="filter"
-        :bounds="filter.bounds"
-        @set="emit('put', { [filter.key]: $event })"
+        @tick="(value: string) => emit('tick', filter.key, value)"
+        @put="(changes: Filters) => emit('put', changes)"
       />
-      <FilterPlace v-else-if="filter.around" :filter="filter" :around="filter.around" @put="emit('put', $event)" />
-      <FilterBox v-else-if="filter.control === 'box'" :filter="filter" @set="emit('put', { [filter.key]: $event })" />
-      <FilterChoice
-        v-else-if="
-          filter.control === 'one-of' ||
-          filter.control === 'menu' ||
-          filter.control === 'chips' ||
-          filter.control === 'pictures'
-        "
-        :filter="filter"
-        @set="emit('put', { [filter.key]: $event })"
-        @tick="emit('tick', filter.key, $event)"
-      />
-      <FilterBranch v-else :filter="filter" :values="filter.values" @tick="emit('tick', filter.key, $event)" />
     </template>
   </fieldset>
 </template>

@@ -3,13 +3,18 @@ import { computed, ref, useId, watch } from 'vue'
 import type { FilterShape } from '../../shared/contract'
 import type { Filters } from '../address'
 import { useTexts } from '../texts'
+import { useStyle } from '../look/useStyle'
+import css from './place.css?inline'
+
+useStyle(css)
 
 const { say, written } = useTexts()
 /** How far from a place: one that items here name, or, if the visitor's browser is asked, where they are. */
-const { filter, around } = defineProps<{ filter: FilterShape; around: NonNullable<FilterShape['around']> }>()
+const { filter } = defineProps<{ filter: FilterShape }>()
 const emit = defineEmits<{ put: [changes: Filters] }>()
+const around = computed(() => filter.around!)
 const id = useId()
-const name = computed(() => around.name || around.unknown || (around.known ? say('here') : ''))
+const name = computed(() => around.value.name || around.value.unknown || (around.value.known ? say('here') : ''))
 const typed = ref(name.value)
 watch(name, now => {
   typed.value = now

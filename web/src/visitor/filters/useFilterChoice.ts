@@ -4,7 +4,8 @@ import { useLatest } from '../../shared/useLatest'
 import { isAtStart, parameterFor, valuesIn } from './filterState'
 import type { Filters } from '../address'
 import { show, type SearchState } from '../searchState'
-import { fetchResults, type Source } from '../service'
+import type { Source } from '../service'
+import { fetchDrawable } from './controls'
 
 /** What visitors set in the filters of one place, as they see it before and after it holds. */
 export interface FilterChoice {
@@ -46,7 +47,7 @@ export function useFilterChoice(
   const asksApart = () => search !== '' && wanted() && (answered === null || (!atOnce() && pending.value !== null))
   const apart = useLatest(
     () => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null),
-    (asked, signal) => fetchResults(search, source, asked.query, 1, asked.filters, signal),
+    (asked, signal) => fetchDrawable(search, source, asked.query, 1, asked.filters, signal),
     () => pauseMs,
   )
   const answer = computed(() => (asksApart() ? (apart.value.value ?? answered?.() ?? null) : (answered?.() ?? null)))

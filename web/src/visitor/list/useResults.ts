@@ -3,7 +3,8 @@ import type { Results } from '../../shared/contract'
 import { useLatest } from '../../shared/useLatest'
 import type { Filters } from '../address'
 import type { SearchState } from '../searchState'
-import { fetchResults, type Source } from '../service'
+import { fetchDrawable } from '../filters/controls'
+import type { Source } from '../service'
 
 interface Wanted {
   query: string
@@ -30,7 +31,7 @@ export function useResults(search: string, source: Source, state: SearchState) {
     const had = pages
     const missing = Array.from({ length: Math.max(0, page - had.length) }, (_, n) => had.length + 1 + n)
     const came = await Promise.all(
-      missing.map(one => fetchResults(search, source, wanted.query, one, wanted.filters, signal)),
+      missing.map(one => fetchDrawable(search, source, wanted.query, one, wanted.filters, signal)),
     )
     // Beyond the last page there is the last once more.
     const all = [...had.slice(0, page), ...came].filter((one, n) => one.page === n + 1)
@@ -47,7 +48,7 @@ export function useResults(search: string, source: Source, state: SearchState) {
     async (wanted, signal) => {
       const answer = wanted.all
         ? await upTo(wanted, signal)
-        : await fetchResults(search, source, wanted.query, wanted.page, wanted.filters, signal)
+        : await fetchDrawable(search, source, wanted.query, wanted.page, wanted.filters, signal)
       grows.value = answer.list.paging !== 'numbers'
       return answer
     },

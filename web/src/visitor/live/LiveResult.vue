@@ -2,8 +2,7 @@
 import { computed } from 'vue'
 import type { CardFace, Hit, TierFace } from '../../shared/contract'
 import { CardBody } from '../cards/CardBody'
-import { OwnCard, useOwnCards } from '../cards/OwnCard'
-import { markupFor } from '../cards/ownMarkup'
+import { useOwnCards } from '../cards/useOwnCards'
 import { tierLook } from '../look/tierLook'
 
 /** One result among the live results: a row that is chosen like an option. */
@@ -15,8 +14,8 @@ const { hit, card, tiers } = defineProps<{
   active: boolean
 }>()
 const look = computed(() => tierLook(hit, tiers))
-const { markup } = useOwnCards()
-const own = computed(() => markupFor(hit, markup))
+const ownCards = useOwnCards()
+const own = computed(() => ownCards?.markupFor(hit))
 </script>
 
 <template>
@@ -28,7 +27,7 @@ const own = computed(() => markupFor(hit, markup))
     :part="(active ? 'row row-active' : 'row') + (look?.part ?? '')"
     :aria-selected="active"
   >
-    <OwnCard v-if="own" :hit="hit" :card="card" :own="own" is-option />
+    <component :is="ownCards.card" v-if="ownCards && own" :hit="hit" :card="card" :own="own" is-option />
     <CardBody v-else :body="card.body" :hit="hit" :look="look" row />
   </a>
 </template>

@@ -93,7 +93,7 @@ export class SiteList {
   private readonly texts = () =>
     textsOf(
       () => this.spoken.texts,
-      () => this.state.language,
+      () => this.state.language ?? '',
     )
 
   /** What is said of what is found; entries that the search does not know are none of it. */

@@ -4,7 +4,7 @@ import type { Look, LookChoices } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import NumberField from '../../kit/NumberField.vue'
 import SwitchLine from '../../kit/SwitchLine.vue'
-import TextField from '../../kit/TextField.vue'
+import FontField from './FontField.vue'
 import OwnSetting from './OwnSetting.vue'
 import { WEIGHTS } from './lookNames'
 
@@ -13,40 +13,27 @@ const { choices } = defineProps<{ choices: LookChoices }>()
 const own = defineModel<Look['type']>({ required: true })
 const worn = computed(() => choices.worn.type)
 const put = (changed: Partial<Look['type']>) => (own.value = { ...own.value, ...changed })
-/** Families that have no name here are the owner's; no list of families is called so. */
-const TYPED = '*'
-const fonts = computed(() => [
-  ...choices.fonts.map(font => ({ value: font.families, label: font.name })),
-  { value: TYPED, label: 'By name' },
-])
-const named = (families: string) => (choices.fonts.some(font => font.families === families) ? families : TYPED)
 const FONTS = [
   { key: 'font', label: 'Texts' },
   { key: 'titleFont', label: 'Titles' },
 ] as const
-/** Something to begin from, where families are to be typed. */
-const chosen = (families: string) => (families === TYPED ? 'Georgia, serif' : families)
 </script>
 
 <template>
-  <template v-for="{ key, label } in FONTS" :key="key">
-    <OwnSetting :is-own="own[key] !== null" :name="label" @follow="put({ [key]: null })">
-      <ChoiceField
-        :label="label"
-        :options="fonts"
-        :model-value="named(worn[key])"
-        @update:model-value="put({ [key]: chosen($event) })"
-      />
-    </OwnSetting>
-    <TextField
-      v-if="named(worn[key]) === TYPED"
-      :label="`Families for ${label.toLowerCase()}`"
-      :maxlength="200"
-      placeholder="Charter, Georgia, serif"
+  <OwnSetting
+    v-for="{ key, label } in FONTS"
+    :key="key"
+    :is-own="own[key] !== null"
+    :name="label"
+    @follow="put({ [key]: null })"
+  >
+    <FontField
+      :label="label"
+      :fonts="choices.fonts"
       :model-value="worn[key]"
       @update:model-value="put({ [key]: $event })"
     />
-  </template>
+  </OwnSetting>
   <OwnSetting :is-own="own.size !== null" name="Size" @follow="put({ size: null })">
     <NumberField
       label="Size"

@@ -38,7 +38,6 @@ export const SIZES = [
   { key: 'around', label: 'Room around', empty: 'none' },
   { key: 'corners', label: 'Corners', empty: 'look' },
   { key: 'edge', label: 'Edge', empty: 'look' },
-  { key: 'text', label: 'Size of the words', empty: 'look' },
 ] as const
 export const STATES = [
   { key: 'rest', label: 'At rest' },

@@ -12,6 +12,7 @@ import BoxChooser from './BoxChooser.vue'
 import BoxColoursSettings from './BoxColoursSettings.vue'
 import BoxLeads from './BoxLeads.vue'
 import BoxSizesSettings from './BoxSizesSettings.vue'
+import BoxTypeSettings from './BoxTypeSettings.vue'
 import ReadyBoxes from './ReadyBoxes.vue'
 
 /** The box that visitors type into: what it is, what it wears, where it leads. */
@@ -37,15 +38,13 @@ const arrangement = computed({
   set: changed => (settings[width.value] = changed),
 })
 const own = (part: object) => Object.values(part).filter(value => value !== null).length
+const saidOf = (count: number) => (count === 0 ? 'as the look has them' : `${count} of its own`)
 const coloursSaid = computed(() => {
   const { rest, pointed, focused } = box.value.dress
-  const count = own(rest) + own(pointed) + own(focused)
-  return count === 0 ? 'as the look has them' : `${count} of its own`
+  return saidOf(own(rest) + own(pointed) + own(focused))
 })
-const sizesSaid = computed(() => {
-  const count = own(box.value.dress.sizes)
-  return count === 0 ? 'as the look has them' : `${count} of its own`
-})
+const sizesSaid = computed(() => saidOf(own({ ...box.value.dress.sizes, text: null })))
+const typeSaid = computed(() => saidOf(own({ ...box.value.dress.type, text: box.value.dress.sizes.text })))
 /** What can be chosen beside the words, in the line of its section. */
 const chosenIn = (choosers: PlaceChoices['choosers']) =>
   choosers.find(one => one.field === box.value.chooser?.field)?.label ?? 'nothing'
@@ -87,6 +86,9 @@ const chosenIn = (choosers: PlaceChoices['choosers']) =>
     </FoldingSection>
     <FoldingSection title="Sizes" :said="sizesSaid">
       <BoxSizesSettings v-model="dress.sizes" :limits="choices.limits" />
+    </FoldingSection>
+    <FoldingSection title="Words in it" :said="typeSaid">
+      <BoxTypeSettings v-model="settings.dress" :choices="choices" />
     </FoldingSection>
     <FoldingSection title="Colours" :said="coloursSaid">
       <BoxColoursSettings v-model="settings.dress" :choices="choices" />

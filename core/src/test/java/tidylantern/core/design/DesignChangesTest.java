@@ -25,6 +25,7 @@ import tidylantern.core.design.box.BoxArrangement;
 import tidylantern.core.design.box.BoxColours;
 import tidylantern.core.design.box.BoxDress;
 import tidylantern.core.design.box.BoxSizes;
+import tidylantern.core.design.box.BoxType;
 import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.Opening;
 import tidylantern.core.design.box.Paint;
@@ -83,6 +84,7 @@ class DesignChangesTest {
                 SearchBox.Leads.NEAREST,
                 new BoxDress(
                         new BoxSizes(400, 48, 12, 8, 10, 2, 18),
+                        new BoxType("Charter, serif", 600),
                         90,
                         colours,
                         colours,

@@ -52,8 +52,7 @@ class Security {
     @Bean
     @Order(1)
     SecurityFilterChain visitors(HttpSecurity http, Sites sites, RefusedOrigins refused) throws Exception {
-        return http.securityMatcher(
-                        "/api/public/**", "/s/**", "/elements/**", "/hosted.css", "/cards.css", "/lantern.svg")
+        return http.securityMatcher("/api/public/**", "/s/**", "/elements/**", "/hosted.css", "/lantern.svg")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

@@ -5,6 +5,7 @@ import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
 
 /** Serves the workbench, whose router owns every address below {@code /workbench}, and the visitors' script. */
 @Configuration
@@ -26,19 +27,24 @@ class WorkbenchPages implements WebMvcConfigurer {
         }
     }
 
+    /** Files with names of their own for what is in them hold for good, and are there compressed as well. */
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry files) {
         files.addResourceHandler("/workbench/assets/**")
                 .addResourceLocations("classpath:/static/workbench/assets/")
                 .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
                         .cachePublic()
-                        .immutable());
+                        .immutable())
+                .resourceChain(true)
+                .addResolver(new EncodedResourceResolver());
         // Their names change with what is in them.
         files.addResourceHandler("/elements/parts/**")
                 .addResourceLocations("classpath:/static/elements/parts/")
                 .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
                         .cachePublic()
-                        .immutable());
+                        .immutable())
+                .resourceChain(true)
+                .addResolver(new EncodedResourceResolver());
         // The tag on a site never changes, so browsers ask whether the script behind it did.
         files.addResourceHandler("/elements/**")
                 .addResourceLocations("classpath:/static/elements/")

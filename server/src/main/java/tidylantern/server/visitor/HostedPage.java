@@ -39,11 +39,13 @@ class HostedPage {
     private final Searches searches;
     private final Answering answering;
     private final Sites sites;
+    private final ElementParts parts;
 
-    HostedPage(Searches searches, Answering answering, Sites sites) {
+    HostedPage(Searches searches, Answering answering, Sites sites, ElementParts parts) {
         this.searches = searches;
         this.answering = answering;
         this.sites = sites;
+        this.parts = parts;
     }
 
     static String path(String key) {
@@ -80,6 +82,8 @@ class HostedPage {
         HostedHead.of(key, live.design(), site, results, texts, HostedHead.isPlain(all))
                 .into(model);
         model.addAttribute("key", key);
+        model.addAttribute("sheet", HostedSheet.path(key));
+        model.addAttribute("parts", parts.ofResults());
         model.addAttribute("name", live.design().name());
         model.addAttribute("site", site);
         model.addAttribute("shade", shade(WornLook.of(live.design().look(), site.look())));
@@ -96,6 +100,7 @@ class HostedPage {
         model.addAttribute("hasCount", !empty && results.total() > 0);
         model.addAttribute("offersEverything", results.list().shows().nothing().everything());
         model.addAttribute("lessOne", lessOne(key, results, pageFilters, held));
+        model.addAttribute("box", live.design().box().wide());
         model.addAttribute("chooser", chooser(pageFilters));
         model.addAttribute("unseen", unseen(held, pageFilters));
         model.addAttribute(

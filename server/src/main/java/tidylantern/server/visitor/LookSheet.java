@@ -12,6 +12,7 @@ import tidylantern.core.design.box.BoxColours;
 import tidylantern.core.design.box.BoxDress;
 import tidylantern.core.design.box.BoxPainting;
 import tidylantern.core.design.box.BoxSizes;
+import tidylantern.core.design.box.BoxType;
 import tidylantern.core.design.box.Paint;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Frame;
@@ -286,6 +287,13 @@ final class LookSheet {
         put(own, "box-around", sizes.around());
         put(own, "box-corners", sizes.corners());
         put(own, "box-text", sizes.text());
+        BoxType type = dress.type();
+        if (type.font() != null) {
+            own.put("box-font", type.font());
+        }
+        if (type.weight() != null) {
+            own.put("box-weight", type.weight().toString());
+        }
         if (sizes.edge() != null) {
             own.put("box-edges", form == BoxForm.FRAMED ? px(sizes.edge()) : "0 0 " + px(sizes.edge()));
         }

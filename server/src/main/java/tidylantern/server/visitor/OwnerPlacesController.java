@@ -25,6 +25,7 @@ import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.ReadyBox;
 import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.look.ColourToken;
+import tidylantern.core.design.look.LookType;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.DraftLinks;
 import tidylantern.server.design.Searches;
@@ -74,13 +75,17 @@ class OwnerPlacesController {
     /** A filter of one field's categories, whose values can be shown as links or begun with. */
     record CategoryChoice(String filter, FieldKey field, String label) {}
 
-    /** @param limits between which ends each number may be, by its path in the design */
+    /**
+     * @param fonts that the box's words can be written in, by name
+     * @param limits between which ends each number may be, by its path in the design
+     */
     record PlaceChoices(
             List<ReadyBoxShape> boxes,
             List<DrawnSign> signs,
             List<ChooserField> choosers,
             List<LookColour> colours,
             List<CategoryChoice> categories,
+            List<LookType.ReadyFont> fonts,
             Map<String, Limit> limits) {}
 
     @Operation(summary = "Makes a link that shows the draft on the site's own pages to whoever has it, for a week.")
@@ -132,6 +137,9 @@ class OwnerPlacesController {
                         .map(token -> new LookColour(token, token.called()))
                         .toList(),
                 categories(contents.of(draft.site()), draft),
+                LookType.readyFonts().stream()
+                        .filter(font -> !font.families().equals(LookType.OF_PAGE))
+                        .toList(),
                 DesignLimits.byPath());
     }
 

@@ -230,6 +230,7 @@ class DraftTest {
                  "dress": {
                    "sizes": {"width": null, "height": null, "inside": null, "around": null, "corners": null, "edge": null,
                      "text": null},
+                   "type": {"font": null, "weight": null},
                    "angle": 90,
                    "rest": {"ground": null, "ending": null, "edge": null, "text": null},
                    "pointed": {"ground": null, "ending": null, "edge": null, "text": null},

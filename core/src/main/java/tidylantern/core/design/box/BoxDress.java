@@ -5,10 +5,11 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Limit;
 
 /**
- * What a search box wears that the look does not say, or says otherwise. Null, in each of the sizes: as the look has
- * it.
+ * What a search box wears that the look does not say, or says otherwise. Null, in each of the sizes and of the type: as
+ * the look has it.
  *
  * @param sizes how large it is, in px
+ * @param type in which letters its words are written
  * @param angle to which a gradient runs, in degrees as CSS counts them: 90 from left to right, 180 from top to bottom
  * @param rest while nobody does anything with it
  * @param pointed at
@@ -16,7 +17,13 @@ import tidylantern.core.design.Limit;
  * @param over what stands around it where it opens over the page
  */
 public record BoxDress(
-        BoxSizes sizes, Integer angle, BoxColours rest, BoxColours pointed, BoxColours focused, OverPage over) {
+        BoxSizes sizes,
+        BoxType type,
+        Integer angle,
+        BoxColours rest,
+        BoxColours pointed,
+        BoxColours focused,
+        OverPage over) {
     public static final Limit ANGLE = new Limit(0, 359);
     private static final int USUAL_ANGLE = 90;
 
@@ -24,6 +31,7 @@ public record BoxDress(
     @SuppressWarnings("NullAway")
     public BoxDress {
         sizes = Objects.requireNonNullElseGet(sizes, BoxSizes::asLook);
+        type = Objects.requireNonNullElseGet(type, BoxType::asLook);
         angle = Objects.requireNonNullElse(angle, USUAL_ANGLE);
         ANGLE.check("angle", angle);
         rest = Objects.requireNonNullElseGet(rest, BoxColours::asLook);
@@ -36,7 +44,7 @@ public record BoxDress(
     // Null takes its default here, as it does where a document leaves a key out.
     @SuppressWarnings("NullAway")
     public static BoxDress asLook() {
-        return new BoxDress(null, null, null, null, null, null);
+        return new BoxDress(null, null, null, null, null, null, null);
     }
 
     /** The states in which a box is drawn. */

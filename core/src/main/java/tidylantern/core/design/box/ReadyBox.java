@@ -75,7 +75,8 @@ public enum ReadyBox {
                 };
         BoxColours rest =
                 this == QUIET ? new BoxColours(Paint.of(ColourToken.AROUND), null, null, null) : BoxColours.asLook();
-        return new BoxDress(sizes, 90, rest, BoxColours.asLook(), BoxColours.asLook(), BoxDress.OverPage.usual());
+        return new BoxDress(
+                sizes, BoxType.asLook(), 90, rest, BoxColours.asLook(), BoxColours.asLook(), BoxDress.OverPage.usual());
     }
 
     @Override

@@ -38,11 +38,20 @@ public record LookType(
                 size,
                 SMALLEST,
                 LARGEST);
+        checkWeight(titleWeight, "titleWeight");
+    }
+
+    /**
+     * Checks that a weight is one that letters come in.
+     *
+     * @param key what the weight is of, for the fault
+     */
+    public static void checkWeight(@Nullable Integer weight, String key) {
         DesignFault.unless(
-                titleWeight == null || (titleWeight >= 300 && titleWeight <= 800 && titleWeight % 100 == 0),
-                "titleWeight",
+                weight == null || (weight >= 300 && weight <= 800 && weight % 100 == 0),
+                key,
                 "a weight of %s is none; choose 300 to 800, in hundreds",
-                titleWeight);
+                weight);
     }
 
     /** Text in the look's own colour. */
@@ -75,7 +84,13 @@ public record LookType(
                 new ReadyFont("Typewriter", "ui-monospace, Menlo, Consolas, 'DejaVu Sans Mono', monospace"));
     }
 
-    private static @Nullable String families(@Nullable String given, String key) {
+    /**
+     * Families as a style sheet can have them, without what stands around them; null for none.
+     *
+     * @param key what they are of, for the fault
+     * @throws DesignFault where they are no list of families
+     */
+    public static @Nullable String families(@Nullable String given, String key) {
         if (given == null || given.isBlank()) {
             return null;
         }

@@ -34,7 +34,14 @@ import tidylantern.core.query.SearchFixture;
 /** The box of a search: its sizes, its colours, what can be chosen in it. */
 class SearchBoxTest {
     private static BoxDress dress(BoxColours rest, BoxColours focused) {
-        return new BoxDress(BoxSizes.asLook(), 90, rest, BoxColours.asLook(), focused, new BoxDress.OverPage(null, 24));
+        return new BoxDress(
+                BoxSizes.asLook(),
+                BoxType.asLook(),
+                90,
+                rest,
+                BoxColours.asLook(),
+                focused,
+                new BoxDress.OverPage(null, 24));
     }
 
     private static @Nullable Paint paint(Random random) {
@@ -110,6 +117,14 @@ class SearchBoxTest {
     void aColourIsWrittenInOneWay() {
         assertThat(new Paint(" #8A5 ")).isEqualTo(new Paint("#88aa55"));
         assertThat(new Paint("ACCENT-text")).isEqualTo(Paint.of(ColourToken.ACCENT_TEXT));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"font,{},", "font,inherit,", "weight,,250", "weight,,950", "weight,,444"})
+    void lettersThatAreNoneAreRefusedByTheirName(String key, @Nullable String font, @Nullable Integer weight) {
+        assertThatThrownBy(() -> new BoxType(font, weight))
+                .isInstanceOfSatisfying(
+                        DesignFault.class, fault -> assertThat(fault.key()).isEqualTo(key));
     }
 
     @ParameterizedTest

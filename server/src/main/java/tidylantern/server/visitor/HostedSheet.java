@@ -1,0 +1,58 @@
+package tidylantern.server.visitor;
+
+import io.swagger.v3.oas.annotations.Hidden;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.design.Searches;
+import tidylantern.server.platform.Digests;
+import tidylantern.server.site.Sites;
+
+/** All that the hosted page wears, as one sheet: nobody sees anything of it before its last one has come. */
+@RestController
+@Hidden
+class HostedSheet {
+    private static final String NAME = "/page.css";
+    /** How the page and its cards are made, whatever they wear. */
+    private static final String MADE = read("/static/hosted.css") + read("/hosted/cards.css");
+
+    private final Searches searches;
+    private final Sites sites;
+
+    HostedSheet(Searches searches, Sites sites) {
+        this.searches = searches;
+        this.sites = sites;
+    }
+
+    /** Where the sheet of a search's page is. */
+    static String path(String key) {
+        return HostedPage.path(key) + NAME;
+    }
+
+    @GetMapping(path = "/s/{key}" + NAME, produces = LookSheet.TYPE)
+    ResponseEntity<String> sheet(@PathVariable String key) {
+        Searches.Live live = searches.live(key);
+        String sheet = MADE + LookSheet.of(live.design(), sites.get(live.site()).look());
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noCache())
+                .eTag(Digests.sha256(sheet))
+                .body(sheet);
+    }
+
+    private static String read(String name) {
+        try (InputStream file = HostedSheet.class.getResourceAsStream(name)) {
+            if (file == null) {
+                throw new IllegalStateException("The style sheet \"" + name + "\" is not shipped.");
+            }
+            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException unread) {
+            throw new UncheckedIOException(unread);
+        }
+    }
+}
