@@ -1,22 +1,29 @@
 <script setup lang="ts">
-import { computed, provide, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useLatest } from '../shared/useLatest'
 import FilterGroup from './filters/FilterGroup.vue'
-import { MORE_VALUES } from './filters/moreValues'
+import { provideMoreValues } from './filters/moreValues'
+import { ledTo } from './ledTo'
 import { useLook } from './look/useLook'
 import { addressOf } from './address'
 import { areResultsHere, lit } from './searchState'
-import { fetchFace, fetchValues, type Source } from './service'
+import { fetchFace, type Source } from './service'
 import { useSearchElement } from './element/useSearchElement'
 import { useFilterChoice } from './filters/useFilterChoice'
 import { useRoom } from './useRoom'
 
 defineOptions({ inheritAttrs: false })
-const { search = '', source = 'live' } = defineProps<{
+const {
+  search = '',
+  source = 'live',
+  resultsPage = '',
+} = defineProps<{
   /** The key of the search, from Go live. */
   search?: string
   /** `draft` for the owner's stage; visitors get the live version. */
   source?: Source
+  /** Where they lead, in place of the search's results page. */
+  resultsPage?: string
 }>()
 const { state, say } = useSearchElement(search, source)
 const whole = ref<HTMLElement>()
@@ -24,7 +31,7 @@ const worn = useLook(whole, search, source, state)
 const isNarrow = useRoom(whole)
 const face = useLatest(
   () => (search ? { search, source, revision: state.revision } : null),
-  wanted => fetchFace(wanted.search, wanted.source, wanted.revision),
+  async wanted => ledTo(resultsPage, await fetchFace(wanted.search, wanted.source, wanted.revision)),
 )
 const place = computed(() => face.value.value?.filterPlaces.home ?? null)
 /** Without results on the page there is nothing that a choice could hold for at once. */
@@ -45,10 +52,7 @@ const filters = computed(() =>
       )
     : [],
 )
-provide(MORE_VALUES, {
-  state: () => choice.filters.value,
-  load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted),
-})
+provideMoreValues(search, source, () => state.query, choice)
 const resultsAddress = computed(() =>
   face.value.value ? addressOf(search, state.query, 1, face.value.value.resultsPage, choice.chosen.value) : '',
 )

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Hit, PopularValue } from '../shared/contract'
 import { safeAddress } from '../shared/http'
 import { tell } from './events'
 import FilterGroup from './filters/FilterGroup.vue'
-import { MORE_VALUES } from './filters/moreValues'
+import { provideMoreValues } from './filters/moreValues'
 import SetFilters from './filters/SetFilters.vue'
 import { usePageFilters } from './filters/usePageFilters'
 import { BoxAgain } from './list/BoxAgain'
@@ -20,7 +20,7 @@ import { useResults } from './list/useResults'
 import { useLook } from './look/useLook'
 import { addressOf, cleared, keepPlace, type Filters } from './address'
 import { lit, show } from './searchState'
-import { fetchValues, type Source } from './service'
+import type { Source } from './service'
 import { useElement } from './element/draw'
 import { useSearchElement } from './element/useSearchElement'
 import { tellChosen } from './telling'
@@ -46,10 +46,6 @@ const {
 const { state, say } = useSearchElement(search, source)
 const host = useElement()
 const { results, answer } = useResults(search, source, state)
-provide(MORE_VALUES, {
-  state: () => choice.filters.value,
-  load: (filter, wanted) => fetchValues(search, source, state.query, choice.chosen.value, filter, wanted),
-})
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 const title = computed(() => (answer.value ? resultsTitle(answer.value, say) : ''))
 /** Before anything is typed or set there may be nothing to show. */
@@ -69,6 +65,7 @@ const { choice, holding, opened, atOnce, isNarrow, areTogether, atSide, onTop, i
   () => answer.value,
   whole,
 )
+provideMoreValues(search, source, () => state.query, choice)
 useUntilDrawn(() => answer.value !== null || results.value.kind === 'failed')
 onMounted(() => {
   state.resultsHere++
@@ -165,6 +162,7 @@ function follow(hit: Hit, event: Event) {
         :target="target"
         @follow="follow"
         @narrow="narrow"
+        @turn="page => show(state, state.query, page, state.filters, 'same')"
       />
       <MoreResults
         v-if="answer.list.paging !== 'numbers' && answer.page < answer.pages"

@@ -13,14 +13,14 @@ import { useOpening } from './box/useOpening'
 import { useWaking, type AskedByScript } from './box/useWaking'
 import { tell } from './events'
 import type { RestingBox } from './box/RestingBox'
-import { MORE_VALUES } from './filters/moreValues'
+import { provideMoreValues } from './filters/moreValues'
 import { useBoxFilters } from './filters/useBoxFilters'
 import { forget, recentSearches } from './live/recentSearches'
 import { useLeaving } from './live/useLeaving'
 import { useLiveResults } from './live/useLiveResults'
 import { useLook } from './look/useLook'
 import { areResultsHere, lit } from './searchState'
-import { fetchLive, fetchValues, type Source } from './service'
+import { fetchLive, type Source } from './service'
 import { useElement } from './element/draw'
 import { useSearchElement } from './element/useSearchElement'
 import { useStyle } from './look/useStyle'
@@ -36,6 +36,7 @@ const {
   source = 'live',
   label = '',
   placeholder = '',
+  resultsPage = '',
   resting = null,
   asked = null,
 } = defineProps<{
@@ -47,6 +48,8 @@ const {
   label?: string
   /** What stands in the empty box. */
   placeholder?: string
+  /** Where it leads, in place of the search's results page. */
+  resultsPage?: string
   /** The box as it stood there before somebody turned to it. */
   resting?: RestingBox | null
   /** What the page's own script asks. */
@@ -61,7 +64,7 @@ const { state, texts, say } = useSearchElement(search, source)
 const text = ref(resting?.field.text ?? state.query)
 const query = computed(() => text.value.trim())
 
-const { face, isKnown, list, fewestLetters } = useFace(search, source, state)
+const { face, isKnown, list, fewestLetters } = useFace(search, source, state, resultsPage)
 const arrangement = useArrangement(face)
 const whole = ref<HTMLElement>()
 const filters = useBoxFilters(search, source, state, face, () => query.value, PAUSE_MS, whole)
@@ -71,10 +74,7 @@ const isBoxAlone = () => {
   return filters.shown.value.length === 0 && !heading && !isLabelled && opening === 'always'
 }
 const worn = useLook(whole, search, source, state, isBoxAlone)
-provide(MORE_VALUES, {
-  state: () => choice.filters.value,
-  load: (filter, wanted) => fetchValues(search, source, query.value, choice.chosen.value, filter, wanted),
-})
+provideMoreValues(search, source, () => query.value, choice)
 
 const leading = useLeading(
   search,

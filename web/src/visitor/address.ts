@@ -40,6 +40,8 @@ export const entryNow = (): Record<string, unknown> | null =>
 
 /** Of an entry of the browser's history: how far down the page somebody was. */
 export const PLACE = 'tidyLanternPlace'
+/** Of an entry of the browser's history: which picture of a list is looked at large. */
+export const VIEWED = 'tidyLanternViewed'
 /** Keeps how far down somebody is, for when they come back to here. */
 export function keepPlace(): void {
   const entry = entryNow()

@@ -34,7 +34,7 @@ class TidyResultsElement extends TidyElement {
 }
 
 class TidyFiltersElement extends TidyElement {
-  static observedAttributes = ['search', 'source']
+  static observedAttributes = ['search', 'source', 'results-page']
 
   protected override load() {
     return import('./TidyFilters.vue').then(one => one.default)

@@ -8,6 +8,7 @@ import {
   noteSearch,
   PLACE,
   showingNow,
+  VIEWED,
   type Filters,
   type Showing,
 } from './address'
@@ -89,7 +90,7 @@ export function show(
   state.filters = filters
   const address = addressOf(state.key, query, page, location.href, filters)
   if (step === 'new') keepPlace()
-  const { [PLACE]: _place, ...before } = entryNow() ?? {}
+  const { [PLACE]: _place, [VIEWED]: _viewed, ...before } = entryNow() ?? {}
   if (state.inAddress) {
     if (address === location.href && step === 'new') return
     // An address that says what is shown is obeyed; what was kept beside it would overrule it.
@@ -109,7 +110,12 @@ export function show(
 }
 
 addEventListener('popstate', () => {
-  for (const state of states.values()) Object.assign(state, showingNow(state.key))
+  for (const state of states.values()) {
+    const { query, page, filters } = state
+    const now = showingNow(state.key)
+    // A step that shows the same of this search is another's, or the page's own.
+    if (JSON.stringify({ query, page, filters }) !== JSON.stringify(now)) Object.assign(state, now)
+  }
 })
 addEventListener(LIGHT, event => {
   lit.value = (event as CustomEvent<string | null>).detail

@@ -3,6 +3,7 @@ import { showingNow } from '../address'
 import { UNTIL_DRAWN } from '../element/untilDrawn'
 import { Dressing } from '../look/dressing'
 import { adoptStyle } from '../look/styles'
+import { ledTo } from '../ledTo'
 import { learnLanguage } from '../pageLanguage'
 import { fetchFace, fetchTexts } from '../service'
 import { textsOf, type Texts } from '../speech'
@@ -17,6 +18,8 @@ interface RestingWays {
   search: string
   label: string
   placeholder: string
+  /** Where it leads; empty for the search's results page. */
+  resultsPage: string
   /** Called once somebody turns to the box, or where it cannot rest. */
   wake: () => void
 }
@@ -99,7 +102,7 @@ export class RestingBox {
     const narrow = matchMedia(`(max-width: ${face.box.narrowUpTo}px)`)
     const arrange = () => this.arrange(narrow.matches ? face.box.narrow : face.box.wide, texts)
     narrow.addEventListener('change', arrange, { signal: this.ends.signal })
-    this.form.action = face.resultsPage
+    this.form.action = ledTo(this.ways.resultsPage, face).resultsPage
     arrange()
     this.takeOver()
     this.root.querySelector(`.${UNTIL_DRAWN}`)?.remove()

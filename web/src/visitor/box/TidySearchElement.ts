@@ -5,7 +5,7 @@ import { RestingBox } from './RestingBox'
 
 /** `<tidy-search search="KEY">`: a search box, at rest until somebody turns to it. */
 export class TidySearchElement extends TidyElement {
-  static observedAttributes = ['search', 'source', 'label', 'placeholder']
+  static observedAttributes = ['search', 'source', 'label', 'placeholder', 'results-page']
   private resting: RestingBox | null = null
   private waking: Promise<void> | null = null
   private asked = 0
@@ -28,6 +28,7 @@ export class TidySearchElement extends TidyElement {
       search: this.search,
       label: this.getAttribute('label') ?? '',
       placeholder: this.getAttribute('placeholder') ?? '',
+      resultsPage: this.getAttribute('results-page') ?? '',
       wake: () => void this.wake(),
     })
   }

@@ -33,7 +33,7 @@ export function draw(
 ): Drawn {
   const taken = shallowReactive<Given>({ ...given })
   const app = createApp({
-    render: () => h(component, { ...taken, key: `${String(taken.search)} ${String(taken.source)}` }),
+    render: () => h(component, { ...taken, key: [taken.search, taken.source, taken['results-page']].join(' ') }),
   })
   app.config.errorHandler = error => console.error(`<${element.localName}>`, error)
   app.provide(ELEMENT, element)

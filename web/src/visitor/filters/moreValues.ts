@@ -1,5 +1,7 @@
-import type { InjectionKey } from 'vue'
+import { provide, type InjectionKey } from 'vue'
 import type { FilterValue } from '../../shared/contract'
+import { fetchValues, type Source } from '../service'
+import type { FilterChoice } from './useFilterChoice'
 
 export type WantedValues = { below: string; page: string } | { named: string }
 /** A page of values, and whether there is another behind it. */
@@ -16,3 +18,11 @@ export interface MoreValues {
   load: (filter: string, wanted: WantedValues) => Promise<ValuesPage>
 }
 export const MORE_VALUES: InjectionKey<MoreValues> = Symbol('more values')
+
+/** Has the filters of an element ask for more of their values, under the query and with what is chosen there. */
+export function provideMoreValues(search: string, source: Source, query: () => string, choice: FilterChoice): void {
+  provide(MORE_VALUES, {
+    state: () => choice.filters.value,
+    load: (filter, wanted) => fetchValues(search, source, query(), choice.chosen.value, filter, wanted),
+  })
+}

@@ -5,22 +5,17 @@ import { useRoot } from '../element/draw'
 import { useStyle } from '../look/useStyle'
 import { useTexts } from '../texts'
 import css from './viewer.css?inline'
+import type { Step, Viewed } from './useViewer'
 import type { ViewedPicture } from './viewedPictures'
 
 /**
  * A picture of a wall, large and over the page, with what it is, what it stands under, and the way to the next one: by
  * buttons, by arrow keys, by a finger. Escape closes it.
  */
-const { pictures, first } = defineProps<{
-  /** Those of the wall, in its order. */
-  pictures: readonly ViewedPicture[]
-  /** Which of them is looked at first. */
-  first: number
-  target: string | undefined
-}>()
+const { viewed } = defineProps<{ viewed: Viewed; target: string | undefined }>()
 const emit = defineEmits<{
-  /** With the number of the one that was looked at last. */
-  closed: [last: number]
+  step: [step: Step]
+  closed: []
   follow: [picture: ViewedPicture, event: Event]
   narrow: [value: string]
 }>()
@@ -31,45 +26,31 @@ const root = useRoot()
 /** So far a finger has to go, in px, before it is no tap. */
 const FAR_ENOUGH = 40
 const dialog = ref<HTMLDialogElement>()
-const at = ref(first)
-const picture = computed(() => pictures[Math.min(at.value, pictures.length - 1)]!)
-const place = computed(() => say('pictureOf', { number: at.value + 1, count: pictures.length }))
+const picture = computed(() => viewed.picture)
+const place = computed(() => say('pictureOf', { number: viewed.number, count: viewed.count }))
 const page = computed(() => safeAddress(picture.value.hit.url))
 const isFailed = ref(false)
-watch(at, () => {
-  isFailed.value = false
-})
 onMounted(() => dialog.value?.showModal())
+watch(picture, async () => {
+  isFailed.value = false
+  await nextTick()
+  // A tag that had the focus may be gone with its picture.
+  if (!root.activeElement) dialog.value?.focus()
+})
 
-function go(to: number) {
-  at.value = Math.max(0, Math.min(pictures.length - 1, to))
-  void nextTick(() => {
-    // A tag that had the focus may be gone with its picture.
-    if (!root.activeElement) dialog.value?.focus()
-  })
-}
-const STEPS: Readonly<Record<string, () => void>> = {
-  ArrowLeft: () => go(at.value - 1),
-  ArrowRight: () => go(at.value + 1),
-  Home: () => go(0),
-  End: () => go(pictures.length - 1),
-}
+const STEPS: Readonly<Record<string, Step>> = { ArrowLeft: 'before', ArrowRight: 'next', Home: 'first', End: 'last' }
 function key(event: KeyboardEvent) {
   const step = STEPS[event.key]
   if (!step || event.ctrlKey || event.altKey || event.metaKey) return
   event.preventDefault()
-  step()
+  emit('step', step)
 }
 let from: number | null = null
 function lifted(event: PointerEvent) {
   if (from === null) return
   const way = event.clientX - from
   from = null
-  if (Math.abs(way) >= FAR_ENOUGH) go(at.value + (way < 0 ? 1 : -1))
-}
-function narrow(value: string) {
-  dialog.value?.close()
-  emit('narrow', value)
+  if (Math.abs(way) >= FAR_ENOUGH) emit('step', way < 0 ? 'next' : 'before')
 }
 </script>
 
@@ -80,7 +61,7 @@ function narrow(value: string) {
     part="viewer"
     tabindex="-1"
     :aria-label="picture.hit.title"
-    @close="emit('closed', at)"
+    @close="emit('closed')"
     @click.self="dialog?.close()"
     @keydown="key"
   >
@@ -107,7 +88,7 @@ function narrow(value: string) {
         <p class="viewed-place" aria-live="polite">{{ place }}</p>
         <ul v-if="picture.hit.tags.length > 0" class="viewed-tags" part="tags">
           <li v-for="tag in picture.hit.tags" :key="tag.value">
-            <button type="button" @click="narrow(tag.value)">{{ tag.label }}</button>
+            <button type="button" @click="emit('narrow', tag.value)">{{ tag.label }}</button>
           </li>
         </ul>
         <a v-if="page" class="to-page" :href="page" :target="target" @click="emit('follow', picture, $event)">
@@ -122,8 +103,8 @@ function narrow(value: string) {
       type="button"
       class="turn before"
       :aria-label="say('previousPicture')"
-      :aria-disabled="at === 0"
-      @click="go(at - 1)"
+      :aria-disabled="viewed.isFirst"
+      @click="emit('step', 'before')"
     >
       <svg viewBox="0 0 18 18" aria-hidden="true"><path d="M11.5 3.5 6 9l5.5 5.5" /></svg>
     </button>
@@ -131,9 +112,9 @@ function narrow(value: string) {
       type="button"
       class="turn next"
       :aria-label="say('nextPicture')"
-      :aria-disabled="at === pictures.length - 1"
+      :aria-disabled="viewed.isLast"
       autofocus
-      @click="go(at + 1)"
+      @click="emit('step', 'next')"
     >
       <svg viewBox="0 0 18 18" aria-hidden="true"><path d="M6.5 3.5 12 9l-5.5 5.5" /></svg>
     </button>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Hit, Results } from '../../shared/contract'
 import { cardOf } from '../cards/cardOf'
 import cards from '../cards/cards.css?inline'
 import ResultCard from '../cards/ResultCard.vue'
 import tiers from '../cards/tiers.css?inline'
-import { pictureOf } from './viewedPictures'
+import { useViewer } from './useViewer'
 import { tierLook } from '../look/tierLook'
 import { useStyle } from '../look/useStyle'
 
@@ -16,38 +16,37 @@ const { answer } = defineProps<{
   standing: ((hit: Hit) => string) | null
   target: string | undefined
 }>()
-const emit = defineEmits<{ follow: [hit: Hit, event: Event]; narrow: [tag: string] }>()
+const emit = defineEmits<{
+  follow: [hit: Hit, event: Event]
+  narrow: [tag: string]
+  /** Somebody looks on at pictures of another page. */
+  turn: [page: number]
+}>()
 const PictureViewer = defineAsyncComponent(() => import('./PictureViewer.vue'))
 for (const css of [cards, tiers]) useStyle(css)
 const drawn = computed(() =>
   answer.hits.map(hit => ({ hit, card: cardOf(hit, answer.cards), look: tierLook(hit, answer.tiers) })),
 )
 const layout = computed(() => answer.list.layout)
-const pictures = computed(() =>
-  layout.value.arranged === 'wall' && layout.value.viewer ? answer.hits.flatMap(hit => pictureOf(hit) ?? []) : [],
-)
-/** Which picture is looked at large. */
-const viewed = ref<number | null>(null)
 const list = ref<HTMLElement>()
+const { viewed, isPicture, open, step, close } = useViewer(
+  () => answer,
+  list,
+  page => emit('turn', page),
+)
 
 /** What else stands on a card is no choice of its result, unless its picture opens large. */
 function chosen(hit: Hit, event: MouseEvent) {
   const link = event.composedPath().find(one => one instanceof HTMLAnchorElement)
-  const number = pictures.value.findIndex(one => one.hit === hit)
   const isPlain = !(event.ctrlKey || event.metaKey || event.shiftKey || event.altKey)
-  if (number >= 0 && isPlain && (!link || link.closest('.title'))) {
+  if (isPlain && isPicture(hit) && (!link || link.closest('.title'))) {
     event.preventDefault()
-    viewed.value = number
+    open(hit)
   } else if (link?.closest('.title')) emit('follow', hit, event)
 }
-/** Whoever closes a picture is back at it. */
-async function close(last: number) {
-  viewed.value = null
-  await nextTick()
-  const at = answer.hits.indexOf(pictures.value[last]?.hit as Hit)
-  const link = list.value?.children[at]?.querySelector('a')
-  link?.focus({ preventScroll: true })
-  link?.scrollIntoView({ block: 'nearest' })
+async function narrow(tag: string) {
+  await close()
+  emit('narrow', tag)
 }
 </script>
 
@@ -59,12 +58,12 @@ async function close(last: number) {
     </li>
   </ol>
   <PictureViewer
-    v-if="viewed !== null"
-    :pictures="pictures"
-    :first="viewed"
+    v-if="viewed"
+    :viewed="viewed"
     :target="target"
+    @step="step"
     @closed="close"
     @follow="(picture, event) => emit('follow', picture.hit, event)"
-    @narrow="value => emit('narrow', value)"
+    @narrow="narrow"
   />
 </template>

@@ -6,6 +6,7 @@ import CopyBox from '../../kit/CopyBox.vue'
 import { counted, formatTime } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
+import BoxTag from './BoxTag.vue'
 import MetPages from './MetPages.vue'
 import type { DraftEditing } from '../searches/useDraft'
 
@@ -20,11 +21,6 @@ const { draft, search, summary } = defineProps<{
 defineEmits<{ publish: [] }>()
 const page = computed(() => draft.design.value!.page)
 const script = `<script type="module" src="${location.origin}/elements/tidy-lantern.js"></` + 'script>'
-const tag = computed(
-  () => `${script}
-
-<tidy-search search="${search}"></tidy-search>`,
-)
 const pageTag = computed(
   () => `<tidy-search search="${search}"></tidy-search>
 <tidy-results search="${search}"></tidy-results>`,
@@ -52,9 +48,9 @@ const hosted = `${location.origin}/s/${search}`
   </section>
 
   <section>
-    <h3 id="tag">2. Put the box on your site</h3>
-    <p class="quiet">The first line once a page, the second where the box should stand.</p>
-    <CopyBox label="Tag for the search box" :text="tag" />
+    <h3 id="tag">2. Put it on your site</h3>
+    <p class="quiet">The first line once a page, the second where it should stand.</p>
+    <BoxTag :search="search" :script="script" />
   </section>
 
   <section>

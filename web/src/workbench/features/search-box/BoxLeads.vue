@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { SearchBox } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import { api } from '../../ownerApi'
 import { LEADS } from '../places/placeNames'
+import { useCarryingPages } from '../places/useCarryingPages'
 import type { DraftEditing } from '../searches/useDraft'
 
 /** Where Enter and the button lead, and which page that is. */
@@ -13,18 +12,9 @@ const { draft, search } = defineProps<{ draft: DraftEditing; search: string }>()
 const leads = defineModel<SearchBox['leads']>({ required: true })
 const address = computed(() => draft.design.value!.page.address)
 const hosted = `${location.origin}/s/${search}`
-const { data: seen } = useQuery({ queryKey: ['search-pages', () => search], queryFn: () => api.searchPages(search) })
 const HOSTED = '*'
 const TYPED = '+'
-/** Pages on which this search's list was met, by their names; the site's own origin is left out of addresses. */
-const carrying = computed(() =>
-  (seen.value ?? [])
-    .filter(one => one.page.elements.some(element => element === 'results' || element === 'list'))
-    .map(({ page }) => {
-      const path = new URL(page.address).pathname
-      return { value: path, label: page.title ? `${page.title} · ${path}` : path }
-    }),
-)
+const carrying = useCarryingPages(() => search)
 const pages = computed(() => [
   { value: HOSTED, label: 'The hosted page' },
   ...carrying.value,

@@ -59,13 +59,13 @@ class PictureWallTest {
             browser.press(Keys.ENTER);
             WebElement picture = browser.see(wall(browser), "dialog.viewer[open] img");
             assertThat(picture.getDomAttribute("alt")).as("what it shows").isNotBlank();
-            assertThat(place(browser)).isEqualTo("3 of 12");
+            assertThat(place(browser)).isEqualTo("3 of 32");
             browser.mustBeAccessible("a picture, large");
             browser.press(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
-            assertThat(place(browser)).isEqualTo("5 of 12");
-            browser.press(Keys.END, Keys.ARROW_RIGHT);
-            assertThat(place(browser)).as("there is none behind the last").isEqualTo("12 of 12");
-            browser.press(Keys.HOME, Keys.ARROW_RIGHT);
+            assertThat(place(browser)).isEqualTo("5 of 32");
+            browser.press(Keys.HOME, Keys.ARROW_LEFT);
+            assertThat(place(browser)).as("there is none before the first").isEqualTo("1 of 32");
+            browser.press(Keys.ARROW_RIGHT);
             String last = titleOf(browser, 1);
             assertThat(browser.see(wall(browser), ".viewed-title").getText()).isEqualTo(last);
             for (int pressed = 0; pressed < 12; pressed++) {
@@ -77,9 +77,7 @@ class PictureWallTest {
                         .isEqualTo(true);
             }
             browser.press(Keys.ESCAPE);
-            browser.until("closed", () -> wall(browser)
-                    .findElements(org.openqa.selenium.By.cssSelector("dialog.viewer"))
-                    .isEmpty());
+            browser.until("closed", () -> !isOpen(browser));
             assertThat(browser.script(
                             "return document.querySelector('tidy-results').shadowRoot.activeElement.textContent"))
                     .as("at the one that was looked at last")
@@ -95,14 +93,14 @@ class PictureWallTest {
             phone.untilTexts(wall(phone), ".card .title", titles -> titles.size() == 12);
             phone.see(wall(phone), ".card").click();
             phone.see(wall(phone), "dialog.viewer[open] img");
-            assertThat(place(phone)).isEqualTo("1 of 12");
+            assertThat(place(phone)).isEqualTo("1 of 32");
             phone.mustBeAccessible("a picture on a phone");
             swipe(phone, 300, 80);
-            assertThat(place(phone)).isEqualTo("2 of 12");
+            assertThat(place(phone)).isEqualTo("2 of 32");
             swipe(phone, 80, 300);
-            assertThat(place(phone)).isEqualTo("1 of 12");
+            assertThat(place(phone)).isEqualTo("1 of 32");
             swipe(phone, 200, 190);
-            assertThat(place(phone)).as("a tap turns nothing").isEqualTo("1 of 12");
+            assertThat(place(phone)).as("a tap turns nothing").isEqualTo("1 of 32");
             WebElement tag = phone.see(wall(phone), ".viewed-tags button");
             String motif = tag.getText();
             tag.click();
@@ -110,6 +108,72 @@ class PictureWallTest {
             phone.untilTexts(wall(phone), ".chip", chips -> chips.stream().anyMatch(chip -> chip.contains(motif)));
             phone.driver().navigate().back();
             phone.untilTexts(wall(phone), ".card .title", titles -> titles.size() == 12);
+            assertThat(isOpen(phone)).as("the picture was left before").isFalse();
+        }
+    }
+
+    private static boolean isOpen(Browser browser) {
+        return !wall(browser)
+                .findElements(org.openqa.selenium.By.cssSelector("dialog.viewer"))
+                .isEmpty();
+    }
+
+    private static void look(Browser browser, String place) {
+        browser.until(place, () -> place(browser).equals(place));
+    }
+
+    @Test
+    void backClosesAPictureAndForwardOrAReloadOpenItAgain() {
+        try (Browser browser = Browser.wide()) {
+            browser.open(page + "?q=boat");
+            browser.open(page);
+            browser.untilTexts(wall(browser), ".card .title", titles -> titles.size() == 12);
+            browser.see(wall(browser), ".card").click();
+            look(browser, "1 of 32");
+            browser.press(Keys.ARROW_RIGHT);
+            look(browser, "2 of 32");
+            browser.driver().navigate().back();
+            browser.until("closed", () -> !isOpen(browser));
+            assertThat(browser.address()).as("still on the wall").isEqualTo(page);
+            browser.driver().navigate().forward();
+            look(browser, "2 of 32");
+            browser.driver().navigate().refresh();
+            look(browser, "2 of 32");
+            browser.press(Keys.ESCAPE);
+            browser.until("closed", () -> !isOpen(browser));
+            browser.driver().navigate().back();
+            browser.until("a picture is no second step", () -> browser.address().endsWith("?q=boat"));
+        }
+    }
+
+    @Test
+    void oneLooksOnThroughThePicturesOfTheNextPageAndBack() {
+        try (Browser browser = Browser.wide()) {
+            browser.open(page);
+            browser.untilTexts(wall(browser), ".card .title", titles -> titles.size() == 12);
+            browser.see(wall(browser), ".card").click();
+            look(browser, "1 of 32");
+            browser.press(Keys.END);
+            look(browser, "12 of 32");
+            String last = browser.see(wall(browser), ".viewed-title").getText();
+            browser.press(Keys.ARROW_RIGHT);
+            look(browser, "13 of 32");
+            assertThat(browser.address()).contains("page=2");
+            browser.press(Keys.ARROW_LEFT);
+            look(browser, "12 of 32");
+            assertThat(browser.see(wall(browser), ".viewed-title").getText()).isEqualTo(last);
+            browser.press(Keys.ARROW_RIGHT);
+            look(browser, "13 of 32");
+            String first = browser.see(wall(browser), ".viewed-title").getText();
+            browser.press(Keys.ESCAPE);
+            browser.until("closed", () -> !isOpen(browser));
+            assertThat(titleOf(browser, 0))
+                    .as("the page that was looked at last")
+                    .isEqualTo(first);
+            assertThat(browser.script(
+                            "return document.querySelector('tidy-results').shadowRoot.activeElement.textContent"))
+                    .isEqualTo(first);
+            assertThat(browser.consoleErrors()).isEmpty();
         }
     }
 
