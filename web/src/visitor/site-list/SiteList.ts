@@ -5,7 +5,8 @@ import { sharedSearch, type SearchState } from '../searchState'
 import { fetchAddresses, fetchTexts, type Source } from '../service'
 import { textsOf } from '../speech'
 import { tellPage } from '../telling'
-import { containerOf, entryOf, KnownAddresses, linkAddress, type Entry } from './entries'
+import { containerOf, entryOf, KnownAddresses, type Entry } from './entries'
+import { reorder } from './reorder'
 
 /** How a list of the site's own is narrowed, as its attributes say. */
 export interface ListWays {
@@ -29,6 +30,10 @@ export class SiteList {
   private entries: Entry[] = []
   private known: KnownAddresses | null = null
   private found: ListedAddresses | null = null
+  /** The places of what is found, by the items' numbers: an address means what it means among all, not among these. */
+  private places = new Map<number, number>()
+  /** By entry, the number of the item that it is among all that the search knows; null for none. */
+  private items = new WeakMap<Entry, number | null>()
   private readonly came = new MutationObserver(() => this.takeIn())
   private readonly spoken = reactive<{ texts: SpokenTexts | null }>({ texts: null })
 
@@ -80,6 +85,7 @@ export class SiteList {
       if (signal.aborted) return
       if (all) this.learn(all)
       this.found = found
+      this.places = this.placesOf(found)
       this.draw()
       this.say(found.whole ? '' : this.line())
       tell(this.host, 'tidy-results', { search, answer: found })
@@ -99,29 +105,36 @@ export class SiteList {
   /** What is said of what is found; entries that the search does not know are none of it. */
   private line(): string {
     const { say, nothingFor } = this.texts()
-    const places = this.places()
-    const count = this.entries.filter(entry => places.has(this.itemOf(entry))).length
+    const count = this.entries.filter(entry => this.placeOf(entry) !== null).length
     return count > 0 ? say('count', { count }) : nothingFor(this.state.query)
   }
 
-  /** The number of the item that an entry is, among all that the search knows; null for none. */
   private itemOf(entry: Entry): number | null {
-    return this.known?.find(entry.addresses) ?? null
+    const known = this.items.get(entry)
+    if (known !== undefined || !this.known) return known ?? null
+    const item = this.known.find(entry.addresses)
+    this.items.set(entry, item)
+    return item
   }
 
-  /** The places of what is found, by the items' numbers: an address means what it means among all, not among these. */
-  private places(): Map<number | null, number> {
-    const places = new Map<number | null, number>()
-    this.found?.addresses.forEach((written, place) => {
-      const address = linkAddress(written, document.baseURI)
-      const item = address ? this.known?.find([address]) : null
-      if (item !== null && item !== undefined && !places.has(item)) places.set(item, place)
+  /** The place of an entry among what is found; null where it is not. */
+  private placeOf(entry: Entry): number | null {
+    const item = this.itemOf(entry)
+    return item === null ? null : (this.places.get(item) ?? null)
+  }
+
+  private placesOf(found: ListedAddresses): Map<number, number> {
+    const places = new Map<number, number>()
+    found.addresses.forEach((written, place) => {
+      const item = this.known?.numberOf(written) ?? null
+      if (item !== null && !places.has(item)) places.set(item, place)
     })
     return places
   }
 
   private learn(all: ListedAddresses): void {
     this.known = new KnownAddresses(all.addresses, document.baseURI)
+    this.items = new WeakMap()
     const unknown = this.entries.filter(entry => this.itemOf(entry) === null)
     const links = unknown
       .slice(0, 20)
@@ -141,60 +154,55 @@ export class SiteList {
     const elements = [
       ...(this.ways.entries ? this.host.querySelectorAll<HTMLElement>(this.ways.entries) : container.children),
     ].filter(one => one instanceof HTMLElement)
-    const before = new Map(this.entries.map(entry => [entry.element, entry]))
+    const now = new Set(elements)
+    const before = new Set(this.entries.map(entry => entry.element))
     // In the order of the page before anything was put into another.
-    const entries = this.entries.filter(entry => elements.includes(entry.element))
+    const entries = this.entries.filter(entry => now.has(entry.element))
+    // Those that came, behind the entry that they stand behind.
+    const behind = new Map<Element | null, Entry[]>()
+    let ahead: Element | null = null
     for (const element of elements) {
-      if (before.has(element)) continue
-      const ahead = entries.findIndex(entry => entry.element === element.previousElementSibling)
-      entries.splice(ahead + 1, 0, entryOf(element))
+      if (before.has(element)) ahead = element
+      else if (behind.has(ahead)) behind.get(ahead)!.push(entryOf(element))
+      else behind.set(ahead, [entryOf(element)])
     }
-    this.entries = entries
+    this.entries = [
+      ...(behind.get(null) ?? []),
+      ...entries.flatMap(entry => [entry, ...(behind.get(entry.element) ?? [])]),
+    ]
     this.draw()
   }
 
   private draw(): void {
     this.came.disconnect()
     const isWhole = this.found === null || this.found.whole
-    const places = isWhole ? null : this.places()
     const placed = this.entries.map((entry, at) => {
-      const item = this.itemOf(entry)
-      const place = item === null ? null : (places?.get(item) ?? null)
-      const isUnknown = this.known !== null && item === null
+      const place = isWhole ? null : this.placeOf(entry)
+      const isUnknown = this.known !== null && this.itemOf(entry) === null
       return { entry, at, place, shown: isWhole || place !== null || (isUnknown && !this.ways.unknownGo) }
     })
-    for (const { entry, shown } of placed) show(entry.element, shown)
+    // What is not shown is moved at little cost.
+    for (const { entry, shown } of placed) if (!shown) show(entry.element, false)
     if (this.ways.ordered) {
       const order = [...placed].sort((a, b) => (a.place ?? Infinity) - (b.place ?? Infinity) || a.at - b.at)
-      putInOrder((isWhole ? placed : order).map(one => one.entry.element))
+      reorder((isWhole ? placed : order).map(one => one.entry.element))
     }
+    for (const { entry, shown } of placed) if (shown) show(entry.element, true)
     this.came.observe(containerOf(this.host), { childList: true })
   }
 }
 
-const NOT_SHOWN = 'tidyNotShown'
+/** What was taken out of sight here; a page may hide entries of its own, which stay so. */
+const outOfSight = new WeakSet<HTMLElement>()
 
-/** By the attribute that says it, and by the one rule that no style sheet of a site undoes. */
+/** By the one rule that no style sheet of a site undoes. */
 function show(element: HTMLElement, shown: boolean): void {
-  const isHidden = NOT_SHOWN in element.dataset
-  if (shown === !isHidden) return
-  element.hidden = !shown
+  if (shown !== outOfSight.has(element)) return
   if (shown) {
-    delete element.dataset[NOT_SHOWN]
+    outOfSight.delete(element)
     element.style.removeProperty('display')
   } else {
-    element.dataset[NOT_SHOWN] = ''
+    outOfSight.add(element)
     element.style.setProperty('display', 'none', 'important')
-  }
-}
-
-/** Moves what stands elsewhere, and leaves the rest where it is. */
-function putInOrder(elements: readonly HTMLElement[]): void {
-  // What stands in several parts of a page has no one order.
-  if (elements.some(element => element.parentElement !== elements[0]?.parentElement)) return
-  for (let at = elements.length - 2; at >= 0; at--) {
-    const element = elements[at]!
-    const next = elements[at + 1]!
-    if (element.nextElementSibling !== next) next.before(element)
   }
 }

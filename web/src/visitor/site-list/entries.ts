@@ -48,6 +48,7 @@ export class KnownAddresses {
   private readonly wholes = new Map<string, number>()
   /** Null for a path that several have. */
   private readonly paths = new Map<string, number | null>()
+  private readonly asWritten = new Map<string, number>()
 
   /** @param addresses in some order, whose numbers {@link find} gives */
   constructor(addresses: readonly string[], base: string) {
@@ -55,8 +56,14 @@ export class KnownAddresses {
       const address = linkAddress(written, base)
       if (!address) return
       if (!this.wholes.has(address.whole)) this.wholes.set(address.whole, number)
+      this.asWritten.set(written, this.wholes.get(address.whole)!)
       this.paths.set(address.path, this.paths.has(address.path) ? null : number)
     })
+  }
+
+  /** The number of one of these addresses, written as it was given. */
+  numberOf(written: string): number | null {
+    return this.asWritten.get(written) ?? null
   }
 
   /** The number of the first of these links that is known; null where none is. */
