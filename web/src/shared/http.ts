@@ -7,12 +7,21 @@ export class RequestFailure extends Error {
   readonly status: number
   /** The field at fault, as it was sent; null where there is none. */
   readonly field: string | null
+  /** After how many seconds the service wants to be asked again; null where it does not say. */
+  readonly retryAfter: number | null
 
-  constructor(reason: FailReason, message: string, status = 0, field: string | null = null) {
+  constructor(
+    reason: FailReason,
+    message: string,
+    status = 0,
+    field: string | null = null,
+    retryAfter: number | null = null,
+  ) {
     super(message)
     this.reason = reason
     this.status = status
     this.field = field
+    this.retryAfter = retryAfter
   }
 }
 
@@ -42,6 +51,7 @@ export async function fetchJson<Body>(url: string, init: RequestInit = {}): Prom
       problem?.detail ?? `The service refused this (${response.status}).`,
       response.status,
       problem?.field ?? null,
+      secondsOf(response.headers.get('Retry-After')),
     )
   }
   const body = text === '' ? null : parsed(text)
@@ -49,6 +59,10 @@ export async function fetchJson<Body>(url: string, init: RequestInit = {}): Prom
     throw new RequestFailure('broken', 'The answer could not be read. Try again.', response.status)
   return { body: body as Body, headers: response.headers }
 }
+
+/** The seconds of a `Retry-After` (RFC 9110, 10.2.3); null for a day, or nothing. */
+const secondsOf = (written: string | null): number | null =>
+  written !== null && /^\d{1,5}$/.test(written) ? Number(written) : null
 
 function parsed(text: string): unknown {
   try {

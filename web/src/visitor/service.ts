@@ -1,5 +1,5 @@
-import { fetchJson, type Fetched } from '../shared/http'
-import { draftTokenOf } from './draftLink'
+import { fetchJson, RequestFailure, type Fetched } from '../shared/http'
+import { draftTokenOf, leaveDraft } from './draftLink'
 import { languageOf } from './pageLanguage'
 import type { ValuesPage, WantedValues } from './filters/moreValues'
 import type { Filters, Showing } from './address'
@@ -55,7 +55,7 @@ function once<T>(what: string, revision: number, fetch: () => Promise<T>): Promi
  */
 export function fetchFace(key: string, source: Source, revision: number): Promise<SearchFace> {
   return once(`face ${source} ${key}`, revision, async () => {
-    const { body } = await fetchJson<SearchFace>(address(key, source, 'face'), asked(key))
+    const { body } = await ask<SearchFace>(key, address(key, source, 'face'))
     return { ...body, resultsPage: new URL(body.resultsPage, origin).href }
   })
 }
@@ -76,8 +76,36 @@ export function fetchTexts(key: string, source: Source, revision: number): Promi
   return once(
     `texts ${source} ${key} ${languageOf(key)}`,
     revision,
-    async () => (await fetchJson<SpokenTexts>(address(key, source, 'texts'), asked(key))).body,
+    async () => (await ask<SpokenTexts>(key, address(key, source, 'texts'))).body,
   )
+}
+
+/** So long a visitor is let wait for a service that has too much to do, and so often it is asked again. */
+const LONGEST_WAIT_S = 10
+const MOST_TRIES = 3
+const BUSY: readonly number[] = [429, 503]
+
+/**
+ * Asks the service for JSON. Where it has too much to do it is asked again, once it wants to be; where a link to a draft
+ * has ended, the page shows what visitors see.
+ */
+async function ask<Body>(key: string, url: string, signal?: AbortSignal): Promise<Fetched<Body>> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await fetchJson<Body>(url, asked(key, signal))
+    } catch (failure) {
+      if (!(failure instanceof RequestFailure)) throw failure
+      if (failure.status === 404 && draftTokenOf(key) !== null) {
+        leaveDraft(key)
+        location.reload()
+      }
+      const wait = BUSY.includes(failure.status) ? failure.retryAfter : null
+      if (wait === null || wait > LONGEST_WAIT_S || tries === MOST_TRIES) throw failure
+      await new Promise(resolve => setTimeout(resolve, wait * 1000))
+      // Nobody waits for it any more.
+      signal?.throwIfAborted()
+    }
+  }
 }
 
 const parametersOf = (filters: Filters) =>
@@ -92,7 +120,7 @@ const early = new Map<string, Promise<Fetched<Results>>>()
 /** Asks for the results that a page is to show while the script that shows them is still on its way. */
 export function askEarly(key: string, showing: Showing): void {
   const at = resultsAt(key, 'live', showing)
-  const coming = fetchJson<Results>(at, asked(key))
+  const coming = ask<Results>(key, at)
   // Whoever takes it hears that it failed.
   coming.catch(() => {})
   early.set(at, coming)
@@ -109,7 +137,7 @@ export async function fetchResults(
   const at = resultsAt(key, source, { query, page, filters })
   const begun = early.get(at)
   early.delete(at)
-  return (await (begun ?? fetchJson<Results>(at, asked(key, signal)))).body
+  return (await (begun ?? ask<Results>(key, at, signal))).body
 }
 
 /** Values of a filter that did not come with the results: those right below one, or with letters in their names. */
@@ -122,9 +150,9 @@ export async function fetchValues(
   wanted: WantedValues,
 ): Promise<ValuesPage> {
   const parameters = [['q', query], ...Object.entries(wanted), ...parametersOf(filters)]
-  const { body, headers } = await fetchJson<FilterValue[]>(
+  const { body, headers } = await ask<FilterValue[]>(
+    key,
     address(key, source, `filters/${encodeURIComponent(filter)}/values`, parameters),
-    asked(key),
   )
   return { values: body, goesOn: headers.get('Link')?.includes('rel="next"') ?? false }
 }
@@ -136,12 +164,8 @@ export async function fetchLive(
   filters: Filters,
   signal: AbortSignal,
 ): Promise<LiveResults> {
-  return (
-    await fetchJson<LiveResults>(
-      address(key, source, 'live', [['q', query], ...parametersOf(filters)]),
-      asked(key, signal),
-    )
-  ).body
+  return (await ask<LiveResults>(key, address(key, source, 'live', [['q', query], ...parametersOf(filters)]), signal))
+    .body
 }
 
 /** Where the items of a query are, in its order. */
@@ -153,5 +177,5 @@ export async function fetchAddresses(
   signal: AbortSignal,
 ): Promise<ListedAddresses> {
   const parameters = [['q', query], ...parametersOf(filters)]
-  return (await fetchJson<ListedAddresses>(address(key, source, 'addresses', parameters), asked(key, signal))).body
+  return (await ask<ListedAddresses>(key, address(key, source, 'addresses', parameters), signal)).body
 }

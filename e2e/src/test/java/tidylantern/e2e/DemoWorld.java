@@ -7,10 +7,13 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tidylantern.demo.DemoLoader;
 import tidylantern.demo.StandInSite;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -66,6 +69,25 @@ final class DemoWorld implements AutoCloseable {
         headers.put("If-Match", first.header("ETag"));
         api().send("PUT", "/api/owner/searches/" + key + "/draft", design.toString(), headers);
         return key;
+    }
+
+    /** Has pages of another origin ask the searches of the Isles, beside those that may already. */
+    synchronized void allow(String origin) {
+        String path = "/api/owner/sites/" + DemoLoader.SITE;
+        JsonNode known = api().get(path).json();
+        // What a page that was left still tells is not turned away.
+        String origins = Stream.concat(known.path("origins").valueStream().map(JsonNode::asString), Stream.of(origin))
+                .distinct()
+                .map(one -> "\"" + one + "\"")
+                .collect(Collectors.joining(", "));
+        String address = known.path("address").asString();
+        Api.Answer changed = api().put(
+                        path,
+                        "{\"name\": \"Quillhaven Isles\", \"address\": \"%s\", \"origins\": [%s]}"
+                                .formatted(address, origins));
+        if (changed.status() != 200) {
+            throw new IllegalStateException(changed.text());
+        }
     }
 
     String service() {

@@ -2,24 +2,43 @@ package tidylantern.e2e;
 
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 
 /** A site of one page, which stands at every address of it. */
 final class OnePageSite implements AutoCloseable {
     private final HttpServer server;
 
+    private final Map<String, String> headers;
+
     OnePageSite(String html) throws IOException {
+        this(html, Map.of());
+    }
+
+    private OnePageSite(String html, Map<String, String> headers) throws IOException {
+        this.headers = headers;
         server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
         serve("/", "text/html; charset=utf-8", html);
         server.start();
+    }
+
+    /** @param headers of all its answers */
+    static OnePageSite of(String html, Map<String, String> headers) {
+        try {
+            return new OnePageSite(html, headers);
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
+        }
     }
 
     /** Has something else at an address, and below it. */
     OnePageSite serve(String path, String type, String text) {
         byte[] body = text.getBytes(StandardCharsets.UTF_8);
         server.createContext(path, exchange -> {
+            headers.forEach((name, value) -> exchange.getResponseHeaders().set(name, value));
             exchange.getResponseHeaders().set("Content-Type", type);
             exchange.sendResponseHeaders(200, body.length);
             exchange.getResponseBody().write(body);

@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -19,7 +18,6 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import tidylantern.server.Api;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A search on its owner's own pages: where it has arrived, which page shows its results, the draft for the owner. */
@@ -42,29 +40,6 @@ class OwnSiteTest {
 
     private static SearchContext results() {
         return browser.inside("tidy-results");
-    }
-
-    private static void allow(String origin) {
-        // Other tests may have sites of their own in the shared demo.
-        JsonNode site = world.api()
-                .get("/api/owner/sites")
-                .json()
-                .valueStream()
-                .filter(one -> one.path("key").asString().equals("quillhaven-isles"))
-                .findFirst()
-                .orElseThrow();
-        String address = site.path("address").asString();
-        String key = site.path("key").asString();
-        // What a page that was left still tells is not turned away.
-        String origins = Stream.concat(site.path("origins").valueStream().map(JsonNode::asString), Stream.of(origin))
-                .map(one -> "\"" + one + "\"")
-                .collect(Collectors.joining(", "));
-        Api.Answer changed = world.api()
-                .put(
-                        "/api/owner/sites/" + key,
-                        "{\"name\": \"Quillhaven Isles\", \"address\": \"%s\", \"origins\": [%s]}"
-                                .formatted(address, origins));
-        assertThat(changed.status()).as(changed.text()).isEqualTo(200);
     }
 
     private static String html(String title, String body) {
@@ -93,7 +68,7 @@ class OwnSiteTest {
                          "shows": {"box": true, "popular": {"filter": "course"}}}"""));
         String tags = "<tidy-results search=\"%s\"></tidy-results>".formatted(key);
         try (OnePageSite site = new OnePageSite(html("Find a recipe", script() + tags))) {
-            allow(site.address());
+            world.allow(site.address());
             browser.open(site.address() + "/recipes");
             browser.untilTexts(results(), ".card .title", titles -> !titles.isEmpty());
             browser.mustBeAccessible("a recipe page");
@@ -153,7 +128,7 @@ class OwnSiteTest {
                 </script>""".formatted(world.service(), key, key));
         try (OnePageSite site = new OnePageSite(html)) {
             site.serve("/package.js", "text/javascript", Files.readString(installed(folder)));
-            allow(site.address());
+            world.allow(site.address());
             browser.open(site.address() + "/");
             browser.untilTexts(results(), ".card .title", titles -> titles.size() == 10);
 
@@ -226,7 +201,7 @@ class OwnSiteTest {
         String tags = "<tidy-search search=\"%1$s\"></tidy-search><tidy-results search=\"%1$s\"></tidy-results>";
         try (OnePageSite site = new OnePageSite(html("Homes", script() + tags.formatted(key)));
                 Browser visitor = Browser.phone()) {
-            allow(site.address());
+            world.allow(site.address());
             visitor.open(site.address() + "/");
             visitor.untilTexts(visitor.inside("tidy-results"), ".card .title", titles -> !titles.isEmpty());
 

@@ -115,8 +115,8 @@ class Security {
         CorsConfiguration allowed = new CorsConfiguration();
         allowed.setAllowedMethods(List.of("GET", "POST"));
         allowed.setAllowedHeaders(List.of("Content-Type"));
-        // Says that a list goes on.
-        allowed.setExposedHeaders(List.of(HttpHeaders.LINK));
+        // Says that a list goes on; says when to ask again.
+        allowed.setExposedHeaders(List.of(HttpHeaders.LINK, HttpHeaders.RETRY_AFTER));
         allowed.setMaxAge(600L);
         String path = request.getRequestURI();
         if (path.startsWith("/elements/")) {

@@ -45,7 +45,14 @@ public class ProblemHandler extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(Refusal refusal) {
-        return problem(refusal.status(), refusal.field(), String.valueOf(refusal.getMessage()));
+        ResponseEntity<ProblemDetail> problem =
+                problem(refusal.status(), refusal.field(), String.valueOf(refusal.getMessage()));
+        return refusal.status() == HttpStatus.SERVICE_UNAVAILABLE
+                ? ResponseEntity.status(problem.getStatusCode())
+                        .headers(problem.getHeaders())
+                        .header(HttpHeaders.RETRY_AFTER, "1")
+                        .body(problem.getBody())
+                : problem;
     }
 
     @ExceptionHandler

@@ -63,6 +63,9 @@ final class ServiceValve extends ValveBase {
         HttpStatus status = ofAll ? HttpStatus.SERVICE_UNAVAILABLE : HttpStatus.TOO_MANY_REQUESTS;
         response.setStatus(status.value());
         response.setHeader(HttpHeaders.RETRY_AFTER, "1");
+        // It says nothing of anybody, and elements on a site's page are to read when they may ask again.
+        response.setHeader(HttpHeaders.ACCESS_CONTROL_ALLOW_ORIGIN, "*");
+        response.setHeader(HttpHeaders.ACCESS_CONTROL_EXPOSE_HEADERS, HttpHeaders.RETRY_AFTER);
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.getOutputStream()
                 .write(

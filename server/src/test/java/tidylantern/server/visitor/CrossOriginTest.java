@@ -37,8 +37,8 @@ class CrossOriginTest {
             assertThat(ask(service.address(), path, "https://isles.example"))
                     .startsWith("HTTP/1.1 200")
                     .contains("Access-Control-Allow-Origin: https://isles.example")
-                    .as("elements may read that a list goes on")
-                    .contains("Access-Control-Expose-Headers: Link");
+                    .as("elements may read that a list goes on, and when they may ask again")
+                    .contains("Access-Control-Expose-Headers: Link, Retry-After");
             assertThat(ask(service.address(), path, "https://elsewhere.example"))
                     .startsWith("HTTP/1.1 403");
             assertThat(api.get("/api/owner/sites/isles/refused-origins").json())

@@ -1,0 +1,110 @@
+package tidylantern.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.openqa.selenium.chromium.HasCdp;
+
+/** What a page with the elements costs its visitors: what they load, and what moves before their eyes. */
+@ExtendWith(SharedDemo.class)
+class VisitorsLoadTest {
+    /** Layout Instability, W3C: every move that nobody asked for. */
+    private static final String NOTE_SHIFTS = """
+            window.shifted = []
+            new PerformanceObserver(list => {
+              for (const one of list.getEntries())
+                if (!one.hadRecentInput) shifted.push(`${one.value.toFixed(4)} by ${one.sources.map(source =>
+                  `${source.node?.localName ?? 'in an element'} ${JSON.stringify(source.previousRect)}`)}`)
+            }).observe({ type: 'layout-shift', buffered: true })""";
+
+    private static DemoWorld world;
+    private static Browser wide;
+    private static Browser phone;
+
+    @BeforeAll
+    static void start(DemoWorld shared) {
+        world = shared;
+        wide = Browser.wide();
+        phone = Browser.phone();
+    }
+
+    @AfterAll
+    static void stop() {
+        wide.close();
+        phone.close();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "SITE/",
+                "SITE/search?q=light",
+                "SITE/search?q=zzqxw",
+                "SITE/outings",
+                "SITE/find-a-home",
+                "SERVICE/s/island-search?q=light",
+                "SERVICE/s/kitchen",
+                "SERVICE/s/homes?q=sea"
+            })
+    void nothingJumpsAsAPageComes(String page) {
+        String address = page.replace("SITE", world.site()).replace("SERVICE", world.service());
+        for (Browser browser : List.of(wide, phone)) {
+            String note = String.valueOf(((HasCdp) browser.driver())
+                    .executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", NOTE_SHIFTS))
+                    .get("identifier"));
+            try {
+                browser.open(address);
+                browser.until("all is drawn", () -> Boolean.TRUE.equals(browser.script("""
+                        return [...document.querySelectorAll('tidy-search, tidy-results, tidy-filters')].every(one =>
+                          one.shadowRoot?.querySelector('.worn:not(.dressing)') &&
+                          (one.localName !== 'tidy-results' || one.shadowRoot.querySelector('.found'))) &&
+                          document.fonts.status === 'loaded'""")));
+                // Moves are told with the frame after them.
+                browser.script("return new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+                assertThat(browser.script("return shifted")).as(page).isEqualTo(List.of());
+            } finally {
+                ((HasCdp) browser.driver())
+                        .executeCdpCommand("Page.removeScriptToEvaluateOnNewDocument", Map.of("identifier", note));
+            }
+        }
+    }
+
+    /** What came of the elements' script, compressed as it was sent, in bytes. */
+    private static long loaded(String address) {
+        wide.open(address);
+        wide.until(
+                "drawn",
+                () -> Boolean.TRUE.equals(
+                        wide.script(
+                                "return [...document.querySelectorAll('tidy-search, tidy-results')].every(one => one.shadowRoot?.querySelector('.worn:not(.dressing)'))")));
+        return (Long) wide.script("""
+                return performance.getEntriesByType('resource')
+                  .filter(one => one.name.includes('/elements/')).reduce((sum, one) => sum + one.encodedBodySize, 0)""");
+    }
+
+    @Test
+    void aBoxAloneLoadsATenthOfAnAppAndResultsNoMoreThanTheyNeed() {
+        assertThat(loaded(world.service() + "/s/nope"))
+                .as("no element, no script")
+                .isZero();
+        String key = LiveSearch.of(world, "Light", List.of("kitchen"), Map.of("filters", """
+                [{"key": "course", "label": "Course", "field": "course"}]"""));
+        try (OnePageSite site = OnePageSite.of("""
+                <!doctype html><html lang="en"><head><meta charset="utf-8"><title>Box</title>
+                <script type="module" src="%1$s/elements/tidy-lantern.js"></script></head><body>
+                <tidy-search search="%2$s"></tidy-search></body></html>""".formatted(world.service(), key), Map.of())) {
+            world.allow(site.address());
+            assertThat(loaded(site.address() + "/")).isBetween(1_000L, 12_000L);
+        }
+        assertThat(loaded(world.service() + "/s/" + key))
+                .as("results and a filter")
+                .isBetween(1_000L, 50_000L);
+    }
+}
