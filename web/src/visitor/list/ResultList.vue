@@ -5,7 +5,6 @@ import { cardOf } from '../cards/cardOf'
 import cards from '../cards/cards.css?inline'
 import ResultCard from '../cards/ResultCard.vue'
 import tiers from '../cards/tiers.css?inline'
-import { useViewer } from './useViewer'
 import { tierLook } from '../look/tierLook'
 import { useStyle } from '../look/useStyle'
 
@@ -22,31 +21,24 @@ const emit = defineEmits<{
   /** Somebody looks on at pictures of another page. */
   turn: [page: number]
 }>()
-const PictureViewer = defineAsyncComponent(() => import('./PictureViewer.vue'))
+const WallViewer = defineAsyncComponent(() => import('./WallViewer.vue'))
 for (const css of [cards, tiers]) useStyle(css)
 const drawn = computed(() =>
   answer.hits.map(hit => ({ hit, card: cardOf(hit, answer.cards), look: tierLook(hit, answer.tiers) })),
 )
 const layout = computed(() => answer.list.layout)
 const list = ref<HTMLElement>()
-const { viewed, isPicture, open, step, close } = useViewer(
-  () => answer,
-  list,
-  page => emit('turn', page),
-)
+const opensLarge = computed(() => layout.value.arranged === 'wall' && layout.value.viewer)
+const viewer = ref<{ isPicture: (hit: Hit) => boolean; open: (hit: Hit) => void }>()
 
 /** What else stands on a card is no choice of its result, unless its picture opens large. */
 function chosen(hit: Hit, event: MouseEvent) {
   const link = event.composedPath().find(one => one instanceof HTMLAnchorElement)
   const isPlain = !(event.ctrlKey || event.metaKey || event.shiftKey || event.altKey)
-  if (isPlain && isPicture(hit) && (!link || link.closest('.title'))) {
+  if (isPlain && viewer.value?.isPicture(hit) && (!link || link.closest('.title'))) {
     event.preventDefault()
-    open(hit)
+    viewer.value.open(hit)
   } else if (link?.closest('.title')) emit('follow', hit, event)
-}
-async function narrow(tag: string) {
-  await close()
-  emit('narrow', tag)
 }
 </script>
 
@@ -57,13 +49,14 @@ async function narrow(tag: string) {
       <ResultCard v-if="card" :hit="hit" :card="card" :look="look" :target="target" />
     </li>
   </ol>
-  <PictureViewer
-    v-if="viewed"
-    :viewed="viewed"
+  <WallViewer
+    v-if="opensLarge"
+    ref="viewer"
+    :answer="answer"
+    :list="list"
     :target="target"
-    @step="step"
-    @closed="close"
-    @follow="(picture, event) => emit('follow', picture.hit, event)"
-    @narrow="narrow"
+    @follow="(hit, event) => emit('follow', hit, event)"
+    @narrow="tag => emit('narrow', tag)"
+    @turn="page => emit('turn', page)"
   />
 </template>

@@ -26,7 +26,7 @@ export interface Viewed {
  */
 export function useViewer(
   answer: () => Results,
-  list: Ref<HTMLElement | undefined>,
+  list: Readonly<Ref<HTMLElement | undefined>>,
   turn: (page: number) => void,
 ): {
   viewed: ComputedRef<Viewed | null>
@@ -38,10 +38,7 @@ export function useViewer(
   const host = useElement()
   const nameOf = (picture: ViewedPicture) =>
     `${host.getAttribute('search')} ${picture.hit.collection}/${picture.hit.id}`
-  const pictures = computed(() => {
-    const { layout } = answer().list
-    return layout.arranged === 'wall' && layout.viewer ? answer().hits.flatMap(hit => pictureOf(hit) ?? []) : []
-  })
+  const pictures = computed(() => answer().hits.flatMap(hit => pictureOf(hit) ?? []))
   const at = ref<number | null>(null)
   /** Which picture of the page that is on its way is to be looked at. */
   let awaited: 'first' | 'last' | 'following' | null = null

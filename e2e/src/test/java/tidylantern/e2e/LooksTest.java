@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -105,9 +106,23 @@ class LooksTest {
                         shade)));
     }
 
+    /** Their colours are checked in core, all of them; here the usual one and the barest. */
     @ParameterizedTest
-    @EnumSource
-    void everyReadyLookHoldsOnEveryReadyCardLightAndDark(ReadyLook look) {
+    @EnumSource(names = {"HARBOUR", "INK"})
+    void aReadyLookHoldsOnEveryReadyCardLightAndDark(ReadyLook look) {
+        holds(look);
+    }
+
+    @Tag("long")
+    @ParameterizedTest
+    @EnumSource(
+            names = {"HARBOUR", "INK"},
+            mode = EnumSource.Mode.EXCLUDE)
+    void everyOtherReadyLookDoesSoToo(ReadyLook look) {
+        holds(look);
+    }
+
+    private static void holds(ReadyLook look) {
         String arranged = look.ordinal() % 2 == 0 ? "list" : "grid";
         String key = whole("Wears " + look, arranged);
         wear(key, "{\"from\": \"%s\"}".formatted(look));

@@ -12,20 +12,17 @@ import java.util.Map;
 final class OnePageSite implements AutoCloseable {
     private final HttpServer server;
 
-    private final Map<String, String> headers;
-
     OnePageSite(String html) throws IOException {
         this(html, Map.of());
     }
 
     private OnePageSite(String html, Map<String, String> headers) throws IOException {
-        this.headers = headers;
         server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
-        serve("/", "text/html; charset=utf-8", html);
+        serve("/", "text/html; charset=utf-8", html, headers);
         server.start();
     }
 
-    /** @param headers of all its answers */
+    /** @param headers of its page */
     static OnePageSite of(String html, Map<String, String> headers) {
         try {
             return new OnePageSite(html, headers);
@@ -36,6 +33,10 @@ final class OnePageSite implements AutoCloseable {
 
     /** Has something else at an address, and below it. */
     OnePageSite serve(String path, String type, String text) {
+        return serve(path, type, text, Map.of());
+    }
+
+    private OnePageSite serve(String path, String type, String text, Map<String, String> headers) {
         byte[] body = text.getBytes(StandardCharsets.UTF_8);
         server.createContext(path, exchange -> {
             headers.forEach((name, value) -> exchange.getResponseHeaders().set(name, value));

@@ -1,8 +1,11 @@
 package tidylantern.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.InstanceOfAssertFactories.LONG;
 
 import java.io.IOException;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -14,9 +17,12 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
+import org.openqa.selenium.WebElement;
 import tidylantern.server.Api;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -226,6 +232,180 @@ class OwnSiteTest {
             browser.untilTexts(results(), ".card .title", titles -> !titles.isEmpty());
         } catch (IOException failure) {
             throw new java.io.UncheckedIOException(failure);
+        }
+    }
+
+    /**
+     * Two searches of one site, each with its results page; a box in the header leads to the one that its tag names.
+     */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void aSiteHasAResultsPageForEachSearch(boolean isPhone) {
+        String recipes = LiveSearch.of(
+                world,
+                "Recipes of two",
+                List.of("kitchen"),
+                Map.of(
+                        "box", """
+                {"wide": {"opening": "over", "heading": true}}""",
+                        "live", """
+                {"where": "nowhere", "inList": true, "asking": {"pause": 60}}"""));
+        String homes = LiveSearch.of(
+                world,
+                "Homes of two",
+                List.of("homes"),
+                Map.of(
+                        "filters",
+                                "[{\"key\": \"kind\", \"label\": \"Kind\", \"field\": \"offer\", \"shown\": {\"home\": true}}]",
+                        "live", """
+                {"grouped": false, "most": 6, "form": {"columns": 2, "gap": 8, "width": 640}}""",
+                        // As the demo's search of homes has them, with price and picture.
+                        "cards",
+                                world.api()
+                                        .get("/api/owner/searches/homes/draft")
+                                        .json()
+                                        .path("cards")
+                                        .toString()));
+        String pair = "<tidy-search search=\"%1$s\"></tidy-search><tidy-results search=\"%1$s\"></tidy-results>";
+        String home = """
+                <header><tidy-search search="%s" results-page="/recipes"></tidy-search></header>
+                <aside><tidy-filters search="%s" results-page="/stays"></tidy-filters></aside>""".formatted(recipes, homes);
+        try (OnePageSite site = OnePageSite.of(html("Home", script() + home), Map.of());
+                Browser visitor = isPhone ? Browser.phone() : Browser.wide()) {
+            site.serve("/recipes", "text/html; charset=utf-8", html("Recipes", script() + pair.formatted(recipes)));
+            site.serve("/stays", "text/html; charset=utf-8", html("Stays", script() + pair.formatted(homes)));
+            world.allow(site.address());
+
+            visitor.open(site.address() + "/");
+            WebElement opener = visitor.see(visitor.inside("tidy-search"), ".opener");
+            if (isPhone) {
+                opener.click();
+            } else {
+                visitor.press(Keys.TAB);
+                assertThat(visitor.script("return document.activeElement.shadowRoot.activeElement.className"))
+                        .isEqualTo("opener");
+                visitor.press(Keys.ENTER);
+            }
+            visitor.see(visitor.inside("tidy-search"), "dialog[open] input");
+            visitor.mustBeAccessible("a box over the page");
+            visitor.press("honey", Keys.ENTER);
+            visitor.until("at the results page", () -> visitor.address().equals(site.address() + "/recipes?q=honey"));
+            untilHeading(visitor, "Results for “honey”");
+            visitor.see(visitor.inside("tidy-search"), ".opener").click();
+            visitor.type(visitor.see(visitor.inside("tidy-search"), "dialog[open] input"), "soup");
+            untilHeading(visitor, "Results for “soup”");
+            assertThat(visitor.inside("tidy-search").findElements(By.cssSelector(".row")))
+                    .isEmpty();
+
+            visitor.open(site.address() + "/");
+            visitor.see(visitor.inside("tidy-filters"), "input[type=checkbox]:enabled")
+                    .click();
+            visitor.see(visitor.inside("tidy-filters"), ".done").click();
+            visitor.until("the other page", () -> visitor.address().startsWith(site.address() + "/stays?kind="));
+            visitor.untilTexts(visitor.inside("tidy-results"), ".card .title", titles -> !titles.isEmpty());
+            visitor.see(visitor.inside("tidy-search"), "input").sendKeys("the");
+            visitor.untilTexts(
+                    visitor.inside("tidy-search"),
+                    ".row",
+                    rows -> rows.size() > 1 && rows.stream().allMatch(row -> row.contains("€")));
+            visitor.see(visitor.inside("tidy-search"), ".row img");
+            visitor.mustBeAccessible("homes with price and picture in two columns");
+            assertThat(visitor.consoleErrors()).isEmpty();
+        }
+    }
+
+    private static void untilHeading(Browser visitor, String heading) {
+        visitor.untilTexts(visitor.inside("tidy-results"), ".heading", texts -> texts.contains(heading));
+    }
+
+    /** An application of Vue, as npm has it: its data lead the elements, which come and go with them. */
+    @Test
+    void aFrameworksOwnPageUsesTheElementsAsItsOwn() throws IOException {
+        String makers = LiveSearch.of(world, "Makers in a framework", List.of("makers"), Map.of());
+        String kitchen = LiveSearch.of(world, "Kitchen in a framework", List.of("kitchen"), Map.of());
+        String app = """
+                <div id="app"></div>%s<script type="module">
+                import { createApp } from '/vue.js'
+                const app = createApp({
+                  data: () => ({ key: '%s', shown: true, heard: [] }),
+                  methods: { hear(event) { this.heard.push(event.detail.answer.total) } },
+                  template: `<button @click="shown = !shown">Show</button><button @click="key = '%s'">Other</button>
+                    <tidy-search :search="key"></tidy-search>
+                    <tidy-results v-if="shown" :search="key" @tidy-results="hear"></tidy-results>`,
+                })
+                app.config.compilerOptions.isCustomElement = tag => tag.startsWith('tidy-')
+                window.view = app.mount('#app')
+                </script>""".formatted(script(), makers, kitchen);
+        try (OnePageSite site = OnePageSite.of(html("An app", app), Map.of())) {
+            site.serve(
+                    "/vue.js",
+                    "text/javascript",
+                    Files.readString(Path.of("../web/node_modules/vue/dist/vue.esm-browser.prod.js")));
+            world.allow(site.address());
+            browser.open(site.address() + "/?q=rope");
+            untilHeading(browser, "Results for “rope”");
+            browser.seeText("button", "Show").click();
+            browser.until("gone", () -> browser.driver()
+                    .findElements(By.cssSelector("tidy-results"))
+                    .isEmpty());
+            browser.seeText("button", "Show").click();
+            untilHeading(browser, "Results for “rope”");
+            browser.seeText("button", "Other").click();
+            browser.untilTexts(results(), ".card .title", titles -> !titles.isEmpty());
+            browser.until(
+                    "another search",
+                    () -> kitchen.equals(browser.see("tidy-results").getDomProperty("search")));
+            assertThat(browser.script("return view.heard.length"))
+                    .asInstanceOf(LONG)
+                    .isGreaterThanOrEqualTo(3);
+            assertThat(browser.consoleErrors()).isEmpty();
+        }
+    }
+
+    @Test
+    void aPageThatLetsItselfNotBeFramedOpensInATabAndABookmarkPutsABoxIn() {
+        try (OnePageSite site = OnePageSite.of(
+                html("Shut", script() + "<tidy-search search=\"not-framed\"></tidy-search>"),
+                Map.of("X-Frame-Options", "DENY"))) {
+            site.serve("/bare", "text/html; charset=utf-8", html("Bare", "<p>Nothing of ours yet.</p>"));
+            Api api = world.api().withSite("shut");
+            api.put(
+                    "/api/owner/sites/shut",
+                    "{\"name\": \"Shut\", \"address\": \"%1$s\", \"origins\": [\"%1$s\"]}".formatted(site.address()));
+            api.push("posts", "{\"id\": \"1\", \"title\": \"Fish soup\"}");
+            String key = api.publishedSearch("Not framed");
+            assertThat(key).isEqualTo("not-framed");
+            browser.open(world.service() + "/workbench/shut/searches/" + key + "/search-box");
+            browser.seeText("button", "Your page").click();
+            WebElement page = browser.see("input[placeholder='A page of your site']");
+            browser.until("its address", () -> !String.valueOf(page.getDomProperty("value"))
+                    .isEmpty());
+            browser.type(page, site.address() + "/");
+            browser.press(Keys.TAB);
+            browser.seeText("p", "This page does not let itself be shown within another one.");
+            browser.mustBeAccessible("a page that is not framed");
+            browser.type(page, site.address() + "/bare");
+            browser.press(Keys.TAB);
+            browser.seeText("p", "The script of the elements is not in this page yet");
+            String bookmark = browser.see("a.bookmark").getDomAttribute("href");
+
+            browser.open(site.address() + "/bare");
+            browser.script(URLDecoder.decode(
+                    bookmark.substring("javascript:".length()).replace("+", "%2B"), StandardCharsets.UTF_8));
+            browser.see(browser.inside("tidy-search"), "input").sendKeys("soup");
+            browser.untilTexts(browser.inside("tidy-search"), ".row .title", titles -> !titles.isEmpty());
+            browser.inside("[data-tidy-draft]");
+            browser.open(site.address() + "/");
+            browser.inside("[data-tidy-draft]");
+
+            assertThat(api.send("DELETE", "/api/owner/searches/" + key + "/draft/links", null, Map.of())
+                            .status())
+                    .isEqualTo(204);
+            browser.open(site.address() + "/");
+            browser.see(browser.inside("tidy-search"), "input");
+            assertThat(browser.driver().findElements(By.cssSelector("[data-tidy-draft]")))
+                    .as("what visitors see")
+                    .isEmpty();
         }
     }
 }
