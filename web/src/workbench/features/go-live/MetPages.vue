@@ -17,6 +17,8 @@ const {
 })
 const NAMES = { box: 'box', results: 'results', filters: 'filters', list: 'list of your own' }
 const said = ({ page }: SeenPage) => page.elements.map(element => NAMES[element]).join(', ')
+/** Pages of one title differ by it. */
+const pathOf = ({ page }: SeenPage) => new URL(page.address).pathname
 </script>
 
 <template>
@@ -27,7 +29,7 @@ const said = ({ page }: SeenPage) => page.elements.map(element => NAMES[element]
   <ul v-else class="met">
     <li v-for="seen in pages" :key="seen.page.address">
       <a :href="seen.page.address" target="_blank" rel="noopener">{{ seen.page.title || seen.page.address }}</a>
-      <span class="quiet">{{ said(seen) }} · met {{ formatTime(seen.seen) }}</span>
+      <span class="quiet">{{ pathOf(seen) }} · {{ said(seen) }} · met {{ formatTime(seen.seen) }}</span>
       <details v-if="seen.page.unknown.count > 0">
         <summary>
           {{ counted(seen.page.unknown.count, 'entry', 'entries') }} of its list
