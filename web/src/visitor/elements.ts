@@ -16,7 +16,7 @@ class TidyResultsElement extends TidyElement {
   protected override begin(): void {
     // The hosted page holds results that were drawn without script.
     if (this.hasAttribute('drawn') && this.root.childNodes.length === 0) showUntilDrawn(this.root)
-    if (this.search !== '' && this.source === 'live') {
+    if (this.search !== '' && this.source === 'live' && !this.isDrawn) {
       learnLanguage(this.search, this)
       askEarly(this.search, showingNow(this.search))
     }

@@ -114,6 +114,9 @@ const parametersOf = (filters: Filters) =>
 const resultsAt = (key: string, source: Source, { query, page, filters }: Showing) =>
   address(key, source, 'results', [['q', query], ['page', String(page)], ...parametersOf(filters)])
 
+/** So long an answer is kept for the script that shows it. */
+const EARLY_MS = 10_000
+
 /** What was asked for before its elements were there to show it, by its address; each answer is taken once. */
 const early = new Map<string, Promise<Fetched<Results>>>()
 
@@ -124,6 +127,7 @@ export function askEarly(key: string, showing: Showing): void {
   // Whoever takes it hears that it failed.
   coming.catch(() => {})
   early.set(at, coming)
+  setTimeout(() => early.delete(at), EARLY_MS)
 }
 
 export async function fetchResults(

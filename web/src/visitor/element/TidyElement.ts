@@ -20,6 +20,11 @@ export abstract class TidyElement extends SearchElement {
     super(true)
   }
 
+  /** Whether something is drawn in it, or about to be. */
+  protected get isDrawn(): boolean {
+    return this.drawing !== null
+  }
+
   /** The script of what is drawn. */
   protected abstract load(): Promise<Component>
 

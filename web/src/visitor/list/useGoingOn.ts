@@ -22,6 +22,10 @@ export function useGoingOn(
   const back = ref(keptPlace())
   const comeBack = () => {
     back.value = keptPlace()
+    void nextTick(() => {
+      // Where nothing is asked anew, the browser puts them there by itself.
+      if (results.value.kind === 'ready') back.value = null
+    })
   }
   addEventListener('popstate', comeBack)
   onBeforeUnmount(() => removeEventListener('popstate', comeBack))

@@ -89,7 +89,6 @@ export function useViewer(
   const hasBefore = () => !grows() && answer().page > 1
   const hasNext = () => answer().page < answer().pages
   function goOn(to: number, picture: 'first' | 'last' | 'following') {
-    if (awaited !== null) return
     awaited = picture
     isTurned = true
     turn(to)
