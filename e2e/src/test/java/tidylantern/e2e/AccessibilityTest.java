@@ -3,11 +3,13 @@ package tidylantern.e2e;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 
 /** axe-core finds no violation of WCAG 2.2 A or AA on any screen, in the states that people meet. */
+@Order(4)
 @ExtendWith(SharedDemo.class)
 class AccessibilityTest {
     private static DemoWorld world;

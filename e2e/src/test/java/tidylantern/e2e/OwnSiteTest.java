@@ -14,6 +14,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -27,6 +28,7 @@ import tidylantern.server.Api;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A search on its owner's own pages: where it has arrived, which page shows its results, the draft for the owner. */
+@Order(5)
 @ExtendWith(SharedDemo.class)
 class OwnSiteTest {
     private static DemoWorld world;
@@ -107,6 +109,16 @@ class OwnSiteTest {
             browser.see(results(), "[part=popular] a").click();
             browser.untilTexts(results(), ".chip", chips -> !chips.isEmpty());
             assertThat(browser.consoleErrors()).isEmpty();
+
+            try (Browser phone = Browser.phone()) {
+                phone.open(site.address() + "/recipes?q=honey+zzzz");
+                SearchContext onPhone = phone.inside("tidy-results");
+                phone.untilTexts(onPhone, "[part=popular] a", links -> !links.isEmpty());
+                phone.mustBeAccessible("nothing found on a phone");
+                phone.see(onPhone, "[part=popular] a").click();
+                phone.untilTexts(onPhone, ".card .title", titles -> !titles.isEmpty());
+                assertThat(phone.address()).contains("course=");
+            }
         }
     }
 

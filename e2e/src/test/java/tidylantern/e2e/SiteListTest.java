@@ -7,6 +7,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import tidylantern.server.Api;
@@ -26,9 +28,10 @@ class SiteListTest {
         browser.until("shown: " + texts, () -> shown(browser, css).equals(texts));
     }
 
-    @Test
-    void theOutingsOfTheIslesAreNarrowedWhereTheyStand(DemoWorld world) {
-        try (Browser browser = Browser.wide()) {
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void theOutingsOfTheIslesAreNarrowedWhereTheyStand(boolean isPhone, DemoWorld world) {
+        try (Browser browser = isPhone ? Browser.phone() : Browser.wide()) {
             browser.open(world.site() + "/outings");
             String titles = "tidy-list article h2";
             List<String> all = shown(browser, titles);
