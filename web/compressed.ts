@@ -6,7 +6,7 @@ import type { Plugin } from 'vite'
 /** Below this a file is no smaller by it: all of it goes in one packet. */
 const LEAST_BYTES = 1000
 
-/** Writes what browsers fetch a second and third time, as small as it gets, so that the service need not at each visit. */
+/** Puts each file there compressed as well, as small as it gets, so that the service need not do it at each visit. */
 export const compressed: Plugin = {
   name: 'compressed',
   apply: 'build',

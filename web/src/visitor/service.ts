@@ -84,6 +84,8 @@ export function fetchTexts(key: string, source: Source, revision: number): Promi
 const LONGEST_WAIT_S = 10
 const MOST_TRIES = 3
 const BUSY: readonly number[] = [429, 503]
+/** The status that a link to a draft is answered with once it has ended. */
+const DRAFT_ENDED = 410
 
 /**
  * Asks the service for JSON. Where it has too much to do it is asked again, once it wants to be; where a link to a draft
@@ -95,7 +97,7 @@ async function ask<Body>(key: string, url: string, signal?: AbortSignal): Promis
       return await fetchJson<Body>(url, asked(key, signal))
     } catch (failure) {
       if (!(failure instanceof RequestFailure)) throw failure
-      if (failure.status === 404 && draftTokenOf(key) !== null) {
+      if (failure.status === DRAFT_ENDED) {
         leaveDraft(key)
         location.reload()
       }

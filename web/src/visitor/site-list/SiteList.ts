@@ -192,17 +192,19 @@ export class SiteList {
   }
 }
 
-/** What was taken out of sight here; a page may hide entries of its own, which stay so. */
-const outOfSight = new WeakSet<HTMLElement>()
+/** How an entry that is out of sight stands by its own tag; a page may hide entries of its own, which stay so. */
+const ownDisplay = new WeakMap<HTMLElement, string>()
 
-/** By the one rule that no style sheet of a site undoes. */
+/** By the one rule that no style sheet of a site undoes; a copy that the site makes of an entry has it, too. */
+const isOutOfSight = ({ style }: HTMLElement) =>
+  style.display === 'none' && style.getPropertyPriority('display') === 'important'
+
 function show(element: HTMLElement, shown: boolean): void {
-  if (shown !== outOfSight.has(element)) return
+  if (shown !== isOutOfSight(element)) return
   if (shown) {
-    outOfSight.delete(element)
-    element.style.removeProperty('display')
+    element.style.display = ownDisplay.get(element) ?? ''
   } else {
-    outOfSight.add(element)
+    ownDisplay.set(element, element.style.display)
     element.style.setProperty('display', 'none', 'important')
   }
 }

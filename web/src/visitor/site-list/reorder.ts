@@ -24,7 +24,7 @@ export function reorder(elements: readonly Element[]): void {
 }
 
 /** Where the numbers of a longest rising row of these are; patience sorting. */
-export function longestRising(numbers: readonly number[]): Set<number> {
+function longestRising(numbers: readonly number[]): Set<number> {
   /** By the length of a row, where the lowest number is that ends one so long. */
   const ends: number[] = []
   const previous = new Map<number, number | undefined>()

@@ -81,7 +81,7 @@ class SiteListTest {
                     <tidy-search search="%2$s"></tidy-search>
                     <tidy-list search="%2$s" ordered><ul>
                     <li><a href="pots/crab">Crab</a></li>
-                    <li><a href="/pots/lobster/?from=list#top">Lobster</a></li>
+                    <li style="display: flex"><a href="/pots/lobster/?from=list#top">Lobster</a></li>
                     <li><a href="/view?id=2">Whelk</a></li>
                     <li><a href="/view?id=1">Prawn</a></li>
                     <li><a href="/caf%%C3%%A9">Café</a></li>
@@ -130,26 +130,31 @@ class SiteListTest {
                         document.querySelector('ul').prepend(li)
                         const other = document.createElement('li')
                         other.innerHTML = '<a href="/view?id=1">Prawn again</a>'
-                        document.querySelector('ul').append(other)""");
+                        document.querySelector('ul').append(other)
+                        const hidden = [...document.querySelectorAll('li')].find(one => one.textContent === 'Prawn')
+                        document.querySelector('ul').append(hidden.cloneNode(true))""");
                 browser.until(
                         "what is added later is taken in",
                         () -> shown(browser, "li").contains("Lobster again")
                                 && !shown(browser, "li").contains("Prawn again"));
                 browser.see(box, ".clear").click();
                 browser.press(Keys.ENTER);
-                browser.until("all of them again", () -> shown(browser, "li").size() == 9);
+                browser.until("all of them again", () -> shown(browser, "li").size() == 10);
                 assertThat(shown(browser, "li")).containsSubsequence(all);
+                assertThat(browser.script("return document.querySelector('li[style*=flex]').textContent"))
+                        .as("what an entry says of itself")
+                        .isEqualTo("Lobster");
 
                 browser.script("document.querySelector('tidy-list').setAttribute('unknown', 'go')");
                 browser.type(browser.see(box, "input"), "net");
                 browser.press(Keys.ENTER);
-                untilShown(browser, "li", List.of("Prawn", "Prawn again"));
+                untilShown(browser, "li", List.of("Prawn", "Prawn again", "Prawn"));
                 browser.script("""
                         const list = document.querySelector('tidy-list'), ul = list.querySelector('ul')
                         list.replaceWith(ul)""");
                 browser.until(
                         "without the element the list is the site's",
-                        () -> shown(browser, "li").size() == 9);
+                        () -> shown(browser, "li").size() == 10);
             } finally {
                 site.close();
             }

@@ -73,9 +73,13 @@ class StrictPagesTest {
             world.allow(site.address());
             browser.open(site.address() + "/?q=honey");
             untilFoundFor("honey");
-            assertThat(browser.see(browser.inside("tidy-search"), ".box").getCssValue("border-top-style"))
-                    .as("it is dressed all the same")
-                    .isEqualTo("solid");
+            assertThat(browser.script("""
+                            const worn = document.querySelector('tidy-search').shadowRoot.querySelector('.worn')
+                            return getComputedStyle(worn).getPropertyValue('--accent') +
+                              getComputedStyle(worn.querySelector('.box')).display"""))
+                    .as("it wears its look, and has its form")
+                    .asString()
+                    .matches("#[0-9a-f]{6}flex");
             searchAsVisitorsDo("soup");
             assertThat(browser.consoleErrors()).as("nothing was refused").isEmpty();
         }

@@ -98,9 +98,11 @@ class VisitorsLoadTest {
                 HttpRequest request = HttpRequest.newBuilder(URI.create(String.valueOf(part)))
                         .header("Accept-Encoding", "gzip")
                         .build();
-                bytes += client.send(request, HttpResponse.BodyHandlers.ofByteArray())
-                        .body()
-                        .length;
+                HttpResponse<byte[]> answer = client.send(request, HttpResponse.BodyHandlers.ofByteArray());
+                assertThat(String.join(",", answer.headers().allValues("Vary")))
+                        .as("a browser that has it from one site may not hand it to another")
+                        .containsIgnoringCase("origin");
+                bytes += answer.body().length;
             }
         }
         return bytes;

@@ -102,7 +102,7 @@ public class AnswerPool {
                         .count()
                 >= MOST_WAITING_OF_ONE_CLIENT;
         if (queue.size() >= MOST_WAITING || hasItsShare || stopped) {
-            throw new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, "Too many ask at once. Try again in a second.");
+            throw Refusal.busy("Too many ask at once. Try again in a second.");
         }
         queue.add(new Waiting(task, client, kind, size, numbers++));
         notifyAll();

@@ -45,14 +45,12 @@ public class ProblemHandler extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(Refusal refusal) {
-        ResponseEntity<ProblemDetail> problem =
-                problem(refusal.status(), refusal.field(), String.valueOf(refusal.getMessage()));
-        return refusal.status() == HttpStatus.SERVICE_UNAVAILABLE
-                ? ResponseEntity.status(problem.getStatusCode())
-                        .headers(problem.getHeaders())
-                        .header(HttpHeaders.RETRY_AFTER, "1")
-                        .body(problem.getBody())
-                : problem;
+        ResponseEntity.BodyBuilder answer =
+                ResponseEntity.status(refusal.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
+        if (refusal.retryAfter() != null) {
+            answer.header(HttpHeaders.RETRY_AFTER, refusal.retryAfter().toString());
+        }
+        return answer.body(Problems.of(refusal.status(), refusal.field(), String.valueOf(refusal.getMessage())));
     }
 
     @ExceptionHandler

@@ -1,5 +1,6 @@
 package tidylantern.server.platform;
 
+import java.time.Duration;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
@@ -27,24 +28,10 @@ class WorkbenchPages implements WebMvcConfigurer {
         }
     }
 
-    /** Files with names of their own for what is in them hold for good, and are there compressed as well. */
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry files) {
-        files.addResourceHandler("/workbench/assets/**")
-                .addResourceLocations("classpath:/static/workbench/assets/")
-                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
-                        .cachePublic()
-                        .immutable())
-                .resourceChain(true)
-                .addResolver(new EncodedResourceResolver());
-        // Their names change with what is in them.
-        files.addResourceHandler("/elements/parts/**")
-                .addResourceLocations("classpath:/static/elements/parts/")
-                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
-                        .cachePublic()
-                        .immutable())
-                .resourceChain(true)
-                .addResolver(new EncodedResourceResolver());
+        keptForGood(files, "/workbench/assets/");
+        keptForGood(files, "/elements/parts/");
         // The tag on a site never changes, so browsers ask whether the script behind it did.
         files.addResourceHandler("/elements/**")
                 .addResourceLocations("classpath:/static/elements/")
@@ -52,5 +39,15 @@ class WorkbenchPages implements WebMvcConfigurer {
         files.addResourceHandler("/workbench/**")
                 .addResourceLocations("classpath:/static/workbench/")
                 .setCacheControl(CacheControl.noCache());
+    }
+
+    /** Files whose names change with what is in them; the build put them there compressed as well. */
+    private static void keptForGood(ResourceHandlerRegistry files, String folder) {
+        files.addResourceHandler(folder + "**")
+                .addResourceLocations("classpath:/static" + folder)
+                .setCacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable())
+                .resourceChain(true)
+                .addResolver(new EncodedResourceResolver());
     }
 }

@@ -2,9 +2,9 @@ package tidylantern.server.visitor;
 
 import io.swagger.v3.oas.annotations.Hidden;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,13 +14,16 @@ import tidylantern.server.design.Searches;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.site.Sites;
 
-/** All that the hosted page wears, as one sheet: nobody sees anything of it before its last one has come. */
+/**
+ * All that the hosted page wears, as one sheet: a browser shows nothing of a page before the last of its sheets has
+ * come.
+ */
 @RestController
 @Hidden
 class HostedSheet {
     private static final String NAME = "/page.css";
     /** How the page and its cards are made, whatever they wear. */
-    private static final String MADE = read("/static/hosted.css") + read("/hosted/cards.css");
+    private static final String MADE = read("static/hosted.css") + read("hosted/cards.css");
 
     private final Searches searches;
     private final Sites sites;
@@ -46,11 +49,8 @@ class HostedSheet {
     }
 
     private static String read(String name) {
-        try (InputStream file = HostedSheet.class.getResourceAsStream(name)) {
-            if (file == null) {
-                throw new IllegalStateException("The style sheet \"" + name + "\" is not shipped.");
-            }
-            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        try {
+            return new ClassPathResource(name).getContentAsString(StandardCharsets.UTF_8);
         } catch (IOException unread) {
             throw new UncheckedIOException(unread);
         }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -161,7 +162,9 @@ class PublicController {
             return new SearchInLanguage(live.site(), key, live.design(), language);
         }
         if (!draftLinks.isGood(key, draft)) {
-            throw Refusal.notFound(
+            throw new Refusal(
+                    HttpStatus.GONE,
+                    null,
                     "This link to the draft has ended. Make another in the workbench, or open the page without it.");
         }
         Searches.Draft now = searches.draft(key);

@@ -44,6 +44,7 @@ class LostDatabaseTest {
         assertThat(api.get("/s/" + search + "?q=lobster").status()).isEqualTo(200);
         Api.Answer push = api.push("posts", "{\"id\":\"new\",\"title\":\"New\"}");
         assertThat(push.status()).isEqualTo(503);
+        assertThat(push.header("Retry-After")).as("asking again helps nothing").isEmpty();
         assertThat(push.json().path("detail").asString()).contains(missing).contains("bring a copy back");
         assertThat(api.post(
                                 "/api/owner/first-start",

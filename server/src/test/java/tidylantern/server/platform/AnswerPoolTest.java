@@ -114,7 +114,8 @@ class AnswerPoolTest {
                 .mapToObj(n -> ask(pool, "one", Kind.PAGE, n, "one"))
                 .toList();
         assertThatThrownBy(() -> pool.answer("one", Kind.LIVE, 0, () -> ""))
-                .isInstanceOf(Refusal.class)
+                .isInstanceOfSatisfying(
+                        Refusal.class, busy -> assertThat(busy.retryAfter()).isEqualTo(1))
                 .hasMessageContaining("Too many");
         CompletableFuture<String> other = ask(pool, "another", Kind.LIVE, 0, "another");
         go.countDown();

@@ -146,17 +146,17 @@ class PagesAndChoicesTest {
                             .status())
                     .isEqualTo(200);
             Api.Answer guessed = anybody.get(results + "?tidy-draft=" + "x".repeat(32));
-            assertThat(guessed.status()).isEqualTo(404);
+            assertThat(guessed.status()).isEqualTo(410);
             assertThat(guessed.text()).contains("This link to the draft has ended");
             String other = api.publishedSearch("Other");
             assertThat(anybody.get("/api/public/searches/" + other + "/results?tidy-draft=" + token)
                             .status())
                     .as("it is a link to one search")
-                    .isEqualTo(404);
+                    .isEqualTo(410);
             assertThat(anybody.send("POST", links, "", Map.of()).status()).isIn(401, 403);
 
             api.send("DELETE", links, null, Map.of());
-            assertThat(anybody.get(results + "?tidy-draft=" + token).status()).isEqualTo(404);
+            assertThat(anybody.get(results + "?tidy-draft=" + token).status()).isEqualTo(410);
         }
     }
 }

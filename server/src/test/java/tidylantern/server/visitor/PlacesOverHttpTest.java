@@ -104,6 +104,7 @@ class PlacesOverHttpTest {
         String search = api.publishedSearch("Dressed");
         publish(search, keep(search, "box", """
                 {"dress": {"sizes": {"height": 60, "edge": 0, "width": 480}, "angle": 120,
+                  "type": {"font": "Charter, serif", "weight": 600},
                   "rest": {"ground": "#0e5f63", "ending": "accent", "text": "#0e5f63"},
                   "focused": {"edge": "#ff0000"}, "over": {"ground": "mark", "spacing": 40}}}"""));
 
@@ -113,11 +114,17 @@ class PlacesOverHttpTest {
                 .contains(
                         "--box-width: 480px; --box-height: 60px;",
                         "--box-edges: 0px;",
+                        "--box-font: Charter, serif; --box-weight: 600;",
                         "--over-spacing: 40px;",
                         ".worn:is(.light, .visitor) .box { --box-paint: linear-gradient(120deg, #0e5f63, ",
                         ".worn.dark .box { --box-paint:",
                         ".box:focus-within {",
                         "--over-ground: #");
+        Api.Answer whole = api.get("/s/" + search + "/page.css");
+        assertThat(whole.text()).as("the hosted page wears it, and its cards").contains(css, "li.card", ".card-body");
+        assertThat(api.send("GET", "/s/" + search + "/page.css", null, Map.of("If-None-Match", whole.header("ETag")))
+                        .status())
+                .isEqualTo(304);
         assertThat(css).as("words as dark as their ground give way").doesNotContain("--text: #0e5f63");
     }
 
