@@ -181,13 +181,16 @@ export class SiteList {
       const isUnknown = this.known !== null && this.itemOf(entry) === null
       return { entry, at, place, shown: isWhole || place !== null || (isUnknown && !this.ways.unknownGo) }
     })
-    // What is not shown is moved at little cost.
+    // Nobody sees where those stand that are not shown: moving them would cost most.
     for (const { entry, shown } of placed) if (!shown) show(entry.element, false)
+    const inSight = placed.filter(one => one.shown)
     if (this.ways.ordered) {
-      const order = [...placed].sort((a, b) => (a.place ?? Infinity) - (b.place ?? Infinity) || a.at - b.at)
-      reorder((isWhole ? placed : order).map(one => one.entry.element))
+      const order = isWhole
+        ? inSight
+        : [...inSight].sort((a, b) => (a.place ?? Infinity) - (b.place ?? Infinity) || a.at - b.at)
+      reorder(order.map(one => one.entry.element))
     }
-    for (const { entry, shown } of placed) if (shown) show(entry.element, true)
+    for (const { entry } of inSight) show(entry.element, true)
     this.came.observe(containerOf(this.host), { childList: true })
   }
 }
