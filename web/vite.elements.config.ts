@@ -1,3 +1,4 @@
+import { gzipAsync } from '@gfx/zopfli'
 import vue from '@vitejs/plugin-vue'
 import { minify } from 'terser'
 import { defineConfig, type Plugin } from 'vite'
@@ -12,9 +13,12 @@ const small: Plugin = {
   },
 }
 
+/** It takes seconds where the usual takes none, and is smaller by one part in thirty. */
+const smallGzip = (file: Buffer) => gzipAsync(file, { numiterations: 15 })
+
 /** The elements that visitors meet: one script that a page names, and beside it what it fetches when needed. */
 export default defineConfig({
-  plugins: [vue({ features: { optionsAPI: false, customElement: true } }), small, compressed],
+  plugins: [vue({ features: { optionsAPI: false, customElement: true } }), small, compressed(smallGzip)],
   define: {
     'process.env.NODE_ENV': '"production"',
     // Vue asks for a policy of its own, which strict pages refuse aloud; nothing here is ever inserted as HTML.

@@ -7,7 +7,7 @@ import { compressed } from './compressed.ts'
 export default defineConfig({
   root: 'src/workbench',
   base: '/workbench/',
-  plugins: [vue(), compressed],
+  plugins: [vue(), compressed()],
   build: {
     outDir: '../../dist/workbench',
     emptyOutDir: true,
