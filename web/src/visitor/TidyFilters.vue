@@ -10,6 +10,7 @@ import { areResultsHere, lit } from './searchState'
 import { fetchFace, type Source } from './service'
 import { useSearchElement } from './element/useSearchElement'
 import { useFilterChoice } from './filters/useFilterChoice'
+import { useUntilDrawn } from './element/useUntilDrawn'
 import { useRoom } from './useRoom'
 
 defineOptions({ inheritAttrs: false })
@@ -37,6 +38,7 @@ const place = computed(() => face.value.value?.filterPlaces.home ?? null)
 /** Without results on the page there is nothing that a choice could hold for at once. */
 const isHere = computed(() => areResultsHere(state) || !face.value.value)
 const atOnce = computed(() => isHere.value && (place.value?.atOnce ?? true))
+useUntilDrawn(() => face.value.value !== null)
 const choice = useFilterChoice(
   search,
   source,

@@ -8,13 +8,12 @@ import { provideMoreValues } from './filters/moreValues'
 import SetFilters from './filters/SetFilters.vue'
 import { usePageFilters } from './filters/usePageFilters'
 import { BoxAgain } from './list/BoxAgain'
-import LeadsOn from './list/LeadsOn.vue'
-import MoreResults from './list/MoreResults.vue'
 import RelatedResults from './list/RelatedResults.vue'
 import ResultList from './list/ResultList.vue'
 import ResultPages from './list/ResultPages.vue'
 import ResultsHead from './list/ResultsHead.vue'
 import { resultsTitle } from './list/resultsTitle'
+import { goesOn, useExtras } from './list/useExtras'
 import { useGoingOn } from './list/useGoingOn'
 import { useResults } from './list/useResults'
 import { useLook } from './look/useLook'
@@ -46,6 +45,7 @@ const {
 const { state, say } = useSearchElement(search, source)
 const host = useElement()
 const { results, answer } = useResults(search, source, state)
+const extras = useExtras()
 const target = computed(() => (source === 'draft' ? '_blank' : undefined))
 const title = computed(() => (answer.value ? resultsTitle(answer.value, say) : ''))
 /** Before anything is typed or set there may be nothing to show. */
@@ -164,8 +164,9 @@ function follow(hit: Hit, event: Event) {
         @narrow="narrow"
         @turn="page => show(state, state.query, page, state.filters, 'same')"
       />
-      <MoreResults
-        v-if="answer.list.paging !== 'numbers' && answer.page < answer.pages"
+      <component
+        :is="extras?.MoreResults"
+        v-if="goesOn(answer)"
         :scrolls="answer.list.paging === 'scroll'"
         @more="more"
       />
@@ -177,11 +178,12 @@ function follow(hit: Hit, event: Event) {
         @turn="turn"
       />
       <RelatedResults :answer="answer" :target="target" @follow="follow" />
-      <LeadsOn
+      <component
+        :is="extras?.LeadsOn"
         :answer="answer"
-        :address-of-value="value => addressOf(search, '', 1, undefined, onlyIn(value))"
-        :address-of-query="query => addressOf(search, query, 1)"
-        @narrow="value => show(state, '', 1, onlyIn(value))"
+        :address-of-value="(value: PopularValue) => addressOf(search, '', 1, undefined, onlyIn(value))"
+        :address-of-query="(query: string) => addressOf(search, query, 1)"
+        @narrow="(value: PopularValue) => show(state, '', 1, onlyIn(value))"
         @ask="ask"
       />
     </div>

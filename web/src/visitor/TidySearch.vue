@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, provide, ref, useId, watch } from 'vue'
+import { computed, provide, ref, useId } from 'vue'
 import BoxAndList from './box/BoxAndList.vue'
 import { BOX } from './box/boxContext'
 import BoxSign from './box/BoxSign.vue'
@@ -20,14 +20,13 @@ import { useLeaving } from './live/useLeaving'
 import { useLiveResults } from './live/useLiveResults'
 import { useLook } from './look/useLook'
 import { areResultsHere, lit } from './searchState'
+import { withTierStyle } from './cards/tierStyle'
 import { fetchLive, type Source } from './service'
 import { useElement } from './element/draw'
 import { useSearchElement } from './element/useSearchElement'
 import { useStyle } from './look/useStyle'
 import css from './box/box.css?inline'
 
-const BoxOverPage = defineAsyncComponent(() => import('./box/BoxOverPage.vue'))
-const FilterGroup = defineAsyncComponent(() => import('./filters/FilterGroup.vue'))
 useStyle(css)
 
 defineOptions({ inheritAttrs: false })
@@ -92,7 +91,8 @@ const live = useLiveResults(
     list: () => list.value,
     fewestLetters,
     request: () => (search ? { query: text.value, filters: choice.chosen.value, revision: state.revision } : null),
-    fetchFor: (wanted, signal) => fetchLive(search, source, wanted.query, wanted.filters, signal),
+    fetchFor: async (wanted, signal) =>
+      withTierStyle(await fetchLive(search, source, wanted.query, wanted.filters, signal)),
     allAddress: leading.address,
     recent: () => (list.value?.above.recent ? recentSearches(search) : []),
   },
@@ -100,21 +100,14 @@ const live = useLiveResults(
 )
 const endTyping = useListRefresh(
   state,
-  () => text.value,
+  text,
   () => list.value?.inList ?? false,
   fewestLetters,
   () => list.value?.asking.pause ?? PAUSE_MS,
 )
-watch(
-  () => state.query,
-  now => {
-    // What the list follows is what stands here already, or the beginning of it.
-    if (!(list.value?.inList && (now === '' || now === query.value))) text.value = now
-  },
-)
 
 const opening = useOpening(arrangement, list, live.close)
-const { isOpened, isOpenerThere, isOverOffered, isInPage, toggle } = opening
+const { isOpened, isOpenerThere, overPage, isInPage, toggle } = opening
 function submit() {
   endTyping()
   opening.shut()
@@ -183,9 +176,10 @@ const left = useLeaving(() => {
       <BoxSign :path="arrangement.sign" :size="arrangement.signSize" />
     </button>
     <BoxAndList v-if="isInPage && isKnown" ref="here" :with-list="list?.where !== 'over'" />
-    <BoxOverPage v-if="isOverOffered" ref="over-page" @closed="isOpened = false" />
-    <div v-if="filters.shown.value.length > 0" class="beside" part="filters">
-      <FilterGroup
+    <component :is="overPage" v-if="overPage" ref="over-page" @closed="isOpened = false" />
+    <div v-if="filters.group.value" class="beside" part="filters">
+      <component
+        :is="filters.group.value"
         across
         :filters="filters.shown.value"
         :choice="beside"

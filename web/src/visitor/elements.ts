@@ -16,11 +16,15 @@ class TidyResultsElement extends TidyElement {
   protected override begin(): void {
     // The hosted page holds results that were drawn without script.
     if (this.hasAttribute('drawn') && this.root.childNodes.length === 0) showUntilDrawn(this.root)
+    super.begin()
+  }
+
+  protected override near(): void {
     if (this.search !== '' && this.source === 'live' && !this.isDrawn) {
       learnLanguage(this.search, this)
       askEarly(this.search, showingNow(this.search))
     }
-    super.begin()
+    super.near()
   }
 
   protected override load() {

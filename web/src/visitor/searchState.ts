@@ -12,6 +12,7 @@ import {
   type Filters,
   type Showing,
 } from './address'
+import { SHOWN } from './element/whenNear'
 
 /** What one search on a page is at: shared by its box and its results, which find each other by the search's key. */
 export interface SearchState {
@@ -88,6 +89,7 @@ export function show(
   state.query = query
   state.page = page
   state.filters = filters
+  dispatchEvent(new CustomEvent(SHOWN, { detail: state.key }))
   const address = addressOf(state.key, query, page, location.href, filters)
   if (step === 'new') keepPlace()
   const { [PLACE]: _place, [VIEWED]: _viewed, ...before } = entryNow() ?? {}

@@ -6,7 +6,7 @@ import { publicAddress, type Source } from './service'
  * What elements tell the service of themselves: which result was chosen, and on which page they stand. Nothing of the
  * visitor goes along, no cookie and no query; what cannot be told is not.
  */
-function tell(search: string, source: Source, what: 'chosen' | 'pages', told: object): void {
+export function tell(search: string, source: Source, what: 'chosen' | 'pages', told: object): void {
   // What owners do with a draft is no visitor's choice.
   if (source === 'draft' || draftTokenOf(search) !== null) return
   // Text, which a browser sends without asking first whether it may, even as its page goes.
@@ -24,8 +24,6 @@ export interface UnknownEntries {
   links: readonly string[]
 }
 
-const KINDS = { box: 'tidy-search', results: 'tidy-results', filters: 'tidy-filters', list: 'tidy-list' }
-const TOLD = 'tidy-lantern-pages'
 /** By search, what its list on this page found unknown. */
 const unknown = new Map<string, UnknownEntries>()
 const waiting = new Map<string, ReturnType<typeof setTimeout>>()
@@ -38,34 +36,6 @@ export function tellPage(search: string, source: Source, found?: UnknownEntries)
   if (search === '' || location.href.startsWith(`${new URL(publicAddress(search, 'pages')).origin}/s/`)) return
   if (found) unknown.set(search, found)
   clearTimeout(waiting.get(search))
-  waiting.set(
-    search,
-    setTimeout(() => tellNow(search, source), PAUSE_MS),
-  )
-}
-
-function tellNow(search: string, source: Source): void {
-  const here = (tag: string) => document.querySelector(`${tag}[search="${CSS.escape(search)}"]`) !== null
-  const entries = unknown.get(search)
-  const told = {
-    address: location.origin + location.pathname,
-    title: document.title,
-    elements: Object.entries(KINDS).flatMap(([kind, tag]) => (here(tag) ? [kind] : [])),
-    unknown: entries?.count ?? null,
-    unknownLinks: entries?.links ?? null,
-  }
-  if (told.elements.length > 0 && isNews(search, told)) tell(search, source, 'pages', told)
-}
-
-/** Whether just this was not told in this visit yet; where nothing can be kept, every page tells it. */
-function isNews(search: string, told: object): boolean {
-  const now = JSON.stringify([search, told])
-  try {
-    const before = JSON.parse(sessionStorage.getItem(TOLD) ?? '[]') as string[]
-    if (before.includes(now)) return false
-    sessionStorage.setItem(TOLD, JSON.stringify([...before.slice(-20), now]))
-  } catch {
-    return true
-  }
-  return true
+  const tellLater = () => void import('./tellNow').then(one => one.tellNow(search, source, unknown.get(search)))
+  waiting.set(search, setTimeout(tellLater, PAUSE_MS))
 }

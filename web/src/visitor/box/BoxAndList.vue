@@ -1,12 +1,14 @@
+<script lang="ts">
+/** Not before somebody is about to type: most pages carry a box that nobody uses. */
+const livePanel = late(() => import('../live/LivePanel.vue').then(one => one.default))
+</script>
+
 <script setup lang="ts">
-import { computed, defineAsyncComponent, inject, ref } from 'vue'
+import { computed, inject, ref } from 'vue'
+import { late } from '../../shared/late'
 import { useTexts } from '../texts'
 import { BOX } from './boxContext'
 import { SearchField } from './SearchField'
-
-/** Not before somebody is about to type: most pages carry a box that nobody uses. */
-const loadPanel = () => import('../live/LivePanel.vue')
-const LivePanel = defineAsyncComponent(loadPanel)
 
 /** The box with what stands above it, and live results below it. */
 const { withList, over = false } = defineProps<{
@@ -20,10 +22,11 @@ const { say } = useTexts()
 const field = ref<{ focus: () => void }>()
 defineExpose({ focus: () => field.value?.focus() })
 function entered() {
-  if (withList) void loadPanel()
+  if (withList) void livePanel.load()
   box.entered()
 }
 const isShown = computed(() => withList && box.live.isShown.value)
+const LivePanel = computed(() => (isShown.value ? livePanel.wanted() : undefined))
 const list = computed(() =>
   withList && box.list.value?.where !== 'nowhere'
     ? { id: isShown.value ? `${box.id}-list` : undefined, active: box.live.activeRow.value?.id }
@@ -38,6 +41,6 @@ const list = computed(() =>
       {{ box.named.value }}
     </p>
     <SearchField ref="field" :is-in-page="!over" :list="list" @entered="entered" />
-    <LivePanel v-if="isShown" :floating="!over" />
+    <component :is="LivePanel" v-if="LivePanel" :floating="!over" />
   </div>
 </template>

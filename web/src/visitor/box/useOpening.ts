@@ -1,7 +1,10 @@
 import { computed, nextTick, ref, useTemplateRef, watch, type ComputedRef } from 'vue'
 import type { ArrangementFace, LiveList } from '../../shared/contract'
+import { late } from '../../shared/late'
 import type BoxAndList from './BoxAndList.vue'
-import type BoxOverPage from './BoxOverPage.vue'
+
+const boxOverPage = late(() => import('./BoxOverPage.vue').then(one => one.default))
+type BoxOverPage = InstanceType<Awaited<ReturnType<typeof boxOverPage.load>>>
 
 /**
  * How the box comes to be in view: always, in place of a sign, below it, or over the page.
@@ -13,25 +16,25 @@ export function useOpening(
   list: ComputedRef<LiveList | null>,
   onShut: () => void,
 ) {
-  const overPage = useTemplateRef<InstanceType<typeof BoxOverPage>>('over-page')
+  const drawn = useTemplateRef<BoxOverPage>('over-page')
   const here = useTemplateRef<InstanceType<typeof BoxAndList>>('here')
   const opener = useTemplateRef<HTMLElement>('opener')
   const isOpened = ref(false)
   const opening = computed(() => arrangement.value.opening)
   const hasOpener = computed(() => opening.value !== 'always')
-  const isOver = () => overPage.value?.isOpen() ?? false
+  const isOver = () => drawn.value?.isOpen() ?? false
   function shut() {
     onShut()
-    overPage.value?.close()
+    drawn.value?.close()
     isOpened.value = false
   }
   /** Whether it is to stand over the page as soon as it can: its script may still be on its way. */
   let isOverWanted = false
   function openOver() {
-    isOverWanted = overPage.value === null
-    overPage.value?.open()
+    isOverWanted = drawn.value === null
+    drawn.value?.open()
   }
-  watch(overPage, now => {
+  watch(drawn, now => {
     if (now && isOverWanted) openOver()
   })
   async function open() {
@@ -49,8 +52,10 @@ export function useOpening(
     shut,
     /** Whether the sign that opens the box is there; it is not where the box stands in its place. */
     isOpenerThere: computed(() => hasOpener.value && !(opening.value === 'in-place' && isOpened.value)),
-    /** Whether something of it may stand over the page. */
-    isOverOffered: computed(() => opening.value === 'over' || list.value?.where === 'over'),
+    /** What stands over the page, where something of the box may; nothing until its script has come. */
+    overPage: computed(() =>
+      opening.value === 'over' || list.value?.where === 'over' ? boxOverPage.wanted() : undefined,
+    ),
     isInPage: computed(() => opening.value !== 'over' && (!hasOpener.value || isOpened.value)),
     toggle: () => (isOpened.value && opening.value === 'below' ? shut() : open()),
     /** Puts the cursor into the words, wherever they stand. */

@@ -1,6 +1,9 @@
 import type { Component } from 'vue'
+import { keptPlace } from '../address'
 import type { Drawn } from './draw'
 import { SearchElement } from './SearchElement'
+import { showUntilDrawn } from './untilDrawn'
+import { whenNear } from './whenNear'
 
 /** Whatever a component of an element takes, by name. */
 export type Given = Record<string, unknown>
@@ -15,6 +18,8 @@ export abstract class TidyElement extends SearchElement {
   private drawing: Promise<Drawn> | null = null
   /** What was drawn before has to be gone before anything else is drawn. */
   private ending: Promise<void> | null = null
+  /** Ends waiting for it to come into view. */
+  private stopWaiting = () => {}
 
   constructor() {
     super(true)
@@ -29,10 +34,28 @@ export abstract class TidyElement extends SearchElement {
   protected abstract load(): Promise<Component>
 
   protected override begin(): void {
+    this.stopWaiting()
+    // Who comes back to a place below it has to find the page as long as it was.
+    if (this.isDrawn || this.source === 'draft' || keptPlace() !== null) {
+      this.near()
+      return
+    }
+    this.stopWaiting = whenNear(
+      this,
+      () => this.search,
+      () => this.near(),
+    )
+    // What the page has in it meanwhile is for those who get there otherwise than by scrolling.
+    if (!this.isDrawn && this.root.childNodes.length === 0) showUntilDrawn(this.root)
+  }
+
+  /** Called once it is about to be seen. */
+  protected near(): void {
     void this.draw()
   }
 
   protected override end(): void {
+    this.stopWaiting()
     if (this.drawing) this.ending = this.drawing.then(drawn => drawn.end())
     this.drawing = null
   }

@@ -1,6 +1,11 @@
+<script lang="ts">
+const filterSheet = late(() => import('./FilterSheet.vue').then(one => one.default))
+</script>
+
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { FilterShape } from '../../shared/contract'
+import { late } from '../../shared/late'
 import FilterList from './FilterList.vue'
 import { valuesIn } from './filterState'
 import { useTexts } from '../texts'
@@ -34,7 +39,7 @@ const {
   /** One beside the other, as far as there is room. */
   across?: boolean
 }>()
-const sheet = ref<HTMLDialogElement>()
+const isSheetOpen = ref(false)
 const unfolded = ref(false)
 const way = computed(() => (over ? 'over' : opened))
 const set = computed(() => filters.reduce((sum, filter) => sum + valuesIn(filter).length, 0))
@@ -42,9 +47,10 @@ const showResults = computed(() => {
   const total = choice.total.value ?? 0
   return total === 0 ? say('showNothing') : say('showResults', { count: total })
 })
-function apply() {
-  choice.apply()
-  sheet.value?.close()
+async function open() {
+  if (way.value === 'over') await filterSheet.load()
+  if (way.value === 'over') isSheetOpen.value = true
+  else unfolded.value = !unfolded.value
 }
 </script>
 
@@ -56,7 +62,7 @@ function apply() {
     part="filters-button"
     :aria-haspopup="way === 'over' ? 'dialog' : undefined"
     :aria-expanded="way === 'unfolding' ? unfolded : undefined"
-    @click="way === 'over' ? sheet?.showModal() : (unfolded = !unfolded)"
+    @click="open"
   >
     {{ say('filters') }}
     <span v-if="set > 0">{{ set }}</span>
@@ -64,7 +70,7 @@ function apply() {
   <div v-if="way === 'in-view' || (way === 'unfolding' && unfolded)" class="group" :class="{ across }">
     <FilterList :filters="filters" :lit="lit" @tick="choice.tick" @put="choice.put" />
     <div v-if="!atOnce" class="acts">
-      <button type="button" class="done" part="done" @click="apply">
+      <button type="button" class="done" part="done" @click="choice.apply">
         {{ showResults }}
       </button>
       <button v-if="choice.changed.value" type="button" class="again" @click="choice.clear">
@@ -72,26 +78,15 @@ function apply() {
       </button>
     </div>
   </div>
-  <dialog
-    v-if="way === 'over'"
-    ref="sheet"
-    class="sheet"
-    :class="{ drawer: !over }"
-    :aria-label="say('filters')"
-    @click.self="sheet?.close()"
-  >
-    <div class="sheet-top">
-      <strong>{{ say('filters') }}</strong>
-      <button v-if="choice.changed.value" type="button" class="again" @click="choice.clear">
-        {{ say('clearAll') }}
-      </button>
-      <button type="button" class="turn" :aria-label="say('close')" @click="sheet?.close()">
-        <svg viewBox="0 0 18 18" aria-hidden="true"><path d="m4 4 10 10m0-10-10 10" /></svg>
-      </button>
-    </div>
-    <div class="sheet-list"><FilterList :filters="filters" :lit="lit" @tick="choice.tick" @put="choice.put" /></div>
-    <button type="button" class="done" part="done" @click="apply">
-      {{ showResults }}
-    </button>
-  </dialog>
+  <component
+    :is="filterSheet.came()"
+    v-if="way === 'over' && isSheetOpen"
+    :filters="filters"
+    :choice="choice"
+    :done="showResults"
+    :lit="lit"
+    :drawer="!over"
+    @apply="choice.apply"
+    @closed="isSheetOpen = false"
+  />
 </template>

@@ -1,6 +1,5 @@
 import { shallowReactive, type Component } from 'vue'
-import type { FilterShape, Results } from '../../shared/contract'
-import { fetchResults } from '../service'
+import type { FilterShape } from '../../shared/contract'
 
 /**
  * What filters are drawn as. Each comes once a filter needs it: most searches have one or two of them. Each takes its
@@ -34,16 +33,9 @@ function named(filter: FilterShape): Control {
 }
 
 /** Ends once all these filters can be drawn, so that they stand there with what they narrow. */
-async function loadControls(filters: readonly FilterShape[]): Promise<void> {
+export async function loadControls(filters: readonly FilterShape[]): Promise<void> {
   const missing = new Set(filters.map(named).filter(control => !came.has(control)))
   await Promise.all([...missing].map(async control => came.set(control, (await CONTROLS[control]()).default)))
-}
-
-/** Results, once their filters can be drawn. */
-export async function fetchDrawable(...asked: Parameters<typeof fetchResults>): Promise<Results> {
-  const results = await fetchResults(...asked)
-  await loadControls(results.filters)
-  return results
 }
 
 /** What a filter is drawn as; nothing until that has come. */

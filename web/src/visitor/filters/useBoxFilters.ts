@@ -1,9 +1,12 @@
 import { computed, type Ref } from 'vue'
 import type { SearchFace } from '../../shared/contract'
+import { late } from '../../shared/late'
 import { areResultsHere, type SearchState } from '../searchState'
 import type { Source } from '../service'
 import { useRoom } from '../useRoom'
 import { useFilterChoice } from './useFilterChoice'
+
+const filterGroup = late(() => import('./FilterGroup.vue').then(one => one.default))
 
 /**
  * The filters beside a search box.
@@ -36,17 +39,20 @@ export function useBoxFilters(
     pauseMs,
   )
   const isNarrow = useRoom(whole)
+  const shown = computed(() =>
+    areWanted.value
+      ? choice.filters.value.filter(
+          filter => filter.offers && filter.shown.box && filter.devices !== (isNarrow.value ? 'wide' : 'narrow'),
+        )
+      : [],
+  )
   return {
     choice,
     atOnce,
     isNarrow,
     opened: computed(() => place.value?.opened ?? 'in-view'),
-    shown: computed(() =>
-      areWanted.value
-        ? choice.filters.value.filter(
-            filter => filter.offers && filter.shown.box && filter.devices !== (isNarrow.value ? 'wide' : 'narrow'),
-          )
-        : [],
-    ),
+    shown,
+    /** What draws them; nothing where there are none, and until its script has come. */
+    group: computed(() => (shown.value.length > 0 ? filterGroup.wanted() : undefined)),
   }
 }

@@ -4,8 +4,8 @@ import { useLatest } from '../../shared/useLatest'
 import { isAtStart, parameterFor, valuesIn } from './filterState'
 import type { Filters } from '../address'
 import { show, type SearchState } from '../searchState'
-import type { Source } from '../service'
-import { fetchDrawable } from './controls'
+import { fetchResults, type Source } from '../service'
+import { loadControls } from './controls'
 
 /** What visitors set in the filters of one place, as they see it before and after it holds. */
 export interface FilterChoice {
@@ -47,7 +47,11 @@ export function useFilterChoice(
   const asksApart = () => search !== '' && wanted() && (answered === null || (!atOnce() && pending.value !== null))
   const apart = useLatest(
     () => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null),
-    (asked, signal) => fetchDrawable(search, source, asked.query, 1, asked.filters, signal),
+    async (asked, signal) => {
+      const results = await fetchResults(search, source, asked.query, 1, asked.filters, signal)
+      await loadControls(results.filters)
+      return results
+    },
     () => pauseMs,
   )
   const answer = computed(() => (asksApart() ? (apart.value.value ?? answered?.() ?? null) : (answered?.() ?? null)))

@@ -4,8 +4,7 @@ import type { Results } from '../../shared/contract'
 import { useTexts } from '../texts'
 import BoxSign from '../box/BoxSign.vue'
 import type { FilterChoice } from '../filters/useFilterChoice'
-import CopyLink from './CopyLink.vue'
-import NothingFound from './NothingFound.vue'
+import { useExtras } from './useExtras'
 
 /** What stands above the cards: what was searched for, how many there are, in which order. */
 const { answer, title } = defineProps<{
@@ -18,6 +17,7 @@ const { answer, title } = defineProps<{
 }>()
 const emit = defineEmits<{ put: [order: string]; everything: [] }>()
 const { nothingFor, say } = useTexts()
+const extras = useExtras()
 const heading = ref<HTMLElement>()
 const shows = computed(() => answer.list.shows)
 const isNothing = computed(() => answer.total === 0)
@@ -57,7 +57,7 @@ defineExpose({
         </option>
       </select>
     </label>
-    <CopyLink v-if="shows.copyLink" :address="address" />
+    <component :is="extras?.CopyLink" v-if="shows.copyLink" :address="address" />
   </div>
-  <NothingFound v-else :answer="answer" :choice="choice" @everything="emit('everything')" />
+  <component :is="extras?.NothingFound" v-else :answer="answer" :choice="choice" @everything="emit('everything')" />
 </template>

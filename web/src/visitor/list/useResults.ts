@@ -3,8 +3,11 @@ import type { Results } from '../../shared/contract'
 import { useLatest } from '../../shared/useLatest'
 import type { Filters } from '../address'
 import type { SearchState } from '../searchState'
-import { fetchDrawable } from '../filters/controls'
-import type { Source } from '../service'
+import { withTierStyle } from '../cards/tierStyle'
+import { loadControls } from '../filters/controls'
+import { fetchResults, type Source } from '../service'
+import { loadArrangedStyle } from './arrangedStyle'
+import { loadExtras } from './useExtras'
 
 interface Wanted {
   query: string
@@ -13,6 +16,18 @@ interface Wanted {
   revision: number
   /** Whether all pages up to this one stand one below the other. */
   all: boolean
+}
+
+/** Results, once all that they are drawn with has come. */
+async function fetchDrawable(...asked: Parameters<typeof fetchResults>): Promise<Results> {
+  const results = await fetchResults(...asked)
+  await Promise.all([
+    loadControls(results.filters),
+    loadExtras(results),
+    withTierStyle(results),
+    loadArrangedStyle(results),
+  ])
+  return results
 }
 
 /** The results of a search as its list shows them: one page, or, where the list grows, all pages up to one. */

@@ -8,10 +8,11 @@ import LiveResult from './LiveResult.vue'
 import type { LiveRow } from './liveRows'
 import { useStyle } from '../look/useStyle'
 import cards from '../cards/cards.css?inline'
-import tiers from '../cards/tiers.css?inline'
+import { useTierStyle } from '../cards/tierStyle'
 import css from './live.css?inline'
 
-for (const one of [css, cards, tiers]) useStyle(one)
+for (const one of [css, cards]) useStyle(one)
+useTierStyle()
 
 /** The live results of a search box: queries to go on with, results, the way to the rest and to all of them. */
 const { floating } = defineProps<{

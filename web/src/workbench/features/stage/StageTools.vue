@@ -65,4 +65,9 @@ const emit = defineEmits<{ why: [] }>()
     display: none;
   }
 }
+@container (max-width: 520px) {
+  .tools {
+    flex-wrap: wrap;
+  }
+}
 </style>

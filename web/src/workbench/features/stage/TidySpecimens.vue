@@ -12,6 +12,7 @@ import type { WantedSpecimen } from './specimens'
 import cards from '../../../visitor/cards/cards.css?inline'
 import tiers from '../../../visitor/cards/tiers.css?inline'
 import list from '../../../visitor/list/list.css?inline'
+import arranged from '../../../visitor/list/arranged.css?inline'
 import live from '../../../visitor/live/live.css?inline'
 import { useStyle } from '../../../visitor/look/useStyle'
 import css from './specimens.css?inline'
@@ -25,7 +26,7 @@ const { search = '', wanted = null } = defineProps<{
 const { state } = useSearchElement(search, 'draft')
 const whole = ref<HTMLElement>()
 const worn = useLook(whole, search, 'draft', state)
-for (const one of [list, live, cards, tiers, css]) useStyle(one)
+for (const one of [list, arranged, live, cards, tiers, css]) useStyle(one)
 const at = ref(1)
 watch(
   () => wanted?.collection,
