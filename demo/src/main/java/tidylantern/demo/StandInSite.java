@@ -47,6 +47,8 @@ public final class StandInSite implements AutoCloseable {
     private static final Map<String, String> FILES = Map.of(
             "site.css",
             "text/css; charset=utf-8",
+            "heard.js",
+            "text/javascript; charset=utf-8",
             "newsreader-latin-wght-normal.woff2",
             "font/woff2",
             "newsreader-latin-ext-wght-normal.woff2",
@@ -184,7 +186,11 @@ public final class StandInSite implements AutoCloseable {
     private void other(HttpExchange exchange, String path) throws IOException {
         String[] parts = path.substring(1).split("/");
         if (parts[0].equals("files") && parts.length == 2 && FILES.containsKey(parts[1])) {
-            send(exchange, 200, FILES.get(parts[1]), bytes(parts[1].endsWith(".css") ? parts[1] : "fonts/" + parts[1]));
+            send(
+                    exchange,
+                    200,
+                    FILES.get(parts[1]),
+                    bytes(parts[1].endsWith(".woff2") ? "fonts/" + parts[1] : parts[1]));
             return;
         }
         if (parts[0].equals("images") && parts.length == 2 && parts[1].endsWith(".svg")) {
@@ -548,7 +554,7 @@ public final class StandInSite implements AutoCloseable {
         exchange.getResponseHeaders()
                 .set(
                         "Content-Security-Policy",
-                        "default-src 'none'; script-src %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s"
+                        "default-src 'none'; script-src 'self' %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s"
                                 .formatted(service, service, service));
         exchange.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
         String tag = "\"%s\"".formatted(HexFormat.of().formatHex(sha256(body), 0, 12));

@@ -62,17 +62,15 @@ class OwnSiteTest {
     /** From a new search to the site's own page, with what leads on where nothing is found. */
     @Test
     void aRecipePageIsChosenByItsNameAndLeadsOnWhereNothingIsFound() throws IOException {
-        String key = LiveSearch.of(
-                world,
-                "Recipes",
-                List.of("kitchen"),
-                Map.of(
-                        "filters",
-                        "[{\"key\": \"course\", \"label\": \"Course\", \"field\": \"course\"}]",
-                        "page",
-                        """
-                        {"start": {"with": "category", "filter": "course", "value": "soup"},
-                         "shows": {"box": true, "popular": {"filter": "course"}}}"""));
+        String key = OwnerAtWork.onNewSearch(world, browser, "Recipes", "kitchen")
+                .at("Filters")
+                .filter("Course")
+                .at("Results page")
+                .choose("Before anything is typed", "One category")
+                .press("Around the results")
+                .turn("A box to search again")
+                .choose("Popular categories", "Course")
+                .publish();
         String tags = "<tidy-results search=\"%s\"></tidy-results>".formatted(key);
         try (OnePageSite site = new OnePageSite(html("Find a recipe", script() + tags))) {
             world.allow(site.address());

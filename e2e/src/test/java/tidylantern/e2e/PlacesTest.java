@@ -67,8 +67,8 @@ class PlacesTest {
     /** With keys alone; WAI-ARIA Authoring Practices, dialog (modal). */
     @Test
     void aBoxOpensFromASignOverThePageAndTheFocusComesBack() {
-        String key = world.newSearch("From a sign", List.of("homes"));
-        browser.open(world.workbench("/searches/" + key + "/search-box"));
+        OwnerAtWork owner = OwnerAtWork.onNewSearch(world, browser, "From a sign", "homes");
+        String key = owner.at("Search box").key();
         browser.tabTo("From a sign");
         browser.press(Keys.ENTER);
         browser.see(".ready button[aria-pressed=true] .sign-only");
@@ -80,7 +80,7 @@ class PlacesTest {
                 .path("opening")
                 .asString()
                 .equals("over"));
-        LiveSearch.publish(world, key);
+        owner.publish();
         browser.open(page(key));
         WebElement opener = browser.see(box(), ".opener");
         assertThat(opener.getDomAttribute("aria-haspopup")).isEqualTo("dialog");
@@ -366,6 +366,32 @@ class PlacesTest {
         assertThat(browser.address())
                 .as("the page kept the link from being followed")
                 .contains("/s/" + key);
+    }
+
+    /** The demo's results page, with the site's own script on it. */
+    @Test
+    void theDemosPageHearsWhatItsVisitorsLookForAndAsksItself() {
+        browser.open(world.site() + "/search");
+        browser.untilTexts(results(), ".count", texts -> !texts.isEmpty());
+        browser.script("sessionStorage.removeItem('quillhaven-heard')");
+        browser.open(world.site() + "/search");
+        browser.untilTexts(results(), ".count", texts -> !texts.isEmpty());
+        browser.seeText(".asked-often a", "lighthouse").click();
+        browser.untilTexts(results(), ".heading", texts -> texts.contains("Results for “lighthouse”"));
+        String found = count().replaceAll("\\D", "");
+        browser.see(results(), ".card .title a").click();
+        browser.until("an item's page", () -> !browser.address().contains("/search"));
+        String opened = browser.address();
+        browser.driver().navigate().back();
+        browser.untilTexts(results(), ".count", texts -> !texts.isEmpty());
+        browser.see(".heard summary").click();
+        browser.until("all that was heard, the latest first", () -> browser.texts(browser.driver(), ".heard li")
+                .containsAll(List.of(
+                        "Opened " + opened + " from the list",
+                        found + " found for “lighthouse”",
+                        "Asked for “lighthouse”")));
+        browser.mustBeAccessible("what the page heard");
+        assertThat(browser.consoleErrors()).isEmpty();
     }
 
     @Test

@@ -345,6 +345,46 @@ class VisitorSearchTest {
         }
     }
 
+    /** As a browser fills in a field, or a tool of one's own: without a key and without the focus. */
+    @Test
+    void whatIsFilledInCountsAsTyped() {
+        browser.open(world.site() + "/search");
+        browser.untilTexts(browser.inside("tidy-results"), ".count", counts -> !counts.isEmpty());
+        browser.script("""
+                const input = document.querySelector('tidy-search').shadowRoot.querySelector('input')
+                input.value = 'harbour'
+                for (const name of ['input', 'change']) input.dispatchEvent(new Event(name, { bubbles: true }))""");
+        browser.until("awake", () -> "combobox".equals(input().getDomAttribute("role")));
+        assertThat(input().getDomProperty("value")).isEqualTo("harbour");
+        input().sendKeys(Keys.ENTER);
+        browser.untilTexts(
+                browser.inside("tidy-results"), ".heading", texts -> texts.contains("Results for “harbour”"));
+    }
+
+    /** A screen reader's virtual cursor presses what it is at by a click alone: no pointer moves, no key is pressed. */
+    @Test
+    void aVirtualCursorPressesWhatItIsAt() {
+        browser.open(world.site() + "/search");
+        browser.untilTexts(browser.inside("tidy-results"), ".count", counts -> !counts.isEmpty());
+        browser.script("""
+                const box = document.querySelector('tidy-search').shadowRoot
+                box.querySelector('input').value = 'harbour'
+                box.querySelector('input').dispatchEvent(new Event('input', { bubbles: true }))
+                box.querySelector('[part~=submit]').click()""");
+        browser.untilTexts(
+                browser.inside("tidy-results"), ".heading", texts -> texts.contains("Results for “harbour”"));
+        browser.script("""
+                document.querySelector('tidy-results').shadowRoot.querySelector('.filter input:not(:disabled)').click()""");
+        browser.untilTexts(browser.inside("tidy-results"), ".chip", chips -> chips.size() == 1);
+        browser.script(
+                "document.querySelector('tidy-results').shadowRoot.querySelector('.active button.chip').click()");
+        browser.untilTexts(browser.inside("tidy-results"), ".chip", List::isEmpty);
+        typed("ferry");
+        String title = browser.texts(box(), ".row .title").getFirst();
+        browser.script("document.querySelector('tidy-search').shadowRoot.querySelector('.row').click()");
+        browser.until("its page", () -> browser.driver().getTitle().contains(title));
+    }
+
     @Test
     void onAPhoneTargetsAreLargeEnoughAndNothingOverflows() {
         try (Browser phone = Browser.phone()) {
