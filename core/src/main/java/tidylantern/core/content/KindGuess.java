@@ -17,8 +17,20 @@ import org.jspecify.annotations.Nullable;
  */
 public final class KindGuess {
     private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}([T ].*)?");
-    private static final Pattern CODE =
-            Pattern.compile("[A-Za-z]{1,6}[-/.]?[0-9][A-Za-z0-9/.-]*|[A-Z0-9]+(-[A-Z0-9]+)+");
+    private static final Pattern CODE = Pattern.compile("#?[A-Za-z0-9][A-Za-z0-9./_+:~-]{0,63}");
+    /** Counts, times of day, from one number to another. */
+    private static final Pattern NO_CODE = Pattern.compile("[1-9]\\d*|\\d{1,2}(:\\d{2}){1,2}|\\d{1,4}-\\d{1,4}");
+
+    private static final Pattern CAPITALS = Pattern.compile("[A-Z0-9][A-Z0-9./-]{0,11}");
+    /** A colour, a sum of a file. */
+    private static final Pattern HEX = Pattern.compile("#[0-9A-Fa-f]{3,8}|[0-9A-Fa-f]{16,64}");
+
+    private static final Pattern SHORT = Pattern.compile("[A-Za-z0-9]{1,4}");
+    private static final int LEAST_RECURRING = 4;
+    private static final int MANY = 40;
+    /** One in so many is a slip. */
+    private static final int FEW = 33;
+
     private static final Pattern IMAGE_FILE = Pattern.compile("(?i).+\\.(png|jpe?g|gif|webp|avif|svg)([?#].*)?");
     /** With a scheme, or beginning as people write the addresses of websites and of people. */
     private static final Pattern WEB_ADDRESS = Pattern.compile(
@@ -27,7 +39,8 @@ public final class KindGuess {
     private static final int LONGEST_ADDRESS = 2_000;
     private static final Set<String> PROSE_NAMES =
             Set.of("title", "summary", "body", "headings", "name", "description", "text", "reviews");
-    private static final Set<String> IMAGE_NAMES = Set.of("image", "picture", "photo", "thumbnail");
+    private static final Set<String> IMAGE_NAMES =
+            Set.of("image", "picture", "photo", "thumbnail", "imageurl", "logo", "icon");
     private static final Set<String> MONEY_NAMES = Set.of("price", "cost", "rent", "fee", "deposit", "fare");
 
     private KindGuess() {}
@@ -91,7 +104,9 @@ public final class KindGuess {
 
     /** Whether a text is an address of the web, a slash in which parts no levels of a tree. */
     public static boolean isWebAddress(String text) {
-        return text.length() <= LONGEST_ADDRESS
+        // Most texts have none of these, which is found out far sooner.
+        return (text.indexOf('/') >= 0 || text.indexOf('@') > 0 || text.indexOf('.') > 0)
+                && text.length() <= LONGEST_ADDRESS
                 && WEB_ADDRESS.matcher(text.strip()).matches();
     }
 
@@ -112,29 +127,85 @@ public final class KindGuess {
         if (all(texts, text -> DAY.matcher(text).matches())) {
             return FieldKind.DATE;
         }
-        if (all(texts, text -> text.startsWith("/") || text.startsWith("http://") || text.startsWith("https://"))) {
-            boolean pictures = IMAGE_NAMES.contains(name)
-                    || all(texts, text -> IMAGE_FILE.matcher(text).matches());
-            return pictures ? FieldKind.IMAGE : FieldKind.LINK;
+        if (all(texts, KindGuess::isPicture)) {
+            return FieldKind.IMAGE;
         }
-        if (all(texts, text -> CODE.matcher(text).matches() && text.chars().anyMatch(Character::isDigit))) {
+        long addresses = texts.stream().filter(KindGuess::isLink).count();
+        if (addresses * 10 >= texts.size() * 9L && all(texts, Addresses::safe)) {
+            return IMAGE_NAMES.contains(name) ? FieldKind.IMAGE : FieldKind.LINK;
+        }
+        boolean recurring = recur(texts);
+        if (!recurring && areCodes(texts)) {
             return FieldKind.CODE;
         }
         if (texts.stream().filter(KindGuess::isWebAddress).count() * 2 > texts.size()) {
             return FieldKind.TEXT;
         }
-        boolean paths = all(texts, text -> text.indexOf('/') > 0 || text.contains(CategoryPath.LEVELS));
+        boolean paths = !recurring
+                && all(texts, text -> text.indexOf('/') > 0 || text.contains(CategoryPath.LEVELS))
+                && doParentsRecur(texts);
         // A path may be long; it is its names that are brief.
         boolean brief =
                 all(texts, text -> Stream.of(text.split(text.contains(CategoryPath.LEVELS) ? CategoryPath.LEVELS : "/"))
                         .allMatch(KindGuess::isBrief));
-        Set<String> distinct = new HashSet<>(texts);
-        boolean recurring = texts.size() >= 4 && distinct.size() * 2 <= texts.size();
         return brief && (lists || recurring || paths) ? FieldKind.CATEGORY : FieldKind.TEXT;
     }
 
+    /** Whether values come again, as those of a category do and names do not. */
+    public static boolean recur(List<String> texts) {
+        int distinct = new HashSet<>(texts).size();
+        // Of many cells fewer have to say the same: places or makers of a long list are still worth narrowing by.
+        return texts.size() >= LEAST_RECURRING
+                && (distinct * 2 <= texts.size() || (texts.size() >= MANY && distinct * 4 <= texts.size() * 3));
+    }
+
+    /**
+     * Whether these are no words but codes: each with a digit in it, or all of capitals and digits, or none longer than
+     * four letters.
+     */
+    public static boolean areCodes(List<String> texts) {
+        boolean numbered = most(
+                        texts,
+                        text -> text.chars().anyMatch(Character::isDigit)
+                                && CODE.matcher(text).matches())
+                && !most(texts, text -> NO_CODE.matcher(text).matches());
+        return numbered
+                || all(texts, text -> HEX.matcher(text).matches())
+                || (texts.size() >= LEAST_RECURRING
+                        && (most(texts, text -> CAPITALS.matcher(text).matches())
+                                || most(texts, text -> SHORT.matcher(text).matches())));
+    }
+
+    /** Whether it holds of all but very few: a code need not be read, so one slip does not matter. */
+    private static boolean most(List<String> texts, Predicate<String> such) {
+        int others = texts.size() / FEW;
+        for (String text : texts) {
+            if (!such.test(text) && --others < 0) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean doParentsRecur(List<String> texts) {
+        Set<String> different = new HashSet<>(texts);
+        Set<String> parents = new HashSet<>();
+        different.forEach(text -> parents.add(text.replaceFirst("\\s*(/|" + CategoryPath.LEVELS + ")[^/]*$", "")));
+        return different.size() < LEAST_RECURRING || parents.size() * 3 <= different.size() * 2;
+    }
+
+    private static boolean isLink(String text) {
+        return text.startsWith("/") || (isWebAddress(text) && !text.contains("@"));
+    }
+
+    private static boolean isPicture(String text) {
+        return isLink(text) && IMAGE_FILE.matcher(text).matches();
+    }
+
+    /** A name of a few words; what ends as a sentence does is one, unless it is as short as {@code Bros.} */
     private static boolean isBrief(String name) {
-        return name.length() <= 60 && name.strip().split("\\s+").length <= 6 && !name.endsWith(".");
+        int words = name.strip().split("\\s+").length;
+        return name.length() <= 60 && words <= 6 && (!name.endsWith(".") || words <= 3);
     }
 
     private static boolean has(@Nullable Object object, String key) {

@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CategoryPath;
+import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.Require;
@@ -19,6 +20,8 @@ import tidylantern.core.mapping.Mapping.MappedField;
  * numbers, addresses of the site itself from its root.
  */
 public final class Mapper {
+    private static final Pattern WITHOUT_SCHEME =
+            Pattern.compile("(?i)www\\.\\S+|[a-z0-9-]+(\\.[a-z0-9-]+)*\\.[a-z]{2,10}/\\S*");
     private static final Pattern SCHEME = Pattern.compile("[A-Za-z][A-Za-z0-9+.-]*:.*");
 
     private final Mapping mapping;
@@ -67,6 +70,13 @@ public final class Mapper {
             return null;
         }
         Object given = Objects.requireNonNull(loose);
+        if (field.kind() != FieldKind.TEXT
+                && field.kind() != FieldKind.CATEGORY
+                && field.kind() != FieldKind.CODE
+                && !(field.kind() == FieldKind.YES_NO && Loose.NO.contains(given))
+                && Loose.saysNothing(given)) {
+            return null;
+        }
         return switch (field.kind()) {
             case TEXT, CODE -> oneOrMany(given, field, Loose::text);
             case CATEGORY -> oneOrMany(given, field, part -> path(part, field.levels()));
@@ -77,7 +87,7 @@ public final class Mapper {
             case PLACE -> place(field, columns, given);
             case YES_NO -> Loose.yesNo(one(given));
             case IMAGE -> image(field, columns, one(given));
-            case LINK -> fromRoot(Loose.text(one(given)).strip());
+            case LINK -> fromRoot(whole(Loose.text(one(given)).strip()));
         };
     }
 
@@ -147,6 +157,9 @@ public final class Mapper {
             }
             place.put("lat", Loose.number(one(given), null, field.decimalComma()));
             place.put("lon", Loose.number(one(Objects.requireNonNull(longitude)), null, field.decimalComma()));
+        } else if (given instanceof List<?> both && both.size() == 2) {
+            place.put("lat", Loose.number(both.get(0), null, false));
+            place.put("lon", Loose.number(both.get(1), null, false));
         } else if (given instanceof Map<?, ?> map) {
             map.forEach((name, value) -> {
                 if (value != null) {
@@ -177,7 +190,7 @@ public final class Mapper {
                 }
             });
         } else {
-            image.put("url", fromRoot(Loose.text(given).strip()));
+            image.put("url", fromRoot(whole(Loose.text(given).strip())));
         }
         Object alternative = field.alternative() == null ? null : columns.get(field.alternative());
         if (!Loose.empty(alternative)) {
@@ -185,6 +198,16 @@ public final class Mapper {
                     "alt", Loose.text(one(Objects.requireNonNull(alternative))).strip());
         }
         return image;
+    }
+
+    /** As people write the addresses of websites, with what browsers leave to be understood. */
+    private static String whole(String address) {
+        return WITHOUT_SCHEME.matcher(address).matches() ? "https://" + address : encoded(address);
+    }
+
+    /** An address in which spaces were left as they are, as browsers read it. */
+    static String encoded(String address) {
+        return address.startsWith("http://") || address.startsWith("https://") ? address.replace(" ", "%20") : address;
     }
 
     /** An address of the site itself, from its root; any other as it is. */

@@ -146,6 +146,11 @@ public record Mapping(String idColumn, List<MappedField> fields) {
             });
         }
 
+        /** @param currency the code that all amounts are in, or the column that says it */
+        public MappedField withCurrency(@Nullable String currency) {
+            return with(parts -> parts.currency = currency);
+        }
+
         public MappedField withAlternative(@Nullable String alternative) {
             return with(parts -> parts.alternative = alternative);
         }

@@ -1,25 +1,20 @@
 package tidylantern.core.mapping;
 
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.KindGuess;
-import tidylantern.core.mapping.Mapping.DateForm;
 import tidylantern.core.mapping.Mapping.MappedField;
 
 /**
@@ -47,48 +42,31 @@ public final class MappingGuess {
             "number",
             "no");
     private static final List<String> LATITUDES =
-            List.of("lat", "latitude", "geolatitude", "schemageolatitude", "geolat", "y");
-    private static final List<String> LONGITUDES =
-            List.of("lon", "lng", "long", "longitude", "geolongitude", "schemageolongitude", "geolong", "x");
+            List.of("lat", "latitude", "latitudedeg", "geolatitude", "schemageolatitude", "geolat", "y");
+    private static final List<String> LONGITUDES = List.of(
+            "lon", "lng", "long", "longitude", "longitudedeg", "geolongitude", "schemageolongitude", "geolong", "x");
     private static final List<String> POINTS =
-            List.of("place", "geometry", "geo", "schemageo", "location", "coordinates", "position");
+            List.of("place", "geometry", "geo", "schemageo", "location", "coordinates", "position", "latlng", "latlon");
     private static final List<String> TOWNS =
             List.of("placename", "place", "town", "city", "locality", "schemaaddressaddresslocality");
-    private static final Set<String> MONEY_NAMES =
-            Set.of("price", "cost", "rent", "fee", "deposit", "fare", "offersprice");
-    /** Read as they are, whatever stands in them. */
-    private static final Set<String> PROSE = Set.of("title", "summary", "body", "headings");
+    /** What a system calls what it counts by; nobody looks for it. */
+    private static final Set<String> SYSTEMS_OWN =
+            Set.of("id", "identifier", "schemaidentifier", "guid", "uuid", "key", "slug");
 
-    private static final Set<String> LIST_NAMES = Set.of("tags", "keywords", "categories", "labels", "topics");
-    private static final Pattern WITH_UNIT = Pattern.compile("[-+]?\\d[\\d.,]*\\s*([\\p{L}%°²³/]{1,10})");
-    private static final Pattern MONEY = Pattern.compile(
-            "[€£$¥₹]\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[€£$¥₹]|[A-Z]{3}\\s*\\d[\\d.,\\s]*|\\d[\\d.,\\s]*\\s*[A-Z]{3}");
-    private static final Pattern DECIMAL_COMMA = Pattern.compile("[-+]?(\\d{1,3}(\\.\\d{3})*|\\d+),\\d{1,2}(\\D.*)?");
-    private static final Pattern POINT = Pattern.compile("-?\\d{1,2}\\.\\d+\\s*[,;]\\s*-?\\d{1,3}\\.\\d+");
-    /** {@code size (KiB)}, {@code living area [m²]}. */
-    private static final Pattern HEADER_WITH_UNIT = Pattern.compile("(.*\\S)\\s*[(\\[]([^()\\[\\]]{1,20})[)\\]]");
-
-    private static final Pattern PEOPLES_WORDS = Pattern.compile("[\\p{L}\\p{N}].{0,78}[\\s(\\[].*");
-    private static final Set<String> STANDARD =
-            Set.of("title", "summary", "body", "headings", "url", "image", "published", "author");
-    private static final Pattern ISO_DURATION = Pattern.compile("P(?=.)(\\d+D)?(T(\\d+H)?(\\d+M)?(\\d+S)?)?");
+    private static final List<String> TITLE_NAMES =
+            List.of("title", "name", "headline", "heading", "schemaname", "schemaheadline");
+    private static final Set<String> NAME_WORDS =
+            Set.of("name", "title", "titel", "titre", "título", "nom", "nombre", "naam");
+    private static final List<String> SUMMARY_NAMES = List.of(
+            "summary", "excerpt", "teaser", "abstract", "shortdescription", "subtitle", "tagline", "intro", "lead");
+    private static final List<String> BODY_NAMES =
+            List.of("body", "content", "text", "fulltext", "article", "encoded", "longdescription");
+    private static final Set<String> DESCRIPTION_NAMES = Set.of(
+            "description", "schemadescription", "about", "details", "beschreibung", "descripción", "beschrijving");
+    /** In letters: what is longer on the average is no name. */
+    private static final int LONGEST_NAME = 60;
 
     static {
-        KNOWN.put(FieldKey.TITLE, List.of("title", "name", "headline", "heading", "schemaname", "schemaheadline"));
-        KNOWN.put(
-                FieldKey.SUMMARY,
-                List.of(
-                        "summary",
-                        "excerpt",
-                        "teaser",
-                        "abstract",
-                        "description",
-                        "shortdescription",
-                        "subtitle",
-                        "schemadescription"));
-        KNOWN.put(
-                FieldKey.BODY,
-                List.of("body", "content", "text", "fulltext", "article", "encoded", "longdescription", "description"));
         KNOWN.put(FieldKey.ADDRESS, List.of("url", "link", "permalink", "href", "address", "page", "website"));
         KNOWN.put(
                 FieldKey.IMAGE,
@@ -112,6 +90,9 @@ public final class MappingGuess {
     private final Set<String> used = new HashSet<>();
     private final Set<String> properties = new HashSet<>();
     private final List<MappedField> fields = new ArrayList<>();
+    private final Map<String, FieldKind> kinds = new HashMap<>();
+    /** By column, what says anything. */
+    private final Map<String, List<Object>> said = new HashMap<>();
 
     private MappingGuess(Map<String, List<Object>> samples, @Nullable Collection existing) {
         this.samples = samples;
@@ -127,14 +108,27 @@ public final class MappingGuess {
         return new MappingGuess(samples, existing).guess();
     }
 
+    /** Whether a column's name says that it is this field of those that every collection has. */
+    static boolean isCalledSo(String property, String column) {
+        String name = simple(column);
+        return switch (property) {
+            case "title" -> TITLE_NAMES.contains(name);
+            case "summary" -> SUMMARY_NAMES.contains(name) || DESCRIPTION_NAMES.contains(name);
+            case "body" -> BODY_NAMES.contains(name) || DESCRIPTION_NAMES.contains(name);
+            default -> true;
+        };
+    }
+
     private @Nullable Mapping guess() {
         String id = idColumn();
         if (id == null) {
             return null;
         }
-        if (!simple(id).matches("url|link|permalink|href|address")) {
+        if (saysNothingElse(id)) {
             used.add(id);
         }
+        title();
+        prose();
         KNOWN.forEach((key, names) -> {
             String column = named(names);
             if (column != null && !used.contains(column) && fits(key, column)) {
@@ -147,7 +141,111 @@ public final class MappingGuess {
                 add(property(column), column);
             }
         }
+        currencies();
         return fields.isEmpty() ? null : new Mapping(id, fields);
+    }
+
+    /** A number that a system gave; what else tells items apart, a code or an address, people look for, too. */
+    private static boolean saysNothingElse(String id) {
+        return SYSTEMS_OWN.contains(simple(id)) || isCalledId(id);
+    }
+
+    /** {@code item_id}, {@code bookingId}; what is {@code paid} only ends so. */
+    private static boolean isCalledId(String column) {
+        List<String> words = new Header(column).words();
+        return !words.isEmpty() && words.getLast().equals("id");
+    }
+
+    /** Without a name for it, what items are called is the first short text that hardly recurs. */
+    private void title() {
+        String known = named(TITLE_NAMES);
+        if (known != null) {
+            add(FieldKey.TITLE.value(), known);
+            return;
+        }
+        List<String> names = unusedTexts().stream()
+                .filter(column -> meanLength(column) <= LONGEST_NAME && hardlyRecurs(column) && !areSentences(column))
+                .filter(column -> kindOf(column) == FieldKind.TEXT)
+                .toList();
+        names.stream()
+                .filter(column -> new Header(column).words().stream().anyMatch(NAME_WORDS::contains))
+                .findFirst()
+                .or(() -> names.stream().findFirst())
+                .ifPresent(column -> add(FieldKey.TITLE.value(), column, new Header(column).label(property(column))));
+    }
+
+    /** Of several long texts the shorter one sums up, and the longest is the text itself, unless they are called so. */
+    private void prose() {
+        String summary = named(SUMMARY_NAMES);
+        String body = named(BODY_NAMES);
+        List<String> others = unusedTexts().stream()
+                .filter(column -> !column.equals(summary) && !column.equals(body))
+                .filter(column -> DESCRIPTION_NAMES.contains(simple(column))
+                        || (meanLength(column) > LONGEST_NAME && hardlyRecurs(column)))
+                .filter(column -> kindOf(column) == FieldKind.TEXT && !areAddresses(column))
+                .sorted(Comparator.comparingDouble(this::meanLength))
+                .toList();
+        String shortest = others.isEmpty() ? null : others.getFirst();
+        String longest = others.isEmpty() ? null : others.getLast();
+        String sum = summary != null
+                ? summary
+                : shortest != null && (body == null || meanLength(shortest) < meanLength(body)) ? shortest : null;
+        String whole = body != null
+                ? body
+                : longest != null && !longest.equals(sum) && (sum == null || meanLength(longest) > meanLength(sum))
+                        ? longest
+                        : null;
+        if (sum != null) {
+            add(FieldKey.SUMMARY.value(), sum);
+        }
+        if (whole != null) {
+            add(FieldKey.BODY.value(), whole);
+        }
+    }
+
+    private List<String> unusedTexts() {
+        return samples.keySet().stream()
+                .filter(column -> !used.contains(column) && !samples(column).isEmpty())
+                .filter(column -> samples(column).stream().allMatch(String.class::isInstance))
+                .toList();
+    }
+
+    /** What its values say, whatever it is called. */
+    private FieldKind kindOf(String column) {
+        return kinds.computeIfAbsent(column, any -> ColumnGuess.of("any", "Any", column, samples(column))
+                .kind());
+    }
+
+    private double meanLength(String column) {
+        return texts(column).stream().mapToInt(String::length).average().orElse(0);
+    }
+
+    /** Of which some cannot be followed, so that they are no links. */
+    private boolean areAddresses(String column) {
+        return texts(column).stream().filter(KindGuess::isWebAddress).count() * 2L
+                > samples(column).size();
+    }
+
+    private boolean areSentences(String column) {
+        return texts(column).stream().filter(text -> text.endsWith(".")).count() * 5L
+                > samples(column).size();
+    }
+
+    private boolean hardlyRecurs(String column) {
+        return new HashSet<>(samples(column)).size() * 10 >= samples(column).size() * 8;
+    }
+
+    /** Amounts without a currency have the one that stands beside them. */
+    private void currencies() {
+        String beside = samples.keySet().stream()
+                .filter(column ->
+                        !texts(column).isEmpty() && texts(column).stream().allMatch(Loose::isCurrency))
+                .findFirst()
+                .orElse(null);
+        if (beside != null) {
+            fields.replaceAll(field ->
+                    field.kind() == FieldKind.MONEY && field.currency() == null ? field.withCurrency(beside) : field);
+        }
     }
 
     /** What kind of page it is, and in which language, matters only where pages differ in it. */
@@ -174,7 +272,7 @@ public final class MappingGuess {
             }
         }
         for (String column : samples.keySet()) {
-            if (simple(column).endsWith("id") && distinct(column)) {
+            if (isCalledId(column) && distinct(column)) {
                 return column;
             }
         }
@@ -182,9 +280,12 @@ public final class MappingGuess {
         if (address != null && distinct(address)) {
             return address;
         }
-        return samples.keySet().stream()
-                .filter(this::distinct)
+        List<String> different =
+                samples.keySet().stream().filter(this::distinct).toList();
+        return different.stream()
+                .filter(column -> !texts(column).isEmpty() && KindGuess.areCodes(texts(column)))
                 .findFirst()
+                .or(() -> different.stream().findFirst())
                 .orElse(samples.isEmpty() ? null : samples.keySet().iterator().next());
     }
 
@@ -203,9 +304,9 @@ public final class MappingGuess {
         if (key.equals(FieldKey.ADDRESS) || key.equals(FieldKey.IMAGE)) {
             return samples(column).stream().allMatch(value -> value instanceof Map || value instanceof List)
                     || (!texts.isEmpty()
-                            && texts.stream().allMatch(text -> text.startsWith("/") || text.matches("https?://.*")));
+                            && Set.of(FieldKind.LINK, FieldKind.IMAGE).contains(kindOf(column)));
         }
-        return !key.equals(FieldKey.PUBLISHED) || dateForm(texts) != null;
+        return !key.equals(FieldKey.PUBLISHED) || kindOf(column) == FieldKind.DATE;
     }
 
     private @Nullable String named(List<String> names) {
@@ -250,18 +351,18 @@ public final class MappingGuess {
     }
 
     private void add(String wanted, String column) {
+        add(wanted, column, new Header(column).label(wanted));
+    }
+
+    private void add(String wanted, String column, String called) {
         String property = wanted.equals(Mapping.ID) ? "sourceId" : wanted;
         for (int n = 2; !properties.add(property); n++) {
             property = wanted + n;
         }
         used.add(column);
         Field known = existing == null ? null : existing.byProperty().get(property);
-        Matcher written = HEADER_WITH_UNIT.matcher(column.strip());
-        MappedField guessed = guessed(property, known == null ? label(wanted, column) : known.label(), column);
-        if (known == null && written.matches() && guessed.kind() == FieldKind.NUMBER && guessed.unit() == null) {
-            guessed = guessed.withUnit(written.group(2))
-                    .withLabel(capital(written.group(1).strip()));
-        }
+        String label = known == null ? called : known.label();
+        MappedField guessed = ColumnGuess.of(property, label, column, samples(column));
         if (known != null && known.kind() != guessed.kind()) {
             // The kind is settled; how the column writes it may still have been recognised.
             guessed = new MappedField(
@@ -279,6 +380,9 @@ public final class MappingGuess {
                     guessed.dates(),
                     guessed.decimalComma());
         }
+        if (known != null) {
+            guessed = guessed.withLabel(known.label());
+        }
         if (guessed.kind() == FieldKind.IMAGE) {
             String alternative = alternativeOf(column);
             if (alternative != null) {
@@ -287,18 +391,6 @@ public final class MappingGuess {
             }
         }
         fields.add(guessed);
-    }
-
-    /** The header's own words, where it has some; a name made for machines is written as words. */
-    private static String label(String wanted, String column) {
-        String header = column.strip();
-        return PEOPLES_WORDS.matcher(header).matches() && !STANDARD.contains(wanted)
-                ? capital(header)
-                : Field.labelFrom(wanted);
-    }
-
-    private static String capital(String words) {
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     private @Nullable String alternativeOf(String image) {
@@ -317,203 +409,18 @@ public final class MappingGuess {
                 "alttext"));
     }
 
-    private MappedField guessed(String property, String label, String column) {
-        List<Object> values = samples(column);
-        List<String> texts = texts(column);
-        boolean allTexts = texts.size()
-                == values.stream().filter(value -> !(value instanceof List)).count()
-                        + values.stream()
-                                .filter(List.class::isInstance)
-                                .mapToLong(value -> Loose.parts(value, null).size())
-                                .sum();
-        boolean lists = values.stream().anyMatch(List.class::isInstance);
-        FieldKind first = KindGuess.of(property, values);
-        MappedField field = new MappedField(property, label, first, column);
-        if (!allTexts
-                || (first == FieldKind.TEXT && PROSE.contains(property))
-                || first == FieldKind.LINK
-                || first == FieldKind.IMAGE) {
-            return field;
-        }
-        DateForm dates = dateForm(texts);
-        if (dates != null) {
-            return of(field, FieldKind.DATE).withDates(dates);
-        }
-        if (texts.stream().allMatch(text -> ISO_DURATION.matcher(text).matches())) {
-            return of(field, FieldKind.NUMBER).withUnit("min");
-        }
-        if (texts.stream().allMatch(text -> POINT.matcher(text).matches())) {
-            return of(field, FieldKind.PLACE);
-        }
-        if (!lists
-                && texts.stream()
-                        .allMatch(text -> Loose.YES.contains(text.toLowerCase(Locale.ROOT))
-                                || Loose.NO.contains(text.toLowerCase(Locale.ROOT)))
-                && texts.stream().anyMatch(text -> text.matches("(?i)true|false|yes|no|y|n|x"))) {
-            return of(field, FieldKind.YES_NO);
-        }
-        boolean comma = texts.stream().allMatch(text -> text.matches(".*\\d.*"))
-                && texts.stream().anyMatch(text -> DECIMAL_COMMA
-                        .matcher(text.replaceAll("^[^\\d+-]+", ""))
-                        .matches())
-                && texts.stream().noneMatch(text -> text.matches(".*\\d\\.\\d{1,2}(\\D.*)?"));
-        if (texts.stream().allMatch(text -> MONEY.matcher(text).matches() || plainNumber(text))
-                && texts.stream().anyMatch(text -> MONEY.matcher(text).matches() && !plainNumber(text))) {
-            return of(field, FieldKind.MONEY).withDecimalComma(comma);
-        }
-        if (texts.stream().allMatch(MappingGuess::plainNumber)
-                && texts.stream().noneMatch(text -> text.matches("0\\d+"))) {
-            return of(
-                            field,
-                            MONEY_NAMES.stream().anyMatch(name -> simple(column).endsWith(name))
-                                    ? FieldKind.MONEY
-                                    : FieldKind.NUMBER)
-                    .withDecimalComma(comma);
-        }
-        String unit = unit(texts);
-        if (unit != null && first != FieldKind.CODE) {
-            return of(field, FieldKind.NUMBER).withUnit(unit).withDecimalComma(comma);
-        }
-        return first == FieldKind.CODE ? field : category(field, texts, lists);
-    }
-
-    private static boolean plainNumber(String text) {
-        return text.matches("[-+]?\\d[\\d,.]*");
-    }
-
-    /** A text in which the same few values come again, perhaps several at once, perhaps as paths of a tree. */
-    private static MappedField category(MappedField field, List<String> texts, boolean lists) {
-        String separator = null;
-        for (String candidate : List.of(";", "|")) {
-            if (!lists && separator == null && brief(texts, candidate) && parts(texts, candidate)) {
-                separator = candidate;
-            }
-        }
-        if (separator == null
-                && !lists
-                && LIST_NAMES.contains(simple(field.property()))
-                && texts.stream().anyMatch(text -> text.contains(","))
-                && brief(texts, ",")) {
-            separator = ",";
-        }
-        List<String> pieces = new ArrayList<>();
-        for (String text : texts) {
-            Loose.parts(text, separator).forEach(piece -> pieces.add((String) piece));
-        }
-        String levels = null;
-        for (String candidate : List.of(" > ", ">", " › ", "::", "/")) {
-            if (levels == null
-                    && pieces.stream().noneMatch(KindGuess::isWebAddress)
-                    && pieces.stream()
-                                            .filter(piece -> piece.contains(candidate))
-                                            .count()
-                                    * 2
-                            > pieces.size()
-                    && brief(pieces, candidate)) {
-                levels = candidate.strip();
-            }
-        }
-        FieldKind kind = separator != null || levels != null
-                ? FieldKind.CATEGORY
-                : KindGuess.of(field.property(), lists ? List.of(pieces) : pieces);
-        // Bars with spaces around them part sentences too; other separators stand within them.
-        String parts = kind == FieldKind.CATEGORY ? separator : barred(texts) ? "|" : null;
-        return of(field, kind).splitAt(parts).withLevels(levels);
-    }
-
-    /** Whether a sign stands between values: in many cells, or in a few whose parts are values of other cells, too. */
-    private static boolean parts(List<String> texts, String sign) {
-        List<String> several =
-                texts.stream().filter(text -> text.contains(sign)).toList();
-        if (several.size() * 4 >= texts.size()) {
-            return !several.isEmpty();
-        }
-        Map<String, Integer> cells = new HashMap<>();
-        texts.forEach(text -> piecesOf(text, sign).forEach(piece -> cells.merge(piece, 1, Integer::sum)));
-        List<String> pieces =
-                several.stream().flatMap(text -> piecesOf(text, sign).stream()).toList();
-        return !pieces.isEmpty()
-                && pieces.stream()
-                                        .filter(piece -> cells.getOrDefault(piece, 0) > 1)
-                                        .count()
-                                * 2
-                        >= pieces.size();
-    }
-
-    private static Set<String> piecesOf(String text, String sign) {
-        return Arrays.stream(text.split(Pattern.quote(sign)))
-                .map(String::strip)
-                .filter(piece -> !piece.isEmpty())
-                .collect(Collectors.toSet());
-    }
-
-    private static boolean barred(List<String> texts) {
-        return texts.stream().filter(text -> text.contains(" | ")).count() > 1;
-    }
-
-    private static boolean brief(List<String> texts, String separator) {
-        return texts.stream()
-                .flatMap(text -> List.of(text.split(Pattern.quote(separator))).stream())
-                .allMatch(piece -> piece.length() <= 60 && piece.strip().split("\\s+").length <= 6);
-    }
-
-    private static MappedField of(MappedField field, FieldKind kind) {
-        return new MappedField(field.property(), field.label(), kind, field.column());
-    }
-
-    /** The one unit that every value is written with; null if there is none or another. */
-    private static @Nullable String unit(List<String> texts) {
-        Set<String> units = new LinkedHashSet<>();
-        for (String text : texts) {
-            Matcher matcher = WITH_UNIT.matcher(text);
-            if (!matcher.matches()) {
-                return null;
-            }
-            units.add(matcher.group(1));
-        }
-        return units.size() == 1 ? units.iterator().next() : null;
-    }
-
-    /** The form in which all texts are days, or null. Day first where both would do: most of the world writes it so. */
-    private static @Nullable DateForm dateForm(List<String> texts) {
-        if (texts.isEmpty()) {
-            return null;
-        }
-        for (DateForm form : DateForm.values()) {
-            boolean all = texts.stream().allMatch(text -> {
-                try {
-                    Loose.day(text, form);
-                    return true;
-                } catch (IllegalArgumentException otherwise) {
-                    return false;
-                }
-            });
-            if (all) {
-                return form;
-            }
-        }
-        return null;
-    }
-
     private List<Object> samples(String column) {
-        return samples.getOrDefault(column, List.of());
+        return said.computeIfAbsent(column, any -> samples.getOrDefault(column, List.of()).stream()
+                .filter(value -> !Loose.empty(value))
+                .toList());
     }
 
     private List<String> texts(String column) {
-        return samples(column).stream()
-                .flatMap(value -> Loose.parts(value, null).stream())
-                .filter(String.class::isInstance)
-                .map(value -> ((String) value).strip())
-                .toList();
+        return ColumnGuess.texts(samples(column));
     }
 
     private static String simple(String column) {
-        return withoutPrefix(column).toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
-    }
-
-    /** Elements of a feed may belong to other vocabularies: {@code isles:island}. */
-    private static String withoutPrefix(String column) {
-        return column.replaceFirst("^[A-Za-z][A-Za-z0-9_-]*:(?=[A-Za-z])", "");
+        return new Header(column).simple();
     }
 
     /**
@@ -521,7 +428,7 @@ public final class MappingGuess {
      * {@code recipeYield}.
      */
     static String property(String column) {
-        String name = withoutPrefix(column).replaceFirst("^schema\\.", "");
+        String name = Header.withoutVocabulary(column).replaceFirst("^schema\\.", "");
         if (FieldKey.fits(name)) {
             return name;
         }
@@ -531,13 +438,13 @@ public final class MappingGuess {
                 .replace("ß", "ss");
         for (String word : ascii.split("[^A-Za-z0-9]+")) {
             if (!word.isEmpty()) {
-                property.append(
-                        property.isEmpty()
-                                ? word.substring(0, 1).toLowerCase(Locale.ROOT) + word.substring(1)
-                                : word.substring(0, 1).toUpperCase(Locale.ROOT)
-                                        + (word.equals(word.toUpperCase(Locale.ROOT))
-                                                ? word.substring(1).toLowerCase(Locale.ROOT)
-                                                : word.substring(1)));
+                // Of letters that stand for words, MPAA, one alone would be odd.
+                String rest = word.equals(word.toUpperCase(Locale.ROOT))
+                        ? word.substring(1).toLowerCase(Locale.ROOT)
+                        : word.substring(1);
+                String first = word.substring(0, 1);
+                property.append(property.isEmpty() ? first.toLowerCase(Locale.ROOT) : first.toUpperCase(Locale.ROOT))
+                        .append(rest);
             }
         }
         String made = property.toString();

@@ -91,6 +91,66 @@ class MapperTest {
     }
 
     @Test
+    void whatSaysThatThereIsNothingIsEmptyWhereItCanMeanNothingElse() throws Exception {
+        for (FieldKind kind :
+                List.of(FieldKind.NUMBER, FieldKind.MONEY, FieldKind.DATE, FieldKind.LINK, FieldKind.IMAGE)) {
+            assertThat(mapped(field(kind), "c", "n/a")).as("%s", kind).isNull();
+            assertThat(mapped(field(kind), "c", "–")).as("%s", kind).isNull();
+        }
+        assertThat(mapped(field(FieldKind.CATEGORY), "c", "NA"))
+                .as("a continent")
+                .isEqualTo("NA");
+        assertThat(mapped(field(FieldKind.CATEGORY), "c", "None")).isEqualTo("None");
+        assertThat(mapped(field(FieldKind.CATEGORY), "c", "\\N")).isNull();
+        assertThat(mapped(field(FieldKind.YES_NO), "c", "-")).as("left open").isEqualTo(false);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Jun 12 1998 | 1998-06-12",
+                "Friday, June 12th, 1998 | 1998-06-12",
+                "12. Juni 1998 | 1998-06-12",
+                "Fri, 12 Jun 1998 08:00:00 GMT | 1998-06-12",
+                "1er juin 1998 | 1998-06-01",
+                "12 de junio de 1998 | 1998-06-12",
+                "12 juni 1998 | 1998-06-12",
+                "19980612 | 1998-06-12",
+                "1517966773840 | 2018-02-07",
+                "1517966773 | 2018-02-07"
+            })
+    void daysAreReadWithNamesOfMonthsAndAsOneNumber(String text, String day) throws Exception {
+        assertThat(mapped(field(FieldKind.DATE), "c", text)).isEqualTo(day);
+    }
+
+    @Test
+    void durationsAreReadAsPeopleSayThem() throws Exception {
+        MappedField minutes = field(FieldKind.NUMBER).withUnit("min");
+        for (String text : List.of("1 h 20", "1h20", "80 min", "80", "1 hour 20 minutes", "PT1H20M")) {
+            assertThat(mapped(minutes, "c", text)).as(text).isEqualTo(new BigDecimal("80"));
+        }
+    }
+
+    @Test
+    void ofSomebodyWithAnAddressTheNameIsKept() throws Exception {
+        assertThat(mapped(field(FieldKind.CATEGORY), "c", "Wick Amory <wick@isles.example>"))
+                .isEqualTo("Wick Amory");
+        assertThat(mapped(field(FieldKind.TEXT), "c", "\"Wick Amory\" <wick@isles.example>"))
+                .isEqualTo("Wick Amory");
+        assertThat(mapped(field(FieldKind.TEXT), "c", "a < b and c > d")).isEqualTo("a < b and c > d");
+    }
+
+    @Test
+    void addressesAreMadeWhole() throws Exception {
+        assertThat(mapped(field(FieldKind.LINK), "c", "www.isles.example/a")).isEqualTo("https://www.isles.example/a");
+        assertThat(mapped(field(FieldKind.LINK), "c", "https://a.example/a b")).isEqualTo("https://a.example/a%20b");
+        assertThat(mapped(field(FieldKind.LINK), "c", "/a/b")).isEqualTo("/a/b");
+        assertThat(mapped(field(FieldKind.PLACE), "c", List.of(12.5, -69.9)))
+                .isEqualTo(Map.of("lat", new BigDecimal("12.5"), "lon", new BigDecimal("-69.9")));
+    }
+
+    @Test
     void severalDaysComeAsAListOrInOneText() throws Exception {
         assertThat(mapped(field(FieldKind.DATE), "c", List.of("2026-05-31", "2026-06-07")))
                 .isEqualTo(List.of("2026-05-31", "2026-06-07"));

@@ -40,7 +40,8 @@ class MappingGuessTest {
 
     private static MappedField of(Mapping mapping, String property) {
         return mapping.fields().stream()
-                .filter(field -> field.property().equals(property))
+                .filter(field ->
+                        field.property().equals(property) || field.column().equals(property))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError(property + " is not in " + mapping));
     }
@@ -60,7 +61,31 @@ class MappingGuessTest {
                 "Soup; Bread; Soup; Soup | CATEGORY",
                 "47.4, -32.5; 47.1, -32.9; 47.3, -32.2; 47.0, -32.7 | PLACE",
                 "PT30M; PT1H; PT2H10M; PT5M | NUMBER",
-                "0123; 0045; 0911; 0007 | TEXT"
+                "0123; 0045; 0911; 0007 | CODE",
+                "12; n/a; 30; - | NUMBER",
+                "Jun 12 1998; Jul 4 2008; May 1, 2010; Dec 31 1999 | DATE",
+                "12. Juni 1998; 4. Juli 2008; 1. Mai 2010; 31. Dezember 1999 | DATE",
+                "12 juin 1998; 4 juillet 2008; 1er mai 2010; 31 décembre 1999 | DATE",
+                "31 de mayo de 2026; 1 de enero de 2026; 2 de abril de 2026; 9 de julio de 2026 | DATE",
+                "12 maart 1998; 4 juli 2008; 1 mei 2010; 31 december 1999 | DATE",
+                "20260531; 20260601; 20250130; 20260228 | DATE",
+                "2026-05-01, 2026-06-01; 2026-05-08; 2026-05-15, 2026-07-01; 2026-05-22 | DATE",
+                "ja; nein; nein; ja | YES_NO",
+                "oui; non; non; oui | YES_NO",
+                "sí; no; no; sí | YES_NO",
+                "nee; ja; nee; ja | YES_NO",
+                "1; 0; 0; 1 | NUMBER",
+                "45 min; 1 h 20; 2 h; 1h05 | NUMBER",
+                "12 km; 7 km; 30 km; 4 km | NUMBER",
+                "12 CHF; 7 EUR; 30 USD; 4 GBP | MONEY",
+                "12 ABC; 7 XYZ; 30 QQQ; 4 WWW | TEXT",
+                "AD; FR; ES; IT | CODE",
+                "#c93f38; #6e544b; #11aa00; #ffffff | CODE",
+                "1.0.2; 2.1.0; 3.0.0-rc1; 0.9.8 | CODE",
+                "09:30; 10:00; 18:30; 07:15 | TEXT",
+                "www.isles.example/a; www.isles.example/b; isles.example/c; https://isles.example | LINK",
+                "https://isles.example/a; https://isles.example/b; ask us; https://isles.example/c | TEXT",
+                "/a.jpg; /b.png; /c.webp; https://isles.example/d.jpg?size=2 | IMAGE"
             })
     void kindsAreToldFromTheValues(String values, FieldKind kind) {
         Mapping mapping = guess(null, "it", List.of(values.split("; ")));
@@ -102,6 +127,131 @@ class MappingGuessTest {
         assertThat(trade.kind()).isEqualTo(FieldKind.CATEGORY);
         assertThat(trade.separator()).isEqualTo(";");
         assertThat(trade.levels()).isEqualTo(">");
+    }
+
+    @Test
+    void unitsAndMoneyStandInHeaders() {
+        Mapping mapping = guess(
+                null,
+                "Weight in lbs",
+                List.of("12", "7", "30", "4"),
+                "elevation_ft",
+                List.of("120", "70", "300", "40"),
+                "Running Time min",
+                List.of("90", "110", "95", "130"),
+                "Beak Length (mm)",
+                List.of(39.1, 40.3, 36.7, 39.3),
+                "Production Budget",
+                List.of("8000", "1200", "900", "7000"),
+                "Price (EUR)",
+                List.of("12", "7.5", "30", "4"),
+                "Rent",
+                List.of("620", "510", "480", "900"),
+                "Currency",
+                List.of("EUR", "GBP", "EUR", "EUR"));
+        assertThat(mapping.fields())
+                .extracting(
+                        MappedField::label, field -> field.kind().toString(), MappedField::unit, MappedField::currency)
+                .contains(
+                        tuple("Weight", "number", "lbs", null),
+                        tuple("Elevation", "number", "ft", null),
+                        tuple("Running Time", "number", "min", null),
+                        tuple("Beak Length", "number", "mm", null),
+                        tuple("Production Budget", "money", null, "Currency"),
+                        tuple("Price (EUR)", "money", null, "EUR"),
+                        tuple("Rent", "money", null, "Currency"));
+    }
+
+    @Test
+    void ofLongTextsTheShorterSumsUpAndTheLongestIsTheText() {
+        String sentence = "It stands on the quay and is open whenever the ferry is late. ";
+        List<Object> brief = new ArrayList<>();
+        List<Object> whole = new ArrayList<>();
+        List<Object> names = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            names.add("Shed number " + i);
+            brief.add("Line " + i + ": a shed with a kettle and a view of the boats, no more.");
+            whole.add(sentence.repeat(3 + i));
+        }
+        Mapping mapping = guess(null, "What it is", whole, "In a line", brief, "Shed", names);
+        assertThat(of(mapping, "title").column()).isEqualTo("Shed");
+        assertThat(of(mapping, "title").label()).isEqualTo("Shed");
+        assertThat(of(mapping, "summary").column()).isEqualTo("In a line");
+        assertThat(of(mapping, "body").column()).isEqualTo("What it is");
+        Mapping called = guess(null, "description", whole, "shortDescription", brief, "name", names);
+        assertThat(of(called, "summary").column()).isEqualTo("shortDescription");
+        assertThat(of(called, "body").column()).isEqualTo("description");
+    }
+
+    @Test
+    void commasPartValuesWhereTheCellsAreMadeOfFewer() {
+        List<String> origins = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        List<String> tongues = new ArrayList<>();
+        List<String> islands = List.of("Oyle", "Thrum", "Farrow", "Marrow Isle", "North Isle");
+        for (int i = 0; i < 60; i++) {
+            origins.add(islands.get(i % 5) + (i % 3 == 0 ? ", " + islands.get((i / 3 + 1) % 5) : ""));
+            names.add("Name " + i + (i % 3 == 0 ? ", the " + i + "th" : ""));
+            tongues.add(List.of("en", "fr", "de,en", "nl").get(i % 4));
+        }
+        assertThat(ofMany("origin", origins).separator()).isEqualTo(",");
+        assertThat(ofMany("label", names).separator()).isNull();
+        assertThat(ofMany("spoken", tongues).separator()).isEqualTo(",");
+    }
+
+    @Test
+    void aSlashMakesATreeOnlyWhereParentsRecur() {
+        List<String> models = new ArrayList<>();
+        List<String> zones = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            models.add("Model" + i + "/" + i);
+            zones.add(List.of("North", "South", "East").get(i % 3) + "/Harbour " + i);
+        }
+        assertThat(ofMany("model", models).levels()).isNull();
+        assertThat(ofMany("zone", zones).levels()).isEqualTo("/");
+    }
+
+    @Test
+    void timesSince1970AreDaysWhereTheColumnIsCalledSo() {
+        List<Object> times = List.of(1517966773840L, 1517950582750L, 1517937631060L, 1517861422000L);
+        assertThat(of(guess(null, "updated", times), "updated").kind()).isEqualTo(FieldKind.DATE);
+        assertThat(of(guess(null, "phone", times), "phone").kind()).isEqualTo(FieldKind.NUMBER);
+        assertThat(of(
+                                guess(
+                                        null,
+                                        "latlng",
+                                        List.of(List.of(12.5, -69.9), List.of(44, 18), List.of(4, -72), List.of(1, 2))),
+                                "latlng")
+                        .kind())
+                .isEqualTo(FieldKind.PLACE);
+    }
+
+    @Test
+    void whatWasGuessedWithDoubtSaysWhatSpeaksAgainstIt() {
+        List<Object> mixed = new ArrayList<>();
+        List<Object> days = new ArrayList<>();
+        List<Object> origins = new ArrayList<>();
+        for (int i = 0; i < 20; i++) {
+            mixed.add(i == 7 ? "about a dozen" : String.valueOf(10 + i));
+            days.add("0" + (1 + i % 9) + "/0" + (1 + i % 8) + "/2026");
+            origins.add(List.of("Oyle", "Oyle, Thrum", "Thrum, Farrow", "Farrow, Oyle")
+                    .get(i % 4));
+        }
+        Map<String, List<Object>> samples = new LinkedHashMap<>();
+        samples.put("id", IntStream.range(0, 20).<Object>mapToObj(n -> "i" + n).toList());
+        samples.put(
+                "name",
+                IntStream.range(0, 20).<Object>mapToObj(n -> "Boat " + n).toList());
+        samples.put("seats", mixed);
+        samples.put("on", days);
+        samples.put("origin", origins);
+        Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples, null));
+        assertThat(Doubts.of(mapping, samples).entrySet())
+                .extracting(Map.Entry::getKey, Map.Entry::getValue)
+                .contains(
+                        tuple("on", "Each of these days can be read with the month first, too."),
+                        tuple("origin", "Several values stand in a cell, with commas between them."))
+                .anySatisfy(doubt -> assertThat(doubt.toList().toString()).contains("about a dozen"));
     }
 
     @Test
@@ -220,6 +370,8 @@ class MappingGuessTest {
         "Price (EUR),priceEur",
         "schema.recipeYield,recipeYield",
         "Größe,grosse",
+        "US Gross,usGross",
+        "MPAA Rating,mpaaRating",
         "isles:island,island",
         "2nd name,field2ndName",
         "step free,stepFree"
@@ -239,7 +391,8 @@ class MappingGuessTest {
                         "https://isles.example/c",
                         "https://isles.example/d"))) {
             MappedField field = of(guess(null, "homepage", addresses), "homepage");
-            assertThat(field.kind()).as("%s", addresses).isEqualTo(FieldKind.TEXT);
+            boolean canBeFollowed = addresses.stream().noneMatch(address -> address.startsWith("ftp:"));
+            assertThat(field.kind()).as("%s", addresses).isEqualTo(canBeFollowed ? FieldKind.LINK : FieldKind.TEXT);
             assertThat(field.levels()).isNull();
         }
         assertThat(of(guess(null, "kindOf", List.of("a/b", "a/c", "a/b", "a/d")), "kindOf")

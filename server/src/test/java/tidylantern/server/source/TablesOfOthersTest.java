@@ -1,0 +1,118 @@
+package tidylantern.server.source;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.URISyntaxException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tidylantern.core.mapping.Mapping;
+import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.core.mapping.MappingGuess;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * What is guessed of the columns of 37 tables that others wrote, held against what an owner would want. Where they come
+ * from stands in {@code tables/README.md}; half of them were never tuned on.
+ */
+class TablesOfOthersTest {
+    private static final Path TABLES = folder();
+
+    private static Path folder() {
+        try {
+            return Path.of(Objects.requireNonNull(TablesOfOthersTest.class.getResource("/tables"))
+                    .toURI());
+        } catch (URISyntaxException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    /** @param right the kinds that are, with what stands between several values of a cell */
+    private record Wanted(String table, String half, String column, List<String> right) {}
+
+    private static List<Wanted> wanted() throws IOException {
+        return Files.readAllLines(TABLES.resolve("kinds.tsv")).stream()
+                .skip(1)
+                .map(line -> line.split("\t"))
+                .map(cells -> new Wanted(cells[0], cells[1], cells[2], List.of(cells[3].split("/"))))
+                .toList();
+    }
+
+    private static Map<String, List<Object>> samples(String table) throws IOException, SourceProblem {
+        Path file = TABLES.resolve(table + ".csv");
+        Told told = new Told();
+        JsonMapper json = JsonMapper.builder()
+                .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+                .build();
+        SourceSettings.File asItIs = new SourceSettings.File("0123456789abcdef01234567", null, null, null, null, null);
+        new FileReader(Files.exists(file) ? file : TABLES.resolve(table + ".jsonl"), asItIs, json).read(told);
+        assertThat(told.refusals).as(table).isEmpty();
+        Map<String, List<Object>> samples = new LinkedHashMap<>();
+        told.records.forEach(record -> record.forEach((column, value) -> {
+            List<Object> said = samples.computeIfAbsent(column, key -> new ArrayList<>());
+            if (value != null && !(value instanceof String text && text.isBlank())) {
+                said.add(value);
+            }
+        }));
+        return samples;
+    }
+
+    /** What became of each column. */
+    private static Map<String, String> guessed(String table) throws IOException, SourceProblem {
+        Map<String, List<Object>> samples = samples(table);
+        Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples, null));
+        Map<String, String> guessed = new TreeMap<>();
+        samples.keySet().forEach(column -> guessed.put(column, "nothing"));
+        guessed.put(mapping.idColumn(), "id");
+        for (MappedField field : mapping.fields()) {
+            String kind = field.kind().toString();
+            String separator = field.separator() == null ? "" : field.separator();
+            guessed.put(field.column(), kind + separator);
+            if (field.longitude() != null) {
+                guessed.put(field.longitude(), kind);
+            }
+            if (field.placeName() != null) {
+                guessed.put(field.placeName(), kind);
+            }
+            if (field.alternative() != null) {
+                guessed.put(field.alternative(), "alternative");
+            }
+        }
+        return guessed;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"tuned, 0.99", "held, 0.95"})
+    void kindsAreWhatAnOwnerWouldWant(String half, double atLeast) throws Exception {
+        Map<String, Map<String, String>> guesses = new LinkedHashMap<>();
+        List<String> wrong = new ArrayList<>();
+        int columns = 0;
+        for (Wanted wanted : wanted()) {
+            if (!wanted.half().equals(half)) {
+                continue;
+            }
+            columns++;
+            if (!guesses.containsKey(wanted.table())) {
+                guesses.put(wanted.table(), guessed(wanted.table()));
+            }
+            String guess = guesses.get(wanted.table()).get(wanted.column());
+            if (!wanted.right().contains(guess)) {
+                wrong.add("%s, %s: %s, and not %s"
+                        .formatted(wanted.table(), wanted.column(), String.join(" or ", wanted.right()), guess));
+            }
+        }
+        assertThat(columns).isGreaterThan(100);
+        assertThat((columns - wrong.size()) / (double) columns)
+                .as("of %d columns; wrong: %s", columns, String.join("\n", wrong))
+                .isGreaterThanOrEqualTo(atLeast);
+    }
+}
