@@ -18,12 +18,22 @@ const columns = computed(() => preview.columns.map(column => column.name))
 const noteOf = (column: string) => preview.fieldNotes.find(note => note.property === fieldOf(column)?.property)?.note
 const opened = ref<string | null>(null)
 const showsAll = ref(false)
-const rows = computed(() => (showsAll.value ? preview.columns : preview.columns.slice(0, SHORT)))
+/** Those that need a look come first; they stay there while they are corrected. */
+const first = ref<readonly string[]>([])
+const ordered = computed(() => {
+  const isFirst = (column: { name: string }) => first.value.includes(column.name)
+  return [...preview.columns.filter(isFirst), ...preview.columns.filter(column => !isFirst(column))]
+})
+const rows = computed(() =>
+  showsAll.value ? ordered.value : ordered.value.slice(0, Math.max(SHORT, first.value.length)),
+)
 watch(
-  () => preview.columns.length,
+  () => columns.value.join('\n'),
   () => {
     showsAll.value = false
+    first.value = columns.value.filter(noteOf)
   },
+  { immediate: true },
 )
 
 const put = (fields: MappedField[], idColumn = mapping.idColumn) => emit('change', { idColumn, fields })

@@ -14,7 +14,9 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
+import tidylantern.core.content.KindGuess;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.mapping.Doubts;
 import tidylantern.core.mapping.Mapper;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.core.mapping.MappingGuess;
@@ -95,7 +97,12 @@ class SourcePreviews {
             List<Problem> problems) {}
 
     /** What was read of a source, kept for a while: an owner corrects a mapping in many small steps. */
-    private record Read(First first, FileReader.@Nullable Form form, long until) {}
+    private record Read(
+            First first,
+            FileReader.@Nullable Form form,
+            @Nullable Mapping guess,
+            Map<String, String> doubts,
+            long until) {}
 
     private record Asked(String site, SourceSettings settings) {}
 
@@ -110,7 +117,9 @@ class SourcePreviews {
         First first = new First(settings instanceof SourceSettings.Crawl ? PAGES : RECORDS_TO_GUESS_FROM);
         try {
             FileReader.Form form = readers.read(site, settings, CrawlReader.Memory.NONE, first);
-            Read read = new Read(first, form, System.nanoTime() + KEPT_NANOS);
+            Mapping guess = MappingGuess.of(first.values, null);
+            Map<String, String> doubts = guess == null ? Map.of() : Doubts.of(guess, first.values);
+            Read read = new Read(first, form, guess, doubts, System.nanoTime() + KEPT_NANOS);
             synchronized (kept) {
                 kept.put(asked, read);
             }
@@ -143,14 +152,15 @@ class SourcePreviews {
                                     first.problems.getFirst().reason());
             throw Refusal.bad("settings", why);
         }
-        Mapping mapping = given != null ? given : MappingGuess.of(first.values, existing);
+        Mapping mapping =
+                given != null ? given : existing == null ? read.guess() : MappingGuess.of(first.values, existing);
         return new Preview(
                 read.form(),
                 first.read,
                 !first.full(),
                 columns(first.records),
                 mapping,
-                mapping == null ? List.of() : notes(site, mapping, existing),
+                mapping == null ? List.of() : notes(site, mapping, existing, read),
                 mapping == null ? List.of() : items(site, mapping, first.records),
                 List.copyOf(first.notes),
                 first.problems.stream().limit(SHOWN).toList());
@@ -228,8 +238,9 @@ class SourcePreviews {
 
     /**
      * A field's key has one kind in a site; where a name is taken by another kind, the mapping says what becomes of it.
+     * What was guessed with doubt says why.
      */
-    private List<FieldNote> notes(String site, Mapping mapping, @Nullable Collection existing) {
+    private List<FieldNote> notes(String site, Mapping mapping, @Nullable Collection existing, Read read) {
         SiteContent content = contents.of(site);
         List<FieldNote> notes = new ArrayList<>();
         for (Mapping.MappedField field : mapping.fields()) {
@@ -245,9 +256,21 @@ class SourcePreviews {
                         field.property(),
                         "Another collection has \"%s\" as %s, so this becomes a field of its own."
                                 .formatted(field.property(), elsewhere)));
+            } else if (here == null
+                    && isGuess(field, read.guess())
+                    && read.doubts().containsKey(field.property())) {
+                notes.add(new FieldNote(
+                        field.property(), String.valueOf(read.doubts().get(field.property()))));
             }
         }
         return notes;
+    }
+
+    /** Whether a field stands as it was guessed; what an owner has corrected is not doubted any more. */
+    private static boolean isGuess(Mapping.MappedField field, @Nullable Mapping guess) {
+        return guess != null
+                && guess.fields().stream()
+                        .anyMatch(one -> one.withLabel(field.label()).equals(field));
     }
 
     private record Rec(String at, Map<String, @Nullable Object> columns) {}
@@ -280,8 +303,12 @@ class SourcePreviews {
             columns.forEach((column, value) -> {
                 List<Object> said = values.computeIfAbsent(column, key -> new ArrayList<>());
                 if (value != null && !(value instanceof String text && text.isBlank())) {
-                    Object kept =
-                            value instanceof String text && text.length() > LONGEST_VALUE ? beginning(text) : value;
+                    // An address without its end is none.
+                    Object kept = value instanceof String text
+                                    && text.length() > LONGEST_VALUE
+                                    && !KindGuess.isWebAddress(text)
+                            ? beginning(text)
+                            : value;
                     letters += kept instanceof String text ? text.length() : LONGEST_VALUE;
                     said.add(kept);
                 }
