@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -116,6 +117,10 @@ final class ColumnGuess {
                 .flatMap(value -> Loose.parts(value, null).stream())
                 .map(Loose::text)
                 .toList();
+        if (!written.stream().allMatch(text -> isRead(() -> Loose.number(text, null, false)))) {
+            // Such as the number of a parcel: nobody reckons with it, and it may be too long for that.
+            return as(FieldKind.CODE);
+        }
         if (header.words().stream().anyMatch(DAY_WORDS::contains)
                 && written.stream().allMatch(text -> text.matches("\\d{12,13}|\\d{9,10}"))) {
             return as(FieldKind.DATE);
@@ -143,18 +148,33 @@ final class ColumnGuess {
             return as(FieldKind.YES_NO);
         }
         boolean comma = decimalComma();
-        if (all(text -> isMoney(text) || isNumber(text)) && different.stream().anyMatch(ColumnGuess::isMoney)) {
+        if (all(text -> isMoney(text) || isNumber(text))
+                && different.stream().anyMatch(ColumnGuess::isMoney)
+                && all(text -> isRead(() -> Loose.amount(text, comma)))) {
             return money(comma);
         }
-        if (all(ColumnGuess::isNumber)) {
+        if (all(ColumnGuess::isNumber) && all(text -> isRead(() -> Loose.number(text, null, comma)))) {
             return numbersAsTexts(comma);
         }
         if (all(Loose::isSpokenDuration)
-                && said.stream().anyMatch(text -> text.toLowerCase(Locale.ROOT).contains("h"))) {
+                && different.stream()
+                        .anyMatch(text -> text.toLowerCase(Locale.ROOT).contains("h"))
+                && all(text -> isRead(() -> Loose.number(text, "min", false)))) {
             return as(FieldKind.NUMBER).withUnit("min");
         }
         String unit = unit();
-        return unit == null || KindGuess.areCodes(said) ? null : measured(unit).withDecimalComma(comma);
+        return unit != null && !KindGuess.areCodes(said) && all(text -> isRead(() -> Loose.number(text, unit, comma)))
+                ? measured(unit).withDecimalComma(comma)
+                : null;
+    }
+
+    /** Whether a value can be read as it would be. */
+    private static boolean isRead(Supplier<?> reading) {
+        try {
+            return Objects.nonNull(reading.get());
+        } catch (IllegalArgumentException otherwise) {
+            return false;
+        }
     }
 
     private @Nullable MappedField days() {
@@ -184,7 +204,7 @@ final class ColumnGuess {
             return null;
         }
         for (DateForm form : DateForm.values()) {
-            if (texts.stream().allMatch(text -> isDay(text, form))) {
+            if (texts.stream().allMatch(text -> isRead(() -> Loose.day(text, form)))) {
                 return form;
             }
         }
@@ -198,15 +218,6 @@ final class ColumnGuess {
 
     private static boolean isCompactDay(String text) {
         return COMPACT_DAY.matcher(text).matches();
-    }
-
-    private static boolean isDay(String text, DateForm form) {
-        try {
-            Loose.day(text, form);
-            return true;
-        } catch (IllegalArgumentException otherwise) {
-            return false;
-        }
     }
 
     /** Ones and noughts alone are numbers, unless the column is called as a question is. */

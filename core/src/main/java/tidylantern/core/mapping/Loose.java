@@ -44,6 +44,10 @@ final class Loose {
             Set.of("\\n", "n/a", "na", "n.a.", "null", "nil", "none", "nan", "-", "--", "–", "—", "?", "#n/a", "k.a.");
 
     private static final Pattern NUMBER = Pattern.compile("[-+−]?\\d[\\d.,'’\\u00a0\\u202f ]*");
+    /** {@code 1.5e-05}, {@code .5}: as programs write them, which know no decimal comma. */
+    private static final Pattern SCIENTIFIC =
+            Pattern.compile("[-+]?(\\d+(\\.\\d*)?|\\.\\d+)[eE][-+]?\\d{1,3}|[-+]?\\.\\d+");
+
     private static final Pattern YEAR_FIRST = Pattern.compile("(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})([T ].*)?");
     private static final Pattern YEAR_LAST = Pattern.compile("(\\d{1,2})[-/. ]+(\\d{1,2})[-/. ]+(\\d{4})([T ].*)?");
     /** {@code 31 May 2026}, {@code Sun, 31. Mai 2026 08:00}, {@code 31 de mayo de 2026}. */
@@ -151,6 +155,9 @@ final class Loose {
         }
         if (unit != null && text.toLowerCase(Locale.ROOT).endsWith(unit.toLowerCase(Locale.ROOT))) {
             text = text.substring(0, text.length() - unit.length()).strip();
+        }
+        if (SCIENTIFIC.matcher(text).matches()) {
+            return Numbers.read(text);
         }
         Matcher whole = NUMBER.matcher(text);
         if (!whole.matches()) {

@@ -82,6 +82,8 @@ class MappingGuessTest {
                 "AD; FR; ES; IT | CODE",
                 "#c93f38; #6e544b; #11aa00; #ffffff | CODE",
                 "1.0.2; 2.1.0; 3.0.0-rc1; 0.9.8 | CODE",
+                "1.0.2; 2.1.0; 3.0.0; 0.9.8 | CODE",
+                "1.5e-05; .5; 2; 3.25 | NUMBER",
                 "09:30; 10:00; 18:30; 07:15 | TEXT",
                 "www.isles.example/a; www.isles.example/b; isles.example/c; https://isles.example | LINK",
                 "https://isles.example/a; https://isles.example/b; ask us; https://isles.example/c | TEXT",
@@ -216,6 +218,10 @@ class MappingGuessTest {
         List<Object> times = List.of(1517966773840L, 1517950582750L, 1517937631060L, 1517861422000L);
         assertThat(of(guess(null, "updated", times), "updated").kind()).isEqualTo(FieldKind.DATE);
         assertThat(of(guess(null, "phone", times), "phone").kind()).isEqualTo(FieldKind.NUMBER);
+        List<Object> parcels = List.of(1_517_966_773_840_123_456L, 1_517_950_582_750_123_456L, 12L, 7L);
+        assertThat(of(guess(null, "parcel", parcels), "parcel").kind())
+                .as("too long to reckon with")
+                .isEqualTo(FieldKind.CODE);
         assertThat(of(
                                 guess(
                                         null,

@@ -168,6 +168,36 @@ class SyncTest {
     }
 
     @Test
+    void whatWasGuessedWithDoubtSaysWhyUntilItIsCorrected() {
+        web.has(
+                "/seats.csv",
+                "text/csv",
+                "id,name,seats\n"
+                        + IntStream.range(0, 12)
+                                .mapToObj(n ->
+                                        "b-%02d,Boat %d,%s".formatted(n, n, n == 7 ? "about ten" : String.valueOf(n)))
+                                .collect(Collectors.joining("\n"))
+                        + "\n");
+        String asked = "{\"settings\":%s,\"fresh\":true%s}";
+        JsonNode guess = api.post(api.site() + "/source-previews", asked.formatted(file("/seats.csv"), ""))
+                .json();
+        assertThat(guess.path("fieldNotes")).hasSize(1);
+        assertThat(guess.path("fieldNotes").path(0).path("property").asString()).isEqualTo("seats");
+        assertThat(guess.path("fieldNotes").path(0).path("note").asString())
+                .isEqualTo("All but 1 of 12 cells hold a number; “about ten” is none.");
+        String corrected = guess.path("mapping")
+                .toString()
+                .replace("\"kind\":\"text\",\"column\":\"seats\"", "\"kind\":\"code\",\"column\":\"seats\"");
+        assertThat(corrected).isNotEqualTo(guess.path("mapping").toString());
+        assertThat(api.post(
+                                api.site() + "/source-previews",
+                                asked.formatted(file("/seats.csv"), ",\"mapping\":" + corrected))
+                        .json()
+                        .path("fieldNotes"))
+                .isEmpty();
+    }
+
+    @Test
     void anUploadedFileIsASourceToo() {
         String upload = api.send(
                         "POST", api.site() + "/uploads", csv(0, 3), Map.of("Content-Type", "application/octet-stream"))

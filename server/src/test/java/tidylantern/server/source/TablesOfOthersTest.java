@@ -12,8 +12,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tidylantern.core.content.Collection;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.ItemReader;
+import tidylantern.core.content.ItemRefused;
+import tidylantern.core.mapping.Mapper;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.core.mapping.Mapping.MappedField;
 import tidylantern.core.mapping.MappingGuess;
@@ -47,7 +56,7 @@ class TablesOfOthersTest {
                 .toList();
     }
 
-    private static Map<String, List<Object>> samples(String table) throws IOException, SourceProblem {
+    private static List<Map<String, @Nullable Object>> records(String table) throws SourceProblem {
         Path file = TABLES.resolve(table + ".csv");
         Told told = new Told();
         JsonMapper json = JsonMapper.builder()
@@ -56,8 +65,12 @@ class TablesOfOthersTest {
         SourceSettings.File asItIs = new SourceSettings.File("0123456789abcdef01234567", null, null, null, null, null);
         new FileReader(Files.exists(file) ? file : TABLES.resolve(table + ".jsonl"), asItIs, json).read(told);
         assertThat(told.refusals).as(table).isEmpty();
+        return told.records;
+    }
+
+    private static Map<String, List<Object>> samples(List<Map<String, @Nullable Object>> records) {
         Map<String, List<Object>> samples = new LinkedHashMap<>();
-        told.records.forEach(record -> record.forEach((column, value) -> {
+        records.forEach(record -> record.forEach((column, value) -> {
             List<Object> said = samples.computeIfAbsent(column, key -> new ArrayList<>());
             if (value != null && !(value instanceof String text && text.isBlank())) {
                 said.add(value);
@@ -67,8 +80,8 @@ class TablesOfOthersTest {
     }
 
     /** What became of each column. */
-    private static Map<String, String> guessed(String table) throws IOException, SourceProblem {
-        Map<String, List<Object>> samples = samples(table);
+    private static Map<String, String> guessed(String table) throws SourceProblem {
+        Map<String, List<Object>> samples = samples(records(table));
         Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples, null));
         Map<String, String> guessed = new TreeMap<>();
         samples.keySet().forEach(column -> guessed.put(column, "nothing"));
@@ -88,6 +101,34 @@ class TablesOfOthersTest {
             }
         }
         return guessed;
+    }
+
+    /** A guess that refuses an item is worse than none. */
+    @Test
+    void noRecordIsRefusedForWhatWasGuessed() throws Exception {
+        List<String> refused = new ArrayList<>();
+        for (String table : wanted().stream().map(Wanted::table).distinct().toList()) {
+            List<Map<String, @Nullable Object>> records = records(table);
+            Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples(records), null));
+            Mapper mapper = new Mapper(mapping, "");
+            ItemReader reader = new ItemReader(new Collection(
+                    new CollectionKey("table"),
+                    "Table",
+                    "en",
+                    mapping.fields().stream()
+                            .map(field -> new Field(
+                                    new FieldKey(field.property()), field.kind(), field.property(), field.label()))
+                            .toList()));
+            for (Map<String, @Nullable Object> record : records) {
+                try {
+                    Mapper.Mapped mapped = mapper.map(record);
+                    reader.read(mapped.id(), mapped.properties());
+                } catch (ItemRefused why) {
+                    refused.add(table + ": " + why.getMessage());
+                }
+            }
+        }
+        assertThat(refused).isEmpty();
     }
 
     @ParameterizedTest
