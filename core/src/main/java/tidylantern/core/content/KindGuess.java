@@ -25,8 +25,12 @@ public final class KindGuess {
     /** A colour, a sum of a file. */
     private static final Pattern HEX = Pattern.compile("#[0-9A-Fa-f]{3,8}|[0-9A-Fa-f]{16,64}");
 
+    private static final Pattern TINY = Pattern.compile("[A-Za-z0-9]{1,3}");
     private static final Pattern SHORT = Pattern.compile("[A-Za-z0-9]{1,4}");
     private static final int LEAST_RECURRING = 4;
+    /** Of fewer, words of four letters or in capitals cannot be told from codes. */
+    private static final int LEAST_CODES = 10;
+
     private static final int MANY = 40;
     /** One in so many is a slip. */
     private static final int FEW = 33;
@@ -41,7 +45,50 @@ public final class KindGuess {
             Set.of("title", "summary", "body", "headings", "name", "description", "text", "reviews");
     private static final Set<String> IMAGE_NAMES =
             Set.of("image", "picture", "photo", "thumbnail", "imageurl", "logo", "icon");
-    private static final Set<String> MONEY_NAMES = Set.of("price", "cost", "rent", "fee", "deposit", "fare");
+    /** Words for money in the languages that elements speak: common practice. */
+    private static final Set<String> MONEY = Set.of(
+            "price",
+            "prices",
+            "cost",
+            "costs",
+            "rent",
+            "fee",
+            "fees",
+            "deposit",
+            "fare",
+            "budget",
+            "gross",
+            "salary",
+            "wage",
+            "revenue",
+            "turnover",
+            "amount",
+            "preis",
+            "kosten",
+            "miete",
+            "gebühr",
+            "kaution",
+            "betrag",
+            "gehalt",
+            "umsatz",
+            "prix",
+            "coût",
+            "loyer",
+            "tarif",
+            "caution",
+            "salaire",
+            "montant",
+            "precio",
+            "coste",
+            "alquiler",
+            "tarifa",
+            "importe",
+            "salario",
+            "prijs",
+            "huur",
+            "borg",
+            "bedrag",
+            "salaris");
 
     private KindGuess() {}
 
@@ -83,7 +130,7 @@ public final class KindGuess {
             return FieldKind.YES_NO;
         }
         if (all(singles, Number.class::isInstance)) {
-            return MONEY_NAMES.stream().anyMatch(name::endsWith) ? FieldKind.MONEY : FieldKind.NUMBER;
+            return namesMoney(property) ? FieldKind.MONEY : FieldKind.NUMBER;
         }
         if (all(singles, Map.class::isInstance)) {
             return ofObjects(singles);
@@ -100,6 +147,19 @@ public final class KindGuess {
                                 .toList(),
                         lists)
                 : FieldKind.TEXT;
+    }
+
+    /** In small letters: {@code US_Gross}, {@code unitPrice} and {@code unit price (EUR)} have two words and more. */
+    public static List<String> wordsOf(String name) {
+        return Stream.of(name.replaceAll("(?<=\\p{Ll})(?=\\p{Lu})", " ").split("[^\\p{L}\\p{N}]+"))
+                .filter(word -> !word.isEmpty())
+                .map(word -> word.toLowerCase(Locale.ROOT))
+                .toList();
+    }
+
+    /** Whether what is called so is an amount of money. */
+    public static boolean namesMoney(String name) {
+        return wordsOf(name).stream().anyMatch(MONEY::contains);
     }
 
     /** Whether a text is an address of the web, a slash in which parts no levels of a tree. */
@@ -130,24 +190,21 @@ public final class KindGuess {
         if (all(texts, KindGuess::isPicture)) {
             return FieldKind.IMAGE;
         }
-        long addresses = texts.stream().filter(KindGuess::isLink).count();
-        if (addresses * 10 >= texts.size() * 9L && all(texts, Addresses::safe)) {
+        if (all(texts, text -> isLink(text) && Addresses.safe(text))) {
             return IMAGE_NAMES.contains(name) ? FieldKind.IMAGE : FieldKind.LINK;
         }
         boolean recurring = recur(texts);
-        if (!recurring && areCodes(texts)) {
+        // Short words of a list are tags.
+        if (!recurring && (lists ? areNumbered(texts) : areCodes(texts))) {
             return FieldKind.CODE;
         }
         if (texts.stream().filter(KindGuess::isWebAddress).count() * 2 > texts.size()) {
             return FieldKind.TEXT;
         }
-        boolean paths = !recurring
-                && all(texts, text -> text.indexOf('/') > 0 || text.contains(CategoryPath.LEVELS))
-                && doParentsRecur(texts);
+        String levels = all(texts, text -> text.contains(CategoryPath.LEVELS)) ? CategoryPath.LEVELS : "/";
+        boolean paths = all(texts, text -> text.indexOf(levels) > 0) && doParentsRecur(texts, levels);
         // A path may be long; it is its names that are brief.
-        boolean brief =
-                all(texts, text -> Stream.of(text.split(text.contains(CategoryPath.LEVELS) ? CategoryPath.LEVELS : "/"))
-                        .allMatch(KindGuess::isBrief));
+        boolean brief = all(texts, text -> Stream.of(text.split(levels)).allMatch(KindGuess::isBrief));
         return brief && (lists || recurring || paths) ? FieldKind.CATEGORY : FieldKind.TEXT;
     }
 
@@ -160,20 +217,25 @@ public final class KindGuess {
     }
 
     /**
-     * Whether these are no words but codes: each with a digit in it, or all of capitals and digits, or none longer than
-     * four letters.
+     * Whether these are no words but codes: each with a digit in it, none longer than three letters, or many of
+     * capitals and digits, or of four letters at most.
      */
     public static boolean areCodes(List<String> texts) {
-        boolean numbered = most(
-                        texts,
-                        text -> text.chars().anyMatch(Character::isDigit)
-                                && CODE.matcher(text).matches())
-                && !most(texts, text -> NO_CODE.matcher(text).matches());
-        return numbered
-                || all(texts, text -> HEX.matcher(text).matches())
+        return areNumbered(texts)
                 || (texts.size() >= LEAST_RECURRING
+                        && most(texts, text -> TINY.matcher(text).matches()))
+                || (texts.size() >= LEAST_CODES
                         && (most(texts, text -> CAPITALS.matcher(text).matches())
                                 || most(texts, text -> SHORT.matcher(text).matches())));
+    }
+
+    private static boolean areNumbered(List<String> texts) {
+        boolean digits = most(
+                texts,
+                text -> text.chars().anyMatch(Character::isDigit)
+                        && CODE.matcher(text).matches());
+        return (digits && !most(texts, text -> NO_CODE.matcher(text).matches()))
+                || all(texts, text -> HEX.matcher(text).matches());
     }
 
     /** Whether it holds of all but very few: a code need not be read, so one slip does not matter. */
@@ -187,23 +249,32 @@ public final class KindGuess {
         return true;
     }
 
-    private static boolean doParentsRecur(List<String> texts) {
-        Set<String> different = new HashSet<>(texts);
+    /**
+     * Whether several of these paths begin alike: with as many parents as values, there is no tree.
+     *
+     * @param sign between their levels; values without it are no paths, and do not count
+     */
+    public static boolean doParentsRecur(List<String> values, String sign) {
+        Set<String> different = new HashSet<>(values);
+        different.removeIf(value -> !value.contains(sign));
         Set<String> parents = new HashSet<>();
-        different.forEach(text -> parents.add(text.replaceFirst("\\s*(/|" + CategoryPath.LEVELS + ")[^/]*$", "")));
-        return different.size() < LEAST_RECURRING || parents.size() * 3 <= different.size() * 2;
+        different.forEach(path -> parents.add(path.substring(0, path.lastIndexOf(sign))));
+        return different.size() < LEAST_RECURRING
+                || parents.size() * 3 <= different.size() * 2
+                || different.size() * 2 <= values.size();
     }
 
+    /** With what a browser needs to follow it; who writes less has it made whole first. */
     private static boolean isLink(String text) {
-        return text.startsWith("/") || (isWebAddress(text) && !text.contains("@"));
+        return text.startsWith("/") || text.startsWith("http://") || text.startsWith("https://");
     }
 
     private static boolean isPicture(String text) {
-        return isLink(text) && IMAGE_FILE.matcher(text).matches();
+        return isLink(text) && Addresses.safe(text) && IMAGE_FILE.matcher(text).matches();
     }
 
     /** A name of a few words; what ends as a sentence does is one, unless it is as short as {@code Bros.} */
-    private static boolean isBrief(String name) {
+    public static boolean isBrief(String name) {
         int words = name.strip().split("\\s+").length;
         return name.length() <= 60 && words <= 6 && (!name.endsWith(".") || words <= 3);
     }

@@ -296,7 +296,7 @@ final class ColumnGuess {
     /** A picture's address or another; null where there are other texts, too. */
     private @Nullable MappedField address() {
         FieldKind kind = KindGuess.of(
-                plain.property(), different.stream().map(Mapper::encoded).toList());
+                plain.property(), different.stream().map(Mapper::whole).toList());
         return kind == FieldKind.LINK || kind == FieldKind.IMAGE ? as(kind) : null;
     }
 

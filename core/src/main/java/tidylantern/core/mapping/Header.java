@@ -5,9 +5,9 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Field;
+import tidylantern.core.content.KindGuess;
 
 /** What the name of a column says besides the name: a unit, a currency, that it holds money. */
 final class Header {
@@ -26,52 +26,7 @@ final class Header {
             "knots", "kn", "kw", "kwh", "w", "v", "°c", "°f", "%", "percent", "pct", "px", "kb", "kib", "mb", "mib",
             "gb", "gib", "kcal", "kj", "hz", "khz", "mhz", "ghz", "hpa", "bar", "psi");
 
-    /** Words for money in the languages that elements speak: common practice. */
-    private static final Set<String> MONEY = Set.of(
-            "price",
-            "prices",
-            "cost",
-            "costs",
-            "rent",
-            "fee",
-            "fees",
-            "deposit",
-            "fare",
-            "budget",
-            "gross",
-            "salary",
-            "wage",
-            "revenue",
-            "turnover",
-            "amount",
-            "preis",
-            "kosten",
-            "miete",
-            "gebühr",
-            "kaution",
-            "betrag",
-            "gehalt",
-            "umsatz",
-            "prix",
-            "coût",
-            "loyer",
-            "tarif",
-            "caution",
-            "salaire",
-            "montant",
-            "precio",
-            "coste",
-            "alquiler",
-            "tarifa",
-            "importe",
-            "salario",
-            "prijs",
-            "huur",
-            "borg",
-            "bedrag",
-            "salaris");
-
-    private static final Pattern CODE = Pattern.compile("[A-Z]{3}");
+    private static final Pattern CODE = Pattern.compile("(?<![\\p{L}\\p{N}])[A-Z]{3}(?![\\p{L}\\p{N}])");
     private static final Pattern PEOPLES_WORDS = Pattern.compile("[\\p{L}\\p{N}].{0,78}[\\s(\\[].*");
     private static final Set<String> STANDARD =
             Set.of("title", "summary", "body", "headings", "url", "image", "published", "author");
@@ -87,14 +42,8 @@ final class Header {
         return withoutVocabulary(column).toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
     }
 
-    /** In small letters: {@code US_Gross}, {@code unitPrice} and {@code unit price (EUR)} have two words and more. */
     List<String> words() {
-        return Stream.of(withoutVocabulary(column)
-                        .replaceAll("(?<=\\p{Ll})(?=\\p{Lu})", " ")
-                        .split("[^\\p{L}\\p{N}]+"))
-                .filter(word -> !word.isEmpty())
-                .map(word -> word.toLowerCase(Locale.ROOT))
-                .toList();
+        return KindGuess.wordsOf(withoutVocabulary(column));
     }
 
     /** Elements of a feed may belong to other vocabularies: {@code isles:island}. */
@@ -103,18 +52,25 @@ final class Header {
     }
 
     boolean saysMoney() {
-        return words().stream().anyMatch(MONEY::contains) || currency() != null;
+        return KindGuess.namesMoney(withoutVocabulary(column)) || currency() != null;
     }
 
-    /** The currency that all amounts below it are in, by its code or sign; null where it says none. */
+    /**
+     * The currency that all amounts below it are in, by its sign, or its code where that is meant: in brackets, or with
+     * a word for money. Many words in capitals are codes as well: TOP, ALL, CUP.
+     */
     @Nullable String currency() {
-        for (String word : column.split("[\\s()\\[\\]/_,;:-]+")) {
-            String known = Loose.CURRENCY_SIGNS.get(word);
-            if (known != null) {
-                return known;
+        for (String sign : Loose.CURRENCY_SIGNS.keySet()) {
+            if (column.contains(sign)) {
+                return Loose.CURRENCY_SIGNS.get(sign);
             }
-            if (CODE.matcher(word).matches() && Loose.isCurrency(word)) {
-                return word;
+        }
+        boolean isMoney = KindGuess.namesMoney(withoutVocabulary(column));
+        Matcher code = CODE.matcher(column);
+        while (code.find()) {
+            boolean isBracketed = code.start() > 0 && "([".indexOf(column.charAt(code.start() - 1)) >= 0;
+            if ((isMoney || isBracketed) && Loose.isCurrency(code.group())) {
+                return code.group();
             }
         }
         return null;

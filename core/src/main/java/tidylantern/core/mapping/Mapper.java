@@ -201,12 +201,12 @@ public final class Mapper {
     }
 
     /** As people write the addresses of websites, with what browsers leave to be understood. */
-    private static String whole(String address) {
+    static String whole(String address) {
         return WITHOUT_SCHEME.matcher(address).matches() ? "https://" + address : encoded(address);
     }
 
     /** An address in which spaces were left as they are, as browsers read it. */
-    static String encoded(String address) {
+    private static String encoded(String address) {
         return address.startsWith("http://") || address.startsWith("https://") ? address.replace(" ", "%20") : address;
     }
 

@@ -17,9 +17,6 @@ final class SeveralValues {
     private static final Set<String> LIST_NAMES = Set.of("tags", "keywords", "categories", "labels", "topics");
 
     private static final Pattern SHORT_CODE = Pattern.compile("[A-Za-z0-9+-]{1,3}");
-    private static final Pattern WORD_ENDS = Pattern.compile("\\s+");
-    private static final int LONGEST_NAME = 60;
-    private static final int MOST_WORDS = 6;
 
     private SeveralValues() {}
 
@@ -112,25 +109,15 @@ final class SeveralValues {
         }
         return Stream.of(" > ", ">", " › ", "::", "/")
                 .filter(sign -> parted(values, sign).size() * 2 > values.size() && areBrief(values, sign))
-                .filter(sign -> !sign.equals("/") || doParentsRecur(values, sign))
+                .filter(sign -> !sign.equals("/") || KindGuess.doParentsRecur(values, sign))
                 .findFirst()
                 .map(String::strip)
                 .orElse(null);
     }
 
-    private static boolean doParentsRecur(List<String> values, String sign) {
-        Set<String> different = new HashSet<>(parted(values, sign));
-        Set<String> parents = new HashSet<>();
-        different.forEach(value -> parents.add(value.substring(0, value.lastIndexOf(sign))));
-        return parents.size() * 3 <= different.size() * 2 || different.size() * 2 <= values.size();
-    }
-
     /** Whether what stands between the signs is names, and no sentences. */
     private static boolean areBrief(List<String> cells, String sign) {
-        return cells.stream()
-                .flatMap(cell -> pieces(cell, sign).stream())
-                .allMatch(piece ->
-                        piece.length() <= LONGEST_NAME && WORD_ENDS.split(piece, MOST_WORDS + 1).length <= MOST_WORDS);
+        return cells.stream().flatMap(cell -> pieces(cell, sign).stream()).allMatch(KindGuess::isBrief);
     }
 
     /** Whether bars with spaces around them stand in several cells, as between sentences of different people. */

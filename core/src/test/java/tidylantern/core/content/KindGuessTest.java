@@ -26,6 +26,11 @@ class KindGuessTest {
                 Arguments.of("homepage", List.of("https://a.example/"), FieldKind.LINK),
                 Arguments.of("code", List.of("QH-201/L", "MK-104"), FieldKind.CODE),
                 Arguments.of("tags", List.of(List.of("ferry", "winter")), FieldKind.CATEGORY),
+                Arguments.of(
+                        "tags", List.of(List.of("sea", "boat"), List.of("fish", "crab", "net")), FieldKind.CATEGORY),
+                Arguments.of("course", List.of("Soup", "Cake", "Stew", "Tart"), FieldKind.TEXT),
+                Arguments.of("homepage", List.of("www.isles.example/a", "www.isles.example/b"), FieldKind.TEXT),
+                Arguments.of("unitPrice", List.of(3, 4), FieldKind.MONEY),
                 Arguments.of("island", List.of("North Isle/Pell Harbour"), FieldKind.CATEGORY),
                 Arguments.of("genres", List.of(List.of(List.of("Game", "Strategy"))), FieldKind.CATEGORY),
                 Arguments.of("genre", List.of("game > strategy"), FieldKind.CATEGORY),

@@ -80,6 +80,7 @@ class MappingGuessTest {
                 "12 CHF; 7 EUR; 30 USD; 4 GBP | MONEY",
                 "12 ABC; 7 XYZ; 30 QQQ; 4 WWW | TEXT",
                 "AD; FR; ES; IT | CODE",
+                "Soup; Cake; Stew; Tart | TEXT",
                 "#c93f38; #6e544b; #11aa00; #ffffff | CODE",
                 "1.0.2; 2.1.0; 3.0.0-rc1; 0.9.8 | CODE",
                 "1.0.2; 2.1.0; 3.0.0; 0.9.8 | CODE",
@@ -164,6 +165,21 @@ class MappingGuessTest {
                         tuple("Rent", "money", null, "Currency"));
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "TOP,number",
+        "ALL ITEMS,number",
+        "COST IN EUR,money",
+        "Total [CHF],money",
+        "Takings $,money",
+        "Bookings,number"
+    })
+    void wordsInCapitalsAreNoCurrenciesByThemselves(String header, String kind) {
+        assertThat(of(guess(null, header, List.of("12", "7", "30", "4")), header)
+                        .kind())
+                .hasToString(kind);
+    }
+
     @Test
     void ofLongTextsTheShorterSumsUpAndTheLongestIsTheText() {
         String sentence = "It stands on the quay and is open whenever the ferry is late. ";
@@ -210,6 +226,13 @@ class MappingGuessTest {
             zones.add(List.of("North", "South", "East").get(i % 3) + "/Harbour " + i);
         }
         assertThat(ofMany("model", models).levels()).isNull();
+        List<String> some = new ArrayList<>(models);
+        for (int i = 0; i < 16; i++) {
+            some.set(i, "Model" + i);
+        }
+        assertThat(ofMany("model", some).levels())
+                .as("those without a slash are no parents")
+                .isNull();
         assertThat(ofMany("zone", zones).levels()).isEqualTo("/");
     }
 
