@@ -62,8 +62,8 @@ class OwnSiteTest {
     /** From a new search to the site's own page, with what leads on where nothing is found. */
     @Test
     void aRecipePageIsChosenByItsNameAndLeadsOnWhereNothingIsFound() throws IOException {
-        String key = OwnerAtWork.onNewSearch(world, browser, "Recipes", "kitchen")
-                .at("Filters")
+        OwnerAtWork owner = OwnerAtWork.onNewSearch(world, browser, "Recipes", "kitchen");
+        String key = owner.at("Filters")
                 .filter("Course")
                 .at("Results page")
                 .choose("Before anything is typed", "One category")
@@ -90,7 +90,7 @@ class OwnSiteTest {
             browser.mustBeAccessible("where the search has arrived");
             browser.open(world.workbench("/searches/" + key + "/search-box#leads"));
             browser.seeText("label", "The results page");
-            choose("The results page", "Find a recipe · /recipes");
+            owner.choose("The results page", "Find a recipe · /recipes");
             browser.until("kept", () -> world.api()
                     .get("/api/owner/searches/" + key + "/draft")
                     .json()
@@ -117,13 +117,6 @@ class OwnSiteTest {
                 assertThat(phone.address()).contains("course=");
             }
         }
-    }
-
-    private static void choose(String label, String option) {
-        browser.script("""
-                const label = [...document.querySelectorAll('label')].find(one => one.textContent.trim() === arguments[0])
-                document.getElementById(label.htmlFor).click()""", label);
-        browser.seeText("[role=option]", option).click();
     }
 
     /** A page of a framework's making: elements come, move, go and come back; its own script asks and listens. */
