@@ -26,6 +26,7 @@ import type {
   ItemWhole,
   Mapping,
   NewKey,
+  NewSearch,
   Outline,
   OwnerMark,
   OwnPlace,
@@ -35,6 +36,8 @@ import type {
   RefusedOrigin,
   ReachedPage,
   NamedItem,
+  ProposalChoices,
+  ProposedSearch,
   Results,
   DraftLink,
   OwnPage,
@@ -313,7 +316,16 @@ export const api = {
     ),
 
   searches: (site: string) => get<SearchSummary[]>(`/sites/${path(site)}/searches`),
-  addSearch: (site: string, name: string) => send<SearchSummary>('POST', `/sites/${path(site)}/searches`, { name }),
+  addSearch: (site: string, given: NewSearch) => send<SearchSummary>('POST', `/sites/${path(site)}/searches`, given),
+  searchProposal: (site: string, choices: ProposalChoices) =>
+    get<ProposedSearch>(
+      `/sites/${path(site)}/search-proposal?${new URLSearchParams([
+        ['kind', choices.kind ?? ''],
+        // None chosen is not the same as nothing said.
+        ...(choices.collections?.length === 0 ? [''] : (choices.collections ?? [])).map(key => ['collection', key]),
+        ...(choices.without ?? []).map(key => ['without', key]),
+      ])}`,
+    ),
   search: (key: string) => get<SearchSummary>(`/searches/${path(key)}`),
   draft: (key: string) => tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`)),
   changeDraft: (key: string, design: SearchDesign, tag: string) =>

@@ -81,6 +81,12 @@ export const router = createRouter({
           props: true,
           meta: { title: 'Searches' },
         },
+        {
+          path: 'searches/new',
+          component: () => import('../features/new-search/NewSearchPage.vue'),
+          props: to => ({ site: to.params.site, copy: to.query.copy }),
+          meta: { title: 'New search' },
+        },
         { path: 'searches/:search', redirect: to => `${to.path.replace(/\/$/, '')}/${steps[0].key}` },
         {
           path: `searches/:search/:step(${[...steps.map(step => step.key), TRIALS].join('|')})`,

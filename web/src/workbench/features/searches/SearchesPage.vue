@@ -1,38 +1,22 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
-import { useRouter } from 'vue-router'
 import type { SearchSummary } from '../../../shared/contract'
 import { counted, formatTime } from '../../kit/format'
 import { api } from '../../ownerApi'
 import DeleteDialog from '../../kit/DeleteDialog.vue'
-import FileButton from '../../kit/FileButton.vue'
 import LoadFailure from '../../kit/LoadFailure.vue'
-import { useAttempt } from '../../kit/useAttempt'
 
 const { site } = defineProps<{ site: string }>()
-const router = useRouter()
 const queries = useQueryClient()
 const {
   data: searches,
   error,
   refetch,
 } = useQuery({ queryKey: ['searches', () => site], queryFn: () => api.searches(site), staleTime: 0 })
-const adding = ref(false)
 const deleting = ref<SearchSummary | null>(null)
-const name = ref('')
-const { busy, wrong, attempt } = useAttempt()
-
 const open = (one: SearchSummary) => one.remarks.length
-const add = (make: () => Promise<SearchSummary>) =>
-  attempt(async () => {
-    const made = await make()
-    await queries.invalidateQueries({ queryKey: ['searches'] })
-    await router.push(`/${site}/searches/${made.key}/what-is-searched`)
-  })
 </script>
 
 <template>
@@ -42,7 +26,10 @@ const add = (make: () => Promise<SearchSummary>) =>
         <h1>Searches</h1>
         <p class="lead">Each is one search for visitors: a box, live results and a results page of its own.</p>
       </div>
-      <Button label="New search" icon="pi pi-plus" @click="adding = true" />
+      <RouterLink class="p-button" :to="`/${site}/searches/new`">
+        <i class="pi pi-plus" aria-hidden="true" />
+        New search
+      </RouterLink>
     </div>
     <LoadFailure v-if="error" :error="error" @again="refetch()" />
     <ul v-else-if="searches && searches.length > 0" class="searches">
@@ -65,6 +52,14 @@ const add = (make: () => Promise<SearchSummary>) =>
           </span>
           <span v-if="open(one) > 0" class="chip">{{ counted(open(one), 'thing') }} to look at</span>
           <code>{{ one.key }}</code>
+          <RouterLink
+            class="p-button p-button-text p-button-secondary p-button-sm p-button-rounded p-button-icon-only copy"
+            :to="`/${site}/searches/new?copy=${one.key}`"
+            :aria-label="`Copy ${one.name}`"
+            title="Copy"
+          >
+            <i class="pi pi-copy" aria-hidden="true" />
+          </RouterLink>
           <Button
             icon="pi pi-trash"
             text
@@ -81,10 +76,13 @@ const add = (make: () => Promise<SearchSummary>) =>
     <section v-else-if="searches" class="slip empty">
       <h2>Make the first search</h2>
       <p class="lead">
-        It begins with everything on your site searched and titles counting most. You see real results at once, and
-        change what you like.
+        It begins with what fits your content: filters, order, cards, page. You see real results at once, and change
+        what you like.
       </p>
-      <Button label="New search" icon="pi pi-plus" @click="adding = true" />
+      <RouterLink class="p-button" :to="`/${site}/searches/new`">
+        <i class="pi pi-plus" aria-hidden="true" />
+        New search
+      </RouterLink>
     </section>
     <DeleteDialog
       v-if="deleting"
@@ -96,21 +94,6 @@ const add = (make: () => Promise<SearchSummary>) =>
       @update:model-value="deleting = null"
       @done="queries.invalidateQueries()"
     />
-    <Dialog v-model:visible="adding" modal header="New search" :draggable="false" :style="{ width: '420px' }">
-      <form @submit.prevent="add(() => api.addSearch(site, name))">
-        <div class="field">
-          <label for="search-name">Name</label>
-          <InputText id="search-name" v-model="name" required maxlength="80" aria-describedby="name-help" autofocus />
-          <small id="name-help">For you; it also makes the key in the tag.</small>
-        </div>
-        <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-        <div class="row">
-          <Button type="submit" label="Make it" :loading="busy" />
-          <span class="quiet">or</span>
-          <FileButton label="Read a saved design" accept=".json" @chosen="add(() => api.addDesign(site, $event))" />
-        </div>
-      </form>
-    </Dialog>
   </main>
 </template>
 
@@ -150,6 +133,7 @@ li a:focus-visible::after {
   outline: 2px solid var(--sea);
   outline-offset: 2px;
 }
+.copy,
 .delete {
   position: relative;
   z-index: 1;
@@ -183,14 +167,5 @@ li a:focus-visible::after {
   display: grid;
   gap: 12px;
   justify-items: start;
-}
-form {
-  display: grid;
-  gap: 16px;
-}
-.row {
-  display: flex;
-  align-items: center;
-  gap: 12px;
 }
 </style>

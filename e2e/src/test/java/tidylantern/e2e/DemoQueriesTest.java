@@ -9,6 +9,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import tidylantern.core.trial.RankingQuality;
+import tidylantern.demo.DemoLoader;
 import tidylantern.demo.Quillhaven;
 import tidylantern.server.Api;
 
@@ -36,6 +38,27 @@ class DemoQueriesTest {
                         "\"%s\" of %d",
                         expected.query(), answer.json().path("total").asInt())
                 .contains(expected.item());
+    }
+
+    /** A search that nobody tuned does nearly as well: at least 0.9 of what the demo's own reaches. */
+    @Test
+    void aProposedSearchPutsThemAsHigh() {
+        Api proposing = world.api().on(DemoLoader.SITE);
+        double tuned = gain("island-search");
+        assertThat(gain(proposing.proposedSearch("Proposed by itself"))).isGreaterThanOrEqualTo(0.9 * tuned);
+        assertThat(tuned).as("nDCG@10 of the demo's own search").isGreaterThan(0.85);
+    }
+
+    private static double gain(String search) {
+        return queries().stream()
+                .mapToDouble(expected -> {
+                    int place =
+                            world.api().results(search, expected.query()).hits().indexOf(expected.item());
+                    return RankingQuality.normalisedGain(
+                            List.of(new RankingQuality.Wanted(1, place < 0 ? null : place + 1)), 10);
+                })
+                .average()
+                .orElseThrow();
     }
 
     @Test

@@ -1,6 +1,7 @@
 package tidylantern.e2e;
 
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
@@ -17,10 +18,11 @@ final class OwnerAtWork {
         this.key = key;
     }
 
-    /** Makes a search of one collection of the demo's site; the browser is signed in. */
+    /** Makes a search of one collection of the demo's site with nothing decided; the browser is signed in. */
     static OwnerAtWork onNewSearch(DemoWorld world, Browser browser, String name, String collection) {
         browser.open(world.workbench("/searches"));
-        browser.seeText("button", "New search").click();
+        browser.seeText("a", "New search").click();
+        browser.seeText("button", "Empty").click();
         browser.see("#search-name").sendKeys(name, Keys.ENTER);
         browser.seeText(".decisions h2", "What is searched");
         browser.until("its collection", () -> !browser.driver()
@@ -35,6 +37,38 @@ final class OwnerAtWork {
             }
         }
         return owner;
+    }
+
+    /** Makes a search as it is proposed for one collection, but for one part; the browser is signed in. */
+    static OwnerAtWork onProposal(DemoWorld world, Browser browser, String name, String collection, String without) {
+        browser.open(world.workbench("/searches/new"));
+        browser.until("its collections", () -> !browser.driver()
+                .findElements(By.id("searched-" + collection))
+                .isEmpty());
+        for (WebElement one : browser.driver().findElements(By.cssSelector("[id^=searched-]"))) {
+            if (!one.getDomAttribute("id").equals("searched-" + collection)) {
+                String id = one.getDomAttribute("id");
+                one.sendKeys(Keys.SPACE);
+                browser.until(id + " is left away", () -> !browser.see("#" + id).isSelected());
+            }
+        }
+        OwnerAtWork owner = new OwnerAtWork(browser, "");
+        browser.until("the switch of " + without, () -> owner.switchOf(without)).sendKeys(Keys.SPACE);
+        browser.until("it is left away", () -> {
+            WebElement part = owner.switchOf(without);
+            return part != null && !part.isSelected();
+        });
+        browser.mustBeAccessible("a proposal");
+        browser.see("#search-name").sendKeys(name, Keys.ENTER);
+        browser.seeText(".decisions h2", "What is searched");
+        return new OwnerAtWork(browser, browser.address().replaceFirst(".*/searches/([^/]+)/.*", "$1"));
+    }
+
+    private @Nullable WebElement switchOf(String part) {
+        return (WebElement) browser.script("""
+                const label = [...document.querySelectorAll('.proposed label')].find(one =>
+                  one.querySelector('b')?.textContent.trim() === arguments[0])
+                return label ? document.getElementById(label.htmlFor) : null""", part);
     }
 
     /** The search's key. */

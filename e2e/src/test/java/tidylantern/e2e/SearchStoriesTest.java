@@ -68,6 +68,30 @@ class SearchStoriesTest {
         }
     }
 
+    /** Name, collection, one decision less, publish: nothing else is typed or designed. */
+    @Test
+    void aProposedSearchIsGoodEnoughToPublishAsItIs() throws Exception {
+        String key = OwnerAtWork.onProposal(world, browser, "Recipes", "kitchen", "“Serves”")
+                .publish();
+        visit(key, visit -> {
+            Browser visitor = visit.browser();
+            visitor.untilTexts(visit.results(), ".card .title", titles -> titles.size() == 10);
+            assertThat(visitor.texts(visit.results(), ".card"))
+                    .allMatch(card -> card.contains("min"), "how long it takes");
+            if (!visit.isPhone()) {
+                assertThat(visitor.texts(visit.results(), ".filters legend, .filters .label"))
+                        .contains("Course", "Minutes")
+                        .doesNotContain("Serves");
+            }
+            visitor.see(visit.box(), "input").sendKeys("haddok");
+            visitor.untilTexts(
+                    visit.box(),
+                    ".row .title",
+                    titles -> !titles.isEmpty() && titles.getFirst().startsWith("Smoked haddock soup"));
+            visitor.mustBeAccessible("a proposed search" + visit.width());
+        });
+    }
+
     @Test
     void aPropertyListShowsPriceAndPictureInTwoColumnsAsOneTypes() throws Exception {
         String key = owner("Stays", "homes")

@@ -175,10 +175,54 @@ public final class Api {
         return "/api/owner/sites/" + site;
     }
 
-    /** Makes a search of the site as it is now and publishes it. */
+    /**
+     * Brings a file into a collection, with the mapping that is guessed for it.
+     *
+     * @return how many items were added
+     */
+    public int bringIn(String collection, byte[] file) {
+        String upload = sendBytes("POST", site() + "/uploads", file, Map.of("Content-Type", "application/octet-stream"))
+                .json()
+                .path("upload")
+                .asString();
+        String settings = "{\"kind\":\"file\",\"upload\":\"" + upload + "\"}";
+        String mapping = post(
+                        site() + "/source-previews",
+                        "{\"settings\":%s,\"collection\":\"%s\",\"fresh\":true}".formatted(settings, collection))
+                .json()
+                .path("mapping")
+                .toString();
+        String source = post(
+                        site() + "/sources",
+                        "{\"collection\":\"%s\",\"name\":\"File\",\"settings\":%s,\"mapping\":%s,\"removesMissing\":true,\"schedule\":\"never\"}"
+                                .formatted(collection, settings, mapping))
+                .json()
+                .path("id")
+                .toString();
+        String sync = post("/api/owner/sources/" + source + "/syncs", "")
+                .json()
+                .path("id")
+                .toString();
+        JsonNode now = get("/api/owner/syncs/" + sync).json();
+        while (now.path("state").asString().equals("running")) {
+            Thread.onSpinWait();
+            now = get("/api/owner/syncs/" + sync).json();
+        }
+        return now.path("report").path("added").asInt();
+    }
+
+    /** Makes a search with nothing decided and publishes it. */
     public String publishedSearch(String name) {
-        JsonNode made =
-                post(site() + "/searches", "{\"name\":\"" + name + "\"}").json();
+        return published("{\"name\":\"" + name + "\"}");
+    }
+
+    /** Makes a search as it is proposed for the site and publishes it. */
+    public String proposedSearch(String name) {
+        return published("{\"name\":\"" + name + "\",\"proposal\":{}}");
+    }
+
+    private String published(String wanted) {
+        JsonNode made = post(site() + "/searches", wanted).json();
         String key = made.path("key").asString();
         send(
                 "POST",

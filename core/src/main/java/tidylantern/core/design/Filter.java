@@ -301,6 +301,10 @@ public record Filter(
         return with(parts -> parts.joined = changed);
     }
 
+    public Filter withUnit(String changed) {
+        return with(parts -> parts.unit = changed);
+    }
+
     public Filter withRadii(List<Double> changed, String unit) {
         return with(parts -> {
             parts.radii = changed;

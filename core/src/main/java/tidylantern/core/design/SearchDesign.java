@@ -176,6 +176,10 @@ public record SearchDesign(
         };
     }
 
+    public SearchDesign withName(String changed) {
+        return with(parts -> parts.name = changed);
+    }
+
     public SearchDesign withWords(Words changed) {
         return with(parts -> parts.words = changed);
     }
@@ -237,7 +241,7 @@ public record SearchDesign(
     /** The parts of one on the way to another that differs in some of them. */
     private static final class Parts {
         private final int version;
-        private final String name;
+        private String name;
         private Reach reach;
         private Words words;
         private List<Filter> filters;

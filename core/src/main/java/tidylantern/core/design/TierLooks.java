@@ -41,6 +41,13 @@ public record TierLooks(
         return new TierLooks(null, null, Edge.NONE, LAMP, null);
     }
 
+    /** As all cards look, with a ribbon in the colour of lamps. */
+    // Null takes its default here, as it does where a document leaves a key out.
+    @SuppressWarnings("NullAway")
+    public static TierLooks ribbon(String text) {
+        return new TierLooks(null, null, Edge.NONE, LAMP, new Ribbon(text, null, null, null, null));
+    }
+
     private static @Nullable String colour(@Nullable String written, String key) {
         Colour read = Colour.read(written, key);
         return read == null ? null : read.toString();

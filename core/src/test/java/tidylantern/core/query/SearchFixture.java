@@ -163,7 +163,7 @@ public final class SearchFixture implements AutoCloseable {
         return new ItemListing(index);
     }
 
-    SiteIndex index() {
+    public SiteIndex index() {
         return index;
     }
 

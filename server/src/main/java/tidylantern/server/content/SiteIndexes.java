@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +42,9 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
+import tidylantern.core.proposal.NarrowingField;
+import tidylantern.core.proposal.NarrowingFields;
+import tidylantern.core.proposal.SearchProposal;
 import tidylantern.core.query.CategoryCounts;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
@@ -285,6 +289,16 @@ public class SiteIndexes implements SmartLifecycle {
     /** Counts the items that a filter lets through by the values of a category field. */
     public List<CategoryCounts.Counted> values(String site, FieldKey field, ItemFilter filter) {
         return CategoryCounts.of(of(site), field, filter);
+    }
+
+    /** The fields that visitors of a search could narrow by, in the order of the collections' fields. */
+    public List<NarrowingField> narrowing(String site, SearchDesign design) {
+        return NarrowingFields.of(of(site), contents.of(site), design);
+    }
+
+    /** A search that fits what the site holds. */
+    public SearchProposal proposal(String site, SearchProposal.Wanted wanted, LocalDate today) {
+        return SearchProposal.of(of(site), contents.of(site), wanted, today);
     }
 
     public SearchEngine engine(String site) {

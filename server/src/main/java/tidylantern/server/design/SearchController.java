@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
@@ -26,14 +27,23 @@ import tidylantern.server.platform.Refusal;
 @RequestMapping("/api/owner")
 class SearchController {
     private final Searches searches;
+    private final NewSearches newSearches;
     private final DesignJson json;
 
-    SearchController(Searches searches, DesignJson json) {
+    SearchController(Searches searches, NewSearches newSearches, DesignJson json) {
         this.searches = searches;
+        this.newSearches = newSearches;
         this.json = json;
     }
 
-    record NewSearch(String name) {}
+    /**
+     * @param proposal to begin with what the content suggests
+     * @param copyOf key of another search of the site, to begin with its draft
+     */
+    record NewSearch(
+            String name,
+            NewSearches.@Nullable ProposalChoices proposal,
+            @Nullable String copyOf) {}
 
     @GetMapping("/sites/{site}/searches")
     List<Searches.Summary> ofSite(@PathVariable String site) {
@@ -44,7 +54,18 @@ class SearchController {
     @ResponseStatus(HttpStatus.CREATED)
     Searches.Summary add(
             @PathVariable String site, @org.springframework.web.bind.annotation.RequestBody NewSearch given) {
-        return searches.add(site, given.name());
+        return newSearches.add(site, given.name(), given.proposal(), given.copyOf());
+    }
+
+    @Operation(summary = "A search that fits the site's content, part by part, each with why. Nothing is changed.")
+    @GetMapping("/sites/{site}/search-proposal")
+    NewSearches.ProposedSearch proposal(
+            @PathVariable String site,
+            @Nullable @RequestParam(required = false) String kind,
+            @Nullable @RequestParam(required = false) List<String> collection,
+            @Nullable @RequestParam(required = false) List<String> without) {
+        return newSearches.look(
+                site, new NewSearches.ProposalChoices(NewSearches.kindOfSite(kind), collection, without));
     }
 
     @GetMapping("/searches/{key}")

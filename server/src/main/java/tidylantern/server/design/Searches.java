@@ -145,18 +145,10 @@ public class Searches implements DesignsInUse {
                         false)));
     }
 
-    @Transactional
-    Summary add(String site, String name) {
-        SearchDesign design = SearchDesign.firstFor(name, contents.of(site));
-        String key = KeyNames.from(name, "search", taken -> store.find(taken).isPresent());
-        store.add(key, site, json.write(design));
-        return summary(key);
-    }
-
     /**
-     * A search with a design that was made elsewhere; nothing is published.
+     * A new search with a design; nothing is published.
      *
-     * @param wanted its key, where that is free; else one like it
+     * @param wanted what its key is made of; where that is taken, one like it
      */
     @Transactional
     public Draft add(String site, String wanted, SearchDesign design) {

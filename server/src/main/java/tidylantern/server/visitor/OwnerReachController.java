@@ -4,10 +4,8 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -19,23 +17,20 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.StopWordLists;
+import tidylantern.core.proposal.NarrowingField;
 import tidylantern.core.query.CategoryCounts;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.FilterFigures;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.ReachCounts;
-import tidylantern.core.query.VisitorQuery;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
@@ -175,107 +170,39 @@ class OwnerReachController {
             @Nullable String least,
             @Nullable String greatest) {}
 
-    /** Titles and long texts are what words search; a box for one of them would only repeat the search. */
-    private static final Set<FieldKey> NEVER_PROPOSED =
-            Set.of(FieldKey.TITLE, FieldKey.SUMMARY, FieldKey.BODY, FieldKey.HEADINGS);
-    /** Of fewer items nobody can say whether their values would recur. */
-    private static final int FEWEST_TO_TELL = 10;
-
-    private static final double ITEMS_A_VALUE = 1.5;
-    private static final Set<String> TAG_LIKE = Set.of("tags", "keywords");
-
     @Operation(
             summary =
                     "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
     @GetMapping("/searches/{key}/draft/filter-proposals")
     List<FilterProposal> filterProposals(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
-        SiteContent content = contents.of(draft.site());
-        List<Collection> searched = content.collections().stream()
-                .filter(collection -> draft.design().searched().contains(collection.key()))
-                .toList();
-        List<Field> fields = searched.stream()
-                .flatMap(collection -> collection.fields().stream())
-                .filter(field -> !Control.fitting(field.kind()).isEmpty() && !NEVER_PROPOSED.contains(field.key()))
-                .collect(Collectors.toMap(Field::key, field -> field, (first, again) -> first, LinkedHashMap::new))
-                .values()
-                .stream()
-                .toList();
-        // What each would show by itself, asked of the engine that answers visitors.
-        List<FilterAnswer> answers = new ArrayList<>();
-        for (int from = 0; from < fields.size(); from += SearchDesign.MOST_FILTERS) {
-            List<Filter> filters = new ArrayList<>();
-            for (Field field : fields.subList(from, Math.min(from + SearchDesign.MOST_FILTERS, fields.size()))) {
-                filters.add(Filter.of("f" + filters.size(), field.label(), field.key()));
-            }
-            answers.addAll(indexes.engine(draft.site())
-                    .answer(content, draft.design().withFilters(filters), new VisitorQuery("", 1))
-                    .filters());
-        }
-        List<FilterProposal> proposals = new ArrayList<>();
-        for (int i = 0; i < fields.size(); i++) {
-            Field field = fields.get(i);
-            FilterAnswer.Bounds bounds = answers.get(i).bounds();
-            ItemFilter having = new ItemFilter(
-                    null,
-                    "",
-                    List.of(
-                            new ItemFilter.InReach(draft.design().reach(), true),
-                            new ItemFilter.Says(field.key(), true)));
-            int items = indexes.listing(draft.site()).count(having);
-            if (items > 0) {
-                boolean tree = answers.get(i).values().stream().anyMatch(value -> value.below() > 0);
-                List<CategoryCounts.Counted> values = field.kind() == FieldKind.CATEGORY
-                        ? indexes.values(draft.site(), field.key(), having)
-                        : List.of();
-                proposals.add(new FilterProposal(
-                        field.key(),
-                        field.kind(),
-                        field.label(),
-                        searched.stream()
-                                .filter(collection -> collection.field(field.key()) != null)
-                                .map(Collection::label)
-                                .toList(),
-                        items,
-                        values.size(),
-                        tree,
-                        !tree && items >= FEWEST_TO_TELL && hardlyRecur(values),
-                        Control.fitting(field.kind()),
-                        field.kind() == FieldKind.CATEGORY
-                                        && !tree
-                                        && TAG_LIKE.contains(field.key().value())
-                                ? Control.CHIPS
-                                : Control.fitting(field.kind()).getFirst(),
-                        field.kind() == FieldKind.MONEY ? currency(draft.site(), content, having, field.key()) : "",
-                        bounds == null ? null : bounds.min(),
-                        bounds == null ? null : bounds.max()));
-            }
-        }
         // Boxes for words last: they take typing, and few sites need one.
-        proposals.sort(Comparator.comparing(FilterProposal::nearlyUnique)
-                .thenComparing((FilterProposal proposal) -> proposal.control() == Control.BOX)
-                .thenComparing(Comparator.comparingInt(FilterProposal::items).reversed())
-                .thenComparing(FilterProposal::label));
-        return proposals;
+        return indexes.narrowing(draft.site(), draft.design()).stream()
+                .map(OwnerReachController::proposal)
+                .sorted(Comparator.comparing(FilterProposal::nearlyUnique)
+                        .thenComparing((FilterProposal proposal) -> proposal.control() == Control.BOX)
+                        .thenComparing(
+                                Comparator.comparingInt(FilterProposal::items).reversed())
+                        .thenComparing(FilterProposal::label))
+                .toList();
     }
 
-    /** Whether a value stands in less than {@value #ITEMS_A_VALUE} items on average. */
-    private static boolean hardlyRecur(List<CategoryCounts.Counted> values) {
-        return values.stream().mapToInt(CategoryCounts.Counted::count).sum() < ITEMS_A_VALUE * values.size();
-    }
-
-    /** The currency of an item that has an amount, as it is written; empty where it does not say. */
-    private String currency(String site, SiteContent content, ItemFilter having, FieldKey field) {
-        return indexes
-                .listing(site)
-                .page(content, having, new ItemListing.ByTitle(), false, 1, 1, Set.of(field))
-                .rows()
-                .stream()
-                .map(row -> row.item().values().get(field))
-                .map(value ->
-                        value instanceof FieldValue.Money money && money.currency() != null ? money.currency() : "")
-                .findFirst()
-                .orElse("");
+    private static FilterProposal proposal(NarrowingField field) {
+        FilterAnswer.Bounds bounds = field.bounds();
+        return new FilterProposal(
+                field.key(),
+                field.kind(),
+                field.field().label(),
+                field.collections().stream().map(Collection::label).toList(),
+                field.items(),
+                field.values().size(),
+                field.tree(),
+                field.nearlyUnique(),
+                field.controls(),
+                field.control(),
+                field.currency(),
+                bounds == null ? null : bounds.min(),
+                bounds == null ? null : bounds.max());
     }
 
     @Operation(

@@ -22,6 +22,13 @@ import tidylantern.core.design.card.Format.Quantity;
 
 /** Complete cards to begin from, filled with what a collection has. */
 public final class ReadyCards {
+    public static final String HOME = "A home or a room";
+    public static final String TRIP = "A trip or an event";
+    public static final String RECIPE = "A recipe";
+    public static final String ENTRY = "An entry of a directory";
+    public static final String POST = "A post";
+    public static final String PICTURE = "A picture";
+
     private static final Set<FieldKey> TOLD_ELSEWHERE = Set.of(FieldKey.AUTHOR, FieldKey.PUBLISHED);
 
     private static final PartGroup TEXTS = PartGroup.column(
@@ -133,7 +140,7 @@ public final class ReadyCards {
         return price == null || rooms == null
                 ? null
                 : beside(
-                        "A home or a room",
+                        HOME,
                         picture(PicturePart.Shape.FOUR_TO_THREE, PicturePart.Size.THIRD),
                         title(),
                         excerpt(2),
@@ -148,7 +155,7 @@ public final class ReadyCards {
         return day == null
                 ? null
                 : beside(
-                        "A trip or an event",
+                        TRIP,
                         picture(PicturePart.Shape.SQUARE, PicturePart.Size.USUAL),
                         line("when", day, firstNumber()),
                         title(),
@@ -161,7 +168,7 @@ public final class ReadyCards {
         return minutes == null
                 ? null
                 : beside(
-                        "A recipe",
+                        RECIPE,
                         picture(PicturePart.Shape.THREE_TO_TWO, PicturePart.Size.LARGE),
                         title(),
                         line("facts", number(minutes), category(false, Lettering.quiet()), author(Lettering.quiet())),
@@ -178,7 +185,7 @@ public final class ReadyCards {
         return trade == null || (rating == null && place() == null)
                 ? null
                 : beside(
-                        "An entry of a directory",
+                        ENTRY,
                         picture(PicturePart.Shape.SQUARE, PicturePart.Size.SMALL),
                         title(),
                         line("facts", rating, place()),
@@ -194,7 +201,7 @@ public final class ReadyCards {
         return author == null && day == null
                 ? null
                 : new Ready(
-                        "A post",
+                        POST,
                         PartGroup.row(
                                 "card",
                                 Step.LARGE,
@@ -206,7 +213,7 @@ public final class ReadyCards {
         return collection.field(FieldKey.IMAGE) == null
                 ? null
                 : new Ready(
-                        "A picture",
+                        PICTURE,
                         PartGroup.column(
                                 "card",
                                 Step.SMALL,

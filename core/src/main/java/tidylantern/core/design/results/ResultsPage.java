@@ -62,6 +62,26 @@ public record ResultsPage(
         return new ResultsPage(address, perPage, Layout.of(arranged), null, null, null, null, null);
     }
 
+    /** With cards laid out otherwise, so many on a page. */
+    public ResultsPage laidOut(int perPage, Layout layout) {
+        return new ResultsPage(address, perPage, layout, paging, most, shows, start, told);
+    }
+
+    /** With categories that visitors like. */
+    public ResultsPage withPopular(PopularCategories popular) {
+        Shows around = new Shows(
+                shows.heading,
+                shows.count,
+                shows.time,
+                shows.order,
+                shows.set,
+                shows.copyLink,
+                shows.box,
+                popular,
+                shows.nothing);
+        return new ResultsPage(address, perPage, layout, paging, most, around, start, told);
+    }
+
     /** How many of the results found can be looked through. */
     public int reachable(int found) {
         return most == null ? found : Math.min(found, most);
