@@ -38,6 +38,7 @@ import type {
   NamedItem,
   ProposalChoices,
   ProposedSearch,
+  Survey,
   Results,
   DraftLink,
   OwnPage,
@@ -114,6 +115,7 @@ export const api = {
   addSite: (given: { name: string; address: string }) => send<Site>('POST', '/sites', given),
   changeSite: (site: string, given: { name: string; address: string; origins: string[]; timeZone: string | null }) =>
     send<Site>('PUT', `/sites/${path(site)}`, given),
+  survey: (site: string) => get<Survey>(`/sites/${path(site)}/survey`),
   refusedOrigins: (site: string) => get<RefusedOrigin[]>(`/sites/${path(site)}/refused-origins`),
   setUpFile: (site: string) => `${root}/sites/${path(site)}/set-up`,
   /** @param document the text of a set-up's file */

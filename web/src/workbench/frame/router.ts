@@ -60,7 +60,10 @@ export const router = createRouter({
         {
           path: 'sources/new',
           component: () => import('../features/sources/BringInPage.vue'),
-          props: to => ({ site: to.params.site, wanted: to.query.kind, into: to.query.into }),
+          props: to => ({
+            site: to.params.site,
+            begun: to.query,
+          }),
           meta: { title: 'Bring content in' },
         },
         {

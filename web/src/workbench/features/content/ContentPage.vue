@@ -7,6 +7,8 @@ import { counted } from '../../kit/format'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { api } from '../../ownerApi'
 import CollectionCard from './CollectionCard.vue'
+import FirstSearchLine from './FirstSearchLine.vue'
+import SiteBeginning from './SiteBeginning.vue'
 
 const { site } = defineProps<{ site: string }>()
 const router = useRouter()
@@ -34,11 +36,16 @@ const total = computed(() => (collections.value ?? []).reduce((sum, one) => sum 
           here.
         </p>
       </div>
-      <Button label="Bring content in" icon="pi pi-plus" @click="router.push(`/${site}/sources/new`)" />
+      <Button
+        v-if="collections && collections.length > 0"
+        label="Bring content in"
+        icon="pi pi-plus"
+        @click="router.push(`/${site}/sources/new`)"
+      />
     </div>
     <LoadFailure v-if="error" :error="error" @again="refetch()" />
     <template v-else-if="collections && collections.length > 0">
-      <RouterLink v-if="findings && findings.length > 0" :to="`/${site}/health`" class="health slip">
+      <RouterLink v-if="findings && findings.length > 0" :to="`/${site}/health`" class="way-on slip">
         <i class="pi pi-heart" aria-hidden="true" />
         <span>
           <b>{{ counted(findings.length, 'thing') }} to look at.</b>
@@ -49,10 +56,11 @@ const total = computed(() => (collections.value ?? []).reduce((sum, one) => sum 
           <i class="pi pi-arrow-right" aria-hidden="true" />
         </span>
       </RouterLink>
-      <p v-else-if="findings" class="health slip calm">
+      <p v-else-if="findings" class="way-on slip calm">
         <i class="pi pi-check-circle" aria-hidden="true" />
         <span>Nothing is wrong with your content.</span>
       </p>
+      <FirstSearchLine v-if="total > 0" :site="site" />
       <ul class="collections">
         <CollectionCard
           v-for="one in collections"
@@ -64,46 +72,16 @@ const total = computed(() => (collections.value ?? []).reduce((sum, one) => sum 
         />
       </ul>
     </template>
-    <section v-else-if="collections" class="slip empty">
-      <h2>Bring in what your site has</h2>
-      <p class="lead">
-        Posts, makers, recipes, homes: from a file, from a feed, or from the pages themselves. You see what is there
-        before anything is taken.
-      </p>
-      <Button label="Bring content in" icon="pi pi-plus" @click="router.push(`/${site}/sources/new`)" />
-    </section>
+    <SiteBeginning v-else-if="collections" :site="site" />
   </main>
 </template>
 
 <style scoped>
-.health {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 12px 20px;
-  margin-bottom: 16px;
-  color: inherit;
-  text-decoration: none;
-  background: var(--lamp-wash);
-  border-color: #eed9ae;
-}
-.health .pi-heart {
-  color: var(--lamp-deep);
-}
-.health .go {
-  margin-inline-start: auto;
-  font-weight: 600;
-  color: var(--lamp-deep);
-  white-space: nowrap;
-}
-.health .go .pi {
-  font-size: 12px;
-}
-.health.calm {
+.calm {
   background: var(--card);
   border-color: var(--line);
 }
-.health.calm .pi {
+.calm .pi {
   color: var(--good);
 }
 .collections {
@@ -113,11 +91,5 @@ const total = computed(() => (collections.value ?? []).reduce((sum, one) => sum 
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
   gap: 16px;
-}
-.empty {
-  padding: 32px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
 }
 </style>

@@ -7,9 +7,10 @@ import { RequestFailure } from '../../../shared/http'
 import { api } from '../../ownerApi'
 import EntranceCard from './EntranceCard.vue'
 import { session } from './session'
+import AddressInput from '../../kit/AddressInput.vue'
 
 const router = useRouter()
-const given = reactive({ token: '', name: '', password: '', siteName: '', siteAddress: 'https://' })
+const given = reactive({ token: '', name: '', password: '', siteName: '', siteAddress: '' })
 const wrong = ref<{ message: string; field: string | null } | null>(null)
 const busy = ref(false)
 
@@ -54,13 +55,7 @@ async function begin() {
       </div>
       <div class="field">
         <label for="site-address">Its address</label>
-        <InputText
-          id="site-address"
-          v-model="given.siteAddress"
-          type="url"
-          required
-          :invalid="wrong?.field === 'address'"
-        />
+        <AddressInput id="site-address" v-model="given.siteAddress" :invalid="wrong?.field === 'address'" />
       </div>
       <div class="field">
         <label for="name">Your name</label>

@@ -5,6 +5,7 @@ import InputText from 'primevue/inputtext'
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { formatDay } from '../../kit/format'
+import AddressInput from '../../kit/AddressInput.vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import EntranceCard from './EntranceCard.vue'
@@ -16,7 +17,7 @@ const queries = useQueryClient()
 const { data: sites, error, refetch } = useQuery({ queryKey: ['sites'], queryFn: api.sites, staleTime: 0 })
 const { data: deleted } = useQuery({ queryKey: ['deleted', 'sites'], queryFn: api.deletedSites, staleTime: 0 })
 const name = ref('')
-const address = ref('https://')
+const address = ref('')
 const { busy, wrong, attempt } = useAttempt()
 
 /** The workbench opens on the first site: on its searches, or on its content while there is none to search. */
@@ -74,7 +75,7 @@ const bringBack = (id: number) =>
       </div>
       <div class="field">
         <label for="site-address">Its address</label>
-        <InputText id="site-address" v-model="address" type="url" required />
+        <AddressInput id="site-address" v-model="address" />
       </div>
       <p class="wrong" role="alert">{{ wrong }}</p>
       <Button type="submit" label="Make it" :loading="busy" fluid />

@@ -24,7 +24,7 @@ export function useProposal(site: () => string) {
     without.value = on ? without.value.filter(one => one !== key) : [...without.value, key]
   }
   function setCollection(key: string, on: boolean) {
-    const before = data.value?.collections.filter(one => one.on).map(one => one.key) ?? []
+    const before = collections.value ?? data.value?.collections.filter(one => one.on).map(one => one.key) ?? []
     collections.value = on ? [...before, key] : before.filter(one => one !== key)
   }
   return { proposal: data, error, refetch, kind, choices, setPart, setCollection }

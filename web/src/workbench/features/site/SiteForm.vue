@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import AddressInput from '../../kit/AddressInput.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -53,7 +54,7 @@ async function allow(origin: string) {
     </div>
     <div class="field">
       <label for="site-address">Address</label>
-      <InputText id="site-address" v-model="address" type="url" required />
+      <AddressInput id="site-address" v-model="address" />
     </div>
     <div class="field">
       <label id="time-zone">Time zone</label>

@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import type { CrawlSettings, FileSettings } from '../../../shared/contract'
 import { counted } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
+import { api } from '../../ownerApi'
 import CrawlWhere from './CrawlWhere.vue'
 import FeedWhere from './FeedWhere.vue'
+import FoundSources from './FoundSources.vue'
 import FileForm from './FileForm.vue'
 import FileWhere from './FileWhere.vue'
 import MappingTable from './MappingTable.vue'
@@ -14,17 +17,30 @@ import PagePointing from './PagePointing.vue'
 import PreviewRemarks from './PreviewRemarks.vue'
 import PushWays from './PushWays.vue'
 import SourceDestination from './SourceDestination.vue'
-import { useBringIn } from './useBringIn'
+import { isSamePlace } from './sourceKinds'
+import { useBringIn, type Begun } from './useBringIn'
+import { useSurvey } from './useSurvey'
 
 /** From a place where content is to a source that brings it in: first seen, then mapped, then taken. */
-const { site, source, wanted, into } = defineProps<{ site: string; source?: number; wanted?: string; into?: string }>()
+const { site, source, begun } = defineProps<{ site: string; source?: number; begun?: Begun }>()
 const { address, collections, before, origin, collection, fresh, run, looking, keeping, preview, mapping, ...acts } =
-  useBringIn(site, source, wanted, into)
+  useBringIn(site, source, begun ?? {})
 const { see, seeAgain, choose, bringIn } = acts
 const { kind, file, fileName, feedAddress, crawl, settings } = origin
 watch(kind, () => {
   if (!before.value) preview.value = null
 })
+
+const { data: survey } = useSurvey(() => site)
+const { data: known } = useQuery({ queryKey: ['sources', () => site], queryFn: () => api.sources(site) })
+/** What is found and not set up yet; nothing where somebody came with a place in mind. */
+const offered = computed(() =>
+  source !== undefined || begun?.at !== undefined || begun?.kind !== undefined
+    ? []
+    : (survey.value?.sources ?? []).filter(
+        found => !known.value?.some(one => isSamePlace(one.settings, found.settings)),
+      ),
+)
 
 const isPointing = ref(false)
 const read = computed(() => {
@@ -94,6 +110,11 @@ function pointed(change: Pick<CrawlSettings, 'mainText' | 'leaveOut' | 'parts'>)
       />
       <PushWays v-else :site="site" :collection="collection || collections?.[0]?.key || 'posts'" />
       <RemarkLine v-if="looking.wrong.value" bad>{{ looking.wrong.value }}</RemarkLine>
+    </section>
+
+    <section v-if="offered.length > 0 && !preview" class="slip part" aria-labelledby="found">
+      <h2 id="found">Found on your site</h2>
+      <FoundSources :site="site" :sources="offered" :language="survey?.language ?? ''" />
     </section>
 
     <template v-if="preview && kind !== 'push'">

@@ -11,6 +11,7 @@ import LoadFailure from '../../kit/LoadFailure.vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import { useAttempt } from '../../kit/useAttempt'
+import FirstSearchLine from '../content/FirstSearchLine.vue'
 import RemoveSource from './RemoveSource.vue'
 import RunState from './RunState.vue'
 import { nameOfOrigin, schedulesFor } from './sourceKinds'
@@ -72,9 +73,7 @@ async function change(changed: Partial<Pick<SourceShape, 'schedule' | 'removesMi
   })
   await refetch()
 }
-const from = (settings: SourceShape['settings']) =>
-  settings.kind === 'file' ? (settings.address ?? 'uploaded here') : settings.address
-const uploaded = computed(() => here.value?.settings.kind === 'file' && here.value.settings.upload !== null)
+const uploaded = computed(() => here.value?.settings.address === null)
 </script>
 
 <template>
@@ -89,7 +88,7 @@ const uploaded = computed(() => here.value?.settings.kind === 'file' && here.val
         <div>
           <h1>{{ here.name }}</h1>
           <p class="lead">
-            {{ nameOfOrigin(here.settings.kind) }}, {{ from(here.settings) }}, into
+            {{ nameOfOrigin(here.settings.kind) }}, {{ here.settings.address ?? 'uploaded here' }}, into
             <RouterLink :to="`/${site}/content/${here.collection}`">{{
               collection?.label ?? here.collection
             }}</RouterLink>.
@@ -114,6 +113,7 @@ const uploaded = computed(() => here.value?.settings.kind === 'file' && here.val
         </div>
       </div>
       <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
+      <FirstSearchLine v-if="sync?.state === 'done'" :site="site" />
       <div class="columns">
         <section class="slip report" aria-label="Report">
           <RunState

@@ -36,6 +36,12 @@ export const RUN_STATES: Record<Sync['state'], string> = {
 export const schedulesFor = (settings: SourceSettings) =>
   settings.kind === 'file' && settings.upload !== null ? SCHEDULES.slice(0, 1) : [...SCHEDULES]
 
+/** Whether two sources read the same pages, feed or file. */
+export const isSamePlace = (one: SourceSettings, other: SourceSettings) =>
+  one.kind === other.kind &&
+  one.address === other.address &&
+  (one.kind !== 'crawl' || other.kind !== 'crawl' || one.prefix === other.prefix)
+
 /** A file of which nothing is known but, perhaps, its upload. */
 export const newFile = (upload: string | null): FileSettings => ({
   kind: 'file',

@@ -7,20 +7,29 @@ import { api } from '../../ownerApi'
 import { collectionKeyOf, namedIn, nameOfOrigin, newFile } from './sourceKinds'
 import { useOrigin } from './useOrigin'
 
+/** What is known of a new source before anybody says anything, as the address of the page has it. */
+export interface Begun {
+  /** What is read. */
+  readonly kind?: string
+  /** Where it is; it is looked at at once. */
+  readonly at?: string
+  /** Below which folder of the site. */
+  readonly below?: string
+  /** What its collection may be called. */
+  readonly called?: string
+  readonly language?: string
+  /** The collection that it was begun from. */
+  readonly into?: string
+}
+
 /**
  * What an owner says on the way from a place to a source: where content is, how it is read, where it goes. Nothing is
  * kept before {@link bringIn}.
  *
  * @param source that is changed; undefined for a new one
- * @param wanted what it reads, as the address says it
- * @param into the collection it was begun from
+ * @param begun what is known already
  */
-export function useBringIn(
-  site: string,
-  source: number | undefined,
-  wanted: string | undefined,
-  into: string | undefined,
-) {
+export function useBringIn(site: string, source: number | undefined, begun: Begun) {
   const router = useRouter()
   const queries = useQueryClient()
   const { data: collections } = useQuery({ queryKey: ['collections', site], queryFn: () => api.collections(site) })
@@ -31,12 +40,16 @@ export function useBringIn(
   })
 
   const before = shallowRef<SourceShape | null>(null)
-  const origin = useOrigin(wanted, () => (source === undefined ? address.value : undefined))
+  const origin = useOrigin(begun.kind, () => (source === undefined ? address.value : undefined))
   const { kind, settings } = origin
 
   /** Where the items go: a collection's key, or nothing yet for a new one. */
-  const collection = ref<string | null>(into ?? null)
-  const fresh = ref({ label: '', key: '', language: 'en' })
+  const collection = ref<string | null>(begun.into ?? null)
+  const fresh = ref({
+    label: begun.called ?? '',
+    key: collectionKeyOf(begun.called ?? ''),
+    language: begun.language?.split('-')[0]?.toLowerCase() ?? 'en',
+  })
   watch(
     () => fresh.value.label,
     (now, was) => {
@@ -99,6 +112,7 @@ export function useBringIn(
   function suggest() {
     const isCrawl = kind.value === 'crawl'
     const { last: end, words } = namedIn(origin.where())
+    run.value.name ||= begun.called ?? ''
     run.value.name ||= isCrawl
       ? `Pages of ${new URL(origin.crawl.value.address).host}`
       : end || nameOfOrigin(kind.value)
@@ -139,6 +153,10 @@ export function useBringIn(
     })
   }
 
+  if (begun.at) {
+    origin.begin(begun.at, begun.below ?? null)
+    void see()
+  }
   if (source !== undefined)
     void looking.attempt(() => recall(source)).then(() => (before.value ? see(true) : undefined))
   return {

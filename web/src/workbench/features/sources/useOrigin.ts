@@ -32,10 +32,16 @@ export function useOrigin(wanted: string | undefined, address: () => string | un
     else if (known.kind === 'feed') feedAddress.value = known.address
     else crawl.value = known
   }
+  /** Takes over an address that was found, of the kind that is wanted. */
+  function begin(address: string, prefix: string | null) {
+    if (kind.value === 'feed') feedAddress.value = address
+    else if (kind.value === 'crawl') crawl.value = { ...crawl.value, address, prefix }
+    else file.value = { ...file.value, address }
+  }
   /** The address or the file name that the kind goes by. */
   const where = () => {
     if (kind.value === 'feed') return feedAddress.value
     return kind.value === 'crawl' ? (crawl.value.prefix ?? crawl.value.address) : (file.value.address ?? fileName.value)
   }
-  return { kind, file, fileName, feedAddress, crawl, settings, recall, where }
+  return { kind, file, fileName, feedAddress, crawl, settings, begin, recall, where }
 }

@@ -46,10 +46,12 @@ final class OwnerAtWork {
                 .findElements(By.id("searched-" + collection))
                 .isEmpty());
         for (WebElement one : browser.driver().findElements(By.cssSelector("[id^=searched-]"))) {
-            if (!one.getDomAttribute("id").equals("searched-" + collection)) {
-                String id = one.getDomAttribute("id");
+            String id = Objects.requireNonNull(one.getDomAttribute("id"));
+            if (!id.equals("searched-" + collection)) {
                 one.sendKeys(Keys.SPACE);
-                browser.until(id + " is left away", () -> !browser.see("#" + id).isSelected());
+                browser.until(
+                        id + " is left away",
+                        () -> !browser.driver().findElement(By.id(id)).isSelected());
             }
         }
         OwnerAtWork owner = new OwnerAtWork(browser, "");

@@ -388,37 +388,4 @@ class OwnerStoryTest {
             browser.untilTexts(browser.driver(), "tbody .title", texts -> texts.equals(List.of("Lamp Cottage")));
         }
     }
-
-    @Test
-    void anEmptyInstallationIsSetUpInTheBrowser(@TempDir Path data) {
-        try (var service = tidylantern.server.RunningService.empty(data);
-                Browser browser = Browser.wide()) {
-            browser.open(service.address());
-            browser.see("#token")
-                    .sendKeys(service.part(tidylantern.server.account.Accounts.class)
-                            .firstStartToken());
-            browser.see("#site-name").sendKeys("Cove");
-            browser.type(browser.see("#site-address"), "https://cove.example");
-            browser.see("#name").sendKeys("Perpetua");
-            browser.see("#password").sendKeys("short");
-            browser.see("button[type=submit]").click();
-            browser.seeText("[role=alert]", "10 to 72 characters");
-            browser.mustBeAccessible("first start");
-            browser.type(browser.see("#password"), "long enough by far");
-            browser.see("button[type=submit]").click();
-            browser.seeText("h2", "Bring in what your site has");
-            browser.mustBeAccessible("content, none yet");
-            browser.seeText("nav a", "Searches").click();
-            browser.seeText("h2", "Make the first search");
-            browser.mustBeAccessible("searches, none yet");
-            browser.seeText("nav a", "Site").click();
-            browser.seeText("button", "Delete this site").click();
-            browser.see("#delete-name").sendKeys("Cove");
-            browser.seeText("[role=dialog] button", "Delete it").click();
-            browser.seeText("h1, h2", "No site yet");
-            browser.mustBeAccessible("no site any more");
-            browser.see("button[aria-label='Bring back Cove']").click();
-            browser.seeText("h2", "Bring in what your site has");
-        }
-    }
 }

@@ -58,6 +58,15 @@ public final class RunningService implements AutoCloseable {
     }
 
     /**
+     * An installation that nobody owns yet.
+     *
+     * @param allowedHosts hosts that sources may be read from though they are private
+     */
+    public static RunningService empty(Path data, List<String> allowedHosts) {
+        return start(data, "--tidy-lantern.allowed-hosts=" + String.join(",", allowedHosts));
+    }
+
+    /**
      * One after the other, as test classes run side by side: what starts a service also sets what belongs to the whole
      * process.
      */

@@ -58,6 +58,17 @@ record CollectionSample(Collection collection, int items, List<Item> some) {
         return share(item -> item.values().containsKey(field));
     }
 
+    /** The share of items that say just one thing in a field, and that it is this. */
+    double naming(FieldKey field, String name) {
+        return share(item -> switch (item.values().get(field)) {
+            case FieldValue.Categories categories ->
+                categories.paths().getFirst().names().equals(List.of(name));
+            case FieldValue.Text text -> text.text().equals(name);
+            case null -> false;
+            default -> false;
+        });
+    }
+
     /** The fields of some kinds. */
     List<Field> of(FieldKind... kinds) {
         return collection.fields().stream()

@@ -179,6 +179,8 @@ enum FieldWords {
             "teléfono",
             "isbn",
             "ean"),
+    /** What a page is, in the words of its markup. */
+    MARK_UP("type"),
     FEATURED(
             "featured",
             "sponsored",

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -30,6 +31,27 @@ public enum KindOfSite {
     private static final int WORDS_OF_AN_ARTICLE = 60;
 
     private static final int WORDS_OF_A_CAPTION = 30;
+
+    /** Types of schema.org (version 29) by what a site of them is about. */
+    private static final Map<String, KindOfSite> TYPES = Map.ofEntries(
+            Map.entry("BlogPosting", BLOG),
+            Map.entry("Article", BLOG),
+            Map.entry("NewsArticle", BLOG),
+            Map.entry("Recipe", RECIPES),
+            Map.entry("Event", TRIPS),
+            Map.entry("TouristTrip", TRIPS),
+            Map.entry("Trip", TRIPS),
+            Map.entry("Accommodation", HOMES),
+            Map.entry("Apartment", HOMES),
+            Map.entry("House", HOMES),
+            Map.entry("SingleFamilyResidence", HOMES),
+            Map.entry("RealEstateListing", HOMES),
+            Map.entry("ImageObject", PICTURES),
+            Map.entry("Photograph", PICTURES),
+            Map.entry("LocalBusiness", DIRECTORY),
+            Map.entry("Organization", DIRECTORY),
+            Map.entry("Restaurant", DIRECTORY),
+            Map.entry("Person", DIRECTORY));
 
     private final String said;
     private final String card;
@@ -66,8 +88,15 @@ public enum KindOfSite {
                 .orElse(OTHER);
     }
 
-    /** The kind of one collection. What is rarer among sites is looked for first. */
+    /**
+     * The kind of one collection: what its pages are marked up as (schema.org), else what its fields tell. What is
+     * rarer among sites is looked for first.
+     */
     static KindOfSite of(CollectionSample sample, LocalDate today) {
+        KindOfSite marked = markedUp(sample);
+        if (marked != null) {
+            return marked;
+        }
         if (names(sample, FieldWords.COOKING, FieldKind.values())) {
             return RECIPES;
         }
@@ -94,6 +123,20 @@ public enum KindOfSite {
                 || !sample.of(FieldKind.PLACE).isEmpty()
                 || names(sample, FieldWords.CONTACT, FieldKind.values());
         return isListed ? DIRECTORY : OTHER;
+    }
+
+    /** By the type that nearly all items have, where a field holds it; null where none does. */
+    private static @Nullable KindOfSite markedUp(CollectionSample sample) {
+        for (Field field : sample.of(FieldKind.CATEGORY, FieldKind.TEXT)) {
+            if (FieldWords.MARK_UP.name(field)) {
+                for (Map.Entry<String, KindOfSite> type : TYPES.entrySet()) {
+                    if (sample.naming(field.key(), type.getKey()) >= NEARLY_ALL) {
+                        return type.getValue();
+                    }
+                }
+            }
+        }
+        return null;
     }
 
     private static boolean isPictures(CollectionSample sample) {

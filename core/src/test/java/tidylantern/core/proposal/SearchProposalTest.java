@@ -226,6 +226,17 @@ class SearchProposalTest {
     }
 
     @Test
+    void whatPagesAreMarkedUpAsComesBeforeWhatTheirFieldsTell() {
+        collection(
+                "things",
+                "en",
+                title(),
+                new Said("type", FieldKind.CATEGORY, n -> "TouristTrip"),
+                new Said("recipe", FieldKind.TEXT, n -> "of how it goes"));
+        assertThat(proposal().told()).isEqualTo(KindOfSite.TRIPS);
+    }
+
+    @Test
     void picturesStandOnAWall() {
         collection(
                 "photos",

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -28,6 +29,10 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class Sites {
     private static final String USUAL_ZONE = "UTC";
+
+    private static final Pattern BEGUN = Pattern.compile("[A-Za-z][A-Za-z0-9+.-]*:/");
+    /** A host with a dot in it, as those of websites are. */
+    private static final Pattern NAMED = Pattern.compile("[\\p{L}\\p{N}-]+(\\.[\\p{L}\\p{N}-]+)+(:\\d+)?(/.*)?");
 
     private final SiteStore store;
     private final ApplicationEventPublisher events;
@@ -106,7 +111,7 @@ public class Sites {
     public Site add(String name, String address) {
         check(name, address, List.of());
         String key = KeyNames.from(name, "site", taken -> store.find(taken).isPresent());
-        store.add(new SiteStore.StoredSite(key, name.strip(), tidy(address), USUAL_ZONE, "{}"));
+        store.add(new SiteStore.StoredSite(key, name.strip(), written(address), USUAL_ZONE, "{}"));
         store.addOrigin(key, origin(address));
         // Whatever is read of it meanwhile goes again if the whole is taken back.
         afterCompletion(() -> known.remove(key));
@@ -119,7 +124,7 @@ public class Sites {
     public Site change(String key, String name, String address, List<String> origins, @Nullable String timeZone) {
         Site before = get(key);
         check(name, address, origins);
-        store.change(key, name.strip(), tidy(address), timeZone == null ? before.timeZone() : checkedZone(timeZone));
+        store.change(key, name.strip(), written(address), timeZone == null ? before.timeZone() : checkedZone(timeZone));
         store.removeOrigins(key);
         Stream.concat(Stream.of(origin(address)), origins.stream().map(Sites::origin))
                 .distinct()
@@ -173,12 +178,14 @@ public class Sites {
         if (name.isBlank() || name.strip().length() > 80) {
             throw Refusal.bad("name", "Give the site a name of 1 to 80 characters.");
         }
-        if (!whole(address)) {
+        if (!whole(written(address))) {
             throw Refusal.bad(
-                    "address", "\"%s\" is no web address; write the whole of it, from https:// on.".formatted(address));
+                    "address",
+                    "\"%s\" is no web address; write one such as https://www.your-site.example."
+                            .formatted(address.strip()));
         }
         for (int i = 0; i < origins.size(); i++) {
-            if (!whole(origins.get(i))) {
+            if (!whole(written(origins.get(i)))) {
                 throw Refusal.bad(
                         "origins[%d]".formatted(i),
                         "\"%s\" is no origin; write one such as https://www.your-site.example."
@@ -187,12 +194,20 @@ public class Sites {
         }
     }
 
+    /** An address as people write it: https is understood, and slashes at its end say nothing. */
+    private static String written(String address) {
+        String tidy = address.strip().replaceAll("/+$", "");
+        return !BEGUN.matcher(tidy).lookingAt() && NAMED.matcher(tidy).matches() ? "https://" + tidy : tidy;
+    }
+
     private static boolean whole(String address) {
-        String tidy = address.strip();
-        return (tidy.startsWith("https://") || tidy.startsWith("http://"))
-                && tidy.length() <= 300
-                && Addresses.safe(tidy)
-                && URI.create(tidy).getHost() != null;
+        if (!(address.startsWith("https://") || address.startsWith("http://"))
+                || address.length() > 300
+                || !Addresses.safe(address)) {
+            return false;
+        }
+        URI uri = URI.create(address);
+        return uri.getHost() != null && uri.getRawUserInfo() == null;
     }
 
     private static String checkedZone(String timeZone) {
@@ -226,12 +241,8 @@ public class Sites {
         });
     }
 
-    private static String tidy(String address) {
-        return address.strip().replaceAll("/+$", "");
-    }
-
     private static String origin(String address) {
-        URI uri = URI.create(address.strip());
+        URI uri = URI.create(written(address));
         return uri.getScheme().toLowerCase(java.util.Locale.ROOT) + "://"
                 + uri.getRawAuthority().toLowerCase(java.util.Locale.ROOT);
     }

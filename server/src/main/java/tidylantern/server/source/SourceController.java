@@ -22,6 +22,7 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.site.Sites;
 
 /** Sources: a preview of what is there, how it is mapped, and the runs that bring it in. */
 @RestController
@@ -32,7 +33,9 @@ class SourceController {
     private final SourcePreviews previews;
     private final PageOutlines outlines;
     private final Uploads uploads;
+    private final SiteSurveys surveys;
     private final SiteContents contents;
+    private final Sites sites;
 
     SourceController(
             Sources sources,
@@ -40,13 +43,17 @@ class SourceController {
             SourcePreviews previews,
             PageOutlines outlines,
             Uploads uploads,
-            SiteContents contents) {
+            SiteSurveys surveys,
+            SiteContents contents,
+            Sites sites) {
         this.sources = sources;
         this.syncs = syncs;
         this.previews = previews;
         this.outlines = outlines;
         this.uploads = uploads;
+        this.surveys = surveys;
         this.contents = contents;
+        this.sites = sites;
     }
 
     /** @param last the newest run; null where there was none */
@@ -97,6 +104,12 @@ class SourceController {
             throws IOException {
         contents.of(site);
         return uploads.keep(site, request.getInputStream());
+    }
+
+    @Operation(summary = "What the site's own pages tell of it, and where its content could be read from.")
+    @GetMapping("/sites/{site}/survey")
+    SiteSurveys.Survey survey(@PathVariable String site) {
+        return surveys.of(sites.get(site).address());
     }
 
     @Operation(summary = "Shows the first records of a source and what would become of them. Nothing is taken.")

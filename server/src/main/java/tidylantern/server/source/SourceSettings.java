@@ -150,6 +150,13 @@ public sealed interface SourceSettings {
         static final int USUAL_PAGES = 2_000;
         static final int MOST_PAGES = 50_000;
 
+        /** Of a sitemap, all else as usual. */
+        // Null takes its default here, as it does where a document leaves a key out.
+        @SuppressWarnings("NullAway")
+        static Crawl of(String sitemap, @Nullable String prefix) {
+            return new Crawl(sitemap, Way.SITEMAP, prefix, null, null, null, null, null);
+        }
+
         public Crawl {
             address = web(address, "address");
             Refusals.unless(way != null, "way", "Say how pages are found: by sitemap or by links.");

@@ -174,7 +174,7 @@ class AccessTest {
             assertThat(browser.send(
                                     "POST",
                                     "/api/owner/first-start",
-                                    given.formatted("long enough by far", "https://cove.example/"),
+                                    given.formatted("long enough by far", " cove.example/ "),
                                     token)
                             .json()
                             .path("name")
