@@ -39,6 +39,8 @@ import type {
   ProposalChoices,
   ProposedSearch,
   Survey,
+  Version,
+  Comparison,
   Results,
   DraftLink,
   OwnPage,
@@ -332,6 +334,12 @@ export const api = {
   draft: (key: string) => tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`)),
   changeDraft: (key: string, design: SearchDesign, tag: string) =>
     tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`, change('PUT', design, { 'If-Match': tag }))),
-  publish: (key: string, tag: string) =>
-    send<SearchSummary>('POST', `/searches/${path(key)}/publish`, undefined, { 'If-Match': tag }),
+  publish: (key: string, tag: string, why: string) =>
+    send<SearchSummary>('POST', `/searches/${path(key)}/publish`, { why }, { 'If-Match': tag }),
+  versions: (key: string) => get<Version[]>(`/searches/${path(key)}/versions`),
+  version: (key: string, version: number) => get<SearchDesign>(`/searches/${path(key)}/versions/${version}`),
+  publishAgain: (key: string, version: number, why: string) =>
+    send<SearchSummary>('POST', `/searches/${path(key)}/versions/${version}/publish`, { why: why || null }),
+  comparison: (key: string, before: string, after: string) =>
+    get<Comparison>(`/searches/${path(key)}/comparison?${new URLSearchParams({ before, after })}`),
 }

@@ -7,6 +7,7 @@ import { counted, formatTime } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import BoxTag from './BoxTag.vue'
+import VersionList from '../versions/VersionList.vue'
 import MetPages from './MetPages.vue'
 import type { DraftEditing } from '../searches/useDraft'
 
@@ -77,7 +78,12 @@ const hosted = `${location.origin}/s/${search}`
   </section>
 
   <section>
-    <h3>5. Keep a copy</h3>
+    <h3 id="versions">5. Look back</h3>
+    <VersionList :draft="draft" :search="search" :collections="collections" />
+  </section>
+
+  <section>
+    <h3>6. Keep a copy</h3>
     <p class="quiet">The draft as a file. This or another installation makes a search of it, under Searches.</p>
     <Button
       as="a"

@@ -2,9 +2,10 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../../shared/contract'
-import { tellerOf } from './changes'
+import ChangeTable from './ChangeTable.vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import { became, expectation, useTrials } from '../trials/trials'
@@ -24,12 +25,14 @@ const done = ref(false)
 const { failing, refetch } = useTrials(() => search)
 const MOST_LISTED = 6
 const stops = computed(() => (summary?.remarks ?? []).filter(remark => remark.stops))
-const changes = computed(() => (summary?.differences ?? []).map(tellerOf(design, collections)))
+const why = ref('')
+const isWorthIt = computed(() => summary?.live == null || summary.differences.length > 0)
 const open = computed(() => (summary?.remarks ?? []).filter(remark => !remark.stops))
 watch(shown, now => {
   if (!now) return
   wrong.value = ''
   done.value = false
+  why.value = ''
   void refetch()
 })
 
@@ -40,7 +43,7 @@ async function publish() {
     return
   }
   done.value = await attempt(async () => {
-    await api.publish(search, tag)
+    await api.publish(search, tag, why.value)
     await Promise.all([
       queries.invalidateQueries({ queryKey: ['search', search] }),
       queries.invalidateQueries({ queryKey: ['reach', search, 'trials'] }),
@@ -63,27 +66,20 @@ async function publish() {
       <p v-else-if="summary.differences.length === 0" class="lead">
         The draft is what visitors see already. There is nothing to publish.
       </p>
-      <table v-else>
-        <caption class="unseen">
-          What differs between the live version and the draft
-        </caption>
-        <thead>
-          <tr>
-            <th>What changes</th>
-            <th>Live now</th>
-            <th>Then</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(one, n) in changes" :key="n">
-            <td>{{ one.what }}</td>
-            <td class="quiet">{{ one.before }}</td>
-            <td>
-              <b>{{ one.after }}</b>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <template v-else>
+        <ChangeTable
+          :changes="summary.differences"
+          :design="design"
+          :collections="collections"
+          caption="What differs between the live version and the draft"
+          before="Live now"
+          after="Then"
+        />
+      </template>
+      <div v-if="isWorthIt" class="field">
+        <label for="publish-why">Why, for whoever looks back</label>
+        <InputText id="publish-why" v-model="why" maxlength="300" placeholder="May stay empty" />
+      </div>
       <p v-for="remark in stops" :key="remark.text" class="remark bad">
         <i class="pi pi-times-circle" aria-hidden="true" />
         {{ remark.text }}
@@ -115,7 +111,7 @@ async function publish() {
           :label="failing.length > 0 ? 'Publish all the same' : 'Publish'"
           :severity="failing.length > 0 ? 'danger' : undefined"
           :loading="busy"
-          :disabled="stops.length > 0 || (summary?.live != null && summary.differences.length === 0)"
+          :disabled="stops.length > 0 || !isWorthIt"
           @click="publish"
         />
       </template>
@@ -124,22 +120,6 @@ async function publish() {
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-  margin-bottom: 12px;
-}
-th {
-  text-align: start;
-  font-size: 12.5px;
-  color: var(--quiet);
-  font-weight: 600;
-}
-th,
-td {
-  padding: 7px 12px 7px 0;
-  border-bottom: 1px solid var(--line);
-}
 .remark {
   margin-top: 8px;
 }

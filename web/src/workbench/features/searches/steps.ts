@@ -72,6 +72,7 @@ export const steps = [
     parts: [
       { id: 'tag', name: 'The tag for your site' },
       { id: 'list-tags', name: 'The tags for your results page' },
+      { id: 'versions', name: 'Versions, and the way back' },
     ],
   },
 ] as const satisfies readonly { key: string; name: string; remarks: Remark['step']; parts: readonly StepPart[] }[]

@@ -41,7 +41,7 @@ const way = ({ settings, title }: FoundSource) => ({
         :to="way(found)"
         :aria-label="`Look at ${found.title}, ${line(found)}`"
       >
-        Look at it
+        Look
       </RouterLink>
     </li>
   </ul>

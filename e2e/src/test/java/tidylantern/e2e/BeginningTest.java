@@ -133,7 +133,7 @@ class BeginningTest {
                     visitor.untilTexts(visitor.inside("tidy-results"), ".count", counts -> counts.stream()
                             .anyMatch(count -> count.startsWith("1,108")));
                     if (!isPhone) {
-                        assertThat(visitor.texts(visitor.inside("tidy-results"), ".filters legend, .filters .label"))
+                        assertThat(visitor.texts(visitor.inside("tidy-results"), ".filter legend"))
                                 .contains("Trade", "Good for", "Stars")
                                 .doesNotContain("Web site", "Name", "In short");
                     }
@@ -145,6 +145,35 @@ class BeginningTest {
                     assertThat(visitor.consoleErrors()).isEmpty();
                 }
             }
+            thereAndBack(owner.browser, site.address());
+        }
+    }
+
+    /** A version that was a mistake, and the way back to the one before. */
+    private static void thereAndBack(Browser browser, String site) {
+        browser.seeText("[role=dialog] button", "Close").click();
+        OwnerAtWork.here(browser)
+                .at("Results page")
+                .number("Results at a time", 5)
+                .publish("Fewer at a time");
+        assertThat(cards(site)).isEqualTo(5);
+        OwnerAtWork.here(browser).at("Go live");
+        browser.seeText("[aria-label=Versions] li", "Fewer at a time");
+        browser.mustBeAccessible("versions");
+        browser.see("button[aria-label='Compare version 1']").click();
+        browser.seeText("[role=dialog] td", "Results a page");
+        browser.mustBeAccessible("two versions compared");
+        browser.seeText("[role=dialog] button", "Show it to visitors again").click();
+        browser.seeText("[aria-label=Versions] li", "Back to version 1");
+        assertThat(cards(site)).isEqualTo(10);
+    }
+
+    /** How many cards a visitor who comes now sees. */
+    private static int cards(String site) {
+        try (Browser visitor = Browser.wide()) {
+            visitor.open(site);
+            visitor.untilTexts(visitor.inside("tidy-results"), ".card .title", titles -> !titles.isEmpty());
+            return visitor.texts(visitor.inside("tidy-results"), ".card .title").size();
         }
     }
 

@@ -63,6 +63,11 @@ final class OwnerAtWork {
         browser.mustBeAccessible("a proposal");
         browser.see("#search-name").sendKeys(name, Keys.ENTER);
         browser.seeText(".decisions h2", "What is searched");
+        return here(browser);
+    }
+
+    /** At a search that is open in the browser. */
+    static OwnerAtWork here(Browser browser) {
         return new OwnerAtWork(browser, browser.address().replaceFirst(".*/searches/([^/]+)/.*", "$1"));
     }
 
@@ -144,7 +149,13 @@ final class OwnerAtWork {
      * @return the search's key
      */
     String publish() {
+        return publish("");
+    }
+
+    /** @param why for whoever looks back */
+    String publish(String why) {
         browser.seeText("button", "Look over and publish").click();
+        browser.see("#publish-why").sendKeys(why);
         browser.seeText("[role=dialog] button", "Publish").click();
         browser.seeText("[role=dialog]", "It is live");
         browser.seeText("[role=dialog] button", "Close").click();

@@ -92,8 +92,33 @@ class SearchController {
     Searches.Summary publish(
             @PathVariable String key,
             @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
+            @Nullable @org.springframework.web.bind.annotation.RequestBody(required = false) PublicationGiven given,
             Authentication who) {
-        return searches.publish(key, revision(ifMatch), who.getName());
+        return searches.publish(key, revision(ifMatch), who.getName(), given == null ? null : given.why());
+    }
+
+    /** @param why it is published, in the owner's words; null for nothing */
+    record PublicationGiven(@Nullable String why) {}
+
+    @Operation(summary = "Every design that was published, the newest first.")
+    @GetMapping("/searches/{key}/versions")
+    List<Searches.Version> versions(@PathVariable String key) {
+        return searches.versions(key);
+    }
+
+    @GetMapping("/searches/{key}/versions/{version}")
+    SearchDesign version(@PathVariable String key, @PathVariable int version) {
+        return searches.version(key, version);
+    }
+
+    @Operation(summary = "Makes a version what visitors see once more, as a version of its own. The draft stays.")
+    @PostMapping("/searches/{key}/versions/{version}/publish")
+    Searches.Summary publishAgain(
+            @PathVariable String key,
+            @PathVariable int version,
+            @Nullable @org.springframework.web.bind.annotation.RequestBody(required = false) PublicationGiven given,
+            Authentication who) {
+        return searches.publishAgain(key, version, who.getName(), given == null ? null : given.why());
     }
 
     @Operation(summary = "The draft's synonyms as CSV: an entry a row, = before a group, > before what holds one way.")

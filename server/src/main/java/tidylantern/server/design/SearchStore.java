@@ -23,7 +23,20 @@ class SearchStore {
             long draftRevision,
             @Nullable Integer liveVersion) {}
 
-    record StoredVersion(int version, String design, OffsetDateTime published, String publishedBy) {}
+    /** @param reason null where nobody said one */
+    record StoredVersion(
+            int version,
+            String design,
+            OffsetDateTime published,
+            String publishedBy,
+            @Nullable String reason) {}
+
+    /** A version without its design, which may be large. */
+    record VersionHead(
+            int version,
+            OffsetDateTime published,
+            String publishedBy,
+            @Nullable String reason) {}
 
     /** By key. */
     List<StoredSearch> ofSite(String site) {
@@ -37,6 +50,15 @@ class SearchStore {
     Optional<StoredSearch> find(String key) {
         return jdbc.sql(
                         "SELECT search_key, site_key, draft, draft_revision, live_version FROM search WHERE search_key = :key")
+                .param("key", key)
+                .query(StoredSearch.class)
+                .optional();
+    }
+
+    /** Like {@link #find}, for one who changes it: nobody else does until the transaction is over. */
+    Optional<StoredSearch> findToChange(String key) {
+        return jdbc.sql(
+                        "SELECT search_key, site_key, draft, draft_revision, live_version FROM search WHERE search_key = :key FOR UPDATE")
                 .param("key", key)
                 .query(StoredSearch.class)
                 .optional();
@@ -75,21 +97,31 @@ class SearchStore {
 
     Optional<StoredVersion> version(String key, int version) {
         return jdbc.sql(
-                        "SELECT version, design, published, published_by FROM search_version WHERE search_key = :key AND version = :version")
+                        "SELECT version, design, published, published_by, reason FROM search_version WHERE search_key = :key AND version = :version")
                 .param("key", key)
                 .param("version", version)
                 .query(StoredVersion.class)
                 .optional();
     }
 
+    /** The newest first. */
+    List<VersionHead> versions(String key) {
+        return jdbc.sql(
+                        "SELECT version, published, published_by, reason FROM search_version WHERE search_key = :key ORDER BY version DESC")
+                .param("key", key)
+                .query(VersionHead.class)
+                .list();
+    }
+
     void addVersion(String key, StoredVersion version) {
         jdbc.sql(
-                        "INSERT INTO search_version (search_key, version, design, published, published_by) VALUES (:key, :version, :design, :published, :by)")
+                        "INSERT INTO search_version (search_key, version, design, published, published_by, reason) VALUES (:key, :version, :design, :published, :by, :reason)")
                 .param("key", key)
                 .param("version", version.version())
                 .param("design", version.design())
                 .param("published", version.published())
                 .param("by", version.publishedBy())
+                .param("reason", version.reason())
                 .update();
         jdbc.sql("UPDATE search SET live_version = :version WHERE search_key = :key")
                 .param("version", version.version())

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
@@ -32,6 +33,8 @@ import tidylantern.server.site.Sites;
 /** The searches: the draft of each, its live version, and what lies between the two. */
 @Component
 public class Searches implements DesignsInUse {
+    private static final int LONGEST_REASON = 300;
+
     private final SearchStore store;
     private final SiteContents contents;
     private final Sites sites;
@@ -188,34 +191,102 @@ public class Searches implements DesignsInUse {
     }
 
     /**
+     * A design that was published once.
+     *
+     * @param why in its publisher's words; null where nobody said
+     * @param live whether visitors see it
+     */
+    public record Version(
+            int version,
+            OffsetDateTime published,
+            String publishedBy,
+            @Nullable String why,
+            boolean live) {}
+
+    /**
+     * Every version, the newest first.
+     *
+     * @throws Refusal if there is no such search
+     */
+    List<Version> versions(String key) {
+        Integer live = stored(key).liveVersion();
+        return store.versions(key).stream()
+                .map(head -> new Version(
+                        head.version(),
+                        head.published(),
+                        head.publishedBy(),
+                        head.reason(),
+                        live != null && live == head.version()))
+                .toList();
+    }
+
+    /** @throws Refusal if there is no such version, or nothing of it can be read any more */
+    public SearchDesign version(String key, int version) {
+        return json.read(storedVersion(key, version).design());
+    }
+
+    private SearchStore.StoredVersion storedVersion(String key, int version) {
+        stored(key);
+        return store.version(key, version)
+                .orElseThrow(() -> Refusal.notFound("This search has no version %d.".formatted(version)));
+    }
+
+    /**
      * Makes the draft what visitors see.
      *
      * @param revision of the draft that the owner looked at
+     * @param why in the owner's words; null for nothing
      * @throws Refusal if the draft is another by now, or a remark stops it
      */
-    Summary publish(String key, long revision, String by) {
-        transaction.executeWithoutResult(status -> addVersion(key, revision, by));
+    Summary publish(String key, long revision, String by, @Nullable String why) {
+        return publish(key, by, why, search -> {
+            if (search.draftRevision() != revision) {
+                throw new Refusal(
+                        HttpStatus.PRECONDITION_FAILED,
+                        null,
+                        "The draft was changed elsewhere since you looked it over. Look again, then publish.");
+            }
+            return search.draft();
+        });
+    }
+
+    /**
+     * Makes a version what visitors see once more: as a version of its own, so that nothing of what was is lost. The
+     * draft stays as it is.
+     *
+     * @throws Refusal if there is no such version, or the site's content is another by now and stops it
+     */
+    Summary publishAgain(String key, int version, String by, @Nullable String why) {
+        return publish(key, by, why == null ? "Back to version %d".formatted(version) : why, search -> storedVersion(
+                        key, version)
+                .design());
+    }
+
+    private Summary publish(
+            String key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
+        String said = why == null || why.isBlank() ? null : why.strip();
+        if (said != null && said.length() > LONGEST_REASON) {
+            throw Refusal.bad("why", "Say why in at most %d letters.".formatted(LONGEST_REASON));
+        }
+        transaction.executeWithoutResult(status -> addVersion(key, by, said, design));
         // Once it is committed: whoever asked in between has put the version before back.
         live.remove(key);
         return summary(key);
     }
 
-    private void addVersion(String key, long revision, String by) {
-        SearchStore.StoredSearch search = stored(key);
-        if (search.draftRevision() != revision) {
-            throw new Refusal(
-                    HttpStatus.PRECONDITION_FAILED,
-                    null,
-                    "The draft was changed elsewhere since you looked it over. Look again, then publish.");
-        }
-        SearchDesign draft = json.read(search.draft());
-        for (DesignChecks.Remark remark : DesignChecks.of(draft, contents.of(search.siteKey()))) {
+    private void addVersion(
+            String key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
+        SearchStore.StoredSearch search = store.findToChange(key).orElseThrow(() -> noSuchSearch(key));
+        SearchDesign published = json.read(design.apply(search));
+        for (DesignChecks.Remark remark : DesignChecks.of(published, contents.of(search.siteKey()))) {
             if (remark.stops()) {
-                throw Refusal.conflict("This draft cannot be published: " + remark.text());
+                throw Refusal.conflict("This cannot be published: " + remark.text());
             }
         }
         int before = search.liveVersion() == null ? 0 : search.liveVersion();
-        store.addVersion(key, new SearchStore.StoredVersion(before + 1, search.draft(), OffsetDateTime.now(clock), by));
+        store.addVersion(
+                key,
+                new SearchStore.StoredVersion(before + 1, json.write(published), OffsetDateTime.now(clock), by, why));
     }
 
     /** @throws Refusal if there is no such search, or none of its versions was published */
@@ -258,6 +329,10 @@ public class Searches implements DesignsInUse {
     }
 
     private SearchStore.StoredSearch stored(String key) {
-        return store.find(key).orElseThrow(() -> Refusal.notFound("There is no search \"%s\".".formatted(key)));
+        return store.find(key).orElseThrow(() -> noSuchSearch(key));
+    }
+
+    private static Refusal noSuchSearch(String key) {
+        return Refusal.notFound("There is no search \"%s\".".formatted(key));
     }
 }

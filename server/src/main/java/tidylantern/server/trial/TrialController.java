@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.trial.Trial;
@@ -31,8 +32,10 @@ class TrialController {
     private final Trials trials;
     private final Searches searches;
     private final SiteContents contents;
+    private final Comparisons comparisons;
 
-    TrialController(Trials trials, Searches searches, SiteContents contents) {
+    TrialController(Trials trials, Searches searches, SiteContents contents, Comparisons comparisons) {
+        this.comparisons = comparisons;
         this.trials = trials;
         this.searches = searches;
         this.contents = contents;
@@ -76,6 +79,17 @@ class TrialController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CACHE_CONTROL, "no-store")
                 .body(new TrialsRun(outcomes, ran.report().draft(), ran.report().live(), ran.tookMicros()));
+    }
+
+    @Operation(
+            summary =
+                    "How two designs differ: in words, by the trials, by visitors' most frequent queries. Each is the number of a version, or draft.")
+    @GetMapping("/comparison")
+    ResponseEntity<Comparisons.Comparison> comparison(
+            @PathVariable String key, @RequestParam String before, @RequestParam String after) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .body(comparisons.of(key, before, after));
     }
 
     record TrialKept(long id) {}
