@@ -44,6 +44,7 @@ import type {
   Results,
   DraftLink,
   OwnPage,
+  PageCheck,
   PlaceChoices,
   SeenPage,
   SearchDesign,
@@ -336,6 +337,8 @@ export const api = {
     tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`, change('PUT', design, { 'If-Match': tag }))),
   publish: (key: string, tag: string, why: string) =>
     send<SearchSummary>('POST', `/searches/${path(key)}/publish`, { why }, { 'If-Match': tag }),
+  checkPage: (key: string, address: string) =>
+    send<PageCheck>('POST', `/searches/${path(key)}/page-check`, { address }),
   versions: (key: string) => get<Version[]>(`/searches/${path(key)}/versions`),
   version: (key: string, version: number) => get<SearchDesign>(`/searches/${path(key)}/versions/${version}`),
   publishAgain: (key: string, version: number, why: string) =>

@@ -9,6 +9,7 @@ import { api } from '../../ownerApi'
 import BoxTag from './BoxTag.vue'
 import VersionList from '../versions/VersionList.vue'
 import MetPages from './MetPages.vue'
+import PageCheckForm from './PageCheckForm.vue'
 import type { DraftEditing } from '../searches/useDraft'
 
 /** From the draft to the site: what is open, publishing, the tags, where results are shown. */
@@ -74,6 +75,7 @@ const hosted = `${location.origin}/s/${search}`
 
   <section>
     <h3 id="arrived">4. Where it has arrived</h3>
+    <PageCheckForm :site="site" :search="search" :results-page="page.address" />
     <MetPages :search="search" />
   </section>
 

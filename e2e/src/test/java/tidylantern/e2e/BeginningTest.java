@@ -158,6 +158,8 @@ class BeginningTest {
                 .publish("Fewer at a time");
         assertThat(cards(site)).isEqualTo(5);
         OwnerAtWork.here(browser).at("Go live");
+        browser.see(".check button").click();
+        browser.seeText(".said", "It has arrived: the box, the list of results.");
         browser.seeText("[aria-label=Versions] li", "Fewer at a time");
         browser.mustBeAccessible("versions");
         browser.see("button[aria-label='Compare version 1']").click();

@@ -2,14 +2,19 @@ package tidylantern.server.source;
 
 import java.net.URI;
 import java.time.Duration;
+import java.util.stream.Stream;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.springframework.stereotype.Component;
+import tidylantern.core.embedding.PageSeen;
 import tidylantern.server.platform.Refusal;
 
 /** Looks at pages of a site on which its owner wants to see a search. */
 @Component
 public class OwnPages {
+    private static final String SCRIPT = "/elements/tidy-lantern.js";
     private static final WebFetcher.Limits PAGE = new WebFetcher.Limits(5_000_000, Duration.ofSeconds(20), true);
+    private static final WebFetcher.Limits ANY_PAGE = new WebFetcher.Limits(5_000_000, Duration.ofSeconds(20), false);
 
     private final WebFetcher fetcher;
 
@@ -25,6 +30,60 @@ public class OwnPages {
      */
     public record OwnPage(String address, boolean framed, boolean script) {}
 
+    /**
+     * A page as it comes, as far as an embedded search is concerned. It may be of any origin, since that is one of the
+     * things that can be wrong.
+     *
+     * @throws Refusal with the reason, if it cannot be read
+     */
+    public PageSeen seen(String address) {
+        URI at = SiteAddresses.tidy(address);
+        if (at == null) {
+            throw Refusal.bad(
+                    "address", "\"%s\" is no web address; write the whole of it, from https:// on.".formatted(address));
+        }
+        try {
+            WebFetcher.Fetched answer = fetcher.fetch(at, WebFetcher.Known.NOTHING, ANY_PAGE);
+            if (!answer.ok()) {
+                throw Refusal.bad("address", "%s answers with status %d.".formatted(at, answer.status()));
+            }
+            Document page = PageReader.parse(answer);
+            return new PageSeen(
+                    answer.address(),
+                    Stream.concat(
+                                    answer.policies().stream(),
+                                    page.select("meta[http-equiv~=(?i)^content-security-policy$]").stream()
+                                            .map(meta -> meta.attr("content")))
+                            .toList(),
+                    page.select("script[src]").stream()
+                            .flatMap(OwnPages::script)
+                            .toList(),
+                    page.select("tidy-search, tidy-results, tidy-filters, tidy-list").stream()
+                            .map(OwnPages::tag)
+                            .toList());
+        } catch (SourceProblem problem) {
+            throw Refusal.bad("address", String.valueOf(problem.getMessage()));
+        }
+    }
+
+    private static Stream<PageSeen.Script> script(Element script) {
+        URI address = SiteAddresses.tidy(script.absUrl("src"));
+        if (address == null || !address.getPath().endsWith(SCRIPT) || isInert(script)) {
+            return Stream.empty();
+        }
+        return Stream.of(new PageSeen.Script(address, script.hasAttr("nonce") ? script.attr("nonce") : null));
+    }
+
+    /** Browsers draw nothing of a template, and of a noscript only where no script runs. */
+    private static boolean isInert(Element element) {
+        return element.closest("template, noscript") != null;
+    }
+
+    private static PageSeen.Tag tag(Element tag) {
+        return new PageSeen.Tag(
+                tag.normalName(), tag.attr("search").strip(), tag.closest("template, noscript") != null);
+    }
+
     /** @throws Refusal with the reason, if it is no page of the site or cannot be read */
     public OwnPage of(String siteAddress, String address) {
         URI at = SiteAddresses.tidy(address);
@@ -38,7 +97,7 @@ public class OwnPages {
             }
             Document page = PageReader.parse(answer);
             boolean script = page.select("script[src]").stream()
-                    .anyMatch(one -> one.attr("src").contains("/elements/tidy-lantern.js"));
+                    .anyMatch(one -> one.attr("src").contains(SCRIPT));
             return new OwnPage(answer.address().toString(), answer.framed(), script);
         } catch (SourceProblem problem) {
             throw Refusal.bad("address", String.valueOf(problem.getMessage()));

@@ -128,6 +128,7 @@ class WebFetcher {
      * @param type media type in small letters, without parameters; empty where none was said
      * @param charset that the header names; null where it names none
      * @param framed whether a page of another origin may show it in a frame, as its headers say
+     * @param policies its content security policies, as its headers have them
      */
     // Read once, compared with nothing.
     @SuppressWarnings("ArrayRecordComponent")
@@ -140,6 +141,7 @@ class WebFetcher {
             @Nullable String entityTag,
             @Nullable String lastModified,
             boolean framed,
+            List<String> policies,
             byte[] body) {
         boolean ok() {
             return status >= 200 && status < 300;
@@ -166,6 +168,7 @@ class WebFetcher {
                 head.entityTag(),
                 head.lastModified(),
                 head.framed(),
+                head.policies(),
                 body.toByteArray());
     }
 
@@ -295,6 +298,7 @@ class WebFetcher {
                 header(response, "ETag"),
                 header(response, "Last-Modified"),
                 framed(response),
+                policies(response),
                 new byte[0]);
         boolean redirected = status >= 300 && status < 400 && status != 304 && location != null;
         Answer answer = new Answer(head, redirected ? location.getValue() : null);
@@ -362,14 +366,21 @@ class WebFetcher {
 
     /** By `X-Frame-Options` (RFC 7034), which `frame-ancestors` (CSP 3, 6.4.2) overrules where both are there. */
     private static boolean framed(ClassicHttpResponse response) {
-        String policy = Stream.of(response.getHeaders("Content-Security-Policy"))
-                .flatMap(header -> Stream.of(header.getValue().split("[;,]")))
+        String policy = policies(response).stream()
+                .flatMap(header -> Stream.of(header.split(";")))
                 .map(directive -> directive.strip().toLowerCase(Locale.ROOT))
                 .filter(directive -> directive.startsWith("frame-ancestors"))
                 .collect(Collectors.joining(" "));
         return policy.isEmpty()
                 ? header(response, "X-Frame-Options") == null
                 : List.of(policy.split("\\s+")).contains("*");
+    }
+
+    /** Several of one header are separate policies, and so are those that commas part (CSP 3, 3.1). */
+    private static List<String> policies(ClassicHttpResponse response) {
+        return Stream.of(response.getHeaders("Content-Security-Policy"))
+                .flatMap(header -> Stream.of(header.getValue().split(",")))
+                .toList();
     }
 
     private static @Nullable String header(ClassicHttpResponse response, String name) {

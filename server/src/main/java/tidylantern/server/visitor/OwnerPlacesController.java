@@ -1,11 +1,15 @@
 package tidylantern.server.visitor;
 
 import io.swagger.v3.oas.annotations.Operation;
+import java.net.URI;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -26,6 +31,8 @@ import tidylantern.core.design.box.ReadyBox;
 import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.look.ColourToken;
 import tidylantern.core.design.look.LookType;
+import tidylantern.core.embedding.EmbeddingCheck;
+import tidylantern.core.embedding.PageSeen;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.DraftLinks;
 import tidylantern.server.design.Searches;
@@ -110,6 +117,51 @@ class OwnerPlacesController {
     @PostMapping("/api/owner/searches/{key}/draft/own-page")
     OwnPages.OwnPage ownPage(@PathVariable String key, @RequestBody PageAddress given) {
         return ownPages.of(sites.get(searches.draft(key).site()).address(), given.address());
+    }
+
+    /**
+     * What became of a search on a page.
+     *
+     * @param address where the page came from in the end
+     * @param elements of this search that stand there, by name
+     * @param obstacles what keeps it from working, worst first; none where all is as it should be
+     */
+    record PageCheck(String address, List<String> elements, List<EmbeddingCheck.Obstacle> obstacles) {}
+
+    @Operation(summary = "Looks at a page as it comes, and tells what keeps the search from working there.")
+    @PostMapping("/api/owner/searches/{key}/page-check")
+    PageCheck pageCheck(@PathVariable String key, @RequestBody PageAddress given) {
+        Searches.Draft draft = searches.draft(key);
+        Sites.Site site = sites.get(draft.site());
+        PageSeen page = ownPages.seen(given.address());
+        Set<String> ofSite = searches.drafts(draft.site()).stream()
+                .map(Searches.Draft::search)
+                .collect(Collectors.toSet());
+        Set<String> elsewhere = page.tags().stream()
+                .map(PageSeen.Tag::search)
+                .filter(other -> !ofSite.contains(other) && sites.ofSearch(other) != null)
+                .collect(Collectors.toSet());
+        EmbeddingCheck.Wanted wanted = new EmbeddingCheck.Wanted(
+                ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString(),
+                key,
+                ofSite,
+                elsewhere,
+                Set.copyOf(site.origins()),
+                isResultsPage(
+                        page.address(), site.address(), draft.design().page().address()));
+        return new PageCheck(
+                page.address().toString(),
+                page.tags().stream()
+                        .filter(tag -> tag.search().equals(key) && !tag.inert())
+                        .map(PageSeen.Tag::element)
+                        .distinct()
+                        .toList(),
+                EmbeddingCheck.of(page, wanted));
+    }
+
+    private static boolean isResultsPage(URI page, String site, @Nullable String address) {
+        return address != null
+                && URI.create(site + "/").resolve(address).getPath().equals(page.getPath());
     }
 
     @Operation(summary = "Ends all links to the draft.")

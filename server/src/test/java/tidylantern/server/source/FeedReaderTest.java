@@ -16,7 +16,16 @@ class FeedReaderTest {
     private static Told read(byte[] body, String type, @Nullable String charset) throws SourceProblem {
         Told told = new Told();
         new FeedReader(new WebFetcher.Fetched(
-                        URI.create("https://isles.example/feed"), 200, false, type, charset, null, null, true, body))
+                        URI.create("https://isles.example/feed"),
+                        200,
+                        false,
+                        type,
+                        charset,
+                        null,
+                        null,
+                        true,
+                        List.of(),
+                        body))
                 .read(told);
         return told;
     }
@@ -173,6 +182,7 @@ class FeedReaderTest {
                                 null,
                                 null,
                                 true,
+                                List.of(),
                                 new byte[0]))
                         .read(new Told()))
                 .isInstanceOf(SourceProblem.class)

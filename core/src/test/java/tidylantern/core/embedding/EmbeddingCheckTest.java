@@ -1,0 +1,123 @@
+package tidylantern.core.embedding;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URI;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tidylantern.core.embedding.EmbeddingCheck.Trouble;
+
+/** What keeps a search from working on a page is named. */
+class EmbeddingCheckTest {
+    private static final String SERVICE = "https://search.example";
+    private static final String PAGE = "https://www.isles.example/find";
+    private static final EmbeddingCheck.Wanted WANTED = new EmbeddingCheck.Wanted(
+            SERVICE, "shore", Set.of("shore", "homes"), Set.of("theirs"), Set.of("https://www.isles.example"), true);
+
+    private static PageSeen.Script script(String origin) {
+        return new PageSeen.Script(URI.create(origin + "/elements/tidy-lantern.js"), null);
+    }
+
+    private static PageSeen.Tag tag(String element, String key) {
+        return new PageSeen.Tag(element, key, false);
+    }
+
+    private static final List<PageSeen.Tag> BOTH = List.of(tag("tidy-search", "shore"), tag("tidy-results", "shore"));
+
+    private static List<Trouble> troubles(
+            String address, List<String> policies, List<PageSeen.Script> scripts, List<PageSeen.Tag> tags) {
+        return EmbeddingCheck.of(new PageSeen(URI.create(address), policies, scripts, tags), WANTED).stream()
+                .map(EmbeddingCheck.Obstacle::trouble)
+                .toList();
+    }
+
+    private static List<Trouble> withTags(PageSeen.Tag... tags) {
+        return troubles(PAGE, List.of(), List.of(script(SERVICE)), List.of(tags));
+    }
+
+    @Test
+    void nothingIsSaidOfAPageAsItShouldBe() {
+        assertThat(troubles(PAGE, List.of(), List.of(script(SERVICE)), BOTH)).isEmpty();
+        assertThat(troubles(PAGE, List.of(), List.of(script(SERVICE), script(SERVICE)), BOTH))
+                .as("the same line twice")
+                .isEmpty();
+        assertThat(withTags(BOTH.get(0), BOTH.get(1), tag("tidy-search", "homes")))
+                .as("another of the site's")
+                .isEmpty();
+    }
+
+    @Test
+    void whatIsMissingOrWrongIsNamed() {
+        assertThat(troubles("https://isles.example/find", List.of(), List.of(script(SERVICE)), BOTH))
+                .containsExactly(Trouble.ORIGIN);
+        assertThat(troubles(PAGE, List.of(), List.of(), BOTH)).containsExactly(Trouble.NO_SCRIPT);
+        assertThat(troubles(PAGE, List.of(), List.of(script(SERVICE), script("https://old.example")), BOTH))
+                .containsExactly(Trouble.SCRIPT_TWICE);
+        assertThat(troubles(PAGE, List.of(), List.of(script("https://old.example")), BOTH))
+                .containsExactly(Trouble.OTHER_SCRIPT);
+        assertThat(withTags()).containsExactly(Trouble.NO_TAG);
+        assertThat(withTags(tag("tidy-search", "shore"))).containsExactly(Trouble.NO_LIST);
+        assertThat(withTags(new PageSeen.Tag("tidy-search", "shore", true))).containsExactly(Trouble.INERT);
+        assertThat(withTags(tag("tidy-search", "shroe"))).containsExactly(Trouble.WRONG_KEY, Trouble.NO_TAG);
+        assertThat(withTags(tag("tidy-search", ""))).containsExactly(Trouble.WRONG_KEY, Trouble.NO_TAG);
+        assertThat(withTags(tag("tidy-search", "theirs"))).containsExactly(Trouble.OTHER_SITE, Trouble.NO_TAG);
+    }
+
+    @Test
+    void aPageThatIsNoResultsPageNeedsNoList() {
+        EmbeddingCheck.Wanted anyPage = new EmbeddingCheck.Wanted(
+                SERVICE, "shore", Set.of("shore"), Set.of(), Set.of("https://www.isles.example"), false);
+        assertThat(EmbeddingCheck.of(
+                        new PageSeen(URI.create(PAGE), List.of(), List.of(script(SERVICE)), List.of(BOTH.getFirst())),
+                        anyPage))
+                .isEmpty();
+    }
+
+    /** Content Security Policy Level 3, 6.7.2 (matching), 6.8.3 (which directive stands in). */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "default-src 'self' | script asking",
+                "default-src 'self' https://search.example |",
+                "script-src 'self' https://search.example; connect-src 'self' | asking",
+                "script-src 'self'; connect-src https://search.example | script",
+                "script-src https:; connect-src * |",
+                "script-src *.example; connect-src http://search.example |",
+                "script-src https://search.example:8443 | script",
+                "script-src https://search.example:*; connect-src search.example |",
+                "script-src https://search.example/elements/; connect-src https://search.example/ |",
+                "script-src https://search.example/other/ | script",
+                "script-src 'none'; script-src * | script",
+                "SCRIPT-SRC HTTPS://SEARCH.EXAMPLE |",
+                "script-src 'nonce-abc' 'strict-dynamic' https://search.example | script",
+                "script-src-elem https://search.example; script-src 'none' |",
+                "img-src 'none'; frame-ancestors 'none' |",
+            })
+    void aPolicyIsReadAsBrowsersReadIt(String policy, String kept) {
+        List<EmbeddingCheck.Obstacle> found = EmbeddingCheck.of(
+                new PageSeen(URI.create(PAGE), List.of(policy), List.of(script(SERVICE)), BOTH), WANTED);
+        List<String> expected = kept == null
+                ? List.of()
+                : Stream.of("script", "asking").filter(kept::contains).toList();
+        assertThat(found.stream()
+                        .map(one -> one.text().contains("from loading") ? "script" : "asking")
+                        .toList())
+                .as(found.toString())
+                .isEqualTo(expected);
+        assertThat(found).allMatch(one -> one.trouble() == Trouble.POLICY);
+    }
+
+    @Test
+    void aNonceOfThePolicyLetsItsScriptIn() {
+        PageSeen.Script known = new PageSeen.Script(URI.create(SERVICE + "/elements/tidy-lantern.js"), "abc");
+        assertThat(troubles(PAGE, List.of("script-src 'nonce-abc' 'strict-dynamic'"), List.of(known), BOTH))
+                .isEmpty();
+        assertThat(troubles(PAGE, List.of("script-src 'nonce-other'"), List.of(known), BOTH))
+                .containsExactly(Trouble.POLICY);
+    }
+}
