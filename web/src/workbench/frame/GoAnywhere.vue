@@ -28,6 +28,7 @@ const places = computed(() => [
   { name: 'Content', to: `/${site}/content` },
   ...(collections.value ?? []).map(one => ({ name: `Content: ${one.label}`, to: `/${site}/content/${one.key}` })),
   { name: 'Bring content in', to: `/${site}/sources/new` },
+  { name: 'New search', to: `/${site}/searches/new` },
   { name: 'Health of the content', to: `/${site}/health` },
   { name: 'Searches', to: `/${site}/searches` },
   ...(searches.value ?? []).flatMap(one =>

@@ -16,6 +16,7 @@ import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.Item;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
+import tidylantern.core.design.box.Chooser;
 import tidylantern.core.query.CategoryCounts;
 import tidylantern.core.query.FilterAnswer;
 
@@ -31,7 +32,10 @@ final class ProposedFilters {
 
     /** A value that fewer items have leads to too little; below it a filter is worth less. */
     private static final double ITEMS_OF_A_GOOD_VALUE = 4;
-    /** A drawn number or amount lets somebody take any part; half is common practice to reckon with. */
+    /**
+     * Any part of drawn numbers can be taken, so there is no value to reckon with; this and the next ones are our own
+     * figures, from looking at which filters stand beside which.
+     */
     private static final double WORTH_OF_A_NUMBER = 0.6;
 
     private static final double WORTH_OF_A_PLACE = 0.55;
@@ -43,6 +47,8 @@ final class ProposedFilters {
 
     private static final int FEWEST_NUMBERS = 3;
     private static final int LONG_LIST = 8;
+    /** With room for a number behind it. */
+    private static final int LONGEST_KEY = 36;
 
     private final List<CollectionSample> samples;
     private final KindOfSite kind;
@@ -149,10 +155,11 @@ final class ProposedFilters {
     }
 
     private double worthOfDays(NarrowingField field) {
-        if (field.key().equals(FieldKey.PUBLISHED)) {
-            return WORTH_OF_PAST_DAYS;
+        if (field.bounds() == null || !field.bounds().varied()) {
+            return 0;
         }
-        return isToCome(field) ? WORTH_OF_DAYS_TO_COME : WORTH_OF_PAST_DAYS;
+        boolean isOfTrips = !field.key().equals(FieldKey.PUBLISHED) && isToCome(field);
+        return isOfTrips ? WORTH_OF_DAYS_TO_COME : WORTH_OF_PAST_DAYS;
     }
 
     private boolean isToCome(NarrowingField field) {
@@ -211,10 +218,12 @@ final class ProposedFilters {
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[^a-z0-9]+", "-")
                 .replaceAll("^-|-$", "");
-        String wanted = plain.isEmpty() || Filter.TAKEN.contains(plain) ? "by-" + plain : plain;
-        String key = wanted.substring(0, Math.min(wanted.length(), 36));
+        boolean isTaken = plain.isEmpty() || Filter.TAKEN.contains(plain) || plain.equals(Chooser.KEY);
+        String wanted = isTaken ? "by-" + plain : plain;
+        String first = wanted.substring(0, Math.min(wanted.length(), LONGEST_KEY));
+        String key = first;
         for (int n = 2; !taken.add(key); n++) {
-            key = wanted.substring(0, Math.min(wanted.length(), 36)) + "-" + n;
+            key = first + "-" + n;
         }
         return key;
     }

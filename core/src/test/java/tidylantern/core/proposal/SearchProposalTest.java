@@ -133,6 +133,20 @@ class SearchProposalTest {
         assertThat(filters(proposal())).hasSize(6).doesNotContain("always", "seldom", "own", "open");
     }
 
+    /** A filter is called by its field, unless that is a parameter of the search or what is chosen in the box. */
+    @Test
+    void aFieldCalledAsAParameterMakesAFilterOfAnotherName() {
+        collection("things", "en", title(), categories("in", 4), categories("page", 3), categories("order", 5));
+        collection("others", "en", title(), categories("colour", 3));
+        assertThat(filters(proposal())).contains("by-in", "by-page", "by-order");
+    }
+
+    @Test
+    void daysThatAreAllTheSameAreNoFilter() {
+        collection("things", "en", title(), new Said("published", FieldKind.DATE, n -> "2026-01-02"));
+        assertThat(filters(proposal())).isEmpty();
+    }
+
     @Test
     void twoFieldsWhoseValuesAlwaysGoTogetherAreOneFilter() {
         collection(

@@ -25,6 +25,9 @@ import tools.jackson.databind.json.JsonMapper;
 class SiteSurveys {
     private static final WebFetcher.Limits PAGE = new WebFetcher.Limits(5_000_000, Duration.ofSeconds(15), false);
     private static final WebFetcher.Limits FEED = new WebFetcher.Limits(20_000_000, Duration.ofSeconds(15), true);
+    /** Nobody waits longer; what was not looked at by then is offered without what it says it is. */
+    private static final Duration LONGEST = Duration.ofSeconds(20);
+
     private static final int MOST_FEEDS = 4;
     private static final int MOST_PAGES = 20_000;
     private static final int MOST_PARTS = 8;
@@ -80,8 +83,9 @@ class SiteSurveys {
         }
         List<FoundSource> sources = new ArrayList<>();
         if (SiteAddresses.sameSite(at, arrived)) {
-            sources.addAll(parts(at));
-            sources.addAll(feeds(at, page));
+            long end = System.nanoTime() + LONGEST.toNanos();
+            sources.addAll(feeds(at, page, end));
+            sources.addAll(parts(at, end));
         }
         sources.sort(Comparator.comparing((FoundSource source) -> source.about().isEmpty())
                 .thenComparing(Comparator.comparingInt(FoundSource::items).reversed()));
@@ -127,14 +131,15 @@ class SiteSurveys {
                 .orElse("");
     }
 
-    private List<FoundSource> feeds(URI site, Document page) {
+    /** @param end by {@link System#nanoTime}, after which nothing more is asked for */
+    private List<FoundSource> feeds(URI site, Document page, long end) {
         List<FoundSource> found = new ArrayList<>();
         Set<URI> seen = new LinkedHashSet<>();
         for (Element link : page.select("link[rel~=(?i)\\balternate\\b][href]")) {
             URI at = SiteAddresses.tidy(link.absUrl("href"));
             boolean isFeed = link.attr("type").toLowerCase(Locale.ROOT).matches("application/(rss|atom)\\+xml.*");
             if (isFeed && at != null && SiteAddresses.sameSite(site, at) && seen.size() < MOST_FEEDS && seen.add(at)) {
-                int entries = entries(at);
+                int entries = isBefore(end) ? entries(at) : 0;
                 if (entries > 0) {
                     String title = link.attr("title").strip();
                     found.add(new FoundSource(
@@ -157,15 +162,19 @@ class SiteSurveys {
     }
 
     /** The folders of the site's sitemap, each with its pages; the whole of it where it has no folders. */
-    private List<FoundSource> parts(URI site) {
+    private List<FoundSource> parts(URI site, long end) {
         URI sitemap = site.resolve("/sitemap.xml");
+        Robots robots;
         Set<URI> pages;
         try {
+            robots = Robots.of(site, fetcher);
             pages = new Sitemaps(fetcher).pages(sitemap, MOST_PAGES, new Counting());
         } catch (SourceProblem none) {
             return List.of();
         }
         Map<String, List<URI>> byFolder = new LinkedHashMap<>();
+        // What robots.txt keeps from being read would not be brought in either.
+        pages.removeIf(page -> !robots.allows(page));
         pages.forEach(page ->
                 byFolder.computeIfAbsent(folder(page), key -> new ArrayList<>()).add(page));
         List<Map.Entry<String, List<URI>>> parts = byFolder.entrySet().stream()
@@ -175,10 +184,10 @@ class SiteSurveys {
                 .limit(MOST_PARTS)
                 .toList();
         if (parts.isEmpty()) {
-            return pages.isEmpty() ? List.of() : List.of(part(sitemap, null, List.copyOf(pages), "Pages"));
+            return pages.isEmpty() ? List.of() : List.of(part(sitemap, null, List.copyOf(pages), "Pages", end));
         }
         return parts.stream()
-                .map(part -> part(sitemap, "/" + part.getKey() + "/", part.getValue(), words(part.getKey())))
+                .map(part -> part(sitemap, "/" + part.getKey() + "/", part.getValue(), words(part.getKey()), end))
                 .toList();
     }
 
@@ -193,9 +202,16 @@ class SiteSurveys {
         return words.isEmpty() ? folder : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
-    private FoundSource part(URI sitemap, @Nullable String prefix, List<URI> pages, String title) {
+    private FoundSource part(URI sitemap, @Nullable String prefix, List<URI> pages, String title, long end) {
         return new FoundSource(
-                SourceSettings.Crawl.of(sitemap.toString(), prefix), title, pages.size(), about(pages.getFirst()));
+                SourceSettings.Crawl.of(sitemap.toString(), prefix),
+                title,
+                pages.size(),
+                isBefore(end) ? about(pages.getFirst()) : "");
+    }
+
+    private static boolean isBefore(long end) {
+        return System.nanoTime() - end < 0;
     }
 
     /** What a page says that it is about. */

@@ -113,6 +113,14 @@ class SiteSurveyTest {
     }
 
     @Test
+    void whatRobotsAreKeptFromIsNotOffered() {
+        page("/", "<title>Ours</title>");
+        web.has("/robots.txt", "text/plain", "User-agent: *\nDisallow: /inside/\n");
+        sitemap("/inside/1", "/inside/2", "/inside/3", "/posts/1", "/posts/2", "/posts/3");
+        assertThat(sources(survey())).containsExactly("crawl Posts 3  /posts/");
+    }
+
+    @Test
     void aSitemapWithoutFoldersIsOfferedAsAWhole() {
         page("/", "<title>Ours</title>");
         sitemap("/", "/a", "/b");
