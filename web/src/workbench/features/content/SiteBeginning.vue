@@ -23,12 +23,17 @@ const others = computed(() =>
 )
 
 const { busy, wrong, attempt } = useAttempt()
-const follow = (address: string) =>
+const change = (changed: { name?: string; address?: string }) =>
   attempt(async () => {
-    const { name, origins, timeZone } = here.value!
-    await api.changeSite(site, { name, address, origins, timeZone })
+    const { name, address, origins, timeZone } = here.value!
+    await api.changeSite(site, { name, address, origins, timeZone, ...changed })
     await queries.invalidateQueries({ queryKey: ['sites'] })
   })
+/** What the site calls itself, where that is not what its owner does. */
+const otherName = computed(() => {
+  const said = survey.value?.name ?? ''
+  return said === here.value?.name ? '' : said
+})
 const worn = ref('')
 const wear = () =>
   attempt(async () => {
@@ -56,7 +61,18 @@ const wear = () =>
         severity="secondary"
         outlined
         :loading="busy"
-        @click="follow(survey.leadsTo)"
+        @click="change({ address: survey.leadsTo })"
+      />
+    </RemarkLine>
+    <RemarkLine v-if="otherName">
+      Your site calls itself “{{ otherName }}”.
+      <Button
+        label="Call it so"
+        size="small"
+        severity="secondary"
+        outlined
+        :loading="busy"
+        @click="change({ name: otherName.slice(0, 80) })"
       />
     </RemarkLine>
     <FoundSources :site="site" :sources="survey?.sources ?? []" :language="survey?.language ?? ''" />

@@ -66,16 +66,15 @@ async function publish() {
       <p v-else-if="summary.differences.length === 0" class="lead">
         The draft is what visitors see already. There is nothing to publish.
       </p>
-      <template v-else>
-        <ChangeTable
-          :changes="summary.differences"
-          :design="design"
-          :collections="collections"
-          caption="What differs between the live version and the draft"
-          before="Live now"
-          after="Then"
-        />
-      </template>
+      <ChangeTable
+        v-else
+        :changes="summary.differences"
+        :design="design"
+        :collections="collections"
+        caption="What differs between the live version and the draft"
+        before="Live now"
+        after="Then"
+      />
       <div v-if="isWorthIt" class="field">
         <label for="publish-why">Why, for whoever looks back</label>
         <InputText id="publish-why" v-model="why" maxlength="300" placeholder="May stay empty" />

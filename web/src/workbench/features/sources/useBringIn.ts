@@ -112,10 +112,8 @@ export function useBringIn(site: string, source: number | undefined, begun: Begu
   function suggest() {
     const isCrawl = kind.value === 'crawl'
     const { last: end, words } = namedIn(origin.where())
-    run.value.name ||= begun.called ?? ''
-    run.value.name ||= isCrawl
-      ? `Pages of ${new URL(origin.crawl.value.address).host}`
-      : end || nameOfOrigin(kind.value)
+    const ofPages = () => `Pages of ${new URL(origin.crawl.value.address).host}`
+    run.value.name ||= begun.called ?? (isCrawl ? ofPages() : end || nameOfOrigin(kind.value))
     if (collection.value === null) {
       const known = collections.value?.find(one => one.key === collectionKeyOf(words))
       if (known) collection.value = known.key

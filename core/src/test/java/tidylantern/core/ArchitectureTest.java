@@ -71,7 +71,8 @@ class ArchitectureTest {
                 .whereLayer("place")
                 .mayOnlyBeAccessedByLayers("query")
                 .whereLayer("content")
-                .mayOnlyBeAccessedByLayers("design", "index", "query", "trial", "mapping", "health", "proposal")
+                .mayOnlyBeAccessedByLayers(
+                        "design", "index", "query", "trial", "mapping", "health", "proposal", "embedding")
                 .check(CORE);
     }
 }

@@ -187,6 +187,8 @@ class BeginningTest {
             firstStart(service, owner.browser, "Isles", site.address());
             owner.browser.seeText("[aria-label='Found on your site'] li", "marked up as Recipe");
             owner.browser.mustBeAccessible("found on the site");
+            owner.press("button", "Call it so");
+            owner.browser.seeText("header, nav", "Quillhaven Isles");
             owner.press("button", "Wear my site’s colours");
             owner.browser.seeText("[role=status]", "Your searches wear your site’s colours");
             owner.browser

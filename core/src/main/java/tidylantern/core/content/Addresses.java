@@ -2,6 +2,7 @@ package tidylantern.core.content;
 
 import java.net.URI;
 import java.net.URISyntaxException;
+import java.util.Locale;
 
 /**
  * Which addresses content may bring: http, https, or one relative to the site. Anything else ({@code javascript:},
@@ -35,6 +36,17 @@ public final class Addresses {
         } catch (URISyntaxException notAnAddress) {
             return false;
         }
+    }
+
+    /**
+     * Scheme, host and port of a web address, as browsers compare and send them (RFC 6454, 6.2): in small letters,
+     * without the port that is the scheme's own.
+     */
+    public static String origin(URI address) {
+        String scheme = String.valueOf(address.getScheme()).toLowerCase(Locale.ROOT);
+        String host = String.valueOf(address.getHost()).toLowerCase(Locale.ROOT);
+        boolean isUsual = address.getPort() < 0 || address.getPort() == (scheme.equals("https") ? 443 : 80);
+        return scheme + "://" + host + (isUsual ? "" : ":" + address.getPort());
     }
 
     private static String shortened(String text) {

@@ -2,10 +2,12 @@ package tidylantern.core.content;
 
 import static tidylantern.core.content.Require.require;
 
+import java.util.Locale;
 import java.util.regex.Pattern;
 
 /** The name of a field in code, addresses and design documents; unique in a site. */
 public record FieldKey(String value) implements Comparable<FieldKey> {
+    private static final int LONGEST_HYPHENATED = 40;
     private static final Pattern FORM = Pattern.compile("[A-Za-z][A-Za-z0-9_-]{0,63}");
 
     /**
@@ -37,6 +39,18 @@ public record FieldKey(String value) implements Comparable<FieldKey> {
     /** Whether {@code name} may stand as a field's key. */
     public static boolean fits(String name) {
         return FORM.matcher(name).matches();
+    }
+
+    /**
+     * As keys of parts and filters are written: {@code booking-code} for {@code bookingCode}; small letters, digits and
+     * hyphens, 1 to 40, a letter first.
+     */
+    public String hyphenated() {
+        String spaced = value.replaceAll("([a-z0-9])([A-Z])", "$1-$2")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
+        return spaced.substring(0, Math.min(spaced.length(), LONGEST_HYPHENATED));
     }
 
     @Override

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.Addresses;
 
 /**
  * Tells what keeps a search from working on a page, worst first. It knows the page as it comes: what a script of the
@@ -78,11 +80,12 @@ public final class EmbeddingCheck {
     }
 
     private void origin() {
-        String origin = originOf(page.address());
+        String origin = Addresses.origin(page.address());
         if (!wanted.origins().contains(origin) && !origin.equals(wanted.service())) {
             add(
                     Trouble.ORIGIN,
-                    "Pages at %s may not ask this site's searches, so nothing is found there. Add the address under Site.",
+                    "Pages at %s may not ask this site's searches, so nothing is found there."
+                            + " Add the address under Site.",
                     origin);
         }
     }
@@ -93,39 +96,40 @@ public final class EmbeddingCheck {
         if (different.isEmpty()) {
             add(
                     Trouble.NO_SCRIPT,
-                    "The line with the script is not on the page as it comes. Add it, unless a script of the page loads the elements.");
+                    "The line with the script is not on the page as it comes."
+                            + " Add it, unless a script of the page loads the elements.");
         } else if (different.size() > 1) {
             add(
                     Trouble.SCRIPT_TWICE,
                     "The script is loaded from two addresses (%s). Take one of the lines away.",
                     different.stream().map(URI::toString).sorted().collect(Collectors.joining(", ")));
-        } else if (different.stream().noneMatch(script -> originOf(script).equals(wanted.service()))) {
+        } else if (different.stream()
+                .noneMatch(script -> Addresses.origin(script).equals(wanted.service()))) {
             add(
                     Trouble.OTHER_SCRIPT,
                     "The script comes from %s and asks that service, not this one. Copy the line anew.",
-                    originOf(different.iterator().next()));
+                    Addresses.origin(different.iterator().next()));
         }
     }
 
     private void policies() {
-        for (String policy : page.policies()) {
-            ContentPolicy read = new ContentPolicy(policy);
+        for (PagePolicy policy : page.policies()) {
             for (PageSeen.Script script : page.scripts()) {
-                if (!read.allowsScript(script, page.address())) {
-                    add(
-                            Trouble.POLICY,
-                            "The page's policy keeps the script from loading: %s does not name %s. Add it there.",
-                            read.scriptDirective(),
-                            originOf(script.address()));
-                }
+                kept("the script from loading", policy.keepsFromLoading(script), script.address());
             }
-            if (!read.allowsAsking(URI.create(wanted.service()), page.address())) {
-                add(
-                        Trouble.POLICY,
-                        "The page's policy keeps the elements from asking: %s does not name %s. Add it there.",
-                        read.askingDirective(),
-                        wanted.service());
-            }
+            URI service = URI.create(wanted.service());
+            kept("the elements from asking", policy.keepsFromAsking(service), service);
+        }
+    }
+
+    private void kept(String what, @Nullable String directive, URI address) {
+        if (directive != null) {
+            add(
+                    Trouble.POLICY,
+                    "The page's policy keeps %s: %s does not name %s. Add it there.",
+                    what,
+                    directive,
+                    Addresses.origin(address));
         }
     }
 
@@ -139,17 +143,19 @@ public final class EmbeddingCheck {
                 .map(PageSeen.Tag::search)
                 .filter(key -> !wanted.ofSite().contains(key))
                 .distinct()
-                .forEach(key -> unknown(key));
+                .forEach(this::unknown);
         if (own.isEmpty()) {
             boolean isInert = page.tags().stream().anyMatch(tag -> tag.search().equals(wanted.search()));
             if (isInert) {
                 add(
                         Trouble.INERT,
-                        "The tag of this search stands in a template or a noscript, where browsers draw nothing. Put it into the page itself.");
+                        "The tag of this search stands in a template or a noscript, where browsers draw nothing."
+                                + " Put it into the page itself.");
             } else {
                 add(
                         Trouble.NO_TAG,
-                        "No tag of this search is on the page as it comes. Add it, unless a script of the page makes it.");
+                        "No tag of this search is on the page as it comes."
+                                + " Add it, unless a script of the page makes it.");
             }
         } else if (wanted.resultsPage()
                 && own.stream().noneMatch(tag -> tag.element().equals(RESULTS))) {
@@ -171,13 +177,5 @@ public final class EmbeddingCheck {
         } else {
             add(Trouble.WRONG_KEY, "A tag asks \"%s\", and there is no such search. Check the key.", key);
         }
-    }
-
-    /** As browsers compare them: scheme, host, and the port where it is not the scheme's own. */
-    static String originOf(URI address) {
-        String scheme = String.valueOf(address.getScheme()).toLowerCase(Locale.ROOT);
-        String host = String.valueOf(address.getHost()).toLowerCase(Locale.ROOT);
-        boolean isUsual = address.getPort() < 0 || address.getPort() == (scheme.equals("https") ? 443 : 80);
-        return scheme + "://" + host + (isUsual ? "" : ":" + address.getPort());
     }
 }

@@ -8,11 +8,11 @@ import org.jspecify.annotations.Nullable;
  * A page of a site as it comes, before any script has run.
  *
  * @param address where it came from in the end
- * @param policies its content security policies, each as its header or its meta element has it
+ * @param policies its content security policies, of headers and of meta elements
  * @param scripts that load the elements
  * @param tags of the elements, those that stand where they are never run too
  */
-public record PageSeen(URI address, List<String> policies, List<Script> scripts, List<Tag> tags) {
+public record PageSeen(URI address, List<PagePolicy> policies, List<Script> scripts, List<Tag> tags) {
     public PageSeen {
         policies = List.copyOf(policies);
         scripts = List.copyOf(scripts);

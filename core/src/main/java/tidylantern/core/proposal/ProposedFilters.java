@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -213,12 +212,9 @@ final class ProposedFilters {
     }
 
     private static String key(NarrowingField field, Set<String> taken) {
-        String name = field.kind() == FieldKind.PLACE ? "distance" : field.key().value();
-        String plain = name.replaceAll("([a-z0-9])([A-Z])", "$1-$2")
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^-|-$", "");
-        boolean isTaken = plain.isEmpty() || Filter.TAKEN.contains(plain) || plain.equals(Chooser.KEY);
+        String plain =
+                field.kind() == FieldKind.PLACE ? "distance" : field.key().hyphenated();
+        boolean isTaken = Filter.TAKEN.contains(plain) || plain.equals(Chooser.KEY);
         String wanted = isTaken ? "by-" + plain : plain;
         String first = wanted.substring(0, Math.min(wanted.length(), LONGEST_KEY));
         String key = first;
@@ -246,7 +242,7 @@ final class ProposedFilters {
                 : field.field().unit();
         Filter measured = unit == null || unit.length() > 12 ? filter : filter.withUnit(unit);
         return control == Control.BANDS
-                ? measured.withBands(Steps.between(numbers(field).sorted().toList()))
+                ? measured.withBands(NumberSteps.between(numbers(field).sorted().toList()))
                 : measured;
     }
 
@@ -277,7 +273,7 @@ final class ProposedFilters {
         if (field.kind() == FieldKind.NUMBER && FieldWords.THE_LESS.name(field.field())) {
             return Control.AT_MOST;
         }
-        return Steps.areUneven(numbers(field).sorted().toList()) ? Control.BANDS : Control.RANGE;
+        return NumberSteps.areUneven(numbers(field).sorted().toList()) ? Control.BANDS : Control.RANGE;
     }
 
     /** On the results page, while it takes anything away; of some collections only, while any of these is found. */

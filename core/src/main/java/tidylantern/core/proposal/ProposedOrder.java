@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -17,6 +16,7 @@ import tidylantern.core.design.ResultOrder;
 /** Chooses in which order results stand: without words, and what visitors may choose instead. */
 final class ProposedOrder {
     private static final int MOST_CHOICES = 5;
+    private static final int LONGEST_KEY = 40;
     private static final double HALF = 0.5;
 
     private final List<CollectionSample> samples;
@@ -95,11 +95,11 @@ final class ProposedOrder {
 
     private void add(List<ResultOrder.Choice> choices, String order, String label, OrderKey by) {
         FieldKey field = by.by() == OrderKey.By.NUMBER ? by.field() : null;
-        String key = field == null ? order : order + "-" + field.value().toLowerCase(Locale.ROOT);
-        choices.add(new ResultOrder.Choice(
-                key.replaceAll("[^a-z0-9-]", "-").substring(0, Math.min(key.length(), 40)),
-                names.of(order, label),
-                List.of(by)));
+        String whole = field == null ? order : order + "-" + field.hyphenated();
+        String key = whole.substring(0, Math.min(whole.length(), LONGEST_KEY));
+        if (choices.stream().noneMatch(choice -> choice.key().equals(key))) {
+            choices.add(new ResultOrder.Choice(key, names.of(order, label), List.of(by)));
+        }
     }
 
     private static OrderKey number(Field field, boolean down) {

@@ -363,9 +363,9 @@ class SearchProposalTest {
         for (int n = 1; n <= 100; n++) {
             numbers.add(n < 90 ? n * 1.0 : n * 1_000.0);
         }
-        assertThat(Steps.areUneven(numbers)).isTrue();
-        assertThat(Steps.between(numbers)).containsExactly(20.0, 40.0, 60.0, 80.0);
-        assertThat(Steps.areUneven(List.of(1.0, 2.0, 3.0))).isFalse();
-        assertThat(Steps.areUneven(List.of())).isFalse();
+        assertThat(NumberSteps.areUneven(numbers)).isTrue();
+        assertThat(NumberSteps.between(numbers)).containsExactly(20.0, 40.0, 60.0, 80.0);
+        assertThat(NumberSteps.areUneven(List.of(1.0, 2.0, 3.0))).isFalse();
+        assertThat(NumberSteps.areUneven(List.of())).isFalse();
     }
 }

@@ -20,7 +20,9 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
@@ -102,6 +104,7 @@ public class ApiDescription {
      */
     @Bean
     ModelConverter recordParts() {
+        Map<String, Class<?>> described = new ConcurrentHashMap<>();
         return new ModelConverter() {
             @Override
             public @Nullable Schema<?> resolve(
@@ -113,6 +116,13 @@ public class ApiDescription {
                 }
                 Schema<?> resolved = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
                 if (raw.isRecord()) {
+                    Class<?> other = described.putIfAbsent(raw.getSimpleName(), raw);
+                    if (other != null && other != raw) {
+                        // The second would silently take the place of the first.
+                        throw new IllegalStateException(
+                                "%s and %s would have one name in the API; call one of them otherwise."
+                                        .formatted(other.getName(), raw.getName()));
+                    }
                     Schema<?> model = context.getDefinedModels().get(raw.getSimpleName());
                     if (model != null) {
                         describe(model, raw);

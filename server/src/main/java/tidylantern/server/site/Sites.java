@@ -242,8 +242,6 @@ public class Sites {
     }
 
     private static String origin(String address) {
-        URI uri = URI.create(written(address));
-        return uri.getScheme().toLowerCase(java.util.Locale.ROOT) + "://"
-                + uri.getRawAuthority().toLowerCase(java.util.Locale.ROOT);
+        return Addresses.origin(URI.create(written(address)));
     }
 }

@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.springframework.stereotype.Component;
+import tidylantern.core.embedding.PagePolicy;
 import tidylantern.core.embedding.PageSeen;
 import tidylantern.server.platform.Refusal;
 
@@ -42,25 +43,31 @@ public class OwnPages {
             throw Refusal.bad(
                     "address", "\"%s\" is no web address; write the whole of it, from https:// on.".formatted(address));
         }
+        Read read = read(at, ANY_PAGE);
+        Document page = read.page();
+        URI arrived = read.answer().address();
+        Stream<String> inPage = page.select("meta[http-equiv~=(?i)^content-security-policy$]").stream()
+                .map(meta -> meta.attr("content"));
+        return new PageSeen(
+                arrived,
+                Stream.concat(read.answer().policies().stream(), inPage)
+                        .map(policy -> (PagePolicy) new ReadPolicy(policy, arrived))
+                        .toList(),
+                page.select("script[src]").stream().flatMap(OwnPages::script).toList(),
+                page.select("tidy-search, tidy-results, tidy-filters, tidy-list").stream()
+                        .map(OwnPages::tag)
+                        .toList());
+    }
+
+    private record Read(WebFetcher.Fetched answer, Document page) {}
+
+    private Read read(URI at, WebFetcher.Limits limits) {
         try {
-            WebFetcher.Fetched answer = fetcher.fetch(at, WebFetcher.Known.NOTHING, ANY_PAGE);
+            WebFetcher.Fetched answer = fetcher.fetch(at, WebFetcher.Known.NOTHING, limits);
             if (!answer.ok()) {
                 throw Refusal.bad("address", "%s answers with status %d.".formatted(at, answer.status()));
             }
-            Document page = PageReader.parse(answer);
-            return new PageSeen(
-                    answer.address(),
-                    Stream.concat(
-                                    answer.policies().stream(),
-                                    page.select("meta[http-equiv~=(?i)^content-security-policy$]").stream()
-                                            .map(meta -> meta.attr("content")))
-                            .toList(),
-                    page.select("script[src]").stream()
-                            .flatMap(OwnPages::script)
-                            .toList(),
-                    page.select("tidy-search, tidy-results, tidy-filters, tidy-list").stream()
-                            .map(OwnPages::tag)
-                            .toList());
+            return new Read(answer, PageReader.parse(answer));
         } catch (SourceProblem problem) {
             throw Refusal.bad("address", String.valueOf(problem.getMessage()));
         }
@@ -80,8 +87,7 @@ public class OwnPages {
     }
 
     private static PageSeen.Tag tag(Element tag) {
-        return new PageSeen.Tag(
-                tag.normalName(), tag.attr("search").strip(), tag.closest("template, noscript") != null);
+        return new PageSeen.Tag(tag.normalName(), tag.attr("search").strip(), isInert(tag));
     }
 
     /** @throws Refusal with the reason, if it is no page of the site or cannot be read */
@@ -90,17 +96,9 @@ public class OwnPages {
         if (at == null || !SiteAddresses.sameSite(URI.create(siteAddress), at)) {
             throw Refusal.bad("address", "\"%s\" is no page of this site, %s.".formatted(address, siteAddress));
         }
-        try {
-            WebFetcher.Fetched answer = fetcher.fetch(at, WebFetcher.Known.NOTHING, PAGE);
-            if (!answer.ok()) {
-                throw Refusal.bad("address", "%s answers with status %d.".formatted(at, answer.status()));
-            }
-            Document page = PageReader.parse(answer);
-            boolean script = page.select("script[src]").stream()
-                    .anyMatch(one -> one.attr("src").contains(SCRIPT));
-            return new OwnPage(answer.address().toString(), answer.framed(), script);
-        } catch (SourceProblem problem) {
-            throw Refusal.bad("address", String.valueOf(problem.getMessage()));
-        }
+        Read read = read(at, PAGE);
+        boolean script = read.page().select("script[src]").stream()
+                .anyMatch(one -> one.attr("src").contains(SCRIPT));
+        return new OwnPage(read.answer().address().toString(), read.answer().framed(), script);
     }
 }

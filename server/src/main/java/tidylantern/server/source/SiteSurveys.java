@@ -10,10 +10,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import tidylantern.core.content.Addresses;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -27,6 +29,10 @@ class SiteSurveys {
     private static final WebFetcher.Limits FEED = new WebFetcher.Limits(20_000_000, Duration.ofSeconds(15), true);
     /** Nobody waits longer; what was not looked at by then is offered without what it says it is. */
     private static final Duration LONGEST = Duration.ofSeconds(20);
+
+    /** What first pages are called that are not called as their site is. */
+    private static final Pattern FIRST_PAGE = Pattern.compile(
+            "(?i)home( ?page)?|start(seite)?|welcome|willkommen|accueil|bienvenue|inicio|bienvenidos?|welkom");
 
     private static final int MOST_FEEDS = 4;
     private static final int MOST_PAGES = 20_000;
@@ -92,7 +98,7 @@ class SiteSurveys {
         return new Survey(
                 name(page),
                 page.select("html").attr("lang").strip(),
-                SiteAddresses.sameSite(at, arrived) ? null : origin(arrived),
+                SiteAddresses.sameSite(at, arrived) ? null : Addresses.origin(arrived),
                 null,
                 sources);
     }
@@ -111,10 +117,6 @@ class SiteSurveys {
         };
     }
 
-    private static String origin(URI address) {
-        return address.getScheme() + "://" + address.getRawAuthority();
-    }
-
     /** What the site is called: by what it says of itself, else by the shortest part of its first page's title. */
     private static String name(Document page) {
         for (String said : List.of("meta[property=og:site_name]", "meta[name=application-name]")) {
@@ -126,7 +128,7 @@ class SiteSurveys {
         String[] parts = page.title().split("\\s+[|·–—-]\\s+");
         return List.of(parts).stream()
                 .map(String::strip)
-                .filter(part -> !part.isEmpty())
+                .filter(part -> !part.isEmpty() && !FIRST_PAGE.matcher(part).matches())
                 .min(Comparator.comparingInt(String::length))
                 .orElse("");
     }

@@ -134,6 +134,7 @@ class SiteSurveyTest {
                 "<meta property='og:site_name' content='The Isles'><title>Home</title> | The Isles",
                 "<title>A long welcome to everybody - Isles</title> | Isles",
                 "<title>Isles</title> | Isles",
+                "<title>Home · The Great Isles</title> | The Great Isles",
             })
     void theSiteIsCalledWhatItCallsItself(String head, String name) {
         page("/", head);

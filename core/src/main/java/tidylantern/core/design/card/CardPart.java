@@ -1,6 +1,5 @@
 package tidylantern.core.design.card;
 
-import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -31,18 +30,8 @@ public sealed interface CardPart
         return String.valueOf(key);
     }
 
-    /** A key that tells what a part shows: {@code booking-code} for {@code bookingCode}. */
-    static String keyFrom(String name) {
-        String spaced = name.replaceAll("([a-z0-9])([A-Z])", "$1-$2")
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^[^a-z]+|-+$", "");
-        return spaced.isEmpty() ? "part" : spaced.substring(0, Math.min(spaced.length(), Form.LONGEST));
-    }
-
     /** How keys are written. */
     final class Form {
-        private static final int LONGEST = 40;
         private static final Pattern KEY = Pattern.compile("[a-z][a-z0-9-]{0,39}");
 
         private Form() {}

@@ -284,7 +284,7 @@ public final class ReadyCards {
         }
         String before = field.unit() == null ? field.label() + ":" : "";
         return new ValuePart(
-                CardPart.keyFrom(field.key().value()),
+                field.key().hyphenated(),
                 field.key(),
                 before.length() <= ValuePart.LONGEST ? before : "",
                 "",

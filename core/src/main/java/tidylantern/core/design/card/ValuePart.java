@@ -43,6 +43,6 @@ public record ValuePart(String key, FieldKey field, String before, String after,
 
     /** A field without a text beside it. */
     public static ValuePart of(FieldKey field, Format format, Lettering lettering) {
-        return new ValuePart(CardPart.keyFrom(field.value()), field, "", "", format, lettering);
+        return new ValuePart(field.hyphenated(), field, "", "", format, lettering);
     }
 }

@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.stream.DoubleStream;
 
 /** Steps between numbers that lie too unevenly for a bound to be drawn. */
-final class Steps {
+final class NumberSteps {
     /** Where so much lies between the middle and the greatest, a drawn bound moves by what most numbers are. */
     private static final double UNEVEN = 20;
 
     private static final double[] SHARES = {0.2, 0.4, 0.6, 0.8};
 
-    private Steps() {}
+    private NumberSteps() {}
 
     /** @param ascending the numbers */
     static boolean areUneven(List<Double> ascending) {
