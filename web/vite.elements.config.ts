@@ -23,11 +23,14 @@ export default defineConfig({
     'process.env.NODE_ENV': '"production"',
     // Vue asks for a policy of its own, which strict pages refuse aloud; nothing here is ever inserted as HTML.
     'window.trustedTypes': 'undefined',
+    SCRIPT_VERSION: JSON.stringify(process.env.TIDY_LANTERN_VERSION ?? 'unversioned'),
   },
   publicDir: false,
   build: {
     outDir: 'dist/elements',
     emptyOutDir: true,
+    // Whose work it holds; part of the archive's notice.
+    license: { fileName: 'licences.md' },
     target: 'es2022',
     modulePreload: false,
     // For the hosted page, which tells browsers at once which parts it needs.

@@ -11,6 +11,8 @@ export default defineConfig({
   build: {
     outDir: '../../dist/workbench',
     emptyOutDir: true,
+    // Whose work it holds; part of the archive's notice.
+    license: { fileName: 'licences.md' },
     target: 'es2022',
     chunkSizeWarningLimit: 900,
     rolldownOptions: {

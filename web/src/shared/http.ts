@@ -1,7 +1,7 @@
 /** Why a request gave nothing: no way to the service, a refusal with its words, or an answer that cannot be read. */
 export type FailReason = 'offline' | 'refused' | 'broken'
 
-/** A request that failed. The message is fit to be shown; for a refusal it is the service's own. */
+/** A request that failed. The message is the service's own and fit to be shown; where it said nothing, the reason. */
 export class RequestFailure extends Error {
   readonly reason: FailReason
   readonly status: number
@@ -12,15 +12,14 @@ export class RequestFailure extends Error {
 
   constructor(
     reason: FailReason,
-    message: string,
     status = 0,
-    field: string | null = null,
+    problem: { detail?: string; field?: string } | null = null,
     retryAfter: number | null = null,
   ) {
-    super(message)
+    super(problem?.detail ?? reason)
     this.reason = reason
     this.status = status
-    this.field = field
+    this.field = problem?.field ?? null
     this.retryAfter = retryAfter
   }
 }
@@ -42,21 +41,14 @@ export async function fetchJson<Body>(url: string, init: RequestInit = {}): Prom
     text = await response.text()
   } catch (cause) {
     if (init.signal?.aborted) throw cause
-    throw new RequestFailure('offline', 'The service cannot be reached. Check the connection, then try again.')
+    throw new RequestFailure('offline')
   }
   if (!response.ok) {
     const problem = parsed(text) as { detail?: string; field?: string } | null
-    throw new RequestFailure(
-      'refused',
-      problem?.detail ?? `The service refused this (${response.status}).`,
-      response.status,
-      problem?.field ?? null,
-      secondsOf(response.headers.get('Retry-After')),
-    )
+    throw new RequestFailure('refused', response.status, problem, secondsOf(response.headers.get('Retry-After')))
   }
   const body = text === '' ? null : parsed(text)
-  if (body === null && text !== '')
-    throw new RequestFailure('broken', 'The answer could not be read. Try again.', response.status)
+  if (body === null && text !== '') throw new RequestFailure('broken', response.status)
   return { body: body as Body, headers: response.headers }
 }
 

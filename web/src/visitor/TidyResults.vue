@@ -46,7 +46,7 @@ const { state, say } = useSearchElement(search, source)
 const host = useElement()
 const { results, answer } = useResults(search, source, state)
 const extras = useExtras()
-const target = computed(() => (source === 'draft' ? '_blank' : undefined))
+const target = computed(() => (source !== 'live' ? '_blank' : undefined))
 const title = computed(() => (answer.value ? resultsTitle(answer.value, say) : ''))
 /** Before anything is typed or set there may be nothing to show. */
 const isEmpty = computed(() => answer.value?.list.start === 'nothing')

@@ -115,7 +115,7 @@ function submit() {
 }
 /** What is set beside the box goes along with the words in it. */
 const beside = computed(() => (areResultsHere(state) ? choice : { ...choice, apply: submit }))
-const target = computed(() => (source === 'draft' || list.value?.opens === 'new-tab' ? '_blank' : undefined))
+const target = computed(() => (source !== 'live' || list.value?.opens === 'new-tab' ? '_blank' : undefined))
 const choosing = useChoosing({ search, source, host, text, list, live, opening, target, submit })
 const { restingField } = useWaking(
   resting,

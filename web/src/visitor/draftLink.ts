@@ -1,29 +1,34 @@
 /**
  * A link that shows the draft of a search on the site's own pages, for whoever has it:
  * `https://the-site.example/page#tidy-draft=KEY.TOKEN`. It holds for the tab that it was opened in, on all pages of the
- * site.
+ * site. What begins with `~` comes of no link: it says which side of a split this browser drew, which holds until that
+ * is over, or that this is a test page.
  */
 const NAME = 'tidy-draft'
-const KEPT = 'tidy-lantern-drafts'
+export const KEPT = 'tidy-lantern-drafts'
 
-const tokens = new Map<string, string>(kept())
+/** By search; changed here and where a side of a split is drawn. */
+export const tokens = new Map<string, string>([...kept(() => localStorage), ...kept(() => sessionStorage)])
 
-function kept(): [string, string][] {
+/** @param where asked for here, since browsers may refuse even that */
+function kept(where: () => Storage): [string, string][] {
   try {
-    return JSON.parse(sessionStorage.getItem(KEPT) ?? '[]') as [string, string][]
+    return JSON.parse(where().getItem(KEPT) ?? '[]') as [string, string][]
   } catch {
     // Where nothing can be kept, a link holds for its own page.
     return []
   }
 }
 
-function keep(): void {
+/** Keeps the links that hold, for the other pages of this tab. */
+export function keep(): void {
   try {
-    sessionStorage.setItem(KEPT, JSON.stringify([...tokens]))
+    sessionStorage.setItem(KEPT, JSON.stringify([...tokens].filter(([, token]) => isOfLink(token))))
   } catch {
     // As where it is read: the link then holds for this page.
   }
 }
+export const isOfLink = (token: string) => token[0] !== '~'
 
 /** Takes the token out of the page's address, if there is one in it. */
 function take(): void {
@@ -39,11 +44,8 @@ function take(): void {
 }
 take()
 
-/** The token of a link to the draft of a search that was followed in this tab; null where none was. */
+/** What makes the draft of a search, or a side of a split, answer on this page; null for nothing. */
 export const draftTokenOf = (search: string): string | null => tokens.get(search) ?? null
 
-/** Shows what visitors see again, from the next answer on. */
-export function leaveDraft(search: string): void {
-  tokens.delete(search)
-  keep()
-}
+/** Whether a link to the draft of a search was followed in this tab. */
+export const isByLink = (search: string): boolean => isOfLink(tokens.get(search) ?? '~')

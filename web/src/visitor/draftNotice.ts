@@ -1,4 +1,4 @@
-import { draftTokenOf, leaveDraft } from './draftLink'
+import { keep, tokens } from './draftLink'
 import { adoptStyle } from './look/styles'
 
 const CSS = `
@@ -15,23 +15,36 @@ button {
 button:focus-visible { outline: 3px solid #8ed3d4; outline-offset: 2px; }
 `
 
-/** Says on a page that it shows a draft, with the way out. Only owners and those they sent a link read it. */
-export function sayDraft(search: string): void {
+/**
+ * Says on a page that it shows a draft. Only owners and those they sent a link, or let see a test page, read it.
+ *
+ * @param byLink whether it is the draft by a link, which can be left; a test page shows nothing else
+ */
+export function sayDraft(search: string, byLink: boolean): void {
   // Framed in the workbench, it stands beside what says so.
-  if (draftTokenOf(search) === null || window !== top || document.querySelector('[data-tidy-draft]')) return
+  if (window !== top || document.querySelector('[data-tidy-draft]')) return
   const notice = document.createElement('div')
   notice.dataset.tidyDraft = search
   const root = notice.attachShadow({ mode: 'open' })
   adoptStyle(root, CSS)
   const line = document.createElement('p')
   line.setAttribute('role', 'status')
-  const leave = document.createElement('button')
-  leave.textContent = 'Show what visitors see'
-  leave.addEventListener('click', () => {
-    leaveDraft(search)
-    location.reload()
-  })
-  line.append('This page shows your draft.', leave)
+  line.append(byLink ? 'This page shows your draft.' : 'This is a test page: it shows your draft.')
+  if (byLink) line.append(wayOut(search))
   root.append(line)
   document.body.append(notice)
+}
+
+function wayOut(search: string): HTMLElement {
+  const leave = document.createElement('button')
+  leave.textContent = 'Show what visitors see'
+  leave.addEventListener('click', () => leaveDraft(search))
+  return leave
+}
+
+/** Shows what visitors see again, on this page and all others of the tab. */
+export function leaveDraft(search: string): void {
+  tokens.delete(search)
+  keep()
+  location.reload()
 }

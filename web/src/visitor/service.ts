@@ -1,12 +1,12 @@
 import { fetchJson, RequestFailure, type Fetched } from '../shared/http'
-import { draftTokenOf, leaveDraft } from './draftLink'
+import { draftTokenOf } from './draftLink'
 import { languageOf } from './pageLanguage'
 import type { ValuesPage, WantedValues } from './filters/moreValues'
 import type { Filters, Showing } from './address'
 import type { FilterValue, ListedAddresses, LiveResults, Results, SearchFace, SpokenTexts } from '../shared/contract'
 
-/** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft. */
-export type Source = 'live' | 'draft'
+/** Which design answers: the live version, which is the visitors', or for a signed-in owner the draft or any version. */
+export type Source = 'live' | 'draft' | `version-${number}`
 
 /** The service that this script came from. */
 const origin = new URL(import.meta.url).origin
@@ -22,9 +22,9 @@ function address(
   parameters: string[][] = [],
 ): string {
   const base =
-    source === 'draft'
-      ? `${origin}/api/owner/searches/${encodeURIComponent(key)}/draft/${what}`
-      : publicAddress(key, what)
+    source === 'live'
+      ? publicAddress(key, what)
+      : `${origin}/api/owner/searches/${encodeURIComponent(key)}/${source}/${what}`
   const token = source === 'live' ? draftTokenOf(key) : null
   const query = new URLSearchParams([...parameters, ...(token === null ? [] : [['tidy-draft', token]])]).toString()
   return base + (query ? `?${query}` : '')
@@ -94,13 +94,13 @@ const DRAFT_ENDED = 410
 async function ask<Body>(key: string, url: string, signal?: AbortSignal): Promise<Fetched<Body>> {
   for (let tries = 1; ; tries++) {
     try {
-      return await fetchJson<Body>(url, asked(key, signal))
+      const answer = await fetchJson<Body>(url, asked(key, signal))
+      const offer = answer.headers.get('Tidy-Lantern-Draft')
+      if (offer) void import('./draftOffer').then(({ heed }) => heed(key, offer))
+      return answer
     } catch (failure) {
       if (!(failure instanceof RequestFailure)) throw failure
-      if (failure.status === DRAFT_ENDED) {
-        leaveDraft(key)
-        location.reload()
-      }
+      if (failure.status === DRAFT_ENDED) void import('./draftNotice').then(({ leaveDraft }) => leaveDraft(key))
       const wait = BUSY.includes(failure.status) ? failure.retryAfter : null
       if (wait === null || wait > LONGEST_WAIT_S || tries === MOST_TRIES) throw failure
       await new Promise(resolve => setTimeout(resolve, wait * 1000))

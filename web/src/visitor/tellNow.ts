@@ -2,6 +2,10 @@ import type { Source } from './service'
 import { tell, type UnknownEntries } from './telling'
 
 const KINDS = { box: 'tidy-search', results: 'tidy-results', filters: 'tidy-filters', list: 'tidy-list' }
+/** Below it a window is one of a phone's. */
+const NARROW_PX = 600
+/** Put in by the build. */
+declare const SCRIPT_VERSION: string
 const TOLD = 'tidy-lantern-pages'
 
 /** Tells which elements of a search stand on this page, unless just this was told in this visit. */
@@ -13,6 +17,9 @@ export function tellNow(search: string, source: Source, entries: UnknownEntries 
     elements: Object.entries(KINDS).flatMap(([kind, tag]) => (here(tag) ? [kind] : [])),
     unknown: entries?.count ?? null,
     unknownLinks: entries?.links ?? null,
+    // Its number of pixels would tell more of the visitor than of the page.
+    width: innerWidth < NARROW_PX ? 'narrow' : 'wide',
+    script: SCRIPT_VERSION,
   }
   if (told.elements.length > 0 && isNews(search, told)) tell(search, source, 'pages', told)
 }

@@ -1,5 +1,5 @@
 import type { Hit } from '../shared/contract'
-import { draftTokenOf } from './draftLink'
+import { draftTokenOf, isByLink } from './draftLink'
 import { publicAddress, type Source } from './service'
 
 /**
@@ -8,9 +8,10 @@ import { publicAddress, type Source } from './service'
  */
 export function tell(search: string, source: Source, what: 'chosen' | 'pages', told: object): void {
   // What owners do with a draft is no visitor's choice.
-  if (source === 'draft' || draftTokenOf(search) !== null) return
+  if (source !== 'live' || isByLink(search)) return
+  const side = draftTokenOf(search)
   // Text, which a browser sends without asking first whether it may, even as its page goes.
-  navigator.sendBeacon(publicAddress(search, what), JSON.stringify(told))
+  navigator.sendBeacon(publicAddress(search, what) + (side ? `?tidy-draft=${side}` : ''), JSON.stringify(told))
 }
 
 /** Tells that somebody chose a result. */

@@ -1,16 +1,15 @@
 /** Everything the workbench asks of the service. */
-import { fetchJson } from '../shared/http'
+import { request } from './request'
 import type {
   AccessKey,
-  CategoryValue,
   CardChoices,
-  Look,
-  LookChoices,
-  TextChoices,
+  CategoryValue,
   CollectionShape,
+  Comparison,
   CountedValue,
   CrawlSettings,
   Deletion,
+  DraftLink,
   Explanation,
   Featured,
   FeaturedShare,
@@ -24,42 +23,47 @@ import type {
   ItemPage,
   ItemRef,
   ItemWhole,
+  Look,
+  LookChoices,
   Mapping,
+  NamedItem,
   NewKey,
   NewSearch,
+  OpenPointState,
   Outline,
-  OwnerMark,
-  OwnPlace,
-  PlacementShape,
-  Preview,
-  ReachCounts,
-  RefusedOrigin,
-  ReachedPage,
-  NamedItem,
-  ProposalChoices,
-  ProposedSearch,
-  Survey,
-  Version,
-  Comparison,
-  Results,
-  DraftLink,
   OwnPage,
+  OwnPlace,
+  OwnerMark,
   PageCheck,
   PlaceChoices,
-  SeenPage,
+  PlacementShape,
+  Preview,
+  ProposalChoices,
+  ProposedSearch,
+  ReachCounts,
+  ReachedPage,
+  RefusedOrigin,
+  Results,
   SearchDesign,
   SearchSummary,
+  SeenPage,
   Session,
   SetUpMade,
   Site,
   SourceGiven,
   SourceSettings,
   SourceShape,
+  Split,
+  SplitState,
+  Survey,
+  Sync,
   SynonymEffect,
   SynonymsRead,
-  Sync,
+  TestPages,
+  TextChoices,
   Trial,
   TrialsRun,
+  Version,
 } from '../shared/contract'
 
 const root = '/api/owner'
@@ -76,7 +80,7 @@ function token(): string {
 }
 
 async function get<Body>(address: string): Promise<Body> {
-  return (await fetchJson<Body>(root + address)).body
+  return (await request<Body>(root + address)).body
 }
 
 function change(method: string, body: unknown, headers: Record<string, string> = {}): RequestInit {
@@ -93,7 +97,7 @@ async function send<Body>(
   body?: unknown,
   headers?: Record<string, string>,
 ): Promise<Body> {
-  return (await fetchJson<Body>(root + address, change(method, body, headers))).body
+  return (await request<Body>(root + address, change(method, body, headers))).body
 }
 
 /** A draft with the tag that a change of it must carry. */
@@ -102,8 +106,8 @@ export interface TaggedDraft {
   tag: string
 }
 
-const tagged = async (request: Promise<{ body: SearchDesign; headers: Headers }>): Promise<TaggedDraft> => {
-  const { body, headers } = await request
+const tagged = async (asked: Promise<{ body: SearchDesign; headers: Headers }>): Promise<TaggedDraft> => {
+  const { body, headers } = await asked
   return { design: body, tag: headers.get('ETag') ?? '' }
 }
 
@@ -123,12 +127,12 @@ export const api = {
   setUpFile: (site: string) => `${root}/sites/${path(site)}/set-up`,
   /** @param document the text of a set-up's file */
   addSetUp: async (document: string) =>
-    (await fetchJson<SetUpMade>(`${root}/set-ups`, { ...change('POST', undefined), body: document })).body,
+    (await request<SetUpMade>(`${root}/set-ups`, { ...change('POST', undefined), body: document })).body,
   designFile: (search: string) => `${root}/searches/${path(search)}/design-file`,
   /** @param document the text of a design's file */
   addDesign: async (site: string, document: string) =>
     (
-      await fetchJson<SearchSummary>(`${root}/sites/${path(site)}/designs`, {
+      await request<SearchSummary>(`${root}/sites/${path(site)}/designs`, {
         ...change('POST', undefined),
         body: document,
       })
@@ -143,7 +147,7 @@ export const api = {
   installationCopy: `${root}/installation/copy`,
   /** Puts a copy, a ZIP file, in place of the database. */
   restore: async (copy: File) => {
-    await fetchJson<null>(`${root}/installation/restore`, {
+    await request<null>(`${root}/installation/restore`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/zip', 'X-XSRF-TOKEN': token() },
       body: copy,
@@ -162,6 +166,11 @@ export const api = {
     send<CollectionShape>('PUT', `/sites/${path(site)}/collections/${path(collection)}/fields/${path(field)}`, given),
   deleteCollection: (site: string, collection: string, name: string) =>
     send<Deletion>('DELETE', `/sites/${path(site)}/collections/${path(collection)}?${new URLSearchParams({ name })}`),
+  changeAbout: (search: string, given: { key: string; purpose: string }) =>
+    send<SearchSummary>('PUT', `/searches/${path(search)}/about`, given),
+  formerKeys: (search: string) => get<string[]>(`/searches/${path(search)}/former-keys`),
+  endFormerKey: (search: string, former: string) =>
+    send<null>('DELETE', `/searches/${path(search)}/former-keys/${path(former)}`),
   deleteSearch: (search: string, name: string) =>
     send<Deletion>('DELETE', `/searches/${path(search)}?${new URLSearchParams({ name })}`),
   deleteSite: (site: string, name: string) =>
@@ -211,12 +220,12 @@ export const api = {
   health: (site: string) => get<Finding[]>(`/sites/${path(site)}/health`),
 
   async upload(site: string, file: File): Promise<{ upload: string; bytes: number }> {
-    const request: RequestInit = {
+    const sent: RequestInit = {
       method: 'POST',
       headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() },
       body: file,
     }
-    return (await fetchJson<{ upload: string; bytes: number }>(`${root}/sites/${path(site)}/uploads`, request)).body
+    return (await request<{ upload: string; bytes: number }>(`${root}/sites/${path(site)}/uploads`, sent)).body
   },
   preview: (
     site: string,
@@ -258,7 +267,7 @@ export const api = {
   /** @param csv the text of a table of synonyms */
   readSynonyms: async (csv: string) =>
     (
-      await fetchJson<SynonymsRead>(`${root}/synonym-tables`, {
+      await request<SynonymsRead>(`${root}/synonym-tables`, {
         ...change('POST', undefined, { 'Content-Type': 'text/csv' }),
         body: csv,
       })
@@ -275,7 +284,7 @@ export const api = {
   /** @param csv the text of a table of trials */
   addTrials: async (search: string, csv: string) =>
     (
-      await fetchJson<{ added: number }>(`${root}/searches/${path(search)}/trials.csv`, {
+      await request<{ added: number }>(`${root}/searches/${path(search)}/trials.csv`, {
         ...change('POST', undefined, { 'Content-Type': 'text/csv' }),
         body: csv,
       })
@@ -332,13 +341,28 @@ export const api = {
       ])}`,
     ),
   search: (key: string) => get<SearchSummary>(`/searches/${path(key)}`),
-  draft: (key: string) => tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`)),
+  draft: (key: string) => tagged(request<SearchDesign>(`${root}/searches/${path(key)}/draft`)),
   changeDraft: (key: string, design: SearchDesign, tag: string) =>
-    tagged(fetchJson<SearchDesign>(`${root}/searches/${path(key)}/draft`, change('PUT', design, { 'If-Match': tag }))),
+    tagged(request<SearchDesign>(`${root}/searches/${path(key)}/draft`, change('PUT', design, { 'If-Match': tag }))),
   publish: (key: string, tag: string, why: string) =>
     send<SearchSummary>('POST', `/searches/${path(key)}/publish`, { why }, { 'If-Match': tag }),
   checkPage: (key: string, address: string) =>
     send<PageCheck>('POST', `/searches/${path(key)}/page-check`, { address }),
+  /** @param due when, as ISO 8601 with its distance from UTC */
+  plan: (key: string, tag: string, due: string, why: string) =>
+    send<SearchSummary>('PUT', `/searches/${path(key)}/planned-publication`, { due, why }, { 'If-Match': tag }),
+  planNothing: (key: string) => send<SearchSummary>('DELETE', `/searches/${path(key)}/planned-publication`),
+  testPages: async (key: string) => (await get<TestPages>(`/searches/${path(key)}/test-pages`)).addresses,
+  putTestPages: async (key: string, addresses: readonly string[]) =>
+    (await send<TestPages>('PUT', `/searches/${path(key)}/test-pages`, { addresses })).addresses,
+  split: async (key: string) => (await get<SplitState>(`/searches/${path(key)}/split`)).split,
+  beginSplit: (key: string, given: { percent: number; ends: string }) =>
+    send<Split>('PUT', `/searches/${path(key)}/split`, given),
+  endSplit: (key: string) => send<null>('DELETE', `/searches/${path(key)}/split`),
+  openPoints: (key: string) => get<OpenPointState[]>(`/searches/${path(key)}/open-points`),
+  /** @param leave false to have it count as open again */
+  leavePoint: (key: string, id: string, leave: boolean) =>
+    send<OpenPointState[]>('PUT', `/searches/${path(key)}/open-points/left`, { id, leave }),
   versions: (key: string) => get<Version[]>(`/searches/${path(key)}/versions`),
   version: (key: string, version: number) => get<SearchDesign>(`/searches/${path(key)}/versions/${version}`),
   publishAgain: (key: string, version: number, why: string) =>

@@ -14,7 +14,7 @@ const place = parameters.get('place') ?? 'results'
 const element = (name: string) => {
   const made = document.createElement(name)
   made.setAttribute('search', search)
-  made.setAttribute('source', 'draft')
+  made.setAttribute('source', parameters.get('source') ?? 'draft')
   return made
 }
 const heading = document.createElement('h1')

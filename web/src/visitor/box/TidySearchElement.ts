@@ -19,7 +19,7 @@ export class TidySearchElement extends TidyElement {
     // A form that works without script may stand in it.
     if (this.root.childNodes.length === 0) showUntilDrawn(this.root)
     // The owner's stage changes too much for a box to rest.
-    if (this.search === '' || this.source === 'draft') void this.wake()
+    if (this.search === '' || this.source !== 'live') void this.wake()
     else this.rest()
   }
 

@@ -1,5 +1,5 @@
 import type { Filters } from '../address'
-import { draftTokenOf } from '../draftLink'
+import { isByLink } from '../draftLink'
 import type { Source } from '../service'
 import { tellPage } from '../telling'
 
@@ -28,7 +28,7 @@ export abstract class SearchElement extends HTMLElement {
   protected abstract end(): void
 
   connectedCallback(): void {
-    if (draftTokenOf(this.search) !== null) void import('../draftNotice').then(({ sayDraft }) => sayDraft(this.search))
+    if (isByLink(this.search)) void import('../draftNotice').then(({ sayDraft }) => sayDraft(this.search, true))
     tellPage(this.search, this.source)
     this.begin()
   }
@@ -50,7 +50,7 @@ export abstract class SearchElement extends HTMLElement {
 
   /** Which design answers; the owner's stage sets it. */
   get source(): Source {
-    return this.getAttribute('source') === 'draft' ? 'draft' : 'live'
+    return (/^(draft|version-\d+)$/.exec(this.getAttribute('source') ?? '')?.[0] ?? 'live') as Source
   }
   set source(source: Source) {
     this.setAttribute('source', source)

@@ -36,7 +36,7 @@ export abstract class TidyElement extends SearchElement {
   protected override begin(): void {
     this.stopWaiting()
     // Who comes back to a place below it has to find the page as long as it was.
-    if (this.isDrawn || this.source === 'draft' || keptPlace() !== null) {
+    if (this.isDrawn || this.source !== 'live' || keptPlace() !== null) {
       this.near()
       return
     }

@@ -31,6 +31,7 @@ async function go() {
 <template>
   <Dialog v-model:visible="shown" modal :header="`Delete ${what}`" :draggable="false" :style="{ width: '480px' }">
     <form id="deleting" @submit.prevent="go">
+      <slot />
       <p>{{ effect }} For 30 days you can bring it back, under <i>Site</i>.</p>
       <div class="field">
         <label for="delete-name">

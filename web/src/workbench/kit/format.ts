@@ -14,3 +14,6 @@ export const formatSize = (bytes: number): string =>
 /** "1 item", "12 items"; `many` where the plural is not the word with an s. */
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${formatNumber(count)} ${count === 1 ? one : many}`
+/** A time as a field for day and time holds it, by the owner's clock. */
+export const localTime = (time: Date): string =>
+  new Date(time.getTime() - time.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)

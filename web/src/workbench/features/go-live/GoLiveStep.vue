@@ -4,11 +4,13 @@ import { computed } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import CopyBox from '../../kit/CopyBox.vue'
 import { counted, formatTime } from '../../kit/format'
-import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
-import BoxTag from './BoxTag.vue'
+import ShownBefore from '../early-look/ShownBefore.vue'
 import VersionList from '../versions/VersionList.vue'
+import OpenPoints from './OpenPoints.vue'
+import TagsForPage from './TagsForPage.vue'
 import MetPages from './MetPages.vue'
+import PlannedPublication from './PlannedPublication.vue'
 import PageCheckForm from './PageCheckForm.vue'
 import type { DraftEditing } from '../searches/useDraft'
 
@@ -35,28 +37,33 @@ const hosted = `${location.origin}/s/${search}`
   <p class="lead">Look over what is open, publish, and put the search on your site.</p>
 
   <section>
-    <h3>1. Publish</h3>
+    <h3 id="open">1. What is open</h3>
+    <OpenPoints :site="site" :search="search" />
+  </section>
+
+  <section>
+    <h3>2. Publish</h3>
     <p v-if="!summary?.live">Visitors cannot use this search yet.</p>
     <p v-else>
       Version {{ summary.live.version }} is live since {{ formatTime(summary.live.published) }}, published by
       {{ summary.live.publishedBy }}.
     </p>
-    <RemarkLine v-for="remark in summary?.remarks ?? []" :key="remark.text">{{ remark.text }}</RemarkLine>
     <p v-if="summary?.live && summary.differences.length > 0">
       <b>{{ counted(summary.differences.length, 'change') }}</b>
       of the draft {{ summary.differences.length === 1 ? 'is' : 'are' }} not live.
     </p>
+    <PlannedPublication v-if="summary?.planned" :search="search" :planned="summary.planned" />
     <Button label="Look over and publish" size="small" @click="$emit('publish')" />
   </section>
 
   <section>
-    <h3 id="tag">2. Put it on your site</h3>
+    <h3 id="tag">3. Put it on your site</h3>
     <p class="quiet">The first line once a page, the second where it should stand.</p>
-    <BoxTag :search="search" :script="script" />
+    <TagsForPage :site="site" :search="search" :script="script" />
   </section>
 
   <section>
-    <h3 id="list-tags">3. Where results are shown</h3>
+    <h3 id="list-tags">4. Where results are shown</h3>
     <template v-if="page.address !== null">
       <p class="quiet">
         At
@@ -74,18 +81,23 @@ const hosted = `${location.origin}/s/${search}`
   </section>
 
   <section>
-    <h3 id="arrived">4. Where it has arrived</h3>
+    <h3 id="arrived">5. Where it has arrived</h3>
     <PageCheckForm :site="site" :search="search" :results-page="page.address" />
     <MetPages :search="search" />
   </section>
 
   <section>
-    <h3 id="versions">5. Look back</h3>
+    <h3 id="before">Show it before</h3>
+    <ShownBefore :site="site" :search="search" :summary="summary" :settle="draft.settle" />
+  </section>
+
+  <section>
+    <h3 id="versions">Look back</h3>
     <VersionList :draft="draft" :search="search" :collections="collections" />
   </section>
 
   <section>
-    <h3>6. Keep a copy</h3>
+    <h3>Keep a copy</h3>
     <p class="quiet">The draft as a file. This or another installation makes a search of it, under Searches.</p>
     <Button
       as="a"

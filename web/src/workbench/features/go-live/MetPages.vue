@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import type { SeenPage } from '../../../shared/contract'
-import { counted, formatTime } from '../../kit/format'
+import { counted, formatDay, formatTime } from '../../kit/format'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { api } from '../../ownerApi'
 
@@ -17,6 +17,9 @@ const {
 })
 const NAMES = { box: 'box', results: 'results', filters: 'filters', list: 'list of your own' }
 const said = ({ page }: SeenPage) => page.elements.map(element => NAMES[element]).join(', ')
+const WINDOWS = { narrow: 'on phones', wide: 'in wide windows' }
+const windows = ({ page }: SeenPage) =>
+  page.widths.length === 0 ? '' : ` · ${page.widths.map(width => WINDOWS[width]).join(' and ')}`
 /** Pages of one title differ by it. */
 const pathOf = ({ page }: SeenPage) => new URL(page.address).pathname
 </script>
@@ -29,7 +32,11 @@ const pathOf = ({ page }: SeenPage) => new URL(page.address).pathname
   <ul v-else class="met">
     <li v-for="seen in pages" :key="seen.page.address">
       <a :href="seen.page.address" target="_blank" rel="noopener">{{ seen.page.title || seen.page.address }}</a>
-      <span class="quiet">{{ pathOf(seen) }} · {{ said(seen) }} · met {{ formatTime(seen.seen) }}</span>
+      <span class="quiet">{{ pathOf(seen) }} · {{ said(seen) }}{{ windows(seen) }}</span>
+      <span class="quiet">
+        Met {{ formatTime(seen.seen) }}, first {{ formatDay(seen.first)
+        }}{{ seen.page.script ? ` · script ${seen.page.script}` : '' }}
+      </span>
       <details v-if="seen.page.unknown.count > 0">
         <summary>
           {{ counted(seen.page.unknown.count, 'entry', 'entries') }} of its list

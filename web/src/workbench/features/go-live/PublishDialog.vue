@@ -6,6 +6,8 @@ import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { CollectionShape, SearchDesign, SearchSummary } from '../../../shared/contract'
 import ChangeTable from './ChangeTable.vue'
+import ButtonChoice from '../../kit/ButtonChoice.vue'
+import { formatTime, localTime } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import { became, expectation, useTrials } from '../trials/trials'
@@ -26,6 +28,17 @@ const { failing, refetch } = useTrials(() => search)
 const MOST_LISTED = 6
 const stops = computed(() => (summary?.remarks ?? []).filter(remark => remark.stops))
 const why = ref('')
+const WHENS = [
+  { value: 'now', label: 'Now' },
+  { value: 'later', label: 'At a time to come' },
+] as const
+const when = ref<'now' | 'later'>('now')
+/** As the field of a browser writes it, by the owner's clock. */
+const due = ref('')
+const doing = computed(() => {
+  const what = when.value === 'later' ? 'Plan it' : 'Publish'
+  return failing.value.length > 0 ? `${what} all the same` : what
+})
 const isWorthIt = computed(() => summary?.live == null || summary.differences.length > 0)
 const open = computed(() => (summary?.remarks ?? []).filter(remark => !remark.stops))
 watch(shown, now => {
@@ -33,6 +46,8 @@ watch(shown, now => {
   wrong.value = ''
   done.value = false
   why.value = ''
+  when.value = 'now'
+  due.value = ''
   void refetch()
 })
 
@@ -43,7 +58,8 @@ async function publish() {
     return
   }
   done.value = await attempt(async () => {
-    await api.publish(search, tag, why.value)
+    if (when.value === 'later') await api.plan(search, tag, new Date(due.value).toISOString(), why.value)
+    else await api.publish(search, tag, why.value)
     await Promise.all([
       queries.invalidateQueries({ queryKey: ['search', search] }),
       queries.invalidateQueries({ queryKey: ['reach', search, 'trials'] }),
@@ -57,8 +73,15 @@ async function publish() {
     <div v-if="done" class="done">
       <i class="pi pi-check-circle" aria-hidden="true" />
       <p>
-        <b>It is live.</b>
-        Visitors meet version {{ summary?.live?.version }} from now on.
+        <template v-if="when === 'later'">
+          <b>It is planned.</b>
+          Visitors meet it from {{ formatTime(new Date(due).toISOString()) }} on. What you change in the draft until
+          then is not in it.
+        </template>
+        <template v-else>
+          <b>It is live.</b>
+          Visitors meet version {{ summary?.live?.version }} from now on.
+        </template>
       </p>
     </div>
     <template v-else>
@@ -79,6 +102,21 @@ async function publish() {
         <label for="publish-why">Why, for whoever looks back</label>
         <InputText id="publish-why" v-model="why" maxlength="300" placeholder="May stay empty" />
       </div>
+      <div v-if="isWorthIt" class="when">
+        <ButtonChoice v-model="when" label="When" :options="WHENS" />
+        <InputText
+          v-if="when === 'later'"
+          v-model="due"
+          type="datetime-local"
+          size="small"
+          aria-label="Day and time"
+          :min="localTime(new Date())"
+        />
+      </div>
+      <p v-if="isWorthIt && summary?.planned && !summary.planned.failure" class="remark">
+        <i class="pi pi-clock" aria-hidden="true" />
+        A publication is planned for {{ formatTime(summary.planned.due) }}. This takes its place.
+      </p>
       <p v-for="remark in stops" :key="remark.text" class="remark bad">
         <i class="pi pi-times-circle" aria-hidden="true" />
         {{ remark.text }}
@@ -107,10 +145,10 @@ async function publish() {
       <template v-else>
         <Button label="Not yet" severity="secondary" text @click="shown = false" />
         <Button
-          :label="failing.length > 0 ? 'Publish all the same' : 'Publish'"
+          :label="doing"
           :severity="failing.length > 0 ? 'danger' : undefined"
           :loading="busy"
-          :disabled="stops.length > 0 || !isWorthIt"
+          :disabled="stops.length > 0 || !isWorthIt || (when === 'later' && due === '')"
           @click="publish"
         />
       </template>
@@ -125,6 +163,13 @@ async function publish() {
 .remark ul {
   margin: 4px 0 0;
   padding-left: 18px;
+}
+.when {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  margin-top: 12px;
 }
 .done {
   display: flex;

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { SearchSummary } from '../../../shared/contract'
 import { counted, formatTime } from '../../kit/format'
+import AboutSearch from './AboutSearch.vue'
 import type { DraftEditing } from './useDraft'
 
 /** The name of a search and how its draft is: kept or not, live or not, with the ways back and forth. */
@@ -17,6 +18,7 @@ const HELD = {
   going: ' If you go now, the last change is lost.',
   publishing: ' It is looked over and published once it is kept.',
 }
+const isAbout = ref(false)
 const isLive = computed(() => Boolean(summary?.live) && summary?.differences.length === 0)
 const state = computed(() => {
   if (!summary?.live) return 'Not live yet'
@@ -29,6 +31,17 @@ const isNotKept = computed(() => draft.keeping.value === 'failed' || draft.keepi
 <template>
   <div class="bar">
     <h1>{{ draft.design.value?.name }}</h1>
+    <Button
+      icon="pi pi-pencil"
+      text
+      rounded
+      size="small"
+      severity="secondary"
+      aria-label="Name, key and purpose"
+      title="Name, key and purpose"
+      :disabled="!summary"
+      @click="isAbout = true"
+    />
     <span class="chip" :class="{ calm: isLive }">{{ state }}</span>
     <span class="keeping quiet" role="status">
       <template v-if="isKeeping">Keeping…</template>
@@ -70,6 +83,7 @@ const isNotKept = computed(() => draft.keeping.value === 'failed' || draft.keepi
     />
     <Button v-else label="Read the draft again" size="small" severity="secondary" outlined @click="emit('readAgain')" />
   </div>
+  <AboutSearch v-if="summary" v-model="isAbout" :draft="draft" :summary="summary" />
 </template>
 
 <style scoped>

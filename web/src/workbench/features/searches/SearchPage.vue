@@ -10,17 +10,8 @@ import SearchBar from './SearchBar.vue'
 import PublishDialog from '../go-live/PublishDialog.vue'
 import StagePane from '../stage/StagePane.vue'
 import WhyPanel from '../why/WhyPanel.vue'
-import FiltersStep from '../filters/FiltersStep.vue'
-import GoLiveStep from '../go-live/GoLiveStep.vue'
-import CardsStep from '../cards/CardsStep.vue'
-import LiveStep from '../live-results/LiveStep.vue'
-import OrderStep from '../order/OrderStep.vue'
-import PageStep from '../results-page/PageStep.vue'
-import BoxStep from '../search-box/BoxStep.vue'
-import ReachStep from '../what-is-searched/ReachStep.vue'
-import TrialsStep from '../trials/TrialsStep.vue'
-import WordsStep from '../words/WordsStep.vue'
 import { STAGE } from '../stage/stageAccess'
+import { panels } from './stepPanels'
 import { steps, TRIALS, type ViewKey } from './steps'
 import { useDraft } from './useDraft'
 import { useGoToPart } from './useGoToPart'
@@ -49,18 +40,6 @@ const { data: summary } = useQuery({
   staleTime: 0,
 })
 const { data: collections } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
-const panels = {
-  'what-is-searched': ReachStep,
-  words: WordsStep,
-  filters: FiltersStep,
-  order: OrderStep,
-  cards: CardsStep,
-  'search-box': BoxStep,
-  'live-results': LiveStep,
-  'results-page': PageStep,
-  'go-live': GoLiveStep,
-  trials: TrialsStep,
-}
 
 async function load() {
   failed.value = null
@@ -161,6 +140,9 @@ useKeys({
 
 <style scoped>
 .search {
+  /* What is for ears only, far down in a part that scrolls, makes the page no longer. */
+  position: relative;
+  overflow: clip;
   height: 100%;
   display: flex;
   flex-direction: column;

@@ -6,6 +6,7 @@ import type { SearchSummary } from '../../../shared/contract'
 import { counted, formatTime } from '../../kit/format'
 import { api } from '../../ownerApi'
 import DeleteDialog from '../../kit/DeleteDialog.vue'
+import CarryingPages from './CarryingPages.vue'
 import LoadFailure from '../../kit/LoadFailure.vue'
 
 const { site } = defineProps<{ site: string }>()
@@ -39,6 +40,7 @@ const open = (one: SearchSummary) => one.remarks.length
           <RouterLink :to="`/${site}/searches/${one.key}/what-is-searched`">
             <h2>{{ one.name }}</h2>
           </RouterLink>
+          <p v-if="one.purpose" class="purpose">{{ one.purpose }}</p>
           <p class="quiet">
             <template v-if="one.live">
               Live since {{ formatTime(one.live.published) }}, version {{ one.live.version }}
@@ -93,7 +95,9 @@ const open = (one: SearchSummary) => one.remarks.length
       :act="typed => api.deleteSearch(deleting!.key, typed)"
       @update:model-value="deleting = null"
       @done="queries.invalidateQueries()"
-    />
+    >
+      <CarryingPages :search="deleting.key" />
+    </DeleteDialog>
   </main>
 </template>
 
@@ -148,6 +152,9 @@ li a:focus-visible::after {
   background: var(--lamp);
   border-color: var(--lamp-deep);
   box-shadow: 0 0 0 4px #f0a93a33;
+}
+.purpose {
+  overflow-wrap: anywhere;
 }
 .state {
   display: flex;

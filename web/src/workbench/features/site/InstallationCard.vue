@@ -39,6 +39,7 @@ async function bringBack() {
   <section class="slip">
     <h2>This installation</h2>
     <template v-if="installation">
+      <p class="quiet">Tidy Lantern {{ installation.version }}</p>
       <div class="disk" role="img" :aria-label="`The disk is ${used} % full`">
         <i :class="{ full: installation.full }" :style="{ width: `${used}%` }" />
       </div>

@@ -5,8 +5,10 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { api } from '../../ownerApi'
 import TrialStrip from '../trials/TrialStrip.vue'
 import type { WantedSpecimen } from './specimens'
-import { askOn, PLACE_OF_STEP, PLACES, ticked, WITH_CARDS, type StagePlace, type StageWidth } from './stagePage'
+import { askOn, PLACE_OF_STEP, PLACES, stageAddress, ticked, WITH_CARDS } from './stagePage'
+import type { StagePlace, StageWidth } from './stagePage'
 import { PRETEND, TYPE_A_WORD, type Pretence } from './pretences'
+import LookBack from './LookBack.vue'
 import OwnPageStage from './OwnPageStage.vue'
 import StageSheet from './StageSheet.vue'
 import StageTools from './StageTools.vue'
@@ -21,11 +23,14 @@ const { site, search, step } = defineProps<{
   /** The step whose decisions stand beside it. */
   step: string
 }>()
+/** That is looked back at; null while it is the draft. */
+const version = ref<number | null>(null)
 const place = ref<StagePlace>(PLACE_OF_STEP[step] ?? 'results')
 watch(
   () => step,
   now => {
     pretence.value = null
+    version.value = null
     place.value = PLACE_OF_STEP[now] ?? place.value
   },
 )
@@ -41,9 +46,7 @@ const { data: name } = useQuery({
   queryFn: api.sites,
   select: sites => sites.find(one => one.key === site)?.name,
 })
-const source = computed(
-  () => `/workbench/stage.html#${new URLSearchParams({ search, place: place.value, site: name.value ?? '' })}`,
-)
+const source = computed(() => stageAddress(search, place.value, name.value ?? '', version.value))
 
 /** The box inside; the stage is of our own origin, so it can be reached. */
 const box = () => frame.value?.contentDocument?.querySelector<HTMLElement>('tidy-search') ?? null
@@ -132,6 +135,11 @@ defineExpose({
   light: (filter: string | null) => {
     frame.value?.contentWindow?.dispatchEvent(new CustomEvent('tidy-lantern-light', { detail: filter }))
   },
+  showVersion: (wantedVersion: number | null) => {
+    version.value = wantedVersion
+    // A page of the site's own shows the draft alone.
+    if (place.value === 'own') place.value = 'results'
+  },
   typed,
   ticked: () => ticked(frame.value?.contentWindow),
   ask,
@@ -152,6 +160,7 @@ defineExpose({
       :places="wanted ? WITH_CARDS : PLACES"
       @why="emit('why', typed())"
     />
+    <LookBack v-if="version !== null" :version="version" @end="version = null" />
     <OwnPageStage v-if="place === 'own'" ref="own" :site="site" :search="search" :width="width" />
     <StageSheet v-else :width="width">
       <iframe
@@ -163,7 +172,13 @@ defineExpose({
       />
     </StageSheet>
     <StageTries v-if="PLACE_OF_STEP[step] && place !== 'own'" v-model="pretence" @type="tellStage(TYPE_A_WORD)" />
-    <TrialStrip v-else-if="place !== 'own'" :site="site" :search="search" :typed="inBox" @ask="ask" />
+    <TrialStrip
+      v-else-if="place !== 'own' && version === null"
+      :site="site"
+      :search="search"
+      :typed="inBox"
+      @ask="ask"
+    />
   </section>
 </template>
 

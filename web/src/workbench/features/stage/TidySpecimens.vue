@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Card, Specimen } from '../../../shared/contract'
-import { fetchJson } from '../../../shared/http'
+import { request } from '../../request'
 import { useLatest } from '../../../shared/useLatest'
 import ResultCard from '../../../visitor/cards/ResultCard.vue'
 import LiveResult from '../../../visitor/live/LiveResult.vue'
@@ -37,7 +37,7 @@ const specimen = useLatest(
   async ({ collection, at: number }, signal) => {
     const parameters = new URLSearchParams({ collection, at: String(number) })
     const address = `/api/owner/searches/${encodeURIComponent(search)}/draft/specimen?${parameters}`
-    return (await fetchJson<Specimen>(address, { signal })).body
+    return (await request<Specimen>(address, { signal })).body
   },
 )
 const shown = computed(() => specimen.value.value)

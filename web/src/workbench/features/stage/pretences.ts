@@ -34,7 +34,7 @@ export function pretendHere(search: string): void {
   const ask = window.fetch.bind(window)
   window.fetch = async (input, init) => {
     const answer = await ask(input, init)
-    const which = /\/draft\/(results|live)\?/.exec(answer.url)?.[1]
+    const which = /\/(?:draft|version-\d+)\/(results|live)\?/.exec(answer.url)?.[1]
     if (pretended === null || which === undefined || !answer.ok) return answer
     if (pretended === 'slow') {
       await new Promise(resolve => setTimeout(resolve, SLOW_MS))

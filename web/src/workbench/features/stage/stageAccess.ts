@@ -14,6 +14,8 @@ export interface StageAccess {
   compose: (specimen: WantedSpecimen | null) => void
   /** Makes the page that the elements stand on light or dark. */
   ground: (shade: 'light' | 'dark') => void
+  /** Has the elements answer from a version that was published; null for the draft again. */
+  showVersion: (version: number | null) => void
   /** Has the elements ask again, since something changed that is no part of the draft. */
   refresh: () => void
 }

@@ -23,6 +23,19 @@ export const WIDTHS: readonly { value: StageWidth; label: string }[] = [
   { value: 'phone', label: 'Phone' },
 ]
 
+/**
+ * Where the page of the stage is.
+ *
+ * @param version that answers there; null for the draft
+ */
+export const stageAddress = (search: string, place: StagePlace, site: string, version: number | null): string =>
+  `/workbench/stage.html#${new URLSearchParams({
+    search,
+    place,
+    site,
+    source: version === null ? 'draft' : `version-${version}`,
+  })}`
+
 const OWN = ['q', 'page']
 
 /** What is set by the filters of a page's search, by their keys: the elements keep it in their address. */

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
+import { computed, inject, ref } from 'vue'
 import type { CollectionShape, SearchDesign } from '../../../shared/contract'
 import { counted, formatTime } from '../../kit/format'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { api } from '../../ownerApi'
 import type { DraftEditing } from '../searches/useDraft'
+import { STAGE } from '../stage/stageAccess'
 import CompareDialog from './CompareDialog.vue'
 
 /** Every design of a search that was published: who, when and why; each can be compared and gone back to. */
@@ -16,6 +17,7 @@ const { draft, search } = defineProps<{
   collections: readonly CollectionShape[]
 }>()
 const queries = useQueryClient()
+const stage = inject(STAGE)
 const {
   data: versions,
   error,
@@ -52,11 +54,21 @@ const gone = () => queries.invalidateQueries({ queryKey: ['search', search] })
           <small v-if="one.why">{{ one.why }}</small>
         </span>
         <Button
-          :label="one.live ? 'Compare with the draft' : 'Compare'"
+          label="Look"
           size="small"
           severity="secondary"
           text
-          :aria-label="one.live ? undefined : `Compare version ${one.version}`"
+          :aria-label="`Look at version ${one.version}`"
+          title="Shows it on the stage"
+          @click="stage?.showVersion(one.version)"
+        />
+        <Button
+          label="Compare"
+          size="small"
+          severity="secondary"
+          text
+          :aria-label="`Compare version ${one.version}`"
+          :title="one.live ? 'With the draft' : 'With the live version'"
           @click="compare(one.version)"
         />
       </li>

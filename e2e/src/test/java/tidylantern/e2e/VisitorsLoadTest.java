@@ -106,7 +106,7 @@ class VisitorsLoadTest {
                   one.shadowRoot?.querySelector('.worn:not(.dressing)') &&
                   (one.localName !== 'tidy-results' || one.shadowRoot.querySelector('.found')))""")));
         List<?> parts = (List<?>) Objects.requireNonNull(wide.script("""
-                return performance.getEntriesByType('resource').map(one => one.name)
+                return [...new Set(performance.getEntriesByType('resource').map(one => one.name))]
                   .filter(name => name.includes('/elements/'))"""));
         long bytes = 0;
         try (HttpClient client = HttpClient.newHttpClient()) {

@@ -3,6 +3,7 @@ package tidylantern.core.design;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -79,6 +80,11 @@ public final class DesignChecks {
         checks.live();
         checks.page();
         return checks.remarks;
+    }
+
+    /** What stops the publication of a design; none where nothing does. */
+    public static Optional<Remark> firstStop(SearchDesign design, SiteContent content) {
+        return of(design, content).stream().filter(Remark::stops).findFirst();
     }
 
     private void labels() {

@@ -36,6 +36,11 @@ import tidylantern.core.index.IndexFields;
  * hand-picked ones.
  */
 final class CategoryFilter implements OneFilter {
+    /** Fewer values cannot tell whether each is nearly one item's own; common practice. */
+    private static final int FEWEST_TO_TELL = 20;
+    /** Beyond this part of values that stand in one item alone, narrowing leads to that item; our own figure. */
+    private static final double MOST_ALONE = 0.8;
+
     private final Filter filter;
     private final IndexSearcher searcher;
     private final SearchDesign design;
@@ -329,10 +334,24 @@ final class CategoryFilter implements OneFilter {
 
     @Override
     public int onOffer() throws IOException {
-        int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), reading);
-        return (int) IntStream.range(0, numbers.size())
-                .filter(number -> inReach[number] > 0 && filter.offers(numbers.key(number)))
+        return (int) offered(numbers.inReach(searcher, filter.field(), design.reach(), reading))
                 .count();
+    }
+
+    @Override
+    public boolean nearlyUnique() throws IOException {
+        int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), reading);
+        BitSet below = new BitSet();
+        IntStream.range(0, numbers.size())
+                .forEach(number -> IntStream.of(numbers.below(number)).forEach(below::set));
+        int[] atTop = offered(inReach).filter(number -> !below.get(number)).toArray();
+        long alone = IntStream.of(atTop).filter(number -> inReach[number] == 1).count();
+        return atTop.length >= FEWEST_TO_TELL && alone > MOST_ALONE * atTop.length;
+    }
+
+    private IntStream offered(int[] inReach) {
+        return IntStream.range(0, numbers.size())
+                .filter(number -> inReach[number] > 0 && filter.offers(numbers.key(number)));
     }
 
     @Override

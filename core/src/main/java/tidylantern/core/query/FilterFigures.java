@@ -7,10 +7,12 @@ import java.util.List;
  *
  * @param key of the filter
  * @param values how many are on offer, those of all levels
+ * @param nearlyUnique whether nearly every value stands in one item in reach alone, so that narrowing by it leads to
+ *     that one; a tree is looked at from its top
  * @param items in reach that have any
  * @param leftOut what is not on offer
  */
-public record FilterFigures(String key, int values, int items, LeftOut leftOut) {
+public record FilterFigures(String key, int values, boolean nearlyUnique, int items, LeftOut leftOut) {
     public static final int MOST_LISTED = 200;
 
     /**

@@ -84,6 +84,11 @@ interface OneFilter {
         return 0;
     }
 
+    /** Whether nearly every category value on offer stands in one item in reach alone. */
+    default boolean nearlyUnique() throws IOException {
+        return false;
+    }
+
     /** What of the field's values is not on offer. */
     default FilterFigures.LeftOut leftOut() throws IOException {
         return FilterFigures.LeftOut.NOTHING;

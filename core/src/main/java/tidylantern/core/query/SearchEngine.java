@@ -282,7 +282,8 @@ public final class SearchEngine {
                             .add(ReachQuery.of(design.reach()), BooleanClause.Occur.FILTER)
                             .add(any.build(), BooleanClause.Occur.FILTER)
                             .build());
-                    figures.add(new FilterFigures(one.filter().key(), one.onOffer(), items, one.leftOut()));
+                    figures.add(new FilterFigures(
+                            one.filter().key(), one.onOffer(), one.nearlyUnique(), items, one.leftOut()));
                 }
                 return figures;
             });

@@ -241,11 +241,32 @@ class FilterRulesTest {
             List<FilterFigures> figures = site.engine().figures(SearchFixture.SITE, design);
             assertThat(figures).extracting(FilterFigures::values).containsExactly(3, 1, 1);
             assertThat(figures).extracting(FilterFigures::items).containsExactly(3, 3, 3);
+            assertThat(figures)
+                    .extracting(FilterFigures::nearlyUnique)
+                    .as("three items tell nothing")
+                    .containsOnly(false);
             assertThat(figures.getFirst().leftOut()).isEqualTo(new FilterFigures.LeftOut(1, 1, List.of("Sea › Gigs")));
             assertThat(figures.get(1).leftOut()).isEqualTo(new FilterFigures.LeftOut(1, 2, List.of("Slow")));
             assertThat(figures.get(2).leftOut())
                     .as("the merged and the deeper ones are covered by Sea")
                     .isEqualTo(FilterFigures.LeftOut.NOTHING);
+        }
+    }
+
+    /** Narrowing by the top of a tree leads to more than one item, however many values lie below it. */
+    @Test
+    void valuesThatAreNearlyOneItemsOwnAreToldFromTheTopOfATree(@TempDir Path folder) throws Exception {
+        SearchFixture many = new SearchFixture(folder);
+        for (int n = 0; n < 24; n++) {
+            many.item(
+                    SearchFixture.POSTS,
+                    "boat-" + n,
+                    Map.of("kind", "Kind " + n, "tags", List.of((n % 2 == 0 ? "Sea" : "Land") + "/Boat " + n)));
+        }
+        try (SearchFixture site = many.indexed()) {
+            assertThat(site.engine().figures(SearchFixture.SITE, design(KINDS, TAGS)))
+                    .extracting(FilterFigures::nearlyUnique)
+                    .containsExactly(true, false);
         }
     }
 

@@ -29,6 +29,7 @@ import org.springframework.web.cors.CorsConfiguration;
 import org.springframework.web.cors.CorsUtils;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tidylantern.server.platform.Problems;
+import tidylantern.server.platform.PublicHeaders;
 import tidylantern.server.site.RefusedOrigins;
 import tidylantern.server.site.Sites;
 
@@ -115,8 +116,8 @@ class Security {
         CorsConfiguration allowed = new CorsConfiguration();
         allowed.setAllowedMethods(List.of("GET", "POST"));
         allowed.setAllowedHeaders(List.of("Content-Type"));
-        // Says that a list goes on; says when to ask again.
-        allowed.setExposedHeaders(List.of(HttpHeaders.LINK, HttpHeaders.RETRY_AFTER));
+        // Says that a list goes on; says when to ask again; tells of a draft that stands here.
+        allowed.setExposedHeaders(List.of(HttpHeaders.LINK, HttpHeaders.RETRY_AFTER, PublicHeaders.DRAFT_OFFER));
         allowed.setMaxAge(600L);
         String path = request.getRequestURI();
         if (path.startsWith("/elements/")) {

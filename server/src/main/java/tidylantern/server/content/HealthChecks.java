@@ -28,7 +28,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Looks over a site's content; once a change, since it reads every item. */
 @Component
-class HealthChecks {
+public class HealthChecks {
     private static final int BATCH = 500;
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
@@ -50,7 +50,7 @@ class HealthChecks {
     private record Looked(long change, LocalDate day, Map<ItemRef, String> passedOver, List<Finding> findings) {}
 
     /** Worst first, over all collections. */
-    List<Finding> of(String site) {
+    public List<Finding> of(String site) {
         List<Collection> collections = contents.of(site).collections();
         long change = store.lastChange(site);
         LocalDate today = LocalDate.now(clock);

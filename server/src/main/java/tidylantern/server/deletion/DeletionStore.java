@@ -92,7 +92,15 @@ class DeletionStore {
         }
         if (kind != Deletions.Kind.COLLECTION) {
             rows.add(new Rows("search", own));
-            List.of("search_version", "trial", "asked_query", "chosen_item", "search_page")
+            List.of(
+                            "search_version",
+                            "trial",
+                            "asked_query",
+                            "chosen_item",
+                            "search_page",
+                            "former_search_key",
+                            "test_page",
+                            "left_point")
                     .forEach(table -> rows.add(new Rows(table, OF_SEARCHES.formatted(own))));
         }
         return rows;

@@ -4,12 +4,14 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import java.time.OffsetDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,8 +31,10 @@ class SearchController {
     private final Searches searches;
     private final NewSearches newSearches;
     private final DesignJson json;
+    private final FormerKeys formerKeys;
 
-    SearchController(Searches searches, NewSearches newSearches, DesignJson json) {
+    SearchController(Searches searches, NewSearches newSearches, DesignJson json, FormerKeys formerKeys) {
+        this.formerKeys = formerKeys;
         this.searches = searches;
         this.newSearches = newSearches;
         this.json = json;
@@ -73,6 +77,34 @@ class SearchController {
         return searches.summary(key);
     }
 
+    /**
+     * @param key as it stands in tags and addresses
+     * @param purpose what the search is for; null or empty for nothing
+     */
+    record SearchAbout(String key, @Nullable String purpose) {}
+
+    @Operation(
+            summary = "Changes the key of a search, and what it is for. Tags that carry a key of before go on working.")
+    @PutMapping("/searches/{key}/about")
+    Searches.Summary changeAbout(
+            @PathVariable String key, @org.springframework.web.bind.annotation.RequestBody SearchAbout given) {
+        return searches.changeAbout(key, given.key().strip(), given.purpose());
+    }
+
+    @Operation(summary = "Keys that a search had before, which still lead to it.")
+    @GetMapping("/searches/{key}/former-keys")
+    List<String> formerKeys(@PathVariable String key) {
+        searches.summary(key);
+        return formerKeys.of(key);
+    }
+
+    @Operation(summary = "Ends a key of before: tags that carry it find nothing from now on.")
+    @DeleteMapping("/searches/{key}/former-keys/{former}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void endFormerKey(@PathVariable String key, @PathVariable String former) {
+        formerKeys.end(key, former);
+    }
+
     @GetMapping("/searches/{key}/draft")
     ResponseEntity<SearchDesign> draft(@PathVariable String key) {
         return tagged(searches.draft(key));
@@ -99,6 +131,27 @@ class SearchController {
 
     /** @param why it is published, in the owner's words; null for nothing */
     record PublicationGiven(@Nullable String why) {}
+
+    /**
+     * @param due when it is to be published
+     * @param why in the owner's words; null for nothing
+     */
+    record PlanGiven(OffsetDateTime due, @Nullable String why) {}
+
+    @Operation(summary = "Has the draft, as it is now, published at a time to come. Planned again, the new time holds.")
+    @PutMapping("/searches/{key}/planned-publication")
+    Searches.Summary plan(
+            @PathVariable String key,
+            @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
+            @org.springframework.web.bind.annotation.RequestBody PlanGiven given,
+            Authentication who) {
+        return searches.plan(key, revision(ifMatch), given.due(), who.getName(), given.why());
+    }
+
+    @DeleteMapping("/searches/{key}/planned-publication")
+    Searches.Summary planNothing(@PathVariable String key) {
+        return searches.planNothing(key);
+    }
 
     @Operation(summary = "Every design that was published, the newest first.")
     @GetMapping("/searches/{key}/versions")

@@ -9,19 +9,31 @@ import org.springframework.stereotype.Component;
 
 @Component
 class SearchStore {
+    private static final String SEARCH =
+            "SELECT search_key, site_key, draft, draft_revision, live_version, purpose FROM search WHERE ";
+
+    private static final String PLAN =
+            "SELECT search_key, design, due, planned_by, reason, failure FROM planned_publication WHERE ";
+    /** As wide as its column. */
+    private static final int LONGEST_FAILURE = 1_000;
+
     private final JdbcClient jdbc;
 
     SearchStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
 
-    /** @param liveVersion null where nothing was published yet */
+    /**
+     * @param liveVersion null where nothing was published yet
+     * @param purpose null where nobody said one
+     */
     record StoredSearch(
             String searchKey,
             String siteKey,
             String draft,
             long draftRevision,
-            @Nullable Integer liveVersion) {}
+            @Nullable Integer liveVersion,
+            @Nullable String purpose) {}
 
     /** @param reason null where nobody said one */
     record StoredVersion(
@@ -40,16 +52,14 @@ class SearchStore {
 
     /** By key. */
     List<StoredSearch> ofSite(String site) {
-        return jdbc.sql(
-                        "SELECT search_key, site_key, draft, draft_revision, live_version FROM search WHERE site_key = :site ORDER BY search_key")
+        return jdbc.sql(SEARCH + "site_key = :site ORDER BY search_key")
                 .param("site", site)
                 .query(StoredSearch.class)
                 .list();
     }
 
     Optional<StoredSearch> find(String key) {
-        return jdbc.sql(
-                        "SELECT search_key, site_key, draft, draft_revision, live_version FROM search WHERE search_key = :key")
+        return jdbc.sql(SEARCH + "search_key = :key")
                 .param("key", key)
                 .query(StoredSearch.class)
                 .optional();
@@ -57,8 +67,7 @@ class SearchStore {
 
     /** Like {@link #find}, for one who changes it: nobody else does until the transaction is over. */
     Optional<StoredSearch> findToChange(String key) {
-        return jdbc.sql(
-                        "SELECT search_key, site_key, draft, draft_revision, live_version FROM search WHERE search_key = :key FOR UPDATE")
+        return jdbc.sql(SEARCH + "search_key = :key FOR UPDATE")
                 .param("key", key)
                 .query(StoredSearch.class)
                 .optional();
@@ -125,6 +134,87 @@ class SearchStore {
                 .update();
         jdbc.sql("UPDATE search SET live_version = :version WHERE search_key = :key")
                 .param("version", version.version())
+                .param("key", key)
+                .update();
+    }
+
+    void changePurpose(String key, @Nullable String purpose) {
+        jdbc.sql("UPDATE search SET purpose = :purpose WHERE search_key = :key")
+                .param("purpose", purpose)
+                .param("key", key)
+                .update();
+    }
+
+    /** Gives a search another key, and all that hangs on it; no other search has that one. */
+    void changeKey(String key, String another) {
+        jdbc.sql("""
+                INSERT INTO search (search_key, site_key, draft, draft_revision, live_version, purpose)
+                SELECT :another, site_key, draft, draft_revision, live_version, purpose FROM search
+                WHERE search_key = :key""").param("another", another).param("key", key).update();
+        // Asked of the database, so that no table that comes to hang on a search can be forgotten here.
+        List<String> hanging = jdbc.sql("""
+                SELECT table_name FROM information_schema.columns
+                WHERE column_name = 'SEARCH_KEY' AND table_schema = CURRENT_SCHEMA AND table_name <> 'SEARCH'""").query(String.class).list();
+        for (String table : hanging) {
+            jdbc.sql("UPDATE %s SET search_key = :another WHERE search_key = :key".formatted(table))
+                    .param("another", another)
+                    .param("key", key)
+                    .update();
+        }
+        jdbc.sql("DELETE FROM search WHERE search_key = :key").param("key", key).update();
+    }
+
+    /**
+     * A publication at a time to come.
+     *
+     * @param failure why it could not be done; null while it was not tried
+     */
+    record StoredPlan(
+            String searchKey,
+            String design,
+            OffsetDateTime due,
+            String plannedBy,
+            @Nullable String reason,
+            @Nullable String failure) {}
+
+    Optional<StoredPlan> planned(String key) {
+        return jdbc.sql(PLAN + "search_key = :key")
+                .param("key", key)
+                .query(StoredPlan.class)
+                .optional();
+    }
+
+    /** Those whose time has come and that did not fail; the one that waits longest comes first. */
+    List<StoredPlan> due(OffsetDateTime now) {
+        return jdbc.sql(PLAN + "due <= :now AND failure IS NULL ORDER BY due")
+                .param("now", now)
+                .query(StoredPlan.class)
+                .list();
+    }
+
+    /** In place of what was planned before. */
+    void plan(String key, StoredPlan plan) {
+        removePlan(key);
+        jdbc.sql("""
+                INSERT INTO planned_publication (search_key, design, due, planned_by, reason)
+                VALUES (:key, :design, :due, :by, :reason)""")
+                .param("key", key)
+                .param("design", plan.design())
+                .param("due", plan.due())
+                .param("by", plan.plannedBy())
+                .param("reason", plan.reason())
+                .update();
+    }
+
+    void removePlan(String key) {
+        jdbc.sql("DELETE FROM planned_publication WHERE search_key = :key")
+                .param("key", key)
+                .update();
+    }
+
+    void failPlan(String key, String failure) {
+        jdbc.sql("UPDATE planned_publication SET failure = :failure WHERE search_key = :key")
+                .param("failure", failure.substring(0, Math.min(failure.length(), LONGEST_FAILURE)))
                 .param("key", key)
                 .update();
     }

@@ -9,6 +9,9 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -33,7 +36,8 @@ import tidylantern.server.site.Sites;
 /** The searches: the draft of each, its live version, and what lies between the two. */
 @Component
 public class Searches implements DesignsInUse {
-    private static final int LONGEST_REASON = 300;
+    private static final Logger LOG = LoggerFactory.getLogger(Searches.class);
+    private static final int LONGEST_LINE = 300;
 
     private final SearchStore store;
     private final SiteContents contents;
@@ -41,6 +45,8 @@ public class Searches implements DesignsInUse {
     private final DesignJson json;
     private final Clock clock;
     private final TransactionTemplate transaction;
+    private final FormerKeys former;
+    private final ApplicationEventPublisher events;
     /** Asked with every answer, which so needs no database; a published version never changes. */
     private final Map<String, Live> live = new ConcurrentHashMap<>();
 
@@ -50,7 +56,11 @@ public class Searches implements DesignsInUse {
             Sites sites,
             DesignJson json,
             Clock clock,
-            TransactionTemplate transaction) {
+            TransactionTemplate transaction,
+            FormerKeys former,
+            ApplicationEventPublisher events) {
+        this.events = events;
+        this.former = former;
         this.store = store;
         this.contents = contents;
         this.sites = sites;
@@ -71,6 +81,9 @@ public class Searches implements DesignsInUse {
     /** @param revision raised with every change */
     public record Draft(String search, String site, long revision, SearchDesign design) {}
 
+    /** Another version of a search is live. */
+    public record Published(String search) {}
+
     /** When and by whom the live version was published. */
     public record Publication(int version, OffsetDateTime published, String publishedBy) {}
 
@@ -80,15 +93,31 @@ public class Searches implements DesignsInUse {
      * @param live null where nothing was published yet
      * @param remarks what is open in the draft
      * @param differences of the draft from the live version; empty where there is none
+     * @param purpose what it is for, in its owner's words; null where nobody said
+     * @param planned null where none is
      */
     public record Summary(
             String key,
             String site,
             String name,
+            @Nullable String purpose,
             long revision,
             @Nullable Publication live,
             List<DesignChecks.Remark> remarks,
-            List<DesignChange> differences) {}
+            List<DesignChange> differences,
+            @Nullable PlannedPublication planned) {}
+
+    /**
+     * A publication at a time to come.
+     *
+     * @param by who planned it, and is its publisher then
+     * @param failure why it could not be done when its time came; null before
+     */
+    public record PlannedPublication(
+            OffsetDateTime due,
+            String by,
+            @Nullable String why,
+            @Nullable String failure) {}
 
     @EventListener
     @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -115,25 +144,40 @@ public class Searches implements DesignsInUse {
     private Summary summary(SearchStore.StoredSearch search) {
         SearchDesign draft = json.read(search.draft());
         Optional<Live> published = findLive(search.searchKey());
-        WornLook worn = WornLook.of(draft.look(), sites.get(search.siteKey()).look());
         return new Summary(
                 search.searchKey(),
                 search.siteKey(),
                 draft.name(),
+                search.purpose(),
                 search.draftRevision(),
                 published
                         .map(version -> new Publication(version.version(), version.published(), version.publishedBy()))
                         .orElse(null),
-                Stream.of(
-                                DesignChecks.of(draft, contents.of(search.siteKey())).stream(),
-                                DesignChecks.of(worn).stream(),
-                                DesignChecks.of(draft.box().dress(), worn).stream(),
-                                gone(search.siteKey(), draft))
-                        .flatMap(remarks -> remarks)
+                Stream.of(remarks(search.siteKey(), draft), unreadable(search.siteKey(), draft))
+                        .flatMap(List::stream)
                         .toList(),
                 published
                         .map(version -> DesignChanges.between(version.design(), draft))
-                        .orElse(List.of()));
+                        .orElse(List.of()),
+                store.planned(search.searchKey())
+                        .map(planned -> new PlannedPublication(
+                                planned.due(), planned.plannedBy(), planned.reason(), planned.failure()))
+                        .orElse(null));
+    }
+
+    /** What is open in a design beside the content of its site. */
+    public List<DesignChecks.Remark> remarks(String site, SearchDesign design) {
+        return Stream.concat(DesignChecks.of(design, contents.of(site)).stream(), gone(site, design))
+                .toList();
+    }
+
+    /** What of a design, worn on its site, some visitor cannot read or see. */
+    public List<DesignChecks.Remark> unreadable(String site, SearchDesign design) {
+        WornLook worn = WornLook.of(design.look(), sites.get(site).look());
+        return Stream.concat(
+                        DesignChecks.of(worn).stream(),
+                        DesignChecks.of(design.box().dress(), worn).stream())
+                .toList();
     }
 
     /** Items that a pin names and that are gone. */
@@ -156,9 +200,46 @@ public class Searches implements DesignsInUse {
     @Transactional
     public Draft add(String site, String wanted, SearchDesign design) {
         contents.of(site);
-        String key = KeyNames.from(wanted, "search", taken -> store.find(taken).isPresent());
+        String key = KeyNames.from(wanted, "search", taken -> store.find(taken).isPresent() || former.has(taken));
         store.add(key, site, json.write(design));
         return draft(key);
+    }
+
+    /**
+     * Changes the key of a search and says what it is for. Tags that carry the key of before go on working.
+     *
+     * @param another the same to leave it
+     * @param purpose null or blank for nothing
+     * @throws Refusal if it is no key, or another search has it or had it; then nothing is changed
+     */
+    Summary changeAbout(String key, String another, @Nullable String purpose) {
+        if (!KeyNames.isKey(another)) {
+            throw Refusal.bad(
+                    "key",
+                    "A key begins with a letter and has small letters a to z, digits and hyphens, 40 at most."
+                            + " \"%s\" does not.".formatted(another));
+        }
+        String said = said("purpose", purpose);
+        transaction.executeWithoutResult(status -> {
+            stored(key);
+            store.changePurpose(key, said);
+            if (!another.equals(key)) {
+                changeKey(key, another);
+            }
+        });
+        if (!another.equals(key)) {
+            events.publishEvent(new Rearranged(stored(another).siteKey()));
+        }
+        return summary(another);
+    }
+
+    private void changeKey(String key, String another) {
+        if (store.find(another).isPresent()) {
+            throw Refusal.conflict("There is a search with the key \"%s\" already.".formatted(another));
+        }
+        former.mayBeTaken(another, key);
+        store.changeKey(key, another);
+        former.put(key, another);
     }
 
     /** By key. */
@@ -240,14 +321,19 @@ public class Searches implements DesignsInUse {
      */
     Summary publish(String key, long revision, String by, @Nullable String why) {
         return publish(key, by, why, search -> {
-            if (search.draftRevision() != revision) {
-                throw new Refusal(
-                        HttpStatus.PRECONDITION_FAILED,
-                        null,
-                        "The draft was changed elsewhere since you looked it over. Look again, then publish.");
-            }
-            return search.draft();
+            store.removePlan(key);
+            return atRevision(search, revision);
         });
+    }
+
+    private static String atRevision(SearchStore.StoredSearch search, long revision) {
+        if (search.draftRevision() != revision) {
+            throw new Refusal(
+                    HttpStatus.PRECONDITION_FAILED,
+                    null,
+                    "The draft was changed elsewhere since you looked it over. Look again, then publish.");
+        }
+        return search.draft();
     }
 
     /**
@@ -262,31 +348,95 @@ public class Searches implements DesignsInUse {
                 .design());
     }
 
+    /**
+     * Has the draft, as it is now, become what visitors see at a time to come; in place of what was planned before.
+     *
+     * @param revision of the draft that the owner looked at
+     * @throws Refusal if that time is past or more than a year away, the draft is another by now, or a remark stops it
+     */
+    Summary plan(String key, long revision, OffsetDateTime due, String by, @Nullable String why) {
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        if (!due.isAfter(now) || due.isAfter(now.plusYears(1))) {
+            throw Refusal.bad("due", "Plan a publication for a time to come, within a year. %s is not.".formatted(due));
+        }
+        String said = said("why", why);
+        transaction.executeWithoutResult(status -> {
+            SearchStore.StoredSearch search = store.findToChange(key).orElseThrow(() -> noSuchSearch(key));
+            requirePublishable(json.read(atRevision(search, revision)), search.siteKey());
+            store.plan(key, new SearchStore.StoredPlan(key, search.draft(), due, by, said, null));
+        });
+        return summary(key);
+    }
+
+    /** Takes back what was planned, if anything was. */
+    Summary planNothing(String key) {
+        stored(key);
+        store.removePlan(key);
+        return summary(key);
+    }
+
+    /** Publishes what was planned for a time up to now. What is stopped says why, and is not tried again. */
+    void publishDue(OffsetDateTime now) {
+        for (SearchStore.StoredPlan plan : store.due(now)) {
+            try {
+                publish(plan);
+            } catch (RuntimeException failure) {
+                // The others go on, and this one is tried again.
+                LOG.error("The planned publication of {} failed", plan.searchKey(), failure);
+            }
+        }
+    }
+
+    private void publish(SearchStore.StoredPlan plan) {
+        String key = plan.searchKey();
+        try {
+            publish(key, plan.plannedBy(), plan.reason(), search -> {
+                // In the same transaction, so that it is published once whatever comes between.
+                store.removePlan(key);
+                return plan.design();
+            });
+            LOG.info("The planned publication of {} is live", key);
+        } catch (Refusal stopped) {
+            String why = String.valueOf(stopped.getMessage());
+            LOG.warn("The planned publication of {} was not possible: {}", key, why);
+            store.failPlan(key, why);
+        }
+    }
+
     private Summary publish(
             String key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
-        String said = why == null || why.isBlank() ? null : why.strip();
-        if (said != null && said.length() > LONGEST_REASON) {
-            throw Refusal.bad("why", "Say why in at most %d letters.".formatted(LONGEST_REASON));
-        }
+        String said = said("why", why);
         transaction.executeWithoutResult(status -> addVersion(key, by, said, design));
         // Once it is committed: whoever asked in between has put the version before back.
         live.remove(key);
+        events.publishEvent(new Published(key));
         return summary(key);
+    }
+
+    /** A line in the owner's words; null for nothing. */
+    static @Nullable String said(String field, @Nullable String words) {
+        String said = words == null || words.isBlank() ? null : words.strip();
+        if (said != null && said.length() > LONGEST_LINE) {
+            throw Refusal.bad(field, "Say it in at most %d letters.".formatted(LONGEST_LINE));
+        }
+        return said;
     }
 
     private void addVersion(
             String key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
         SearchStore.StoredSearch search = store.findToChange(key).orElseThrow(() -> noSuchSearch(key));
         SearchDesign published = json.read(design.apply(search));
-        for (DesignChecks.Remark remark : DesignChecks.of(published, contents.of(search.siteKey()))) {
-            if (remark.stops()) {
-                throw Refusal.conflict("This cannot be published: " + remark.text());
-            }
-        }
+        requirePublishable(published, search.siteKey());
         int before = search.liveVersion() == null ? 0 : search.liveVersion();
         store.addVersion(
                 key,
                 new SearchStore.StoredVersion(before + 1, json.write(published), OffsetDateTime.now(clock), by, why));
+    }
+
+    private void requirePublishable(SearchDesign design, String site) {
+        DesignChecks.firstStop(design, contents.of(site)).ifPresent(stop -> {
+            throw Refusal.conflict("This cannot be published: " + stop.text());
+        });
     }
 
     /** @throws Refusal if there is no such search, or none of its versions was published */

@@ -5,11 +5,14 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -71,26 +74,59 @@ public class SearchPages {
      * A page with elements of a search.
      *
      * @param address without query and fragment
+     * @param widths of the windows in which it was met
+     * @param script version of the elements' script on it; null where that does not tell it
      */
-    public record MetPage(String address, String title, Set<Element> elements, UnknownLinks unknown) {
+    public record MetPage(
+            String address,
+            String title,
+            Set<Element> elements,
+            UnknownLinks unknown,
+            Set<Width> widths,
+            @Nullable String script) {
         public MetPage {
             elements = elements.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(elements));
+            widths = widths.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(widths));
+        }
+
+        /** Met in the windows of both. */
+        MetPage alsoIn(Set<Width> others) {
+            Set<Width> all = new HashSet<>(widths);
+            all.addAll(others);
+            return new MetPage(address, title, elements, unknown, all, script);
         }
     }
 
-    /** @param seen when it was last written down that it was met */
-    public record SeenPage(MetPage page, Instant seen) {}
+    /** How wide a window is, as far as it tells anything of a design: its number would tell of its visitor. */
+    public enum Width {
+        /** As of a phone. */
+        NARROW,
+        WIDE;
+
+        @Override
+        public String toString() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /**
+     * @param first when it was first met
+     * @param seen when it was last written down that it was met
+     */
+    public record SeenPage(MetPage page, Instant first, Instant seen) {}
 
     private record Where(String search, String address) {}
 
     private record Written(MetPage page, Instant at) {}
 
-    /** @param page of an origin that may ask the search */
-    public void note(String search, MetPage page) {
-        Where where = new Where(search, page.address());
+    /** @param told of an origin that may ask the search */
+    public void note(String search, MetPage told) {
+        Where where = new Where(search, told.address());
         Instant now = clock.instant();
+        MetPage page;
         synchronized (written) {
             Written before = written.get(where);
+            page = before == null ? told : told.alsoIn(before.page().widths());
             if (before != null
                     && before.page().equals(page)
                     && before.at().plus(MET_AGAIN).isAfter(now)) {
@@ -101,12 +137,15 @@ public class SearchPages {
                 return;
             }
         }
-        transaction.executeWithoutResult(status -> {
-            store.put(search, page, now);
+        // What was met before a start of the service stands in the database alone.
+        MetPage met = Objects.requireNonNull(transaction.execute(status -> {
+            MetPage all = page.alsoIn(store.widths(search, page.address()));
+            store.put(search, all, now);
             store.keep(search, MOST_OF_A_SEARCH);
-        });
+            return all;
+        }));
         synchronized (written) {
-            written.put(where, new Written(page, now));
+            written.put(where, new Written(met, now));
         }
     }
 

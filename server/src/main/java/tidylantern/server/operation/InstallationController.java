@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.server.platform.DiskRoom;
+import tidylantern.server.platform.ProductVersion;
 import tidylantern.server.traffic.ReceivedBody;
 
 /** The installation as a whole: how full its disk is, whether its database is what it was, and copies of it. */
@@ -28,8 +29,11 @@ class InstallationController {
     private final Standby standby;
     private final Copies copies;
     private final Clock clock;
+    private final ProductVersion version;
 
-    InstallationController(DiskRoom room, DatabaseFile file, Standby standby, Copies copies, Clock clock) {
+    InstallationController(
+            DiskRoom room, DatabaseFile file, Standby standby, Copies copies, Clock clock, ProductVersion version) {
+        this.version = version;
         this.room = room;
         this.file = file;
         this.standby = standby;
@@ -38,6 +42,7 @@ class InstallationController {
     }
 
     /**
+     * @param version of the product
      * @param diskBytes of the disk that holds the data
      * @param freeBytes of them that may still be written
      * @param reserveBytes below which nothing is changed any more
@@ -46,6 +51,7 @@ class InstallationController {
      * @param missing what the database lacks that was known of it; empty if nothing, and then changes are taken
      */
     record Installation(
+            String version,
             long diskBytes,
             long freeBytes,
             long reserveBytes,
@@ -56,6 +62,7 @@ class InstallationController {
     @GetMapping
     Installation get() throws IOException {
         return new Installation(
+                version.toString(),
                 room.all(),
                 room.free(),
                 room.reserve(),

@@ -60,7 +60,7 @@ public class RefusedOrigins {
     }
 
     /** Those that would still be turned away, the last one first. */
-    List<RefusedOrigin> of(Sites.Site site) {
+    public List<RefusedOrigin> of(Sites.Site site) {
         synchronized (this) {
             return bySite.getOrDefault(site.key(), Map.of()).values().stream()
                     .filter(refused -> !site.origins().contains(refused.origin()))

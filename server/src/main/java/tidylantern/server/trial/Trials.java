@@ -112,6 +112,11 @@ public class Trials {
     /** @param report its outcomes in the order of {@code kept} */
     record Ran(List<Kept> kept, TrialReport report, long tookMicros) {}
 
+    /** What becomes of all trials of a search on its draft and on its live version. */
+    public TrialReport report(String search) {
+        return run(search).report();
+    }
+
     /** Runs all trials of a search on its draft and on its live version. */
     Ran run(String search) {
         List<Kept> kept = ofSearch(search);

@@ -5,6 +5,8 @@ import static org.springframework.http.HttpHeaders.ACCEPT_LANGUAGE;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
@@ -29,10 +31,14 @@ import tidylantern.server.visitor.SearchAnswers.Results;
 import tidylantern.server.visitor.SearchAnswers.SearchFace;
 import tidylantern.server.visitor.SearchAnswers.SpokenTexts;
 
-/** The same answers as visitors get, for the owner: from the draft, or from the live version. */
+/**
+ * The same answers as visitors get, for the owner: from the draft, the live version, or any that was published once.
+ */
 @RestController
 @RequestMapping("/api/owner/searches/{key}/{which}")
 class OwnerAnswersController {
+    private static final Pattern VERSION = Pattern.compile("version-(\\d{1,9})");
+
     private final Searches searches;
     private final Answering answering;
     private final Sites sites;
@@ -143,8 +149,20 @@ class OwnerAnswersController {
                 Searches.Live live = searches.live(key);
                 yield new SearchInLanguage(live.site(), key, live.design(), language);
             }
-            default -> throw Refusal.notFound("Ask for \"draft\" or \"live-version\", not \"%s\".".formatted(which));
+            default -> {
+                String site = searches.draft(key).site();
+                yield new SearchInLanguage(site, key, searches.version(key, numberOf(which)), language);
+            }
         };
+    }
+
+    private static int numberOf(String which) {
+        Matcher version = VERSION.matcher(which);
+        if (!version.matches()) {
+            throw Refusal.notFound(
+                    "Ask for \"draft\", \"live-version\" or \"version-3\", say, not \"%s\".".formatted(which));
+        }
+        return Integer.parseInt(version.group(1));
     }
 
     private static <T> ResponseEntity<T> now(T body) {

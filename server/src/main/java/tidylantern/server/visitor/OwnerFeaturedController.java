@@ -44,6 +44,7 @@ class OwnerFeaturedController {
     private final Trials trials;
     private final AnswerPool pool;
     private final AskedQueries asked;
+    private final DraftFacts facts;
     private final Clock clock;
 
     OwnerFeaturedController(
@@ -53,7 +54,9 @@ class OwnerFeaturedController {
             Trials trials,
             AnswerPool pool,
             AskedQueries asked,
+            DraftFacts facts,
             Clock clock) {
+        this.facts = facts;
         this.searches = searches;
         this.indexes = indexes;
         this.contents = contents;
@@ -98,8 +101,7 @@ class OwnerFeaturedController {
     Featured featured(@PathVariable String key) {
         Searches.Draft draft = searches.draft(key);
         SearchDesign design = draft.design();
-        SiteContent content = contents.of(draft.site());
-        Map<String, Integer> holders = indexes.engine(draft.site()).holders(content, design, today(content));
+        Map<String, Integer> holders = facts.holders(draft);
         List<TierFigures> tiers = design.tiers().stream()
                 .map(tier -> new TierFigures(
                         tier.key(),

@@ -46,8 +46,10 @@ class OwnerReachController {
     private final Searches searches;
     private final SiteIndexes indexes;
     private final SiteContents contents;
+    private final DraftFacts facts;
 
-    OwnerReachController(Searches searches, SiteIndexes indexes, SiteContents contents) {
+    OwnerReachController(Searches searches, SiteIndexes indexes, SiteContents contents, DraftFacts facts) {
+        this.facts = facts;
         this.searches = searches;
         this.indexes = indexes;
         this.contents = contents;
@@ -135,8 +137,7 @@ class OwnerReachController {
     @Operation(summary = "What each of the draft's filters does today: values on offer, items, and what is left out.")
     @GetMapping("/searches/{key}/draft/filter-figures")
     List<FilterFigures> filterFigures(@PathVariable String key) {
-        Searches.Draft draft = searches.draft(key);
-        return indexes.engine(draft.site()).figures(contents.of(draft.site()), draft.design());
+        return facts.filters(searches.draft(key));
     }
 
     /**

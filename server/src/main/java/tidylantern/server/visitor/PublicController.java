@@ -4,11 +4,11 @@ import static org.springframework.http.HttpHeaders.ACCEPT_LANGUAGE;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,13 +20,12 @@ import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.FilterAnswer;
-import tidylantern.server.design.DraftLinks;
-import tidylantern.server.design.Searches;
+import tidylantern.server.design.EarlyLooks;
 import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
-import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.PublicHeaders;
 import tidylantern.server.site.Sites;
 import tidylantern.server.visitor.Answering.SearchInLanguage;
 import tidylantern.server.visitor.SearchAnswers.ListedAddresses;
@@ -36,8 +35,8 @@ import tidylantern.server.visitor.SearchAnswers.SearchFace;
 import tidylantern.server.visitor.SearchAnswers.SpokenTexts;
 
 /**
- * What visitors' browsers ask: read-only, by the search's public key. Whoever has a link to the draft gets that in
- * place of the live version.
+ * What visitors' browsers ask: read-only, by the search's public key. Some of them meet the draft in place of the live
+ * version.
  */
 @RestController
 @RequestMapping("/api/public/searches/{key}")
@@ -45,17 +44,17 @@ class PublicController {
     /** The parameter that holds the token of a link to the draft. */
     static final String DRAFT = "tidy-draft";
 
-    private static final Set<String> ASKING = Set.of("q", "page");
+    private static final Set<String> ASKING = Set.of("q", "page", DRAFT);
 
-    private final Searches searches;
     private final Answering answering;
     private final Sites sites;
     private final AskedQueries asked;
-    private final DraftLinks draftLinks;
+    private final SplitSides sides;
+    private final EarlyLooks earlyLooks;
 
-    PublicController(Searches searches, Answering answering, Sites sites, AskedQueries asked, DraftLinks draftLinks) {
-        this.draftLinks = draftLinks;
-        this.searches = searches;
+    PublicController(Answering answering, Sites sites, AskedQueries asked, SplitSides sides, EarlyLooks earlyLooks) {
+        this.earlyLooks = earlyLooks;
+        this.sides = sides;
         this.answering = answering;
         this.sites = sites;
         this.asked = asked;
@@ -64,9 +63,10 @@ class PublicController {
     @GetMapping
     ResponseEntity<SearchFace> face(
             @PathVariable String key,
-            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft) {
-        SearchInLanguage search = search(key, draft, null);
-        return fresh(face(key, search.design(), sites.get(search.site()).address()));
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
+            HttpServletRequest request) {
+        EarlyLooks.Meeting met = meet(key, draft, request);
+        return fresh(met, face(key, met.design(), sites.get(met.site()).address()));
     }
 
     @Operation(
@@ -78,17 +78,17 @@ class PublicController {
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
+            HttpServletRequest request,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
-        Results results = answering.results(search(key, draft, language), q, PageNumber.of(page), all, false);
-        if (draft.isEmpty()
-                && !results.startingList()
-                && PageNumber.of(page) == 1
-                && ASKING.containsAll(all.keySet())) {
+        EarlyLooks.Meeting met = meet(key, draft, request);
+        Results results = answering.results(asked(met, language), q, PageNumber.of(page), all, false);
+        if (!met.early() && !results.startingList() && PageNumber.of(page) == 1 && ASKING.containsAll(all.keySet())) {
             // Other pages, filters and orders are the same question, gone on with.
             asked.count(key, results.query());
+            sides.asked(met, results.total() == 0);
         }
-        return fresh(results);
+        return fresh(met, results);
     }
 
     @Operation(
@@ -103,12 +103,12 @@ class PublicController {
             @RequestParam(defaultValue = "") String named,
             @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
+            HttpServletRequest request,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
-        List<FilterAnswer.Offered> values =
-                answering.values(search(key, draft, language), q, filter, below, named, all);
-        return ListPages.answer(
-                ResponseEntity.ok().cacheControl(CacheControl.noCache()), values, Answering.valuesOnAPage(named), page);
+        EarlyLooks.Meeting met = meet(key, draft, request);
+        List<FilterAnswer.Offered> values = answering.values(asked(met, language), q, filter, below, named, all);
+        return ListPages.answer(answer(met), values, Answering.valuesOnAPage(named), page);
     }
 
     @Operation(summary = "Where the items of a query are, in its order, for a list that the site draws itself.")
@@ -117,8 +117,10 @@ class PublicController {
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
+            HttpServletRequest request,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
-        return fresh(answering.addresses(search(key, draft, null), q, all));
+        EarlyLooks.Meeting met = meet(key, draft, request);
+        return fresh(met, answering.addresses(asked(met, null), q, all));
     }
 
     @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")
@@ -127,22 +129,22 @@ class PublicController {
             @PathVariable String key,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
+            HttpServletRequest request,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
-        return fresh(answering.live(search(key, draft, language), q, all));
+        EarlyLooks.Meeting met = meet(key, draft, request);
+        return fresh(met, answering.live(asked(met, language), q, all));
     }
 
     @Operation(summary = "What the elements wear, and how featured tiers stand out, as a style sheet.")
     @GetMapping(path = "/look.css", produces = LookSheet.TYPE)
     ResponseEntity<String> look(
             @PathVariable String key,
-            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft) {
-        SearchInLanguage search = search(key, draft, null);
-        String sheet = LookSheet.of(search.design(), sites.get(search.site()).look());
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noCache())
-                .eTag(Digests.sha256(sheet))
-                .body(sheet);
+            @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
+            HttpServletRequest request) {
+        EarlyLooks.Meeting met = meet(key, draft, request);
+        String sheet = LookSheet.of(met.design(), sites.get(met.site()).look());
+        return answer(met).eTag(Digests.sha256(sheet)).body(sheet);
     }
 
     @Operation(
@@ -151,24 +153,22 @@ class PublicController {
     ResponseEntity<SpokenTexts> texts(
             @PathVariable String key,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
+            HttpServletRequest request,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
-        return fresh(SpokenTexts.of(answering.texts(search(key, draft, language))));
+        EarlyLooks.Meeting met = meet(key, draft, request);
+        return fresh(met, SpokenTexts.of(answering.texts(asked(met, language))));
     }
 
-    /** @param draft the token of a link to the draft; empty for the live version */
-    private SearchInLanguage search(String key, String draft, @Nullable String language) {
-        if (draft.isEmpty()) {
-            Searches.Live live = searches.live(key);
-            return new SearchInLanguage(live.site(), key, live.design(), language);
-        }
-        if (!draftLinks.isGood(key, draft)) {
-            throw new Refusal(
-                    HttpStatus.GONE,
-                    null,
-                    "This link to the draft has ended. Make another in the workbench, or open the page without it.");
-        }
-        Searches.Draft now = searches.draft(key);
-        return new SearchInLanguage(now.site(), key, now.design(), language);
+    /**
+     * @param draft what makes the draft, or a side of a split, answer; empty for nothing
+     * @param request whose page asks, since the draft stands on test pages
+     */
+    private EarlyLooks.Meeting meet(String key, String draft, HttpServletRequest request) {
+        return earlyLooks.meet(key, draft, AskingPage.origin(request));
+    }
+
+    private static SearchInLanguage asked(EarlyLooks.Meeting met, @Nullable String language) {
+        return new SearchInLanguage(met.site(), met.search(), met.design(), language);
     }
 
     static SearchFace face(String key, SearchDesign design, String siteAddress) {
@@ -190,10 +190,12 @@ class PublicController {
     }
 
     /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */
-    private static <T> ResponseEntity<T> fresh(T body) {
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noCache())
-                .varyBy(ACCEPT_LANGUAGE)
-                .body(body);
+    private static <T> ResponseEntity<T> fresh(EarlyLooks.Meeting met, T body) {
+        return answer(met).varyBy(ACCEPT_LANGUAGE).body(body);
+    }
+
+    private static ResponseEntity.BodyBuilder answer(EarlyLooks.Meeting met) {
+        ResponseEntity.BodyBuilder answer = ResponseEntity.ok().cacheControl(CacheControl.noCache());
+        return met.offer() == null ? answer : answer.header(PublicHeaders.DRAFT_OFFER, met.offer());
     }
 }

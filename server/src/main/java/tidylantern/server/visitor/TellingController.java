@@ -1,6 +1,8 @@
 package tidylantern.server.visitor;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.util.List;
 import java.util.Set;
@@ -10,12 +12,14 @@ import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.server.content.SiteIndexes;
+import tidylantern.server.design.EarlyLooks;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.ChosenResults;
 import tidylantern.server.insight.SearchPages;
@@ -35,6 +39,7 @@ class TellingController {
     private static final int LONGEST_ADDRESS = 500;
     private static final int LONGEST_TITLE = 200;
     private static final int MOST_UNKNOWN = 20;
+    private static final int LONGEST_VERSION = 40;
 
     private final Searches searches;
     private final SiteIndexes indexes;
@@ -42,6 +47,8 @@ class TellingController {
     private final ChosenResults chosen;
     private final SearchPages pages;
     private final JsonMapper json;
+    private final EarlyLooks earlyLooks;
+    private final SplitSides sides;
 
     TellingController(
             Searches searches,
@@ -49,7 +56,11 @@ class TellingController {
             Sites sites,
             ChosenResults chosen,
             SearchPages pages,
-            JsonMapper json) {
+            JsonMapper json,
+            EarlyLooks earlyLooks,
+            SplitSides sides) {
+        this.earlyLooks = earlyLooks;
+        this.sides = sides;
         this.searches = searches;
         this.indexes = indexes;
         this.sites = sites;
@@ -66,6 +77,8 @@ class TellingController {
      * A page with elements of a search.
      *
      * @param unknown how many entries of a site's own list are no items; null where there is no such list
+     * @param width of the window
+     * @param script version of the elements' script
      * @param unknownLinks where the first of them lead
      */
     record ToldPage(
@@ -73,23 +86,34 @@ class TellingController {
             @Nullable String title,
             @Nullable Set<SearchPages.Element> elements,
             @Nullable Integer unknown,
-            @Nullable List<String> unknownLinks) {}
+            @Nullable List<String> unknownLinks,
+            SearchPages.@Nullable Width width,
+            @Nullable String script) {}
 
     @Operation(summary = "Counts that somebody chose a result. Plain text that holds JSON, as a beacon sends it.")
     @PostMapping(path = "/api/public/searches/{key}/chosen", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void chosen(@PathVariable String key, @RequestBody String body) {
-        Searches.Live live = searches.live(key);
+    void chosen(
+            @PathVariable String key,
+            @Parameter(hidden = true) @RequestParam(name = PublicController.DRAFT, defaultValue = "") String draft,
+            HttpServletRequest request,
+            @RequestBody String body) {
+        EarlyLooks.Meeting met = earlyLooks.meet(key, draft, AskingPage.origin(request));
+        if (met.early()) {
+            // What owners do with a draft is no visitor's choice.
+            return;
+        }
         ChosenResult told = read(body, ChosenResult.class);
         if (told.collection() == null || told.id() == null) {
             throw Refusal.bad("id", "Say which item of which collection was chosen.");
         }
         ItemRef item = new ItemRef(new CollectionKey(told.collection()), new ItemId(told.id()));
-        if (!live.design().searched().contains(item.collection())
-                || indexes.engine(live.site()).titles(List.of(item)).isEmpty()) {
+        if (!met.design().searched().contains(item.collection())
+                || indexes.engine(met.site()).titles(List.of(item)).isEmpty()) {
             throw Refusal.notFound("This search finds no item \"%s\".".formatted(item));
         }
         chosen.count(key, item);
+        sides.chose(met);
     }
 
     @Operation(summary = "Notes a page with elements of the search. Plain text that holds JSON, as a beacon sends it.")
@@ -104,7 +128,9 @@ class TellingController {
                         own(key, told.address()),
                         shortened(told.title() == null ? "" : told.title().strip(), LONGEST_TITLE),
                         told.elements() == null ? Set.of() : told.elements(),
-                        unknown(told)));
+                        unknown(told),
+                        told.width() == null ? Set.of() : Set.of(told.width()),
+                        told.script() == null ? null : shortened(told.script(), LONGEST_VERSION)));
     }
 
     private static SearchPages.UnknownLinks unknown(ToldPage told) {

@@ -271,7 +271,7 @@ class DraftTest {
     void anUnknownSearchIsTold() {
         assertThat(api.get("/api/owner/searches/nope/draft").status()).isEqualTo(404);
         assertThat(api.get(path("/sketch/results")).json().path("detail").asString())
-                .contains("\"draft\" or \"live-version\"");
+                .contains("\"draft\", \"live-version\" or \"version-3\"");
     }
 
     private String withLook(String look) {

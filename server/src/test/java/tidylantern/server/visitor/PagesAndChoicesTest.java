@@ -81,6 +81,37 @@ class PagesAndChoicesTest {
         }
     }
 
+    @Test
+    void aPageKeepsInWhichWindowsItWasMetAndSinceWhenAcrossAStart(@TempDir Path data) {
+        String told =
+                "{\"address\":\"https://isles.example/\",\"elements\":[\"box\"],\"width\":\"%s\",\"script\":\"%s\"}";
+        String search;
+        String first;
+        try (RunningService service = RunningService.on(data)) {
+            Api api = withBoats(service);
+            search = api.publishedSearch("Shore");
+            tell(api, search, "pages", told.formatted("narrow", "1.0.0"));
+            JsonNode page =
+                    api.get("/api/owner/searches/" + search + "/pages").json().path(0);
+            first = page.path("first").asString();
+            assertThat(page.path("seen").asString()).isEqualTo(first);
+        }
+        try (RunningService service = RunningService.on(data)) {
+            tell(service.api(), search, "pages", told.formatted("wide", "1.1.0"));
+
+            JsonNode page = service.api()
+                    .get("/api/owner/searches/" + search + "/pages")
+                    .json()
+                    .path(0);
+            assertThat(page.path("page").path("widths"))
+                    .extracting(JsonNode::asString)
+                    .containsExactlyInAnyOrder("narrow", "wide");
+            assertThat(page.path("page").path("script").asString()).isEqualTo("1.1.0");
+            assertThat(page.path("first").asString()).isEqualTo(first);
+            assertThat(page.path("seen").asString()).isNotEqualTo(first);
+        }
+    }
+
     @ParameterizedTest(name = "{0}: {2}")
     @CsvSource(
             delimiter = '|',

@@ -1,0 +1,105 @@
+package tidylantern.server.design;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import tidylantern.server.platform.DatabaseReplaced;
+import tidylantern.server.platform.Rearranged;
+import tidylantern.server.platform.Refusal;
+
+/** Keys that searches had before. Each leads to its search, until its owner ends it or another search takes it. */
+@Component
+class FormerKeys {
+    private final FormerKeyStore store;
+    /** By former key; null while not read. Few, and asked with every request. */
+    private volatile @Nullable Map<String, String> known;
+
+    FormerKeys(FormerKeyStore store) {
+        this.store = store;
+    }
+
+    /** The key that a search has now; the given one where that is nobody's former key. */
+    String now(String key) {
+        return all().getOrDefault(key, key);
+    }
+
+    boolean has(String key) {
+        return all().containsKey(key);
+    }
+
+    /** The former keys of a search, by letter. */
+    List<String> of(String search) {
+        return all().entrySet().stream()
+                .filter(one -> one.getValue().equals(search))
+                .map(Map.Entry::getKey)
+                .sorted()
+                .toList();
+    }
+
+    private Map<String, String> all() {
+        Map<String, String> now = known;
+        if (now == null) {
+            synchronized (this) {
+                now = known == null ? read() : known;
+                known = now;
+            }
+        }
+        return now;
+    }
+
+    private Map<String, String> read() {
+        return store.all().stream()
+                .collect(Collectors.toUnmodifiableMap(
+                        FormerKeyStore.Former::formerKey, FormerKeyStore.Former::searchKey));
+    }
+
+    /** @throws Refusal if a key still leads to another search than this one */
+    void mayBeTaken(String key, String by) {
+        String holder = now(key);
+        if (!holder.equals(key) && !holder.equals(by)) {
+            throw Refusal.conflict(
+                    "The key \"%s\" still leads to the search \"%s\", which had it before. End it there first."
+                            .formatted(key, holder));
+        }
+    }
+
+    /** @param search that had the key before, under the key that it has now; which is a former one no more */
+    void put(String former, String search) {
+        store.remove(search);
+        store.remove(former);
+        store.add(former, search);
+    }
+
+    /** @throws Refusal if it is no former key of this search */
+    void end(String search, String former) {
+        if (!of(search).contains(former)) {
+            throw Refusal.notFound("This search never had the key \"%s\".".formatted(former));
+        }
+        store.remove(former);
+        forget();
+    }
+
+    /** Once what is known was changed, and that is committed. */
+    void forget() {
+        synchronized (this) {
+            known = null;
+        }
+    }
+
+    @EventListener
+    @Order(Ordered.HIGHEST_PRECEDENCE)
+    void forgetAll(DatabaseReplaced replaced) {
+        forget();
+    }
+
+    @EventListener
+    @Order(Ordered.HIGHEST_PRECEDENCE)
+    void forget(Rearranged rearranged) {
+        forget();
+    }
+}

@@ -1,0 +1,43 @@
+package tidylantern.server.readiness;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** What was decided to be left as it is. */
+@Component
+class LeftPointStore {
+    private final JdbcClient jdbc;
+
+    LeftPointStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    record LeftPoint(String pointId, String leftBy, OffsetDateTime leftAt) {}
+
+    List<LeftPoint> of(String search) {
+        return jdbc.sql("SELECT point_id, left_by, left_at FROM left_point WHERE search_key = :search")
+                .param("search", search)
+                .query(LeftPoint.class)
+                .list();
+    }
+
+    /** Once more is as once. */
+    void leave(String search, LeftPoint point) {
+        takeUp(search, point.pointId());
+        jdbc.sql("INSERT INTO left_point (search_key, point_id, left_by, left_at) VALUES (:search, :point, :by, :at)")
+                .param("search", search)
+                .param("point", point.pointId())
+                .param("by", point.leftBy())
+                .param("at", point.leftAt())
+                .update();
+    }
+
+    void takeUp(String search, String point) {
+        jdbc.sql("DELETE FROM left_point WHERE search_key = :search AND point_id = :point")
+                .param("search", search)
+                .param("point", point)
+                .update();
+    }
+}
