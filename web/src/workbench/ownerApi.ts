@@ -33,6 +33,7 @@ import type {
   Outline,
   OwnPage,
   OwnPlace,
+  OwnerChange,
   OwnerMark,
   PageCheck,
   PlaceChoices,
@@ -175,9 +176,13 @@ export const api = {
     send<Deletion>('DELETE', `/searches/${path(search)}?${new URLSearchParams({ name })}`),
   deleteSite: (site: string, name: string) =>
     send<Deletion>('DELETE', `/sites/${path(site)}?${new URLSearchParams({ name })}`),
-  deleted: (site: string) => get<Deletion[]>(`/sites/${path(site)}/deleted`),
+  /** One page of what owners changed, the newest first, and whether there is more. */
+  changes: async (site: string, page: number): Promise<{ changes: OwnerChange[]; goesOn: boolean }> => {
+    const { body, headers } = await request<OwnerChange[]>(`${root}/sites/${path(site)}/changes?page=${page}`)
+    return { changes: body, goesOn: headers.get('Link')?.includes('rel="next"') ?? false }
+  },
+  takeBack: (site: string, id: number) => send<null>('POST', `/sites/${path(site)}/changes/${id}/take-back`),
   deletedSites: () => get<Deletion[]>('/deleted-sites'),
-  bringBack: (site: string, id: number) => send('POST', `/sites/${path(site)}/deleted/${id}/bring-back`),
   bringSiteBack: (id: number) => send('POST', `/deleted-sites/${id}/bring-back`),
   stopCorrection: (site: string, collection: string) =>
     send<CollectionShape>('DELETE', `/sites/${path(site)}/collections/${path(collection)}/correction`),

@@ -40,6 +40,7 @@ const places = computed(() => [
       ]
     }),
   ),
+  { name: 'What happened, and taking it back', to: `/${site}/history` },
   { name: 'Site, origins and access keys', to: `/${site}/settings` },
 ])
 const found = computed(() =>

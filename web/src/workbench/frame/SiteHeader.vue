@@ -17,9 +17,9 @@ const parts = [
   { key: 'searches', name: 'Searches' },
   { key: 'settings', name: 'Site' },
 ]
-/** Sources and health are parts of the content. */
-const inPart = (key: string) =>
-  [key, ...(key === 'content' ? ['sources', 'health'] : [])].some(one => route.path.startsWith(`/${site}/${one}`))
+/** What has no part of its own belongs to one. */
+const WITHIN: Record<string, string[]> = { content: ['sources', 'health'], settings: ['history'] }
+const inPart = (key: string) => [key, ...(WITHIN[key] ?? [])].some(one => route.path.startsWith(`/${site}/${one}`))
 const { data: sites } = useQuery({ queryKey: ['sites'], queryFn: api.sites })
 const here = computed(() => sites.value?.find(one => one.key === site))
 const initials = computed(() =>

@@ -98,6 +98,12 @@ export const router = createRouter({
           meta: { title: 'Searches' },
         },
         {
+          path: 'history',
+          component: () => import('../features/history/HistoryPage.vue'),
+          props: true,
+          meta: { title: 'What happened' },
+        },
+        {
           path: 'settings',
           component: () => import('../features/site/SettingsPage.vue'),
           props: true,

@@ -1,9 +1,11 @@
 /** Numbers, days and times as the owner's browser writes them. */
 const numbers = new Intl.NumberFormat()
 const times = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const clock = new Intl.DateTimeFormat(undefined, { timeStyle: 'short' })
 const days = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' })
 
 export const formatNumber = (value: number): string => numbers.format(value)
+export const formatClock = (iso: string): string => clock.format(new Date(iso))
 export const formatTime = (iso: string): string => times.format(new Date(iso))
 /** Days such as 2026-05-31 within a text, written as the owner's browser writes them. */
 export const withDays = (text: string): string => text.replace(/\d{4}-\d{2}-\d{2}/g, day => formatDay(`${day}T12:00`))

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { api } from '../../ownerApi'
 import AccessKeys from './AccessKeys.vue'
-import DeletedThings from './DeletedThings.vue'
+import DeletingSite from './DeletingSite.vue'
 import InstallationCard from './InstallationCard.vue'
 import OwnPlaces from './OwnPlaces.vue'
 import PasswordForm from './PasswordForm.vue'
@@ -29,6 +29,10 @@ const { data: here } = useQuery({
           set-up as a file; and the installation with its copies.
         </p>
       </div>
+      <RouterLink class="p-button p-button-secondary p-button-outlined" :to="`/${site}/history`">
+        <i class="pi pi-history" aria-hidden="true" />
+        What happened
+      </RouterLink>
     </div>
     <div class="two">
       <SiteForm v-if="here" :site="here" class="part" />
@@ -36,7 +40,7 @@ const { data: here } = useQuery({
       <AccessKeys :site="site" />
       <OwnPlaces :site="site" />
       <SetUpFile :site="site" class="part" />
-      <DeletedThings v-if="here" :site="site" :name="here.name" />
+      <DeletingSite v-if="here" :site="site" :name="here.name" />
       <InstallationCard />
       <PasswordForm />
     </div>

@@ -14,7 +14,10 @@ const isAsking = ref(false)
     <Button label="Take this source away" text size="small" severity="danger" @click="isAsking = true" />
   </template>
   <template v-else>
-    <p>Take “{{ name }}” away? Its items stay, and are not brought up to date any more.</p>
+    <p>
+      Take “{{ name }}” away? Its items stay, and are not brought up to date any more. For 30 days that can be taken
+      back, under <i>Site</i>.
+    </p>
     <div class="line">
       <Button label="Take it away" size="small" severity="danger" @click="emit('remove')" />
       <Button label="Keep it" size="small" severity="secondary" outlined @click="isAsking = false" />

@@ -26,6 +26,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
+import java.util.function.UnaryOperator;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
@@ -75,6 +76,11 @@ public final class StandInSite implements AutoCloseable {
     private final String search;
     private final Map<String, Template> templates = new ConcurrentHashMap<>();
     private final StructuredData structured;
+    /** By path, what becomes of pages on their way. */
+    private final Map<String, UnaryOperator<Sent>> altered = new ConcurrentHashMap<>();
+
+    /** A page as it is sent: what it says, and the policy that goes with it. */
+    public record Sent(String page, String policy) {}
 
     /**
      * Starts serving at once.
@@ -97,6 +103,11 @@ public final class StandInSite implements AutoCloseable {
     /** Where the site is, without a slash at the end. */
     public String address() {
         return "http://localhost:" + server.getAddress().getPort();
+    }
+
+    /** Has a page be sent otherwise from now on, as sites have faults; {@code page -> page} mends it. */
+    public void alter(String path, UnaryOperator<Sent> how) {
+        altered.put(path, how);
     }
 
     private void answer(HttpExchange exchange) throws IOException {
@@ -544,18 +555,26 @@ public final class StandInSite implements AutoCloseable {
     }
 
     private void send(HttpExchange exchange, int status, @Nullable String type, String body) throws IOException {
-        send(exchange, status, type, body.getBytes(StandardCharsets.UTF_8));
+        UnaryOperator<Sent> how = altered.getOrDefault(exchange.getRequestURI().getPath(), UnaryOperator.identity());
+        Sent sent = how.apply(new Sent(body, policy()));
+        send(exchange, status, type, sent.page().getBytes(StandardCharsets.UTF_8), sent.policy());
+    }
+
+    /** As strict as a careful site's would be: the search must work under it. */
+    private String policy() {
+        return "default-src 'none'; script-src 'self' %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s"
+                .formatted(service, service, service);
     }
 
     private void send(HttpExchange exchange, int status, @Nullable String type, byte[] body) throws IOException {
+        send(exchange, status, type, body, policy());
+    }
+
+    private void send(HttpExchange exchange, int status, @Nullable String type, byte[] body, String policy)
+            throws IOException {
         exchange.getResponseHeaders().set("Content-Type", type);
         exchange.getResponseHeaders().set("Cache-Control", "no-cache");
-        // As strict as a careful site's would be: the search must work under it.
-        exchange.getResponseHeaders()
-                .set(
-                        "Content-Security-Policy",
-                        "default-src 'none'; script-src 'self' %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s"
-                                .formatted(service, service, service));
+        exchange.getResponseHeaders().set("Content-Security-Policy", policy);
         exchange.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
         String tag = "\"%s\"".formatted(HexFormat.of().formatHex(sha256(body), 0, 12));
         exchange.getResponseHeaders().set("ETag", tag);

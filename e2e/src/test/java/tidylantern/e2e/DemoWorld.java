@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tidylantern.demo.DemoLoader;
@@ -88,6 +89,11 @@ final class DemoWorld implements AutoCloseable {
         if (changed.status() != 200) {
             throw new IllegalStateException(changed.text());
         }
+    }
+
+    /** Has a page of the website be sent otherwise; for worlds of one test class alone. */
+    void alter(String path, UnaryOperator<StandInSite.Sent> how) {
+        site.alter(path, how);
     }
 
     String service() {

@@ -346,6 +346,18 @@ class ContentStore {
                 .optional();
     }
 
+    /** What an item is called; its id where it is gone. */
+    String titleOf(String site, ItemRef item) {
+        return jdbc.sql(
+                        "SELECT title FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                .param("site", site)
+                .param("collection", item.collection().value())
+                .param("id", item.id().value())
+                .query(String.class)
+                .optional()
+                .orElse(item.id().value());
+    }
+
     int count(String site, CollectionKey collection) {
         return jdbc.sql("SELECT COUNT(*) FROM item WHERE site_key = :site AND collection_key = :collection")
                 .param("site", site)

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -20,7 +21,9 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.health.Finding;
 import tidylantern.core.index.SiteIndex;
+import tidylantern.server.history.History;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -40,6 +43,8 @@ class FieldCorrection {
     private final Corrections corrections;
     private final TransactionTemplate transaction;
     private final JsonMapper json;
+    private final History history;
+    private final CorrectionHistory changes;
 
     FieldCorrection(
             ContentStore store,
@@ -47,20 +52,33 @@ class FieldCorrection {
             SiteIndexes indexes,
             Corrections corrections,
             TransactionTemplate transaction,
-            JsonMapper json) {
+            JsonMapper json,
+            History history) {
         this.store = store;
         this.contents = contents;
         this.indexes = indexes;
         this.corrections = corrections;
         this.transaction = transaction;
         this.json = json;
+        this.history = history;
+        this.changes = new CorrectionHistory(this, store, contents);
+        history.learn(changes.collections);
+        history.learn(changes.fields);
+        history.learn(changes.merges);
+    }
+
+    /** A correction, within its transaction; what it notes is told as that owner's. */
+    private interface Change {
+        void go(Corrections.Run run, String by);
     }
 
     void putCollection(String site, String collection, String label, String language) {
-        inTurn(site, new CollectionKey(collection), null, run -> {
+        inTurn(site, new CollectionKey(collection), null, (run, by) -> {
+            CorrectionHistory.CollectionSaid before = changes.collections.now(site, collection);
             if (contents.put(site, collection, label, language)) {
                 store.touch(site, new CollectionKey(collection), store.nextChange(site));
             }
+            history.note(changes.collections, site, collection, before, changes.collections.now(site, collection), by);
         });
     }
 
@@ -79,13 +97,15 @@ class FieldCorrection {
         }
         CollectionKey of = contents.collection(site, collectionKey).key();
         FieldKey key = new FieldKey(fieldKey);
-        inTurn(site, of, key, run -> {
+        CorrectionHistory.FieldOf subject = new CorrectionHistory.FieldOf(of, key);
+        inTurn(site, of, key, (run, by) -> {
             Collection collection = contents.collection(site, collectionKey);
             Field before = collection.field(key);
             if (before == null) {
                 Field made = new Field(key, kind, fieldKey, label.strip(), unit, Map.of());
                 mustAgree(contents.of(site), collection, made);
                 store.addField(site, collection.key(), made);
+                history.note(changes.fields, site, subject, null, CorrectionHistory.FieldSaid.of(made), by);
                 return;
             }
             Field after = new Field(before.key(), kind, before.property(), label.strip(), unit, before.merged());
@@ -96,6 +116,21 @@ class FieldCorrection {
                 store.touch(site, collection.key(), holders, store.nextChange(site));
             }
             store.changeField(site, collection.key(), after);
+            history.note(
+                    changes.fields,
+                    site,
+                    subject,
+                    CorrectionHistory.FieldSaid.of(before),
+                    CorrectionHistory.FieldSaid.of(after),
+                    by);
+        });
+    }
+
+    /** Puts all merges of a field in place of those there are. */
+    void putMerges(String site, String collectionKey, String fieldKey, List<Finding.Merge> merges) {
+        change(site, collectionKey, fieldKey, merged -> {
+            merged.clear();
+            merges.forEach(one -> merged.put(one.from(), one.into()));
         });
     }
 
@@ -132,12 +167,9 @@ class FieldCorrection {
     }
 
     private void change(
-            String site,
-            String collectionKey,
-            String fieldKey,
-            java.util.function.Consumer<Map<CategoryPath, CategoryPath>> change) {
+            String site, String collectionKey, String fieldKey, Consumer<Map<CategoryPath, CategoryPath>> change) {
         Field changed = contents.field(site, collectionKey, fieldKey);
-        inTurn(site, new CollectionKey(collectionKey), changed.key(), run -> {
+        inTurn(site, new CollectionKey(collectionKey), changed.key(), (run, by) -> {
             Collection collection = contents.collection(site, collectionKey);
             Field field = contents.field(site, collectionKey, fieldKey);
             if (field.kind() != FieldKind.CATEGORY) {
@@ -160,14 +192,23 @@ class FieldCorrection {
                             merged,
                             field.guessed()));
             store.touch(site, collection.key(), holders(site, collection, field, run), store.nextChange(site));
+            history.note(
+                    changes.merges,
+                    site,
+                    new CorrectionHistory.FieldOf(collection.key(), field.key()),
+                    CorrectionHistory.Merges.of(field.merged()),
+                    CorrectionHistory.Merges.of(merged),
+                    by);
         });
     }
 
-    private void inTurn(String site, CollectionKey collection, @Nullable FieldKey field, Corrections.Work change) {
+    private void inTurn(String site, CollectionKey collection, @Nullable FieldKey field, Change change) {
+        // It goes on in another thread, where nobody is signed in.
+        String by = History.actor();
         corrections.run(site, collection, field, run -> {
             synchronized (indexes.turn(site)) {
                 try {
-                    transaction.executeWithoutResult(status -> change.go(run));
+                    transaction.executeWithoutResult(status -> change.go(run, by));
                 } finally {
                     contents.forget(site);
                 }

@@ -268,7 +268,7 @@ class ItemController {
             @PathVariable String collection,
             @RequestParam String id,
             @RequestBody OwnerMark given) {
-        marks.change(site, List.of(ref(contents.collection(site, collection), id)), before -> given);
+        marks.change(site, contents.collection(site, collection).key(), List.of(new ItemId(id)), before -> given);
         return item(site, collection, id);
     }
 
@@ -283,7 +283,10 @@ class ItemController {
                             .formatted(MOST_AT_ONCE, given.ids().size()));
         }
         marks.change(
-                site, given.ids().stream().distinct().map(id -> ref(known, id)).toList(), before -> {
+                site,
+                known.key(),
+                given.ids().stream().distinct().map(ItemId::new).toList(),
+                before -> {
                     String keywords = given.addKeywords() == null
                                     || given.addKeywords().isBlank()
                             ? before.keywords()

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -23,17 +22,12 @@ import tidylantern.server.platform.Refusal;
 class OwnPlaceController {
     private static final int MOST = 2_000;
 
-    private final OwnPlaceStore places;
-    private final ContentStore items;
+    private final OwnPlaces places;
     private final SiteContents contents;
-    private final TransactionTemplate transaction;
 
-    OwnPlaceController(
-            OwnPlaceStore places, ContentStore items, SiteContents contents, TransactionTemplate transaction) {
+    OwnPlaceController(OwnPlaces places, SiteContents contents) {
         this.places = places;
-        this.items = items;
         this.contents = contents;
-        this.transaction = transaction;
     }
 
     /** @param latitude in degrees; null is refused */
@@ -73,12 +67,7 @@ class OwnPlaceController {
                     return place;
                 })
                 .toList();
-        transaction.executeWithoutResult(status -> {
-            places.removeAll(site);
-            checked.forEach(place -> places.add(site, place));
-        });
-        items.force();
-        contents.forget(site);
+        places.put(site, checked);
         return all(site);
     }
 }

@@ -1,11 +1,21 @@
 package tidylantern.server.content;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.core.content.CollectionKey;
+import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.OwnerMark;
+import tidylantern.server.history.Changeable;
+import tidylantern.server.history.History;
+import tidylantern.server.history.Told;
 import tidylantern.server.platform.Refusal;
 
 /** What owners add to items by hand. */
@@ -14,11 +24,15 @@ class OwnerMarks {
     private final ContentStore store;
     private final SiteIndexes indexes;
     private final TransactionTemplate transaction;
+    private final History history;
+    private final MarkChanges changes = new MarkChanges();
 
-    OwnerMarks(ContentStore store, SiteIndexes indexes, TransactionTemplate transaction) {
+    OwnerMarks(ContentStore store, SiteIndexes indexes, TransactionTemplate transaction, History history) {
         this.store = store;
         this.indexes = indexes;
         this.transaction = transaction;
+        this.history = history;
+        history.learn(changes);
     }
 
     OwnerMark of(String site, ItemRef item) {
@@ -29,23 +43,76 @@ class OwnerMarks {
     /**
      * Changes the marks of items, all or none.
      *
+     * @param items of one collection
      * @throws Refusal naming the first item that is not there
      */
-    void change(String site, List<ItemRef> items, UnaryOperator<OwnerMark> change) {
+    void change(String site, CollectionKey collection, List<ItemId> items, UnaryOperator<OwnerMark> change) {
+        change(site, new Marked(collection, items), (item, before) -> change.apply(before));
+    }
+
+    private void change(String site, Marked marked, BiFunction<ItemId, OwnerMark, OwnerMark> change) {
         synchronized (indexes.turn(site)) {
-            transaction.executeWithoutResult(status -> {
+            transaction.executeWithoutResult(status -> history.change(changes, site, marked, () -> {
                 long number = store.nextChange(site);
-                for (ItemRef item : items) {
-                    if (store.item(site, item.collection(), item.id().value()).isEmpty()) {
-                        throw Refusal.notFound(
-                                "There is no item \"%s\" in \"%s\".".formatted(item.id(), item.collection()));
+                for (ItemId id : marked.items()) {
+                    ItemRef item = new ItemRef(marked.collection(), id);
+                    if (store.item(site, item.collection(), id.value()).isEmpty()) {
+                        throw Refusal.notFound("There is no item \"%s\" in \"%s\".".formatted(id, item.collection()));
                     }
-                    store.putMark(site, item, change.apply(of(site, item)));
+                    store.putMark(site, item, change.apply(id, of(site, item)));
                     store.touch(site, item, number);
                 }
-            });
+            }));
             store.force();
             indexes.followOrLater(site);
+        }
+    }
+
+    private record Marked(CollectionKey collection, List<ItemId> items) {}
+
+    /** What an owner adds to items, by their ids. */
+    private record Marks(Map<String, OwnerMark> marks) {}
+
+    private final class MarkChanges extends Changeable<Marked, Marks> {
+        MarkChanges() {
+            super("mark", Marked.class, Marks.class);
+        }
+
+        @Override
+        protected Marks now(String site, Marked marked) {
+            Map<String, OwnerMark> marks = new LinkedHashMap<>();
+            marked.items().forEach(id -> marks.put(id.value(), of(site, new ItemRef(marked.collection(), id))));
+            return new Marks(marks);
+        }
+
+        @Override
+        protected void putBack(String site, Marked marked, @Nullable Marks state) {
+            Map<String, OwnerMark> before = Objects.requireNonNull(state).marks();
+            change(site, marked, (id, mark) -> before.getOrDefault(id.value(), OwnerMark.NONE));
+        }
+
+        @Override
+        protected String told(String site, Marked marked, @Nullable Marks before, @Nullable Marks after) {
+            Map<String, OwnerMark> old = Objects.requireNonNull(before).marks();
+            Map<String, OwnerMark> now = Objects.requireNonNull(after).marks();
+            List<String> changed = now.keySet().stream()
+                    .filter(id -> !Objects.equals(now.get(id), old.get(id)))
+                    .toList();
+            String titles = Told.some(changed.stream()
+                    .map(id -> store.titleOf(site, new ItemRef(marked.collection(), new ItemId(id))))
+                    .toList());
+            OwnerMark was = old.getOrDefault(changed.getFirst(), OwnerMark.NONE);
+            OwnerMark is = now.getOrDefault(changed.getFirst(), OwnerMark.NONE);
+            if (was.keptOut() != is.keptOut()) {
+                return titles + (is.keptOut() ? " kept out of search" : " let into search again");
+            }
+            return new Told("What you add to " + titles)
+                    .became("keywords", was.keywords(), is.keywords())
+                    .became("title", was.title(), is.title())
+                    .became("summary", was.summary(), is.summary())
+                    .became("picture", was.image(), is.image())
+                    .became("what the picture shows", was.imageAlternative(), is.imageAlternative())
+                    .toString();
         }
     }
 }

@@ -1,10 +1,18 @@
 package tidylantern.server.content;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.Placement;
+import tidylantern.server.history.Changeable;
+import tidylantern.server.history.History;
+import tidylantern.server.history.Told;
 import tidylantern.server.platform.Refusal;
 
 /** Placements of items in featured tiers that owners give by hand. They hold at once. */
@@ -14,12 +22,21 @@ class Placements {
     private final ContentStore items;
     private final SiteContents contents;
     private final TransactionTemplate transaction;
+    private final History history;
+    private final PlacementChanges changes = new PlacementChanges();
 
-    Placements(PlacementStore placements, ContentStore items, SiteContents contents, TransactionTemplate transaction) {
+    Placements(
+            PlacementStore placements,
+            ContentStore items,
+            SiteContents contents,
+            TransactionTemplate transaction,
+            History history) {
         this.placements = placements;
         this.items = items;
         this.contents = contents;
         this.transaction = transaction;
+        this.history = history;
+        history.learn(changes);
     }
 
     List<PlacementStore.StoredPlacement> of(String site) {
@@ -28,31 +45,98 @@ class Placements {
     }
 
     /**
-     * Places items, or changes how they are placed; all or none.
+     * Places items in a tier, or changes how they are placed in it; all or none.
      *
+     * @param given one at least, all in the same tier
      * @throws Refusal naming the first item that is not there
      */
     void put(String site, List<Placement> given) {
+        mustBeThere(site, given);
+        List<ItemRef> placed = given.stream().map(Placement::item).toList();
+        change(
+                site,
+                new Placed(given.getFirst().tier(), placed),
+                () -> given.forEach(placement -> placements.put(site, placement)));
+    }
+
+    private void mustBeThere(String site, List<Placement> given) {
         for (Placement placement : given) {
-            if (items.item(
-                            site,
-                            placement.item().collection(),
-                            placement.item().id().value())
-                    .isEmpty()) {
-                throw Refusal.notFound("There is no item \"%s\" in \"%s\"."
-                        .formatted(placement.item().id(), placement.item().collection()));
+            ItemRef item = placement.item();
+            if (items.item(site, item.collection(), item.id().value()).isEmpty()) {
+                throw Refusal.notFound("There is no item \"%s\" in \"%s\".".formatted(item.id(), item.collection()));
             }
         }
-        change(site, () -> given.forEach(placement -> placements.put(site, placement)));
     }
 
     void remove(String site, List<ItemRef> given, String tier) {
-        change(site, () -> given.forEach(item -> placements.remove(site, item, tier)));
+        change(site, new Placed(tier, given), () -> given.forEach(item -> placements.remove(site, item, tier)));
     }
 
-    private void change(String site, Runnable change) {
-        transaction.executeWithoutResult(status -> change.run());
+    private void change(String site, Placed placed, Runnable change) {
+        transaction.executeWithoutResult(status -> history.change(changes, site, placed, change));
         items.force();
         contents.forget(site);
+    }
+
+    /** Items and the tier that they are placed in, or taken out of. */
+    private record Placed(String tier, List<ItemRef> items) {}
+
+    /** How items are placed in a tier, those that are. */
+    private record Places(List<Placement> placements) {}
+
+    private final class PlacementChanges extends Changeable<Placed, Places> {
+        PlacementChanges() {
+            super("placement", Placed.class, Places.class);
+        }
+
+        @Override
+        protected Places now(String site, Placed placed) {
+            Set<ItemRef> wanted = new HashSet<>(placed.items());
+            return new Places(placements.ofSite(site).stream()
+                    .map(PlacementStore.StoredPlacement::placement)
+                    .filter(one -> one.tier().equals(placed.tier()) && wanted.contains(one.item()))
+                    .toList());
+        }
+
+        @Override
+        protected void putBack(String site, Placed placed, @Nullable Places state) {
+            List<Placement> before = Objects.requireNonNull(state).placements();
+            mustBeThere(site, before);
+            change(site, placed, () -> {
+                placed.items().forEach(item -> placements.remove(site, item, placed.tier()));
+                before.forEach(placement -> placements.put(site, placement));
+            });
+        }
+
+        @Override
+        protected String told(String site, Placed placed, @Nullable Places before, @Nullable Places after) {
+            List<ItemRef> old = itemsOf(before);
+            List<ItemRef> now = itemsOf(after);
+            List<ItemRef> come = without(now, old);
+            List<ItemRef> gone = without(old, now);
+            if (come.isEmpty() && gone.isEmpty()) {
+                return "How %s stands in “%s”".formatted(titles(site, now), placed.tier());
+            }
+            return come.isEmpty()
+                    ? "%s taken out of “%s”".formatted(titles(site, gone), placed.tier())
+                    : "%s placed in “%s”".formatted(titles(site, come), placed.tier());
+        }
+
+        private static List<ItemRef> itemsOf(@Nullable Places places) {
+            return Objects.requireNonNull(places).placements().stream()
+                    .map(Placement::item)
+                    .toList();
+        }
+
+        private static List<ItemRef> without(List<ItemRef> some, List<ItemRef> others) {
+            List<ItemRef> left = new ArrayList<>(some);
+            left.removeAll(others);
+            return left;
+        }
+
+        private String titles(String site, List<ItemRef> some) {
+            return Told.some(
+                    some.stream().map(item -> items.titleOf(site, item)).toList());
+        }
     }
 }

@@ -44,6 +44,13 @@ class DeletionController {
         return deletions.deleteCollection(site, collection, name, who.getName());
     }
 
+    @Operation(summary = "Deletes a source; the items it brought stay. For 30 days it can be brought back.")
+    @DeleteMapping("/sources/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void deleteSource(@PathVariable long id, Authentication who) {
+        deletions.deleteSource(id, who.getName());
+    }
+
     @Operation(
             summary =
                     "Deletes a search with its versions and trials; visitors find it no more. The name has to be given, and for 30 days it can be brought back.")
@@ -53,13 +60,13 @@ class DeletionController {
         return deletions.deleteSearch(key, name, who.getName());
     }
 
-    @Operation(summary = "Collections and searches of a site that were deleted in the last 30 days.")
+    @Operation(summary = "Collections, sources and searches of a site that were deleted in the last 30 days.")
     @GetMapping("/sites/{site}/deleted")
     List<Deletions.Deletion> deleted(@PathVariable String site) {
         return deletions.resting(site);
     }
 
-    @Operation(summary = "Brings a deleted collection or search back.")
+    @Operation(summary = "Brings a deleted collection, source or search back.")
     @PostMapping("/sites/{site}/deleted/{id}/bring-back")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void bringBack(@PathVariable String site, @PathVariable long id) {

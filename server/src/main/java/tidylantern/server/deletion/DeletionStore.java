@@ -77,20 +77,25 @@ class DeletionStore {
                 switch (kind) {
                     case SITE -> "site_key = :site";
                     case COLLECTION -> "site_key = :site AND collection_key = :key";
+                    case SOURCE -> "source_id = :key";
                     case SEARCH -> "search_key = :key";
                 };
         List<Rows> rows = new ArrayList<>();
         if (kind == Deletions.Kind.SITE) {
-            List.of("site", "site_origin", "own_place").forEach(table -> rows.add(new Rows(table, own)));
+            List.of("site", "site_origin", "own_place", "owner_change")
+                    .forEach(table -> rows.add(new Rows(table, own)));
+        }
+        if (kind == Deletions.Kind.SITE || kind == Deletions.Kind.COLLECTION) {
+            List.of("collection", "field", "merged_value", "item", "item_mark", "placement")
+                    .forEach(table -> rows.add(new Rows(table, own)));
         }
         if (kind != Deletions.Kind.SEARCH) {
-            List.of("collection", "field", "merged_value", "item", "item_mark", "placement", "source")
-                    .forEach(table -> rows.add(new Rows(table, own)));
+            rows.add(new Rows("source", own));
             // A run that is under way ends with its source.
             rows.add(new Rows("sync", OF_SOURCES.formatted(own) + " AND ended IS NOT NULL"));
             rows.add(new Rows("crawled_page", OF_SOURCES.formatted(own)));
         }
-        if (kind != Deletions.Kind.COLLECTION) {
+        if (kind == Deletions.Kind.SITE || kind == Deletions.Kind.SEARCH) {
             rows.add(new Rows("search", own));
             List.of(
                             "search_version",

@@ -19,23 +19,31 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
+import tidylantern.server.history.Changeable;
+import tidylantern.server.history.History;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
+import tidylantern.server.source.Sources;
 
 /** Deletes what its owner names, keeps it for 30 days, and brings it back until then. */
 @Component
 class Deletions {
     private static final Logger LOG = LoggerFactory.getLogger(Deletions.class);
     private static final Duration REST = Duration.ofDays(30);
+    /** The state of what is not deleted. */
+    private static final String THERE = "there";
 
     private final DeletionStore store;
     private final Sites sites;
     private final SiteContents contents;
     private final SiteIndexes indexes;
     private final Searches searches;
+    private final Sources sources;
+    private final History history;
+    private final DeletionChanges changes = new DeletionChanges();
     private final TransactionTemplate transaction;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -47,6 +55,8 @@ class Deletions {
             SiteContents contents,
             SiteIndexes indexes,
             Searches searches,
+            Sources sources,
+            History history,
             TransactionTemplate transaction,
             ApplicationEventPublisher events,
             Clock clock,
@@ -56,6 +66,9 @@ class Deletions {
         this.contents = contents;
         this.indexes = indexes;
         this.searches = searches;
+        this.sources = sources;
+        this.history = history;
+        history.learn(changes);
         this.transaction = transaction;
         this.events = events;
         this.clock = clock;
@@ -66,6 +79,7 @@ class Deletions {
     enum Kind {
         SITE,
         COLLECTION,
+        SOURCE,
         SEARCH;
 
         static Kind of(String stored) {
@@ -101,6 +115,13 @@ class Deletions {
         return delete(Kind.COLLECTION, site, collection, label, by);
     }
 
+    /** The items that it brought stay. */
+    Deletion deleteSource(long id, String by) {
+        Sources.Source source = sources.get(id);
+        return delete(
+                Kind.SOURCE, source.site(), String.valueOf(id), source.given().name(), by);
+    }
+
     /** @param name of the search, to be sure */
     Deletion deleteSearch(String search, String name, String by) {
         Searches.Draft draft = searches.draft(search);
@@ -122,7 +143,11 @@ class Deletions {
                     // Counted, so that an index that cannot follow now does so later.
                     contents.countChange(site);
                 }
-                return store.delete(kind, site, key, name.strip(), OffsetDateTime.now(clock), by, folder);
+                long made = store.delete(kind, site, key, name.strip(), OffsetDateTime.now(clock), by, folder);
+                if (kind != Kind.SITE) {
+                    history.note(changes, site, new Deleted(made, kind, name.strip()), THERE, null, by);
+                }
+                return made;
             }));
             events.publishEvent(new Rearranged(site));
         }
@@ -198,7 +223,31 @@ class Deletions {
     private void forgetOld() {
         int gone = store.forgetBefore(OffsetDateTime.now(clock).minus(REST));
         if (gone > 0) {
-            LOG.info("{} deleted sites, collections or searches went for good", gone);
+            LOG.info("{} deleted sites, collections, sources or searches went for good", gone);
+        }
+    }
+
+    /** @param id under which it rests */
+    private record Deleted(long id, Kind kind, String name) {}
+
+    private final class DeletionChanges extends Changeable<Deleted, String> {
+        DeletionChanges() {
+            super("deletion", Deleted.class, String.class);
+        }
+
+        @Override
+        protected @Nullable String now(String site, Deleted deleted) {
+            return store.find(deleted.id()).isPresent() ? null : THERE;
+        }
+
+        @Override
+        protected void putBack(String site, Deleted deleted, @Nullable String state) {
+            bringBack(site, deleted.id());
+        }
+
+        @Override
+        protected String told(String site, Deleted deleted, @Nullable String before, @Nullable String after) {
+            return "The %s “%s” deleted".formatted(deleted.kind(), deleted.name());
         }
     }
 }

@@ -1,4 +1,4 @@
-/** Deleting sites, collections and searches, and bringing them back within 30 days. */
+/** Deleting sites, collections, sources and searches, and bringing them back within 30 days. */
 @NullMarked
 package tidylantern.server.deletion;
 

@@ -50,6 +50,12 @@ public class ApiDescription {
     /** Asked by whoever is not signed in yet. */
     private static final Set<String> OPEN = Set.of("/api/owner/session", "/api/owner/first-start");
 
+    /**
+     * Two records of one name, of which the second would silently take the place of the first. What a converter throws
+     * is logged and passed over, so it is said once the description is whole.
+     */
+    private final Set<String> clashes = ConcurrentHashMap.newKeySet();
+
     @Bean
     OpenAPI description() {
         // One server, wherever it runs: the description is the same on every machine, and can be kept beside the code.
@@ -67,6 +73,9 @@ public class ApiDescription {
     @Bean
     GlobalOpenApiCustomizer accessAndChoices() {
         return api -> {
+            if (!clashes.isEmpty()) {
+                throw new IllegalStateException(String.join(" ", clashes));
+            }
             api.getComponents()
                     .addSecuritySchemes(
                             ACCESS_KEY,
@@ -118,10 +127,8 @@ public class ApiDescription {
                 if (raw.isRecord()) {
                     Class<?> other = described.putIfAbsent(raw.getSimpleName(), raw);
                     if (other != null && other != raw) {
-                        // The second would silently take the place of the first.
-                        throw new IllegalStateException(
-                                "%s and %s would have one name in the API; call one of them otherwise."
-                                        .formatted(other.getName(), raw.getName()));
+                        clashes.add("%s and %s would have one name in the API; call one of them otherwise."
+                                .formatted(other.getName(), raw.getName()));
                     }
                     Schema<?> model = context.getDefinedModels().get(raw.getSimpleName());
                     if (model != null) {

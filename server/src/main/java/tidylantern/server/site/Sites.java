@@ -2,12 +2,13 @@ package tidylantern.server.site;
 
 import java.net.URI;
 import java.time.ZoneId;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -17,8 +18,12 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.Addresses;
 import tidylantern.core.design.look.Look;
+import tidylantern.server.history.Changeable;
+import tidylantern.server.history.History;
+import tidylantern.server.history.Told;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Rearranged;
@@ -42,11 +47,24 @@ public class Sites {
     private final Map<String, Site> known = new ConcurrentHashMap<>();
 
     private final JsonMapper json;
+    private final History history;
+    private final TransactionTemplate transaction;
+    private final SiteChanges changes = new SiteChanges();
+    private final LookChanges looks = new LookChanges();
 
-    Sites(SiteStore store, ApplicationEventPublisher events, JsonMapper json) {
+    Sites(
+            SiteStore store,
+            ApplicationEventPublisher events,
+            JsonMapper json,
+            History history,
+            TransactionTemplate transaction) {
         this.store = store;
         this.events = events;
         this.json = json;
+        this.history = history;
+        this.transaction = transaction;
+        history.learn(changes);
+        history.learn(looks);
     }
 
     /**
@@ -120,30 +138,30 @@ public class Sites {
     }
 
     /** @param timeZone null to leave as it is */
-    @Transactional
     public Site change(String key, String name, String address, List<String> origins, @Nullable String timeZone) {
         Site before = get(key);
         check(name, address, origins);
-        store.change(key, name.strip(), written(address), timeZone == null ? before.timeZone() : checkedZone(timeZone));
-        store.removeOrigins(key);
-        Stream.concat(Stream.of(origin(address)), origins.stream().map(Sites::origin))
-                .distinct()
-                .forEach(origin -> store.addOrigin(key, origin));
-        afterCommit(() -> {
-            originsBySearch.clear();
-            known.remove(key);
-            events.publishEvent(new Changed(key));
-        });
-        return store.find(key).map(this::whole).orElseThrow();
+        String zone = timeZone == null ? before.timeZone() : checkedZone(timeZone);
+        Set<String> allowed = new LinkedHashSet<>(Set.of(origin(address)));
+        origins.forEach(origin -> allowed.add(origin(origin)));
+        transaction.executeWithoutResult(status -> history.change(changes, key, key, () -> {
+            store.change(key, name.strip(), written(address), zone);
+            store.removeOrigins(key);
+            allowed.forEach(origin -> store.addOrigin(key, origin));
+        }));
+        originsBySearch.clear();
+        known.remove(key);
+        events.publishEvent(new Changed(key));
+        return get(key);
     }
 
     /** Has the elements of all the site's searches wear something else; visitors see it at once. */
-    @Transactional
     public Site changeLook(String key, Look look) {
         get(key);
-        store.changeLook(key, json.writeValueAsString(look));
-        afterCommit(() -> known.remove(key));
-        return store.find(key).map(this::whole).orElseThrow();
+        transaction.executeWithoutResult(
+                status -> history.change(looks, key, key, () -> store.changeLook(key, json.writeValueAsString(look))));
+        known.remove(key);
+        return get(key);
     }
 
     /** The site that a search belongs to; null if there is no such search. */
@@ -228,20 +246,64 @@ public class Sites {
         });
     }
 
-    private static void afterCommit(Runnable then) {
-        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
-            then.run();
-            return;
-        }
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                then.run();
-            }
-        });
-    }
-
     private static String origin(String address) {
         return Addresses.origin(URI.create(written(address)));
+    }
+
+    /** What an owner says of a site. */
+    private record Said(String name, String address, String timeZone, List<String> origins) {}
+
+    private final class SiteChanges extends Changeable<String, Said> {
+        SiteChanges() {
+            super("site", String.class, Said.class);
+        }
+
+        @Override
+        protected @Nullable Said now(String site, String subject) {
+            return store.find(site)
+                    .map(one -> new Said(one.name(), one.address(), one.timeZone(), store.origins(site)))
+                    .orElse(null);
+        }
+
+        @Override
+        protected void putBack(String site, String subject, @Nullable Said state) {
+            Said said = Objects.requireNonNull(state);
+            change(site, said.name(), said.address(), said.origins(), said.timeZone());
+        }
+
+        @Override
+        protected String told(String site, String subject, @Nullable Said before, @Nullable Said after) {
+            Said old = Objects.requireNonNull(before);
+            Said now = Objects.requireNonNull(after);
+            return new Told("The site")
+                    .became("name", old.name(), now.name())
+                    .became("address", old.address(), now.address())
+                    .became("time zone", old.timeZone(), now.timeZone())
+                    .changed("origins that may ask", old.origins(), now.origins())
+                    .toString();
+        }
+    }
+
+    private final class LookChanges extends Changeable<String, Look> {
+        LookChanges() {
+            super("look", String.class, Look.class);
+        }
+
+        @Override
+        protected @Nullable Look now(String site, String subject) {
+            return store.find(site)
+                    .map(one -> json.readValue(one.look(), Look.class))
+                    .orElse(null);
+        }
+
+        @Override
+        protected void putBack(String site, String subject, @Nullable Look state) {
+            changeLook(site, Objects.requireNonNull(state));
+        }
+
+        @Override
+        protected String told(String site, String subject, @Nullable Look before, @Nullable Look after) {
+            return "What the searches of the site wear";
+        }
     }
 }

@@ -13,7 +13,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Deletes uploaded files that no source reads any more: those that were looked at and never brought in, and those of
- * sources that went with their site or collection, once that cannot be brought back.
+ * sources that were deleted or read another file, once that cannot be taken back.
  */
 @Component
 class AbandonedUploads {
@@ -35,7 +35,12 @@ class AbandonedUploads {
     /** From now on the time of those counts whose sources are gone. */
     @EventListener
     void begin(Rearranged rearranged) {
-        uploads.touchUnless(rearranged.site(), inUse(), clock.instant());
+        begin(rearranged.site());
+    }
+
+    /** From now on the time of those counts that no source of a site reads any more. */
+    void begin(String site) {
+        uploads.touchUnless(site, inUse(), clock.instant());
     }
 
     @EventListener

@@ -9,7 +9,6 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -149,13 +148,6 @@ class SourceController {
     @PutMapping("/sources/{id}")
     SourceShape change(@PathVariable long id, @RequestBody Sources.SourceGiven given) {
         return shape(sources.change(id, given));
-    }
-
-    @Operation(summary = "Forgets a source. The items it brought stay.")
-    @DeleteMapping("/sources/{id}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void delete(@PathVariable long id) {
-        sources.delete(id);
     }
 
     @GetMapping("/sources/{id}/syncs")

@@ -8,9 +8,13 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.history.Changeable;
+import tidylantern.server.history.History;
+import tidylantern.server.history.Told;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -19,24 +23,32 @@ import tools.jackson.databind.json.JsonMapper;
 public class Sources {
     private final SourceStore store;
     private final SiteContents contents;
-    private final Uploads uploads;
     private final Clock clock;
     private final SourceSecrets secrets;
     private final JsonMapper json;
+    private final AbandonedUploads abandoned;
+    private final History history;
+    private final TransactionTemplate transaction;
+    private final SourceChanges changes = new SourceChanges();
 
     Sources(
             SourceStore store,
             SiteContents contents,
-            Uploads uploads,
             Clock clock,
             SourceSecrets secrets,
-            JsonMapper json) {
+            JsonMapper json,
+            AbandonedUploads abandoned,
+            History history,
+            TransactionTemplate transaction) {
         this.store = store;
         this.contents = contents;
-        this.uploads = uploads;
         this.clock = clock;
         this.secrets = secrets;
         this.json = json;
+        this.abandoned = abandoned;
+        this.history = history;
+        this.transaction = transaction;
+        history.learn(changes);
     }
 
     /** How often a source runs by itself. */
@@ -118,10 +130,12 @@ public class Sources {
     @Transactional
     public Source add(String site, SourceGiven given) {
         contents.collection(site, given.collection().value());
-        return get(store.add(written(0, site, given, null)));
+        long id = store.add(written(0, site, given, null));
+        history.note(changes, site, id, null, changes.now(site, id), History.actor());
+        return get(id);
     }
 
-    /** The collection stays as it is: items do not move. */
+    /** The collection stays as it is: items do not move. A file that it read before is kept as long as the change. */
     @Transactional
     public Source change(long id, SourceGiven given) {
         Source before = get(id);
@@ -131,29 +145,19 @@ public class Sources {
                     "The items of this source are in \"%s\". Make another source for \"%s\"."
                             .formatted(before.given().collection(), given.collection()));
         }
-        store.change(written(id, before.site(), given, store.find(id).orElseThrow()));
-        forgetUpload(before, given.settings());
+        SourceStore.StoredSource written =
+                written(id, before.site(), given, store.find(id).orElseThrow());
+        put(written);
         return get(id);
     }
 
-    /** The items stay. */
-    @Transactional
-    public void delete(long id) {
-        Source source = get(id);
-        store.delete(id);
-        forgetUpload(source, null);
+    private void put(SourceStore.StoredSource source) {
+        history.change(changes, source.siteKey(), source.sourceId(), () -> store.change(source));
+        abandoned.begin(source.siteKey());
     }
 
     void ranNow(Source source) {
         store.nextRun(source.id(), source.given().schedule().after(OffsetDateTime.now(clock)));
-    }
-
-    private void forgetUpload(Source before, @Nullable SourceSettings after) {
-        if (before.given().settings() instanceof SourceSettings.File old
-                && old.upload() != null
-                && !(after instanceof SourceSettings.File now && old.upload().equals(now.upload()))) {
-            uploads.delete(before.site(), old.upload());
-        }
     }
 
     private SourceStore.StoredSource written(
@@ -178,7 +182,77 @@ public class Sources {
                 SourceSecrets.hidden(json.readValue(stored.settings(), SourceSettings.class)),
                 json.readValue(stored.mapping(), Mapping.class),
                 stored.removesMissing(),
-                Schedule.valueOf(stored.schedule().toUpperCase(Locale.ROOT)));
+                schedule(stored.schedule()));
         return new Source(stored.sourceId(), stored.siteKey(), given, stored.nextRun());
+    }
+
+    private static Schedule schedule(String stored) {
+        return Schedule.valueOf(stored.toUpperCase(Locale.ROOT));
+    }
+
+    /** What an owner says about a source, as it is stored. */
+    private record Said(
+            String name, String settings, String mapping, boolean removesMissing, String schedule, String secrets) {}
+
+    private final class SourceChanges extends Changeable<Long, Said> {
+        SourceChanges() {
+            super("source", Long.class, Said.class);
+        }
+
+        @Override
+        protected @Nullable Said now(String site, Long id) {
+            return store.find(id)
+                    .map(one -> new Said(
+                            one.name(),
+                            one.settings(),
+                            one.mapping(),
+                            one.removesMissing(),
+                            one.schedule(),
+                            one.secrets()))
+                    .orElse(null);
+        }
+
+        @Override
+        protected void putBack(String site, Long id, @Nullable Said state) {
+            Said said = Objects.requireNonNull(state);
+            SourceStore.StoredSource now = store.find(id).orElseThrow();
+            SourceStore.StoredSource before = new SourceStore.StoredSource(
+                    id,
+                    site,
+                    now.collectionKey(),
+                    said.name(),
+                    said.settings(),
+                    said.mapping(),
+                    said.removesMissing(),
+                    said.schedule(),
+                    schedule(said.schedule()).after(OffsetDateTime.now(clock)),
+                    said.secrets());
+            transaction.executeWithoutResult(status -> put(before));
+        }
+
+        @Override
+        protected String told(String site, Long id, @Nullable Said before, @Nullable Said after) {
+            Said now = Objects.requireNonNull(after);
+            if (before == null) {
+                return "The source “%s” added".formatted(now.name());
+            }
+            // Addresses stay untold as they are stored: without what is secret of them.
+            return new Told("The source “%s”".formatted(now.name()))
+                    .became("name", before.name(), now.name())
+                    .became("address", addressOf(before), addressOf(now))
+                    .became("runs by itself", before.schedule(), now.schedule())
+                    .became("removes what is missing", yes(before.removesMissing()), yes(now.removesMissing()))
+                    .and(!before.mapping().equals(now.mapping()), "other columns become its fields")
+                    .toString();
+        }
+
+        private @Nullable String addressOf(Said said) {
+            return SourceSecrets.hidden(json.readValue(said.settings(), SourceSettings.class))
+                    .address();
+        }
+
+        private static String yes(boolean so) {
+            return so ? "yes" : "no";
+        }
     }
 }

@@ -78,16 +78,6 @@ class Uploads {
         return file;
     }
 
-    void delete(String site, String token) {
-        try {
-            if (isToken(token)) {
-                Files.deleteIfExists(folder.resolve(site).resolve(token));
-            }
-        } catch (IOException failure) {
-            throw new UncheckedIOException("deleting an uploaded file", failure);
-        }
-    }
-
     /** Sets the time of a site's files, but for some. */
     void touchUnless(String site, Set<String> tokens, Instant time) {
         for (Path file : files(folder.resolve(site), tokens)) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Deletion } from '../../../shared/contract'
 import { formatDay } from '../../kit/format'
@@ -13,13 +13,11 @@ const { site, name } = defineProps<{ site: string; name: string }>()
 const router = useRouter()
 const queries = useQueryClient()
 const { wrong, attempt } = useAttempt()
-const { data: ofSite } = useQuery({ queryKey: ['deleted', () => site], queryFn: () => api.deleted(site), staleTime: 0 })
-const { data: sites } = useQuery({ queryKey: ['deleted', 'sites'], queryFn: api.deletedSites, staleTime: 0 })
-const resting = computed(() => [...(ofSite.value ?? []), ...(sites.value ?? [])])
+const { data: resting } = useQuery({ queryKey: ['deleted', 'sites'], queryFn: api.deletedSites, staleTime: 0 })
 const deleting = ref(false)
 const bringBack = (one: Deletion) =>
   attempt(async () => {
-    await (one.kind === 'site' ? api.bringSiteBack(one.id) : api.bringBack(site, one.id))
+    await api.bringSiteBack(one.id)
     await queries.invalidateQueries()
   })
 async function gone() {
@@ -30,14 +28,17 @@ async function gone() {
 
 <template>
   <section class="slip">
-    <h2>Deleting and bringing back</h2>
-    <p class="lead">What was deleted rests here for 30 days.</p>
-    <ul v-if="resting.length > 0" class="entries">
+    <h2>Taking back and deleting</h2>
+    <p class="lead">
+      What was changed or deleted in this site stands in <RouterLink :to="`/${site}/history`">what happened</RouterLink>
+      for 30 days, to be taken back.
+    </p>
+    <ul v-if="resting && resting.length > 0" class="entries">
       <li v-for="one in resting" :key="one.id">
         <span>
           <b>{{ one.name }}</b>{{ ' ' }}
           <small class="quiet">
-            the {{ one.kind }}, deleted {{ formatDay(one.deleted) }} by {{ one.by }}, gone for good
+            the site, deleted {{ formatDay(one.deleted) }} by {{ one.by }}, gone for good
             {{ formatDay(one.until) }}
           </small>
         </span>
@@ -51,9 +52,6 @@ async function gone() {
         />
       </li>
     </ul>
-    <p v-else class="quiet">
-      Nothing rests. A search is deleted from the list of searches, a collection on its own page.
-    </p>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div>
       <Button

@@ -1,0 +1,78 @@
+package tidylantern.server.content;
+
+import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.core.content.OwnPlace;
+import tidylantern.server.history.Changeable;
+import tidylantern.server.history.History;
+import tidylantern.server.history.Told;
+
+/** Names of places that owners give; they hold at once. */
+@Component
+class OwnPlaces {
+    private final OwnPlaceStore store;
+    private final ContentStore items;
+    private final SiteContents contents;
+    private final TransactionTemplate transaction;
+    private final History history;
+    private final PlaceChanges changes = new PlaceChanges();
+
+    OwnPlaces(
+            OwnPlaceStore store,
+            ContentStore items,
+            SiteContents contents,
+            TransactionTemplate transaction,
+            History history) {
+        this.store = store;
+        this.items = items;
+        this.contents = contents;
+        this.transaction = transaction;
+        this.history = history;
+        history.learn(changes);
+    }
+
+    /** Puts these in place of those that were there. */
+    void put(String site, List<OwnPlace> places) {
+        transaction.executeWithoutResult(status -> history.change(changes, site, site, () -> {
+            store.removeAll(site);
+            places.forEach(place -> store.add(site, place));
+        }));
+        items.force();
+        contents.forget(site);
+    }
+
+    /** All of a site, by name. */
+    private record Named(List<OwnPlace> places) {}
+
+    private final class PlaceChanges extends Changeable<String, Named> {
+        PlaceChanges() {
+            super("places", String.class, Named.class);
+        }
+
+        @Override
+        protected Named now(String site, String subject) {
+            return new Named(store.ofSite(site));
+        }
+
+        @Override
+        protected void putBack(String site, String subject, @Nullable Named state) {
+            put(site, Objects.requireNonNull(state).places());
+        }
+
+        @Override
+        protected String told(String site, String subject, @Nullable Named before, @Nullable Named after) {
+            return new Told("Names of places")
+                    .changed("names", names(before), names(after))
+                    .toString();
+        }
+
+        private static List<String> names(@Nullable Named named) {
+            return Objects.requireNonNull(named).places().stream()
+                    .map(OwnPlace::name)
+                    .toList();
+        }
+    }
+}
