@@ -69,7 +69,7 @@ class ArchitectureTest {
                 .whereLayer("index")
                 .mayOnlyBeAccessedByLayers("place", "query", "proposal")
                 .whereLayer("place")
-                .mayOnlyBeAccessedByLayers("query")
+                .mayOnlyBeAccessedByLayers("query", "mapping")
                 .whereLayer("content")
                 .mayOnlyBeAccessedByLayers(
                         "design", "index", "query", "trial", "mapping", "health", "proposal", "embedding")

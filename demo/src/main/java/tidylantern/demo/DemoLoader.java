@@ -98,6 +98,13 @@ public final class DemoLoader {
                         "application/json",
                         null);
                 publish("/searches/" + key, search);
+                send(
+                        "PUT",
+                        "/searches/" + key + "/about",
+                        JSON.writeValueAsString(Map.of(
+                                "key", key, "purpose", search.path("purpose").asString())),
+                        "application/json",
+                        null);
                 if (key.equals(SEARCH)) {
                     send("POST", "/searches/" + SEARCH + "/trials.csv", Quillhaven.trials(), "text/csv", null);
                 }

@@ -30,6 +30,7 @@ import java.util.function.UnaryOperator;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -44,6 +45,9 @@ public final class StandInSite implements AutoCloseable {
     /** The page whose results stand in the site's own markup. */
     private static final String OWN_CARDS = "/find-a-home";
 
+    /** Leads through the searches of the site to where they are made. */
+    static final String HOW_IT_WAS_MADE = "/how-it-was-made";
+
     private static final String HTML = "text/html; charset=utf-8";
     private static final Map<String, String> FILES = Map.of(
             "site.css",
@@ -56,6 +60,27 @@ public final class StandInSite implements AutoCloseable {
             "font/woff2",
             "figtree-latin-wght-normal.woff2",
             "font/woff2");
+    private static final JsonMapper JSON = new JsonMapper();
+
+    /** The steps of the workbench, as it calls them. */
+    private static final Map<String, String> STEPS = Map.of(
+            "what-is-searched",
+            "What is searched",
+            "words",
+            "Words",
+            "filters",
+            "Filters",
+            "order",
+            "Order & featured",
+            "cards",
+            "Cards & look",
+            "results-page",
+            "Results page",
+            "go-live",
+            "Go live",
+            "trials",
+            "Trials");
+
     private static final Map<String, String> LEADS = Map.of(
             "journal",
             "What happens here, told by those it happened to.",
@@ -159,6 +184,18 @@ public final class StandInSite implements AutoCloseable {
                         200,
                         HTML,
                         page("search-for-a-home", "Find a home", "Homes to let and to keep.", OWN_CARDS, "", Map.of()));
+            case HOW_IT_WAS_MADE ->
+                send(
+                        exchange,
+                        200,
+                        HTML,
+                        page(
+                                "how-it-was-made",
+                                "How it was made",
+                                "The five searches of this site, and where each of their decisions was made.",
+                                HOW_IT_WAS_MADE,
+                                "",
+                                Map.of("searches", searchesMade())));
             case "/robots.txt" ->
                 send(
                         exchange,
@@ -245,6 +282,42 @@ public final class StandInSite implements AutoCloseable {
             return;
         }
         send(exchange, 200, HTML, item(part, item, path));
+    }
+
+    /** Each search with its page, and the steps of the workbench in which it was decided. */
+    private List<Map<String, Object>> searchesMade() {
+        String workbench = service + "/workbench/" + DemoLoader.SITE + "/searches/";
+        List<Map<String, Object>> searches = new ArrayList<>();
+        for (JsonNode one : JSON.readTree(Quillhaven.searches())) {
+            String key = one.path("key").asString();
+            String shownAt = one.path("shownAt").asString();
+            searches.add(Map.of(
+                    "number",
+                    searches.size() + 1,
+                    "name",
+                    one.path("name").asString(),
+                    "purpose",
+                    one.path("purpose").asString(),
+                    "page",
+                    shownAt.isEmpty() ? service + "/s/" + key : shownAt,
+                    "pageName",
+                    one.path("shownAs").asString(),
+                    "steps",
+                    one.path("made")
+                            .valueStream()
+                            .map(step -> Map.of(
+                                    "step",
+                                    STEPS.get(step.path("step").asString()),
+                                    "address",
+                                    workbench + key + "/" + step.path("step").asString()
+                                            + (step.has("part")
+                                                    ? "#" + step.path("part").asString()
+                                                    : ""),
+                                    "what",
+                                    step.path("what").asString()))
+                            .toList()));
+        }
+        return searches;
     }
 
     private String home() {
@@ -495,7 +568,7 @@ public final class StandInSite implements AutoCloseable {
                             properties);
                 })
                 .toList();
-        return new JsonMapper().writeValueAsString(Map.of("type", "FeatureCollection", "features", features));
+        return JSON.writeValueAsString(Map.of("type", "FeatureCollection", "features", features));
     }
 
     private String page(

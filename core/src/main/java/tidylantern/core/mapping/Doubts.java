@@ -9,6 +9,7 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.mapping.Mapping.DateForm;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.core.place.Gazetteer;
 
 /** Where a guess may well be wrong, with what speaks against it, for the owner who looks it over. */
 public final class Doubts {
@@ -17,17 +18,21 @@ public final class Doubts {
 
     private final Map<String, List<Object>> samples;
 
-    private Doubts(Map<String, List<Object>> samples) {
+    private final Gazetteer gazetteer;
+
+    private Doubts(Map<String, List<Object>> samples, Gazetteer gazetteer) {
         this.samples = samples;
+        this.gazetteer = gazetteer;
     }
 
     /**
      * @param guess as {@link MappingGuess} made it
      * @param samples from which it was made, by column
+     * @param gazetteer that knew the names of places
      * @return by the field's property, in the order of the fields, what to look at; sentences
      */
-    public static Map<String, String> of(Mapping guess, Map<String, List<Object>> samples) {
-        Doubts doubts = new Doubts(samples);
+    public static Map<String, String> of(Mapping guess, Map<String, List<Object>> samples, Gazetteer gazetteer) {
+        Doubts doubts = new Doubts(samples, gazetteer);
         Map<String, String> told = new LinkedHashMap<>();
         for (MappedField field : guess.fields()) {
             String doubt = doubts.about(field);
@@ -51,6 +56,7 @@ public final class Doubts {
             case TEXT, CODE -> nearly(texts);
             case CATEGORY -> category(field, texts);
             case DATE -> day(field, texts);
+            case PLACE -> byName(field, texts);
             default -> null;
         };
     }
@@ -107,6 +113,21 @@ public final class Doubts {
                 ? "There are %d different values in %d cells; as a text it is only searched."
                         .formatted(different, texts.size())
                 : null;
+    }
+
+    private @Nullable String byName(MappedField field, List<String> texts) {
+        if (field.longitude() != null || !PlacesByName.isName(texts.getFirst())) {
+            return null;
+        }
+        PlacesByName.Known known = PlacesByName.known(texts, gazetteer);
+        return "Placed by the names of towns: %d of %d are known; items of others have no place.%s"
+                .formatted(
+                        known.known(),
+                        known.names(),
+                        known.several() == 0
+                                ? ""
+                                : " %d stand for several places, of which the largest is taken."
+                                        .formatted(known.several()));
     }
 
     private static @Nullable String day(MappedField field, List<String> texts) {

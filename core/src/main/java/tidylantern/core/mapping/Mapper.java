@@ -2,9 +2,11 @@ package tidylantern.core.mapping;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CategoryPath;
@@ -13,6 +15,7 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.Require;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.core.place.Gazetteer;
 
 /**
  * Makes the properties of an item from a record of a source. What comes out is in the one form that items are kept in,
@@ -24,13 +27,27 @@ public final class Mapper {
             Pattern.compile("(?i)www\\.\\S+|[a-z0-9-]+(\\.[a-z0-9-]+)*\\.[a-z]{2,10}/\\S*");
     private static final Pattern SCHEME = Pattern.compile("[A-Za-z][A-Za-z0-9+.-]*:.*");
 
+    /** More than anybody looks through. */
+    private static final int MOST_UNPLACED = 1_000;
+
     private final Mapping mapping;
     private final String site;
+    private final Gazetteer places;
+    private final Set<String> unplaced = new LinkedHashSet<>();
 
-    /** @param site address of the site, without a slash at its end; empty where none is known */
-    public Mapper(Mapping mapping, String site) {
+    /**
+     * @param site address of the site, without a slash at its end; empty where none is known
+     * @param places by whose names items are placed that say no latitude and longitude
+     */
+    public Mapper(Mapping mapping, String site, Gazetteer places) {
         this.mapping = mapping;
         this.site = site;
+        this.places = places;
+    }
+
+    /** Names of places that nobody knows, in the order in which they came; items that say one have no place. */
+    public List<String> unplaced() {
+        return List.copyOf(unplaced);
     }
 
     /** @param properties one entry a mapped field; null where the record says nothing of it */
@@ -146,8 +163,7 @@ public final class Mapper {
         return new LinkedHashMap<>(Map.of("amount", read.amount(), "currency", currency));
     }
 
-    private static @Nullable Object place(
-            MappedField field, Map<String, ? extends @Nullable Object> columns, Object given) {
+    private @Nullable Object place(MappedField field, Map<String, ? extends @Nullable Object> columns, Object given) {
         Map<String, Object> place = new LinkedHashMap<>();
         if (field.longitude() != null) {
             Object longitude = columns.get(field.longitude());
@@ -166,6 +182,13 @@ public final class Mapper {
                     place.put(String.valueOf(name), value);
                 }
             });
+        } else if (PlacesByName.isName(Loose.text(one(given)))) {
+            String town = Loose.text(one(given)).strip();
+            Map<String, Object> placed = PlacesByName.placed(town, places);
+            if (placed == null && unplaced.size() < MOST_UNPLACED) {
+                unplaced.add(town);
+            }
+            return placed;
         } else {
             String[] both = Loose.text(one(given)).split("[,;\\s]+");
             if (both.length != 2) {

@@ -16,6 +16,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.KindGuess;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.core.place.Gazetteer;
 
 /**
  * Proposes a mapping from the names of a source's columns and the values of its first records. Everything in it can be
@@ -87,6 +88,7 @@ public final class MappingGuess {
 
     private final Map<String, List<Object>> samples;
     private final @Nullable Collection existing;
+    private final Gazetteer gazetteer;
     private final Set<String> used = new HashSet<>();
     private final Set<String> properties = new HashSet<>();
     private final List<MappedField> fields = new ArrayList<>();
@@ -94,18 +96,21 @@ public final class MappingGuess {
     /** By column, what says anything. */
     private final Map<String, List<Object>> said = new HashMap<>();
 
-    private MappingGuess(Map<String, List<Object>> samples, @Nullable Collection existing) {
+    private MappingGuess(Map<String, List<Object>> samples, @Nullable Collection existing, Gazetteer gazetteer) {
         this.samples = samples;
         this.existing = existing;
+        this.gazetteer = gazetteer;
     }
 
     /**
      * @param samples what the first records say, by column, in the source's order; nothing for empty values
      * @param existing the collection that the items go to, whose fields keep their kinds; null for a new one
+     * @param gazetteer by whose names items are placed that say no latitude and longitude
      * @return null where no column has any value
      */
-    public static @Nullable Mapping of(Map<String, List<Object>> samples, @Nullable Collection existing) {
-        return new MappingGuess(samples, existing).guess();
+    public static @Nullable Mapping of(
+            Map<String, List<Object>> samples, @Nullable Collection existing, Gazetteer gazetteer) {
+        return new MappingGuess(samples, existing, gazetteer).guess();
     }
 
     /** Whether a column's name says that it is this field of those that every collection has. */
@@ -141,6 +146,7 @@ public final class MappingGuess {
                 add(property(column), column);
             }
         }
+        placeByName();
         currencies();
         return fields.isEmpty() ? null : new Mapping(id, fields);
     }
@@ -348,6 +354,23 @@ public final class MappingGuess {
                 fields.add(fields.removeLast().withPlace(null, name));
             }
         }
+    }
+
+    /** Where nothing says latitude and longitude, a column of towns does; it stays what else it is, for filters. */
+    private void placeByName() {
+        if (fields.stream().anyMatch(field -> field.kind() == FieldKind.PLACE)) {
+            return;
+        }
+        samples.keySet().stream()
+                .filter(column -> TOWNS.contains(simple(column)))
+                .filter(column -> samples(column).stream().allMatch(String.class::isInstance))
+                .filter(column -> PlacesByName.known(texts(column), gazetteer).isEnough())
+                .findFirst()
+                .ifPresent(column -> {
+                    String property = properties.add("place") ? "place" : "where";
+                    properties.add(property);
+                    fields.add(new MappedField(property, "Where", FieldKind.PLACE, column));
+                });
     }
 
     private void add(String wanted, String column) {

@@ -1,6 +1,7 @@
 package tidylantern.core.mapping;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
@@ -15,6 +16,8 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.mapping.Mapping.DateForm;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.core.place.Gazetteer;
+import tidylantern.core.place.GazetteerFixture;
 
 /** What becomes of one record. */
 class MapperTest {
@@ -29,7 +32,7 @@ class MapperTest {
     }
 
     private static @Nullable Object mapped(MappedField field, @Nullable Object... pairs) throws ItemRefused {
-        return new Mapper(new Mapping("id", List.of(field)), SITE)
+        return new Mapper(new Mapping("id", List.of(field)), SITE, Gazetteer.empty())
                 .map(record(pairs))
                 .properties()
                 .get(field.property());
@@ -40,9 +43,35 @@ class MapperTest {
     }
 
     @Test
+    void whatSaysATownAndNoCoordinatesIsWhereTheTownIs() throws Exception {
+        Gazetteer world = new GazetteerFixture()
+                .place("Skarn", "QH", "01", 4_000, 47.5, -32.25)
+                .place("Skarn", "QH", "02", 90_000, 46.5, -30.5)
+                .gazetteer();
+        Mapper mapper = new Mapper(
+                new Mapping("id", List.of(new MappedField("where", "Where", FieldKind.PLACE, "town"))), SITE, world);
+        assertThat(mapper.map(Map.of("id", "1", "town", " skarn ")).properties())
+                .as("of several the largest, by any spelling")
+                .containsEntry("where", Map.of("lat", 46.5, "lon", -30.5, "name", "skarn"));
+        assertThat(mapper.map(Map.of("id", "1", "town", "Nowhere at all")).properties())
+                .as("a name that nobody knows refuses no item")
+                .containsEntry("where", null);
+        assertThat(mapper.unplaced()).as("and is told").containsExactly("Nowhere at all");
+        assertThat(mapper.map(Map.of("id", "1", "town", "47.1, -32"))
+                        .properties()
+                        .get("where"))
+                .isEqualTo(Map.of("lat", new BigDecimal("47.1"), "lon", new BigDecimal("-32")));
+        assertThatExceptionOfType(ItemRefused.class)
+                .as("coordinates in another spelling are no name")
+                .isThrownBy(() -> mapper.map(Map.of("id", "1", "town", "N 47° 5'")));
+    }
+
+    @Test
     void idsAndAddressesOfTheSiteItselfAreKeptFromItsRoot() throws Exception {
         Mapper mapper = new Mapper(
-                new Mapping("link", List.of(new MappedField("url", "Address", FieldKind.LINK, "link"))), SITE);
+                new Mapping("link", List.of(new MappedField("url", "Address", FieldKind.LINK, "link"))),
+                SITE,
+                Gazetteer.empty());
         Mapper.Mapped here = mapper.map(Map.of("link", SITE + "/journal/ferry"));
         assertThat(here.id().value()).isEqualTo("/journal/ferry");
         assertThat(here.properties()).containsEntry("url", "/journal/ferry");
@@ -227,7 +256,7 @@ class MapperTest {
 
     @Test
     void whatTheRecordDoesNotSayIsNull() throws Exception {
-        assertThat(new Mapper(new Mapping("id", List.of(field(FieldKind.TEXT))), SITE)
+        assertThat(new Mapper(new Mapping("id", List.of(field(FieldKind.TEXT))), SITE, Gazetteer.empty())
                         .map(record("c", "  "))
                         .properties())
                 .containsEntry("it", null);
@@ -242,7 +271,7 @@ class MapperTest {
                 "NUMBER | 12 kg | say which unit the field is in",
                 "DATE | 31.5.2026 | if day or month come first, say so",
                 "YES_NO | perhaps | is neither yes nor no",
-                "PLACE | Inkwell harbour office | is no \"latitude, longitude\""
+                "PLACE | 12 Inkwell harbour | is no \"latitude, longitude\""
             })
     void aValueThatDoesNotFitNamesTheColumnTheKindAndTheWayOut(FieldKind kind, String text, String way) {
         assertThatThrownBy(() -> mapped(field(kind), "c", text))
@@ -254,8 +283,8 @@ class MapperTest {
 
     @Test
     void aRecordWithoutAnIdIsRefused() {
-        assertThatThrownBy(() ->
-                        new Mapper(new Mapping("key", List.of(field(FieldKind.TEXT))), SITE).map(record("c", "x")))
+        assertThatThrownBy(() -> new Mapper(new Mapping("key", List.of(field(FieldKind.TEXT))), SITE, Gazetteer.empty())
+                        .map(record("c", "x")))
                 .isInstanceOf(ItemRefused.class)
                 .hasMessageContaining("nothing in the id column \"key\"");
     }

@@ -20,8 +20,12 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.mapping.Mapping.DateForm;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.core.place.Gazetteer;
+import tidylantern.core.place.GazetteerFixture;
 
 class MappingGuessTest {
+    private static final Gazetteer NOWHERE = Gazetteer.empty();
+
     private static final List<Object> IDS = List.of("a-1", "b-2", "c-3", "d-4");
 
     /** Columns and their values in turn. */
@@ -35,7 +39,7 @@ class MappingGuessTest {
     }
 
     private static Mapping guess(@Nullable Collection existing, Object... columns) {
-        return Objects.requireNonNull(MappingGuess.of(samples(columns), existing));
+        return Objects.requireNonNull(MappingGuess.of(samples(columns), existing, NOWHERE));
     }
 
     private static MappedField of(Mapping mapping, String property) {
@@ -274,8 +278,8 @@ class MappingGuessTest {
         samples.put("seats", mixed);
         samples.put("on", days);
         samples.put("origin", origins);
-        Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples, null));
-        assertThat(Doubts.of(mapping, samples).entrySet())
+        Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples, null, NOWHERE));
+        assertThat(Doubts.of(mapping, samples, NOWHERE).entrySet())
                 .extracting(Map.Entry::getKey, Map.Entry::getValue)
                 .contains(
                         tuple("on", "Each of these days can be read with the month first, too."),
@@ -386,12 +390,14 @@ class MappingGuessTest {
         Map<String, List<Object>> samples = new LinkedHashMap<>();
         samples.put("colour", List.of("red", "red", "blue"));
         samples.put("what", List.of("boat", "hut", "rope"));
-        assertThat(Objects.requireNonNull(MappingGuess.of(samples, null)).idColumn())
+        assertThat(Objects.requireNonNull(MappingGuess.of(samples, null, NOWHERE))
+                        .idColumn())
                 .isEqualTo("what");
         samples.put("Url", List.of("/a", "/b", "/c"));
-        assertThat(Objects.requireNonNull(MappingGuess.of(samples, null)).idColumn())
+        assertThat(Objects.requireNonNull(MappingGuess.of(samples, null, NOWHERE))
+                        .idColumn())
                 .isEqualTo("Url");
-        assertThat(MappingGuess.of(Map.of(), null)).isNull();
+        assertThat(MappingGuess.of(Map.of(), null, NOWHERE)).isNull();
     }
 
     @ParameterizedTest
@@ -455,6 +461,37 @@ class MappingGuessTest {
                 "id",
                 IntStream.range(0, values.size()).<Object>mapToObj(n -> "i" + n).toList());
         samples.put(column, List.copyOf(values));
-        return of(Objects.requireNonNull(MappingGuess.of(samples, null)), column);
+        return of(Objects.requireNonNull(MappingGuess.of(samples, null, NOWHERE)), column);
+    }
+
+    @Test
+    void townsPlaceItemsWhereNothingSaysCoordinates() {
+        List<Object> towns = List.of("Skarn", "Oyle", "Skarn", "Marrow", "Thole", "Brill", "Nowhere at all");
+        GazetteerFixture world = new GazetteerFixture();
+        List.of("Skarn", "Oyle", "Marrow", "Thole", "Brill")
+                .forEach(town -> world.place(town, "QH", "01", 4_000, 47.5, -32.25));
+        world.place("Oyle", "QH", "02", 90, 46, -30);
+        Map<String, List<Object>> samples = samples("town", towns);
+        Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples, null, world.gazetteer()));
+        assertThat(mapping.fields())
+                .extracting(MappedField::property, MappedField::kind, MappedField::column)
+                .as("beside what else the column is")
+                .contains(tuple("place", FieldKind.PLACE, "town"))
+                .anyMatch(one ->
+                        one.toList().get(2).equals("town") && one.toList().get(1) != FieldKind.PLACE);
+        assertThat(Doubts.of(mapping, samples, world.gazetteer()).get("place"))
+                .isEqualTo("Placed by the names of towns: 5 of 6 are known; items of others have no place."
+                        + " 1 stand for several places, of which the largest is taken.");
+        Map<String, List<Object>> placed = samples("town", towns, "lat", List.of("1", "2"), "lon", List.of("3", "4"));
+        assertThat(Objects.requireNonNull(MappingGuess.of(placed, null, world.gazetteer()))
+                        .fields())
+                .as("coordinates say it better")
+                .filteredOn(field -> field.kind() == FieldKind.PLACE)
+                .extracting(MappedField::column)
+                .containsExactly("lat");
+        assertThat(Objects.requireNonNull(MappingGuess.of(samples, null, NOWHERE))
+                        .fields())
+                .as("names that nobody knows place nothing")
+                .noneMatch(field -> field.kind() == FieldKind.PLACE);
     }
 }

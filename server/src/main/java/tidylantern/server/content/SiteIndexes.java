@@ -1,8 +1,6 @@
 package tidylantern.server.content;
 
-import java.io.FileNotFoundException;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -76,16 +74,6 @@ public class SiteIndexes implements SmartLifecycle {
 
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
-    /** Shipped with the front end's packages, from one of which it comes. */
-    private static final Gazetteer GAZETTEER = Gazetteer.of(() -> {
-        InputStream cities = SiteIndexes.class.getResourceAsStream("/gazetteer/cities.pbf");
-        if (cities == null) {
-            throw new FileNotFoundException(
-                    "gazetteer/cities.pbf is not in the application; build it with its front end");
-        }
-        return cities;
-    });
-
     private final ContentStore store;
     private final SiteContents contents;
     private final Sites sites;
@@ -94,6 +82,7 @@ public class SiteIndexes implements SmartLifecycle {
     private final ObjectProvider<DesignsInUse> designs;
     private final Standby standby;
     private final DiskRoom room;
+    private final Gazetteer gazetteer;
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
@@ -114,7 +103,8 @@ public class SiteIndexes implements SmartLifecycle {
             JsonMapper json,
             ObjectProvider<DesignsInUse> designs,
             Standby standby,
-            DiskRoom room) {
+            DiskRoom room,
+            Gazetteer gazetteer) {
         this.store = store;
         this.contents = contents;
         this.sites = sites;
@@ -123,6 +113,7 @@ public class SiteIndexes implements SmartLifecycle {
         this.designs = designs;
         this.standby = standby;
         this.room = room;
+        this.gazetteer = gazetteer;
     }
 
     /**
@@ -147,7 +138,7 @@ public class SiteIndexes implements SmartLifecycle {
             begin(site.key());
         }
         // Once the start is over, which waits for nothing; the first visitor who names a town would wait for it.
-        var unused = commits.schedule(GAZETTEER::size, SECONDS_TO_GAZETTEER, TimeUnit.SECONDS);
+        var unused = commits.schedule(gazetteer::size, SECONDS_TO_GAZETTEER, TimeUnit.SECONDS);
         Repeating.every(BETWEEN_COMMITS, commits, "Bringing indexes onto the disk", this::commitAll);
     }
 
@@ -302,7 +293,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     public SearchEngine engine(String site) {
-        return engines.computeIfAbsent(site, key -> new SearchEngine(of(key), GAZETTEER));
+        return engines.computeIfAbsent(site, key -> new SearchEngine(of(key), gazetteer));
     }
 
     /** Like {@link #follow}, for changes that are kept already: a failure is logged, and mended a few seconds later. */

@@ -20,6 +20,7 @@ import tidylantern.core.mapping.Doubts;
 import tidylantern.core.mapping.Mapper;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.core.mapping.MappingGuess;
+import tidylantern.core.place.Gazetteer;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -46,6 +47,7 @@ class SourcePreviews {
     private final SourceReaders readers;
     private final SiteContents contents;
     private final Sites sites;
+    private final Gazetteer gazetteer;
     private final Map<Asked, Read> kept = new LinkedHashMap<>(16, .75f, true) {
         @Override
         protected boolean removeEldestEntry(Map.Entry<Asked, Read> eldest) {
@@ -53,10 +55,11 @@ class SourcePreviews {
         }
     };
 
-    SourcePreviews(SourceReaders readers, SiteContents contents, Sites sites) {
+    SourcePreviews(SourceReaders readers, SiteContents contents, Sites sites, Gazetteer gazetteer) {
         this.readers = readers;
         this.contents = contents;
         this.sites = sites;
+        this.gazetteer = gazetteer;
     }
 
     /** @param samples the first different values, as text */
@@ -117,8 +120,8 @@ class SourcePreviews {
         First first = new First(settings instanceof SourceSettings.Crawl ? PAGES : RECORDS_TO_GUESS_FROM);
         try {
             FileReader.Form form = readers.read(site, settings, CrawlReader.Memory.NONE, first);
-            Mapping guess = MappingGuess.of(first.values, null);
-            Map<String, String> doubts = guess == null ? Map.of() : Doubts.of(guess, first.values);
+            Mapping guess = MappingGuess.of(first.values, null, gazetteer);
+            Map<String, String> doubts = guess == null ? Map.of() : Doubts.of(guess, first.values, gazetteer);
             Read read = new Read(first, form, guess, doubts, System.nanoTime() + KEPT_NANOS);
             synchronized (kept) {
                 kept.put(asked, read);
@@ -152,8 +155,9 @@ class SourcePreviews {
                                     first.problems.getFirst().reason());
             throw Refusal.bad("settings", why);
         }
-        Mapping mapping =
-                given != null ? given : existing == null ? read.guess() : MappingGuess.of(first.values, existing);
+        Mapping mapping = given != null
+                ? given
+                : existing == null ? read.guess() : MappingGuess.of(first.values, existing, gazetteer);
         return new Preview(
                 read.form(),
                 first.read,
@@ -208,7 +212,7 @@ class SourcePreviews {
     }
 
     private List<PreviewItem> items(String site, Mapping mapping, List<Rec> records) {
-        Mapper mapper = new Mapper(mapping, sites.get(site).address());
+        Mapper mapper = new Mapper(mapping, sites.get(site).address(), gazetteer);
         ItemReader reader = new ItemReader(new Collection(
                 new CollectionKey("preview"),
                 "Preview",

@@ -29,9 +29,11 @@ import org.springframework.stereotype.Component;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.mapping.Mapper;
 import tidylantern.core.mapping.Mapping;
+import tidylantern.core.place.Gazetteer;
 import tidylantern.server.content.IntakeReport;
 import tidylantern.server.content.ItemIntake;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.history.Told;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.Refusal;
@@ -63,6 +65,7 @@ public class Syncs implements SmartLifecycle {
     private final ChangeGate gate;
     private final Path spools;
     private final Clock clock;
+    private final Gazetteer gazetteer;
     private final JsonMapper json;
     private final Map<Long, Running> running = new ConcurrentHashMap<>();
     private final SiteTurns turns = new SiteTurns(AT_ONCE, AT_ONCE_OF_A_SITE);
@@ -80,7 +83,9 @@ public class Syncs implements SmartLifecycle {
             Settings settings,
             ChangeGate gate,
             Clock clock,
+            Gazetteer gazetteer,
             JsonMapper json) {
+        this.gazetteer = gazetteer;
         this.gate = gate;
         this.store = store;
         this.sources = sources;
@@ -401,13 +406,15 @@ public class Syncs implements SmartLifecycle {
             throws SourceProblem, IOException {
         Files.createDirectories(spools);
         try (BufferedWriter out = Files.newBufferedWriter(spool(sync), StandardCharsets.UTF_8)) {
-            Spooling spooling = new Spooling(
-                    now,
-                    out,
-                    new Mapper(
-                            source.given().mapping(), sites.get(source.site()).address()),
-                    memory);
+            Mapper mapper = new Mapper(
+                    source.given().mapping(), sites.get(source.site()).address(), gazetteer);
+            Spooling spooling = new Spooling(now, out, mapper, memory);
             readers.read(source.site(), source.given().settings(), memory, spooling);
+            List<String> unplaced = mapper.unplaced();
+            if (!unplaced.isEmpty()) {
+                spooling.note("No place is known by these names, so their items have none: %s."
+                        .formatted(Told.some(unplaced)));
+            }
             return new Spooled(
                     spooling.read,
                     List.copyOf(spooling.refusals),

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import org.apache.lucene.util.SloppyMath;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,12 +21,14 @@ import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.mapping.Mapper;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.core.mapping.Mapping.MappedField;
 import tidylantern.core.mapping.MappingGuess;
+import tidylantern.core.place.Gazetteer;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -34,6 +37,10 @@ import tools.jackson.databind.json.JsonMapper;
  * from stands in {@code tables/README.md}; half of them were never tuned on.
  */
 class TablesOfOthersTest {
+    /** As the service has it. */
+    private static final Gazetteer WORLD = Gazetteer.of(
+            () -> Objects.requireNonNull(TablesOfOthersTest.class.getResourceAsStream("/gazetteer/cities.pbf")));
+
     private static final Path TABLES = folder();
 
     private static Path folder() {
@@ -82,7 +89,7 @@ class TablesOfOthersTest {
     /** What became of each column. */
     private static Map<String, String> guessed(String table) throws SourceProblem {
         Map<String, List<Object>> samples = samples(records(table));
-        Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples, null));
+        Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples, null, WORLD));
         Map<String, String> guessed = new TreeMap<>();
         samples.keySet().forEach(column -> guessed.put(column, "nothing"));
         guessed.put(mapping.idColumn(), "id");
@@ -103,14 +110,51 @@ class TablesOfOthersTest {
         return guessed;
     }
 
+    /**
+     * Capitals of the states of the USA are placed by their names alone, and compared with the coordinates that the
+     * table has (vega-datasets). Many are called as larger towns are, so that a name alone is no certainty.
+     */
+    @Test
+    void aTownIsPlacedByItsNameWhereTheTableHasIt() throws Exception {
+        List<Map<String, @Nullable Object>> capitals = records("vega-us-state-capitals");
+        Map<String, List<Object>> towns =
+                samples(capitals.stream().map(TablesOfOthersTest::townAlone).toList());
+        Mapping mapping = Objects.requireNonNull(MappingGuess.of(towns, null, WORLD));
+        assertThat(mapping.fields()).anyMatch(field -> field.kind() == FieldKind.PLACE);
+        Mapper mapper = new Mapper(mapping, "", WORLD);
+        int near = 0;
+        int placed = 0;
+        for (Map<String, @Nullable Object> record : capitals) {
+            Object place = mapper.map(townAlone(record)).properties().get("place");
+            if (place instanceof Map<?, ?> at) {
+                placed++;
+                double apart = SloppyMath.haversinMeters(
+                        ((Number) at.get("lat")).doubleValue(),
+                        ((Number) at.get("lon")).doubleValue(),
+                        Double.parseDouble(String.valueOf(record.get("lat"))),
+                        Double.parseDouble(String.valueOf(record.get("lon"))));
+                near += apart < 30_000 ? 1 : 0;
+            }
+        }
+        assertThat(placed).isEqualTo(capitals.size());
+        assertThat(near).as("of %d", placed).isGreaterThanOrEqualTo(43);
+    }
+
+    private static Map<String, @Nullable Object> townAlone(Map<String, @Nullable Object> record) {
+        Map<String, @Nullable Object> town = new LinkedHashMap<>();
+        town.put("id", record.get("state"));
+        town.put("city", record.get("city"));
+        return town;
+    }
+
     /** A guess that refuses an item is worse than none. */
     @Test
     void noRecordIsRefusedForWhatWasGuessed() throws Exception {
         List<String> refused = new ArrayList<>();
         for (String table : wanted().stream().map(Wanted::table).distinct().toList()) {
             List<Map<String, @Nullable Object>> records = records(table);
-            Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples(records), null));
-            Mapper mapper = new Mapper(mapping, "");
+            Mapping mapping = Objects.requireNonNull(MappingGuess.of(samples(records), null, WORLD));
+            Mapper mapper = new Mapper(mapping, "", WORLD);
             ItemReader reader = new ItemReader(new Collection(
                     new CollectionKey("table"),
                     "Table",
