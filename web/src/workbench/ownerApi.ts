@@ -17,6 +17,7 @@ import type {
   FieldKind,
   FilterFigures,
   FilterProposal,
+  FirstStart,
   Finding,
   FoundBy,
   Installation,
@@ -116,8 +117,7 @@ export const api = {
   session: () => get<Session>('/session'),
   signIn: (name: string, password: string) => send<Session>('POST', '/session', { name, password }),
   signOut: () => send<null>('DELETE', '/session'),
-  firstStart: (given: { token: string; name: string; password: string; siteName: string; siteAddress: string }) =>
-    send<Session>('POST', '/first-start', given),
+  firstStart: (given: FirstStart) => send<Session>('POST', '/first-start', given),
 
   sites: () => get<Site[]>('/sites'),
   addSite: (given: { name: string; address: string }) => send<Site>('POST', '/sites', given),
@@ -182,6 +182,7 @@ export const api = {
     return { changes: body, goesOn: headers.get('Link')?.includes('rel="next"') ?? false }
   },
   takeBack: (site: string, id: number) => send<null>('POST', `/sites/${path(site)}/changes/${id}/take-back`),
+  takeSample: () => send<Site>('POST', '/sample-site'),
   deletedSites: () => get<Deletion[]>('/deleted-sites'),
   bringSiteBack: (id: number) => send('POST', `/deleted-sites/${id}/bring-back`),
   stopCorrection: (site: string, collection: string) =>

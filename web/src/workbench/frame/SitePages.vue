@@ -9,6 +9,7 @@ import { useKeys } from '../kit/useSingleKeys'
 import { api } from '../ownerApi'
 import GoAnywhere from './GoAnywhere.vue'
 import KeysDialog from './KeysDialog.vue'
+import SampleBar from './SampleBar.vue'
 import SiteHeader from './SiteHeader.vue'
 
 /** The frame around all pages of a site. */
@@ -16,8 +17,11 @@ const { site } = defineProps<{ site: string }>()
 const route = useRoute()
 const { data: sites } = useQuery({ queryKey: ['sites'], queryFn: api.sites })
 const here = computed(() => sites.value?.find(one => one.key === site))
-/** What a page is of: another search, or another source, is another page. */
-const page = computed(() => [site, route.params.search, route.params.source].join(' '))
+/** What a page is of: another search, another source, or another place to begin from, is another page. */
+const page = computed(() => {
+  const { params, query } = route
+  return [site, params.search, params.source, query.kind, query.at, query.copy].join(' ')
+})
 const installation = useInstallation()
 const notice = computed(() => {
   const now = installation.value
@@ -44,6 +48,7 @@ useKeys({
     <a class="skip" href="#content">Skip to the content</a>
     <SiteHeader :site="site" @go="going = true" @keys="keys = true" />
     <div id="content" class="content" tabindex="-1">
+      <SampleBar v-if="here?.sample" :site="here" />
       <div v-if="notice" class="notice">
         <RemarkLine bad>{{ notice }}</RemarkLine>
       </div>

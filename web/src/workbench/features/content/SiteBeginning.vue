@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { useAttempt } from '../../kit/useAttempt'
 import { api } from '../../ownerApi'
+import SampleWay from '../entrance/SampleWay.vue'
 import FoundSources from '../sources/FoundSources.vue'
 import { useSurvey } from '../sources/useSurvey'
 import { ORIGINS } from '../sources/sourceKinds'
@@ -99,6 +100,7 @@ const wear = () =>
         </RouterLink>
       </li>
     </ul>
+    <SampleWay />
   </section>
 </template>
 

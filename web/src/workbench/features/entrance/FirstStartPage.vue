@@ -8,9 +8,12 @@ import { api } from '../../ownerApi'
 import EntranceCard from './EntranceCard.vue'
 import { session } from './session'
 import AddressInput from '../../kit/AddressInput.vue'
+import SwitchLine from '../../kit/SwitchLine.vue'
 
 const router = useRouter()
 const given = reactive({ token: '', name: '', password: '', siteName: '', siteAddress: '' })
+/** Whether somebody wants to look around first, without a site. */
+const tries = ref(false)
 const wrong = ref<{ message: string; field: string | null } | null>(null)
 const busy = ref(false)
 
@@ -18,7 +21,9 @@ async function begin() {
   busy.value = true
   wrong.value = null
   try {
-    session.became(await api.firstStart({ ...given }))
+    const own = tries.value ? { siteName: null, siteAddress: null } : {}
+    session.became(await api.firstStart({ ...given, ...own }))
+    if (tries.value) await api.takeSample()
     await router.push('/')
   } catch (error) {
     if (!(error instanceof RequestFailure)) throw error
@@ -49,14 +54,17 @@ async function begin() {
           The service prints it where it was started, so that no stranger is quicker than you.
         </small>
       </div>
-      <div class="field">
-        <label for="site-name">Name of your site</label>
-        <InputText id="site-name" v-model="given.siteName" required maxlength="80" />
-      </div>
-      <div class="field">
-        <label for="site-address">Its address</label>
-        <AddressInput id="site-address" v-model="given.siteAddress" :invalid="wrong?.field === 'address'" />
-      </div>
+      <template v-if="!tries">
+        <div class="field">
+          <label for="site-name">Name of your site</label>
+          <InputText id="site-name" v-model="given.siteName" required maxlength="80" />
+        </div>
+        <div class="field">
+          <label for="site-address">Its address</label>
+          <AddressInput id="site-address" v-model="given.siteAddress" :invalid="wrong?.field === 'address'" />
+        </div>
+      </template>
+      <SwitchLine v-model="tries" label="Only look around, with a sample site" />
       <div class="field">
         <label for="name">Your name</label>
         <InputText id="name" v-model="given.name" autocomplete="username" required maxlength="80" />

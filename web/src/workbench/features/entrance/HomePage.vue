@@ -9,6 +9,7 @@ import AddressInput from '../../kit/AddressInput.vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import EntranceCard from './EntranceCard.vue'
+import SampleWay from './SampleWay.vue'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { useAttempt } from '../../kit/useAttempt'
 
@@ -80,6 +81,7 @@ const bringBack = (id: number) =>
       <p class="wrong" role="alert">{{ wrong }}</p>
       <Button type="submit" label="Make it" :loading="busy" fluid />
     </form>
+    <SampleWay class="sample-way" />
   </EntranceCard>
   <main v-else class="page">
     <h1 class="unseen">Tidy Lantern</h1>
@@ -94,7 +96,8 @@ form {
   gap: 16px;
   margin-top: 24px;
 }
-.entries {
+.entries,
+.sample-way {
   margin-top: 24px;
 }
 .wrong:empty {

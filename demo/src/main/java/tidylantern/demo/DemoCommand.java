@@ -44,7 +44,7 @@ public final class DemoCommand {
             System.out.println("content: " + items + " items");
             System.out.println("workbench: " + service + "/workbench/");
             System.out.println("demo site: " + site.address() + "/");
-            System.out.println("see how it was made: " + site.address() + StandInSite.HOW_IT_WAS_MADE);
+            System.out.println("see how it was made: " + site.address() + IslePages.HOW_IT_WAS_MADE);
             System.out.println(
                     "sign in: " + System.getenv("TIDY_LANTERN_OWNER") + " / " + System.getenv("TIDY_LANTERN_PASSWORD"));
             System.out.println("access key: " + key);

@@ -100,7 +100,7 @@ public final class Quillhaven {
     }
 
     /** The same as the service is given them: prices with the currency of the Isles. */
-    String pushedLines(String collection) {
+    public String pushedLines(String collection) {
         StringBuilder lines = new StringBuilder();
         for (Map<String, Object> item : items(collection)) {
             Map<String, Object> pushed = new LinkedHashMap<>(item);
@@ -138,7 +138,7 @@ public final class Quillhaven {
     }
 
     /** What the elements wear on the site's pages, as JSON. */
-    static String look() {
+    public static String look() {
         return String.join("\n", lines("look.json"));
     }
 

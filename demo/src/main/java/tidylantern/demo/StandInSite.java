@@ -1,13 +1,8 @@
 package tidylantern.demo;
 
-import com.samskivert.mustache.Mustache;
-import com.samskivert.mustache.Template;
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.URI;
@@ -15,92 +10,20 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HexFormat;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.function.UnaryOperator;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
-import org.jspecify.annotations.Nullable;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The website of the Quillhaven Isles, served on a port of its own. Knows of the search only what any site would: the
- * one script tag, the search's key, and the service's origin in its content security policy.
+ * The website of the Quillhaven Isles, served on a port of its own, and so on another origin than the service, which
+ * stands in its content security policy.
  */
 public final class StandInSite implements AutoCloseable {
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
-    /** The one page in another language: its own words, while what is found stays as it is. */
-    private static final String GERMAN_SEARCH = "/suche";
-
-    /** The page whose results stand in the site's own markup. */
-    private static final String OWN_CARDS = "/find-a-home";
-
-    /** Leads through the searches of the site to where they are made. */
-    static final String HOW_IT_WAS_MADE = "/how-it-was-made";
-
-    private static final String HTML = "text/html; charset=utf-8";
-    private static final Map<String, String> FILES = Map.of(
-            "site.css",
-            "text/css; charset=utf-8",
-            "heard.js",
-            "text/javascript; charset=utf-8",
-            "newsreader-latin-wght-normal.woff2",
-            "font/woff2",
-            "newsreader-latin-ext-wght-normal.woff2",
-            "font/woff2",
-            "figtree-latin-wght-normal.woff2",
-            "font/woff2");
-    private static final JsonMapper JSON = new JsonMapper();
-
-    /** The steps of the workbench, as it calls them. */
-    private static final Map<String, String> STEPS = Map.of(
-            "what-is-searched",
-            "What is searched",
-            "words",
-            "Words",
-            "filters",
-            "Filters",
-            "order",
-            "Order & featured",
-            "cards",
-            "Cards & look",
-            "results-page",
-            "Results page",
-            "go-live",
-            "Go live",
-            "trials",
-            "Trials");
-
-    private static final Map<String, String> LEADS = Map.of(
-            "journal",
-            "What happens here, told by those it happened to.",
-            "makers",
-            "Workshops, shops and services of the seven islands.",
-            "kitchen",
-            "What we eat, and how it is done.",
-            "outings",
-            "On the water, on foot, after dark: book a day with somebody who knows.",
-            "homes",
-            "To let by the week, or to keep.",
-            "pictures",
-            "The islands through a few patient lenses.");
-
     private final HttpServer server;
-    private final Quillhaven content;
+    private final IslePages pages;
     private final String service;
-    private final String search;
-    private final Map<String, Template> templates = new ConcurrentHashMap<>();
-    private final StructuredData structured;
     /** By path, what becomes of pages on their way. */
     private final Map<String, UnaryOperator<Sent>> altered = new ConcurrentHashMap<>();
 
@@ -115,11 +38,9 @@ public final class StandInSite implements AutoCloseable {
      * @param search key of the search that the site shows
      */
     public StandInSite(int port, String service, String search, LocalDate today) throws IOException {
-        this.content = new Quillhaven(today);
         this.service = service;
-        this.search = search;
         server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
-        structured = new StructuredData(address());
+        pages = new IslePages(new Quillhaven(today), new IslePages.Whereabouts(address(), "", service, search, true));
         server.setExecutor(Executors.newVirtualThreadPerTaskExecutor());
         server.createContext("/", this::answer);
         server.start();
@@ -138,513 +59,37 @@ public final class StandInSite implements AutoCloseable {
     private void answer(HttpExchange exchange) throws IOException {
         try (exchange) {
             URI uri = exchange.getRequestURI();
+            if (!exchange.getRequestMethod().matches("GET|HEAD")) {
+                exchange.getResponseHeaders().set("Allow", "GET, HEAD");
+                send(exchange, new IslePages.Page(405, "text/plain", "GET only".getBytes(StandardCharsets.UTF_8)));
+                return;
+            }
             try {
-                route(exchange, uri.getPath());
+                send(exchange, pages.at(uri.getPath()));
             } catch (RuntimeException failure) {
-                send(
-                        exchange,
-                        500,
-                        HTML,
-                        "<!doctype html><title>Error</title><p>The demo site failed: "
-                                + failure.getClass().getSimpleName());
+                String said = "<!doctype html><title>Error</title><p>The demo site failed: "
+                        + failure.getClass().getSimpleName();
+                send(exchange, new IslePages.Page(500, "text/html", said.getBytes(StandardCharsets.UTF_8)));
                 throw failure;
             }
         }
     }
 
-    private void route(HttpExchange exchange, String path) throws IOException {
-        if (!exchange.getRequestMethod().matches("GET|HEAD")) {
-            exchange.getResponseHeaders().set("Allow", "GET, HEAD");
-            send(exchange, 405, "text/plain", "GET only");
-            return;
-        }
-        switch (path) {
-            case "/" -> send(exchange, 200, HTML, home());
-            case "/search" ->
-                send(
-                        exchange,
-                        200,
-                        HTML,
-                        page("search", "Search", "Search the Quillhaven Isles.", "/search", "", Map.of()));
-            case GERMAN_SEARCH ->
-                send(
-                        exchange,
-                        200,
-                        HTML,
-                        page(
-                                "search-in-german",
-                                "Suche",
-                                "Die Quillhaven-Inseln durchsuchen.",
-                                GERMAN_SEARCH,
-                                "",
-                                Map.of()));
-            case OWN_CARDS ->
-                send(
-                        exchange,
-                        200,
-                        HTML,
-                        page("search-for-a-home", "Find a home", "Homes to let and to keep.", OWN_CARDS, "", Map.of()));
-            case HOW_IT_WAS_MADE ->
-                send(
-                        exchange,
-                        200,
-                        HTML,
-                        page(
-                                "how-it-was-made",
-                                "How it was made",
-                                "The five searches of this site, and where each of their decisions was made.",
-                                HOW_IT_WAS_MADE,
-                                "",
-                                Map.of("searches", searchesMade())));
-            case "/robots.txt" ->
-                send(
-                        exchange,
-                        200,
-                        "text/plain; charset=utf-8",
-                        "User-agent: *\nDisallow: /search\nDisallow: /suche\nDisallow: /find-a-home\nSitemap: "
-                                + address() + "/sitemap.xml\n");
-            case "/sitemap.xml" ->
-                send(
-                        exchange,
-                        200,
-                        "application/xml; charset=utf-8",
-                        plain("sitemap.xml", Map.of("addresses", addresses())));
-            case "/journal.atom" ->
-                send(
-                        exchange,
-                        200,
-                        "application/atom+xml; charset=utf-8",
-                        plain(
-                                "journal.atom",
-                                Map.of(
-                                        "site",
-                                        address(),
-                                        "entries",
-                                        entries(),
-                                        "updated",
-                                        entries().getFirst().get("published") + "T08:00:00Z")));
-            case "/outings.jsonl" ->
-                send(exchange, 200, "application/jsonl; charset=utf-8", content.jsonLines("outings"));
-            case "/makers.csv" -> send(exchange, 200, "text/csv; charset=utf-8", csv());
-            case "/homes.geojson" -> send(exchange, 200, "application/geo+json; charset=utf-8", geoJson());
-            default -> other(exchange, path);
+    private void send(HttpExchange exchange, IslePages.Page page) throws IOException {
+        UnaryOperator<Sent> how = altered.get(exchange.getRequestURI().getPath());
+        // As strict as a careful site's would be: the search must work under it.
+        String policy =
+                "default-src 'none'; script-src 'self' %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s"
+                        .formatted(service, service, service);
+        if (how == null) {
+            send(exchange, page.status(), page.type(), page.body(), policy);
+        } else {
+            Sent sent = how.apply(new Sent(new String(page.body(), StandardCharsets.UTF_8), policy));
+            send(exchange, page.status(), page.type(), sent.page().getBytes(StandardCharsets.UTF_8), sent.policy());
         }
     }
 
-    private void other(HttpExchange exchange, String path) throws IOException {
-        String[] parts = path.substring(1).split("/");
-        if (parts[0].equals("files") && parts.length == 2 && FILES.containsKey(parts[1])) {
-            send(
-                    exchange,
-                    200,
-                    FILES.get(parts[1]),
-                    bytes(parts[1].endsWith(".woff2") ? "fonts/" + parts[1] : parts[1]));
-            return;
-        }
-        if (parts[0].equals("images") && parts.length == 2 && parts[1].endsWith(".svg")) {
-            send(
-                    exchange,
-                    200,
-                    "image/svg+xml; charset=utf-8",
-                    Illustrations.svg(parts[1].substring(0, parts[1].length() - 4)));
-            return;
-        }
-        Quillhaven.Part part = Quillhaven.PARTS.stream()
-                .filter(one -> one.key().equals(parts[0]))
-                .findFirst()
-                .orElse(null);
-        if (part != null && parts.length == 1) {
-            send(
-                    exchange,
-                    200,
-                    HTML,
-                    page(
-                            "collection",
-                            part.label(),
-                            lead(part.key()),
-                            path,
-                            "",
-                            Map.of(
-                                    "part",
-                                    part,
-                                    "lead",
-                                    lead(part.key()),
-                                    // One of its lists the site has narrowed in place; the others it just shows.
-                                    "narrowed",
-                                    part.key().equals("outings"),
-                                    "cards",
-                                    cards(part.key(), content.items(part.key())))));
-            return;
-        }
-        Map<String, Object> item = part == null ? null : content.at(part.key(), path);
-        if (part == null || item == null) {
-            send(exchange, 404, HTML, page("missing", "Not here", "There is no such page.", path, "", Map.of()));
-            return;
-        }
-        send(exchange, 200, HTML, item(part, item, path));
-    }
-
-    /** Each search with its page, and the steps of the workbench in which it was decided. */
-    private List<Map<String, Object>> searchesMade() {
-        String workbench = service + "/workbench/" + DemoLoader.SITE + "/searches/";
-        List<Map<String, Object>> searches = new ArrayList<>();
-        for (JsonNode one : JSON.readTree(Quillhaven.searches())) {
-            String key = one.path("key").asString();
-            String shownAt = one.path("shownAt").asString();
-            searches.add(Map.of(
-                    "number",
-                    searches.size() + 1,
-                    "name",
-                    one.path("name").asString(),
-                    "purpose",
-                    one.path("purpose").asString(),
-                    "page",
-                    shownAt.isEmpty() ? service + "/s/" + key : shownAt,
-                    "pageName",
-                    one.path("shownAs").asString(),
-                    "steps",
-                    one.path("made")
-                            .valueStream()
-                            .map(step -> Map.of(
-                                    "step",
-                                    STEPS.get(step.path("step").asString()),
-                                    "address",
-                                    workbench + key + "/" + step.path("step").asString()
-                                            + (step.has("part")
-                                                    ? "#" + step.path("part").asString()
-                                                    : ""),
-                                    "what",
-                                    step.path("what").asString()))
-                            .toList()));
-        }
-        return searches;
-    }
-
-    private String home() {
-        return page(
-                "home",
-                "Quillhaven Isles",
-                "Seven islands, one ferry, and a kettle always on: journal, makers, kitchen, outings and homes of the Quillhaven Isles.",
-                "/",
-                "",
-                Map.of(
-                        "journal",
-                        cards(
-                                "journal",
-                                content.items("journal").stream().limit(3).toList()),
-                        "outings",
-                        cards(
-                                "outings",
-                                content.items("outings").stream().limit(4).toList()),
-                        "homes",
-                        cards("homes", content.items("homes").stream().limit(3).toList()),
-                        "kitchen",
-                        cards(
-                                "kitchen",
-                                content.items("kitchen").stream().limit(4).toList())));
-    }
-
-    private String item(Quillhaven.Part part, Map<String, Object> item, String path) {
-        Map<String, Object> shown = new HashMap<>(card(part.key(), item));
-        shown.put("part", part);
-        shown.put("paragraphs", List.of(text(item, "body").split("\n\n")));
-        shown.put("facts", facts(part.key(), item));
-        shown.put("reviews", item.getOrDefault("reviews", List.of()));
-        shown.put("hasReviews", item.containsKey("reviews"));
-        shown.put("tags", item.getOrDefault("tags", item.getOrDefault("keywords", List.of())));
-        return page("item", text(shown, "title"), description(item), path, structured.of(part.key(), item), shown);
-    }
-
-    private static String description(Map<String, Object> item) {
-        String summary = text(item, "summary");
-        return summary.isEmpty() ? text(item, "body").split("(?<=[.!?]) ")[0] : summary;
-    }
-
-    private static String lead(String part) {
-        return LEADS.getOrDefault(part, "");
-    }
-
-    /** One line of a page's table of facts. */
-    record Fact(String name, String value) {}
-
-    private static List<Fact> facts(String part, Map<String, Object> item) {
-        List<Fact> facts = new ArrayList<>();
-        Map<String, String> names = new LinkedHashMap<>();
-        names.put("author", part.equals("pictures") ? "Photographer" : "By");
-        names.put("island", "Where");
-        names.put("trade", "Trade");
-        names.put("activity", "Kind");
-        names.put("offer", "Offer");
-        names.put("status", "Status");
-        names.put("course", "Course");
-        names.put("bedrooms", "Bedrooms");
-        names.put("area", "Area, m²");
-        names.put("hours", "Hours");
-        names.put("serves", "Serves");
-        names.put("since", "Since");
-        names.put("rating", "Rating");
-        names.put("code", "Code");
-        names.put("bookingCode", "Booking code");
-        names.forEach((property, name) -> {
-            if (item.get(property) != null) {
-                facts.add(new Fact(
-                        name, item.get(property).toString().replace("/", " › ").replaceAll("^(Q[OH]-\\d+) › ", "$1/")));
-            }
-        });
-        if (item.containsKey("price")) {
-            facts.add(new Fact("Price", price(part, item)));
-        }
-        if (part.equals("kitchen")) {
-            facts.add(new Fact("Takes", item.get("minutes") + " minutes"));
-        }
-        if (item.get("departures") instanceof List<?> days) {
-            facts.add(new Fact(
-                    "Departs",
-                    String.join(
-                            ", ",
-                            days.stream()
-                                    .map(day -> LocalDate.parse(day.toString()).format(DAY))
-                                    .toList())));
-        }
-        Map<String, String> features = new LinkedHashMap<>();
-        features.put("stepFree", "step-free");
-        features.put("garden", "garden");
-        features.put("seaView", "sea view");
-        features.put("petsWelcome", "pets welcome");
-        features.put("fireplace", "fireplace");
-        features.put("internet", "internet");
-        features.put("childrenWelcome", "children welcome");
-        features.put("dogsWelcome", "dogs welcome");
-        features.put("lunchIncluded", "lunch included");
-        features.put("visitorsWelcome", "visitors welcome");
-        features.put("takesCards", "takes cards");
-        List<String> has = features.entrySet().stream()
-                .filter(feature -> Boolean.TRUE.equals(item.get(feature.getKey())))
-                .map(Map.Entry::getValue)
-                .toList();
-        if (!has.isEmpty()) {
-            facts.add(new Fact("With", String.join(", ", has)));
-        }
-        return facts;
-    }
-
-    private static String price(String part, Map<String, Object> item) {
-        int price = ((Number) Objects.requireNonNull(item.get("price"))).intValue();
-        String amount = String.format(Locale.ENGLISH, "%,d", price);
-        if (part.equals("outings")) {
-            return price == 0 ? "free" : amount + " a person";
-        }
-        return "To let".equals(item.get("offer")) ? amount + " a week" : amount;
-    }
-
-    private List<Map<String, Object>> cards(String part, List<Map<String, Object>> items) {
-        return items.stream().map(item -> card(part, item)).toList();
-    }
-
-    private Map<String, Object> card(String part, Map<String, Object> item) {
-        Map<String, Object> card = new HashMap<>();
-        String title = text(item, "title");
-        card.put("title", title.isEmpty() ? text(item, "body").split("[,.]")[0] : title);
-        card.put("url", item.get("url"));
-        card.put("summary", text(item, "summary"));
-        card.put("image", item.get("image") instanceof Map<?, ?> image ? image.get("url") : null);
-        card.put(
-                "alt",
-                item.get("image") instanceof Map<?, ?> image && image.get("alt") != null ? image.get("alt") : "");
-        card.put("day", LocalDate.parse(text(item, "published")).format(DAY));
-        card.put(
-                "line",
-                switch (part) {
-                    case "journal" -> item.get("author") + " · " + item.get("minutes") + " min";
-                    case "makers" -> text(item, "trade").replace("/", " › ");
-                    case "kitchen" -> item.get("minutes") + " min · serves " + item.get("serves");
-                    case "outings" -> place(item) + " · " + price(part, item);
-                    case "homes" -> place(item) + " · " + price(part, item);
-                    default -> place(item);
-                });
-        return card;
-    }
-
-    private static String place(Map<String, Object> item) {
-        String island = text(item, "island");
-        return island.substring(island.lastIndexOf('/') + 1);
-    }
-
-    private List<String> addresses() {
-        List<String> addresses = new ArrayList<>(List.of(address() + "/"));
-        for (Quillhaven.Part part : Quillhaven.PARTS) {
-            addresses.add(address() + "/" + part.key());
-            content.items(part.key()).forEach(item -> addresses.add(address() + item.get("url")));
-        }
-        return addresses;
-    }
-
-    private List<Map<String, Object>> entries() {
-        return content.items("journal").stream()
-                .map(item -> {
-                    Map<String, Object> entry = new HashMap<>(item);
-                    if (item.get("image") instanceof Map<?, ?> image) {
-                        entry.put("picture", image.get("url"));
-                        if (image.get("alt") != null) {
-                            entry.put("alt", image.get("alt"));
-                        }
-                    }
-                    return entry;
-                })
-                .sorted((a, b) -> text(b, "published").compareTo(text(a, "published")))
-                .toList();
-    }
-
-    /** As a spreadsheet would have them: a column a field, lists with bars between their parts. */
-    private String csv() {
-        List<String> columns = List.of(
-                "id",
-                "title",
-                "summary",
-                "body",
-                "url",
-                "trade",
-                "island",
-                "lat",
-                "lon",
-                "town",
-                "image",
-                "image alt",
-                "plan",
-                "rating",
-                "since",
-                "code",
-                "keywords",
-                "visitorsWelcome",
-                "takesCards",
-                "stepFree",
-                "reviews",
-                "published");
-        StringWriter out = new StringWriter();
-        try (CSVPrinter printer = new CSVPrinter(
-                out,
-                CSVFormat.RFC4180
-                        .builder()
-                        .setHeader(columns.toArray(String[]::new))
-                        .get())) {
-            for (Map<String, Object> item : content.items("makers")) {
-                printer.printRecord(
-                        columns.stream().map(column -> cell(item, column)).toList());
-            }
-        } catch (IOException impossible) {
-            throw new UncheckedIOException("writing to memory", impossible);
-        }
-        return out.toString();
-    }
-
-    private static @Nullable Object cell(Map<String, Object> item, String column) {
-        Map<?, ?> place = item.get("place") instanceof Map<?, ?> map ? map : Map.of();
-        Map<?, ?> image = item.get("image") instanceof Map<?, ?> map ? map : Map.of();
-        return switch (column) {
-            case "lat", "lon" -> place.get(column);
-            case "town" -> place.get("name");
-            case "image" -> image.get("url");
-            case "image alt" -> image.get("alt");
-            default ->
-                item.get(column) instanceof List<?> list
-                        ? String.join(" | ", list.stream().map(Object::toString).toList())
-                        : item.get(column);
-        };
-    }
-
-    private String geoJson() {
-        List<Map<String, Object>> features = content.items("homes").stream()
-                .map(item -> {
-                    Map<?, ?> place = (Map<?, ?>) Objects.requireNonNull(item.get("place"));
-                    Map<String, Object> properties = new LinkedHashMap<>(item);
-                    properties.remove("place");
-                    properties.put("town", place.get("name"));
-                    return Map.<String, Object>of(
-                            "type",
-                            "Feature",
-                            "geometry",
-                            Map.of("type", "Point", "coordinates", List.of(place.get("lon"), place.get("lat"))),
-                            "properties",
-                            properties);
-                })
-                .toList();
-        return JSON.writeValueAsString(Map.of("type", "FeatureCollection", "features", features));
-    }
-
-    private String page(
-            String template, String title, String description, String path, String jsonLd, Map<String, Object> values) {
-        Map<String, Object> all = new HashMap<>(values);
-        all.put("content", plain(template + ".html", withService(values)));
-        all.put("pageTitle", title.equals("Quillhaven Isles") ? title : title + " – Quillhaven Isles");
-        all.put("description", description);
-        all.put("canonical", address() + path);
-        all.put("jsonLd", jsonLd);
-        all.put("hasJsonLd", !jsonLd.isEmpty());
-        all.put("withBox", !template.startsWith("search"));
-        boolean german = path.equals(GERMAN_SEARCH);
-        all.put("german", german);
-        all.put("language", german ? "de" : "en");
-        all.put(
-                "menu",
-                Quillhaven.PARTS.stream()
-                        .map(part -> Map.of(
-                                "key",
-                                part.key(),
-                                "label",
-                                part.label(),
-                                "here",
-                                path.equals("/" + part.key()) || path.startsWith("/" + part.key() + "/")))
-                        .toList());
-        return plain("layout.html", withService(all));
-    }
-
-    private Map<String, Object> withService(Map<String, Object> values) {
-        Map<String, Object> all = new HashMap<>(values);
-        all.put("service", service);
-        all.put("search", search);
-        return all;
-    }
-
-    private String plain(String name, Map<String, Object> values) {
-        return templates
-                .computeIfAbsent(name, file -> Mustache.compiler()
-                        .defaultValue("")
-                        .compile(new String(bytes(file), StandardCharsets.UTF_8)))
-                .execute(values);
-    }
-
-    private static byte[] bytes(String file) {
-        try (InputStream in = Objects.requireNonNull(
-                StandInSite.class.getResourceAsStream("/site/" + file), file + " is not on the class path")) {
-            return in.readAllBytes();
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading " + file, failure);
-        }
-    }
-
-    private static String text(Map<String, Object> item, String property) {
-        Object value = item.get(property);
-        return value == null ? "" : value.toString();
-    }
-
-    private void send(HttpExchange exchange, int status, @Nullable String type, String body) throws IOException {
-        UnaryOperator<Sent> how = altered.getOrDefault(exchange.getRequestURI().getPath(), UnaryOperator.identity());
-        Sent sent = how.apply(new Sent(body, policy()));
-        send(exchange, status, type, sent.page().getBytes(StandardCharsets.UTF_8), sent.policy());
-    }
-
-    /** As strict as a careful site's would be: the search must work under it. */
-    private String policy() {
-        return "default-src 'none'; script-src 'self' %s; connect-src %s; img-src 'self'; style-src 'self'; font-src 'self'; base-uri 'none'; form-action 'self' %s"
-                .formatted(service, service, service);
-    }
-
-    private void send(HttpExchange exchange, int status, @Nullable String type, byte[] body) throws IOException {
-        send(exchange, status, type, body, policy());
-    }
-
-    private void send(HttpExchange exchange, int status, @Nullable String type, byte[] body, String policy)
-            throws IOException {
+    private void send(HttpExchange exchange, int status, String type, byte[] body, String policy) throws IOException {
         exchange.getResponseHeaders().set("Content-Type", type);
         exchange.getResponseHeaders().set("Cache-Control", "no-cache");
         exchange.getResponseHeaders().set("Content-Security-Policy", policy);

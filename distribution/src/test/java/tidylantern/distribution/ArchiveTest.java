@@ -159,7 +159,7 @@ class ArchiveTest {
                     .map(entry -> entry.getName())
                     .filter(name -> name.startsWith("BOOT-INF/lib/") && name.endsWith(".jar"))
                     .map(name -> name.substring("BOOT-INF/lib/".length()))
-                    .filter(name -> !name.matches("(core|web)-[\\d.].*"))
+                    .filter(name -> !name.matches("(core|web|demo)-[\\d.].*"))
                     .map(name -> name.replaceFirst("-[\\d.].*", ""))
                     // Spring puts it in as it packs; its licence is that of Spring Boot.
                     .filter(name -> !name.equals("spring-boot-jarmode-tools"))

@@ -2,6 +2,7 @@ package tidylantern.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.By;
@@ -179,6 +181,108 @@ class BeginningTest {
         }
     }
 
+    /** RFC 4287, section 1.1: its brief example, from memory of its text. */
+    private static final String FEED = """
+            <?xml version="1.0" encoding="utf-8"?>
+            <feed xmlns="http://www.w3.org/2005/Atom"><title>Example Feed</title><link href="http://example.org/"/>
+            <updated>2003-12-13T18:30:02Z</updated><author><name>John Doe</name></author>
+            <id>urn:uuid:60a76c80-d399-11d9-b93C-0003939e0af6</id>
+            <entry><title>Atom-Powered Robots Run Amok</title><link href="http://example.org/2003/12/13/atom03"/>
+            <id>urn:uuid:1225c695-cfb8-4ebb-aaaa-80da344efa6a</id><updated>2003-12-13T18:30:02Z</updated>
+            <summary>Some text.</summary></entry></feed>""";
+
+    /** A site that has a feed of others and ten pages of others, and a page with a policy for the search. */
+    private static OnePageSite siteWithAFeedAndPages(RunningService service) throws IOException {
+        OnePageSite site = OnePageSite.of(
+                """
+                <!doctype html><html lang="en"><head><meta charset="utf-8"><title>World</title>
+                <meta name="viewport" content="width=device-width">
+                <link rel="alternate" type="application/atom+xml" title="Robots" href="/feed.atom">
+                <script type="module" src="%1$s/elements/tidy-lantern.js"></script></head><body><main><h1>World</h1>
+                <tidy-search search="world"></tidy-search><tidy-results search="world"></tidy-results></main></body></html>""".formatted(service.address()),
+                Map.of(
+                        "Content-Security-Policy",
+                        "default-src 'none'; script-src %1$s; connect-src %1$s; img-src 'self' %1$s"
+                                .formatted(service.address())));
+        StringBuilder addresses = new StringBuilder();
+        try (Stream<Path> pages = Files.list(Path.of("src/test/resources/others/libffi"))) {
+            for (Path page : pages.toList()) {
+                String path = "/manual/" + page.getFileName();
+                site.serve(path, "text/html; charset=utf-8", Files.readString(page));
+                addresses.append("<url><loc>%s%s</loc></url>".formatted(site.address(), path));
+            }
+        }
+        return site.serve("/feed.atom", "application/atom+xml", FEED)
+                .serve("/robots.txt", "text/plain", "Sitemap: " + site.address() + "/sitemap.xml\n")
+                .serve(
+                        "/sitemap.xml",
+                        "application/xml",
+                        "<?xml version=\"1.0\"?><urlset xmlns=\"http://www.sitemaps.org/schemas/sitemap/0.9\">%s</urlset>"
+                                .formatted(addresses));
+    }
+
+    /** A table (npm {@code countries-list}), a feed and the pages of a site, in one search; and back one version. */
+    @Test
+    void aTableAFeedAndASiteOfOthersBecomeOneSearch(@TempDir Path data) throws Exception {
+        try (RunningService service = empty(data);
+                OnePageSite site = siteWithAFeedAndPages(service);
+                Owner owner = new Owner()) {
+            Browser browser = owner.browser;
+            firstStart(service, browser, "World", site.address());
+            browser.seeText("[aria-label='Found on your site'] li", "10 pages");
+            owner.press(".ways a", "A file");
+            browser.until(
+                            "the field for a file",
+                            () -> browser.driver().findElements(By.cssSelector("input[type=file]")).stream()
+                                    .findFirst()
+                                    .orElse(null))
+                    .sendKeys(Path.of("../server/src/test/resources/tables/countries-list.csv")
+                            .toAbsolutePath()
+                            .normalize()
+                            .toString());
+            owner.press("button", "Bring in 160 items");
+            browser.seeText("a", "Make the first search");
+            for (String found : List.of("A feed", "10 pages")) {
+                browser.open(service.address() + "/workbench/world/sources/new");
+                browser.see("[aria-label='Found on your site'] a[aria-label*='%s']".formatted(found))
+                        .click();
+                browser.seeText("[role=status]", found.equals("A feed") ? "1 record" : " pages");
+                owner.press("button", "Bring ");
+                browser.see(".state.done");
+            }
+            browser.open(service.address() + "/workbench/world/searches/new");
+            browser.seeText("h3", "Filters");
+            browser.see("#search-name").sendKeys("World", Keys.ENTER);
+            browser.seeText(".decisions h2", "What is searched");
+            owner.press("button", "Look over and publish");
+            owner.press("[role=dialog] button", "Publish");
+            browser.seeText("[role=dialog]", "It is live");
+            finds(
+                    site.address(),
+                    Map.of(
+                            "mozambque",
+                            "Mozambique",
+                            "robots",
+                            "Atom-Powered Robots Run Amok",
+                            "closure",
+                            "The Closure API"));
+            thereAndBack(browser, site.address());
+        }
+    }
+
+    /** @param wanted by what a visitor types, how begins what comes first */
+    private static void finds(String site, Map<String, String> wanted) {
+        try (Browser visitor = Browser.phone()) {
+            visitor.open(site);
+            wanted.forEach((words, title) -> {
+                visitor.type(visitor.see(visitor.inside("tidy-search"), "input"), words);
+                visitor.untilTexts(visitor.inside("tidy-search"), ".row .title", titles -> titles.stream()
+                        .anyMatch(one -> one.startsWith(title)));
+            });
+            assertThat(visitor.consoleErrors()).isEmpty();
+        }
+    }
+
     @Test
     void whatTheSitesOwnPagesHaveIsFoundAndOffered(@TempDir Path data) throws Exception {
         try (RunningService service = empty(data);
@@ -204,6 +308,44 @@ class BeginningTest {
             assertThat(owner.browser.texts(owner.browser.driver(), "[aria-label='Found on your site'] li"))
                     .as("what is set up is not offered again")
                     .noneMatch(line -> line.contains("A feed"));
+        }
+    }
+
+    /** Who has no site at hand looks around in a sample, and throws it away by one press. */
+    @Test
+    void theSampleSiteIsTakenInsteadAndThrownAway(@TempDir Path data) {
+        try (RunningService service = empty(data);
+                Owner owner = new Owner();
+                Browser visitor = Browser.wide()) {
+            Browser browser = owner.browser;
+            browser.open(service.address());
+            browser.see("#token").sendKeys(service.part(Accounts.class).firstStartToken());
+            owner.press("label", "Only look around");
+            browser.see("#name").sendKeys("Perpetua");
+            browser.see("#password").sendKeys("long enough by far");
+            browser.mustBeAccessible("first start with a sample");
+            browser.see("button[type=submit]").click();
+            browser.seeText("li", "Sample search");
+            browser.seeText("aside", "This is the sample site");
+            browser.mustBeAccessible("the sample site");
+
+            visitor.open(service.address() + "/sample/");
+            visitor.see(visitor.inside("tidy-search"), "input").sendKeys("lighthuose");
+            visitor.untilTexts(visitor.inside("tidy-search"), ".row .title", titles -> titles.stream()
+                    .anyMatch(title -> title.contains("ighthouse")));
+            visitor.open(service.address() + "/sample/search?q=soup");
+            visitor.see(visitor.inside("tidy-results"), ".card .title").click();
+            visitor.until("an item's page", () -> visitor.address().contains("/sample/kitchen/"));
+            assertThat(visitor.consoleErrors()).isEmpty();
+
+            owner.press("aside button", "Throw it away");
+            browser.seeText("h1, h2", "No site yet");
+            visitor.open(service.address() + "/sample/");
+            visitor.until("it is gone", () -> visitor.driver()
+                    .findElements(By.cssSelector("tidy-search"))
+                    .isEmpty());
+            owner.press("button", "Take the sample site");
+            browser.seeText("li", "Sample search");
         }
     }
 

@@ -63,8 +63,16 @@ class AccountController {
 
     record SignIn(String name, String password) {}
 
-    /** @param token that the service's log tells while there is no owner */
-    record FirstStart(String token, String name, String password, String siteName, String siteAddress) {}
+    /**
+     * @param token that the service's log tells while there is no owner
+     * @param siteName null, as is the address, to begin without a site
+     */
+    record FirstStart(
+            String token,
+            String name,
+            String password,
+            @Nullable String siteName,
+            @Nullable String siteAddress) {}
 
     /**
      * @param site that the key is good for; null for all sites
@@ -134,10 +142,17 @@ class AccountController {
             throw Refusal.conflict("This installation has an owner already. Sign in.");
         }
         String name = given.name().strip();
-        Sites.check(given.siteName(), given.siteAddress(), List.of());
+        boolean withSite = given.siteName() != null || given.siteAddress() != null;
+        String siteName = Objects.requireNonNullElse(given.siteName(), "");
+        String siteAddress = Objects.requireNonNullElse(given.siteAddress(), "");
+        if (withSite) {
+            Sites.check(siteName, siteAddress, List.of());
+        }
         transaction.executeWithoutResult(status -> {
             accounts.addFirstOwner(given.token(), name, given.password());
-            sites.add(given.siteName(), given.siteAddress());
+            if (withSite) {
+                sites.add(siteName, siteAddress);
+            }
         });
         accounts.begun();
         browsers.remember(request, response, name);

@@ -53,7 +53,8 @@ class Security {
     @Bean
     @Order(1)
     SecurityFilterChain visitors(HttpSecurity http, Sites sites, RefusedOrigins refused) throws Exception {
-        return http.securityMatcher("/api/public/**", "/s/**", "/elements/**", "/hosted.css", "/lantern.svg")
+        return http.securityMatcher(
+                        "/api/public/**", "/s/**", "/sample/**", "/elements/**", "/hosted.css", "/lantern.svg")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

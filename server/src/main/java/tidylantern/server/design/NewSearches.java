@@ -19,7 +19,7 @@ import tidylantern.server.platform.Refusal;
 
 /** How a search begins: as it is proposed from the content, as a copy of another, or with nothing decided. */
 @Component
-class NewSearches {
+public class NewSearches {
     private static final String NOT_NAMED_YET = "Search";
 
     private final Searches searches;
@@ -84,6 +84,12 @@ class NewSearches {
                         .toList(),
                 proposal.collections(),
                 proposal.parts());
+    }
+
+    /** A search as it is proposed for all that a site has, published at once. */
+    public Searches.Summary publishProposed(String site, String name, String by) {
+        Searches.Summary made = add(site, name, new ProposalChoices(null, null, null), null);
+        return searches.publish(made.key(), searches.draft(made.key()).revision(), by, null);
     }
 
     /**

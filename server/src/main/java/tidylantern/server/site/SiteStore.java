@@ -13,17 +13,17 @@ class SiteStore {
         this.jdbc = jdbc;
     }
 
-    record StoredSite(String siteKey, String name, String address, String timeZone, String look) {}
+    record StoredSite(String siteKey, String name, String address, String timeZone, String look, boolean sample) {}
 
     /** By key. */
     List<StoredSite> all() {
-        return jdbc.sql("SELECT site_key, name, address, time_zone, look FROM site ORDER BY site_key")
+        return jdbc.sql("SELECT site_key, name, address, time_zone, look, sample FROM site ORDER BY site_key")
                 .query(StoredSite.class)
                 .list();
     }
 
     Optional<StoredSite> find(String key) {
-        return jdbc.sql("SELECT site_key, name, address, time_zone, look FROM site WHERE site_key = :key")
+        return jdbc.sql("SELECT site_key, name, address, time_zone, look, sample FROM site WHERE site_key = :key")
                 .param("key", key)
                 .query(StoredSite.class)
                 .optional();
@@ -31,12 +31,13 @@ class SiteStore {
 
     void add(StoredSite site) {
         jdbc.sql(
-                        "INSERT INTO site (site_key, name, address, time_zone, look) VALUES (:key, :name, :address, :zone, :look)")
+                        "INSERT INTO site (site_key, name, address, time_zone, look, sample) VALUES (:key, :name, :address, :zone, :look, :sample)")
                 .param("key", site.siteKey())
                 .param("name", site.name())
                 .param("address", site.address())
                 .param("zone", site.timeZone())
                 .param("look", site.look())
+                .param("sample", site.sample())
                 .update();
     }
 

@@ -72,8 +72,10 @@ public class Sites {
      * @param origins that may ask from a browser; the address's own is always among them
      * @param timeZone by whose days placements begin and end: an IANA name, such as {@code Atlantic/Faroe}
      * @param look what the elements of its searches wear
+     * @param sample whether it was taken to try things with, so that its pages come from the service itself
      */
-    public record Site(String key, String name, String address, List<String> origins, String timeZone, Look look) {
+    public record Site(
+            String key, String name, String address, List<String> origins, String timeZone, Look look, boolean sample) {
         /** The time zone, to reckon with. */
         public ZoneId zone() {
             return ZoneId.of(timeZone);
@@ -122,14 +124,21 @@ public class Sites {
                 site.address(),
                 store.origins(site.siteKey()),
                 site.timeZone(),
-                json.readValue(site.look(), Look.class));
+                json.readValue(site.look(), Look.class),
+                site.sample());
     }
 
     @Transactional
     public Site add(String name, String address) {
+        return add(name, address, false);
+    }
+
+    /** @param sample whether its pages come from the service itself */
+    @Transactional
+    public Site add(String name, String address, boolean sample) {
         check(name, address, List.of());
         String key = KeyNames.from(name, "site", taken -> store.find(taken).isPresent());
-        store.add(new SiteStore.StoredSite(key, name.strip(), written(address), USUAL_ZONE, "{}"));
+        store.add(new SiteStore.StoredSite(key, name.strip(), written(address), USUAL_ZONE, "{}", sample));
         store.addOrigin(key, origin(address));
         // Whatever is read of it meanwhile goes again if the whole is taken back.
         afterCompletion(() -> known.remove(key));
