@@ -1,11 +1,14 @@
 package tidylantern.core.proposal;
 
+import java.math.BigDecimal;
+import java.text.NumberFormat;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -291,7 +294,16 @@ final class ProposedFilters {
 
     private static String range(NarrowingField field) {
         FilterAnswer.Bounds bounds = field.bounds();
-        return bounds == null || bounds.min() == null ? "" : "; from %s to %s".formatted(bounds.min(), bounds.max());
+        return bounds == null || bounds.min() == null || bounds.max() == null
+                ? ""
+                : "; from %s to %s".formatted(read(bounds.min()), read(bounds.max()));
+    }
+
+    /** A bound as people read it; days stay as they are. */
+    private static String read(String bound) {
+        return bound.matches("-?\\d+(\\.\\d+)?")
+                ? NumberFormat.getNumberInstance(Locale.ENGLISH).format(new BigDecimal(bound))
+                : bound;
     }
 
     private String why(NarrowingField field) {

@@ -320,7 +320,7 @@ final class Proposing {
     private void cards() {
         for (CollectionSample sample : samples) {
             KindOfSite itsKind = samples.size() == 1 ? kind : KindOfSite.of(sample, today);
-            ReadyCards.Ready ready = itsKind.card(ReadyCards.of(sample.collection(), content));
+            ReadyCards.Ready ready = itsKind.card(ReadyCards.of(sample.collection(), content, sample.some()));
             Card card = new Card(Place.LIST, sample.collection().key(), ready.body());
             if (card.fields().isEmpty()) {
                 continue;

@@ -132,7 +132,9 @@ final class CardWriter {
     private @Nullable CardValue mention(MentionPart part, Hit hit) {
         Tier tier = hit.tier();
         return switch (part.what()) {
-            case COLLECTION -> CardValue.text(part.key(), hit.collectionLabel());
+            // Of one alone it would stand on every card and tell nobody anything.
+            case COLLECTION ->
+                design.reach().collections().size() == 1 ? null : CardValue.text(part.key(), hit.collectionLabel());
             case RIBBON ->
                 tier == null || tier.looks().ribbon() == null
                         ? null

@@ -117,7 +117,7 @@ class OwnerCardsController {
                         .map(collection -> new CardMaterial(
                                 collection.key(),
                                 collection.label(),
-                                ReadyCards.of(collection, content),
+                                ReadyCards.of(collection, content, some(draft.site(), content, collection)),
                                 fields(draft.site(), content, collection, values)))
                         .toList(),
                 ReadyCards.parts(),

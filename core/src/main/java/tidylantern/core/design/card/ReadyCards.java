@@ -1,5 +1,6 @@
 package tidylantern.core.design.card;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -14,6 +15,8 @@ import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.Item;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.card.Format.Amount;
 import tidylantern.core.design.card.Format.Days;
@@ -28,6 +31,9 @@ public final class ReadyCards {
     public static final String ENTRY = "An entry of a directory";
     public static final String POST = "A post";
     public static final String PICTURE = "A picture";
+    public static final String FACTS = "A thing with its facts";
+    /** What is rated by signs; where anything has more, the number itself is told. */
+    private static final int SIGNS = 5;
 
     private static final Set<FieldKey> TOLD_ELSEWHERE = Set.of(FieldKey.AUTHOR, FieldKey.PUBLISHED);
 
@@ -79,9 +85,12 @@ public final class ReadyCards {
     /** Fields that other collections of the site have, too: they tell less of what this one is about. */
     private final Set<FieldKey> shared;
 
-    private ReadyCards(Collection collection, Set<FieldKey> shared) {
+    private final List<Item> some;
+
+    private ReadyCards(Collection collection, Set<FieldKey> shared, List<Item> some) {
         this.collection = collection;
         this.shared = shared;
+        this.some = some;
     }
 
     /** @param name what it is for, as owners read it */
@@ -118,16 +127,27 @@ public final class ReadyCards {
         return parts;
     }
 
-    /** Those that a collection has the fields for, the one that shows most of them first; the plain one last. */
-    public static List<Ready> of(Collection collection, SiteContent content) {
+    /**
+     * Those that a collection has the fields for, the one that shows most of them first; the plain one last.
+     *
+     * @param some items of the collection, by whose values a rating is told from other numbers
+     */
+    public static List<Ready> of(Collection collection, SiteContent content, List<Item> some) {
         Set<FieldKey> shared = content.collections().stream()
                 .filter(other -> !other.key().equals(collection.key()))
                 .flatMap(other -> other.fields().stream())
                 .map(Field::key)
                 .collect(Collectors.toSet());
-        ReadyCards with = new ReadyCards(collection, shared);
+        ReadyCards with = new ReadyCards(collection, shared, some);
         return Stream.concat(
-                        Stream.of(with.home(), with.trip(), with.recipe(), with.entry(), with.post(), with.picture())
+                        Stream.of(
+                                        with.home(),
+                                        with.trip(),
+                                        with.recipe(),
+                                        with.entry(),
+                                        with.post(),
+                                        with.picture(),
+                                        with.facts())
                                 .filter(Objects::nonNull)
                                 .sorted(Comparator.comparingLong(Ready::shown).reversed()),
                         Stream.of(new Ready("Plain", PLAIN), new Ready("Nothing but the title", EMPTY)))
@@ -179,7 +199,7 @@ public final class ReadyCards {
         ValuePart trade = category(true, Lettering.quiet());
         ValuePart rating = numbers()
                 .filter(field -> names(field, "rating", "stars"))
-                .map(field -> ValuePart.of(field.key(), new Quantity(Quantity.Style.SIGNS, 5), Lettering.usual()))
+                .map(this::rating)
                 .findFirst()
                 .orElse(null);
         return trade == null || (rating == null && place() == null)
@@ -191,6 +211,34 @@ public final class ReadyCards {
                         line("facts", rating, place()),
                         excerpt(2),
                         trade);
+    }
+
+    /** By signs where all ratings that are known have a place among them; "7.4" says no more than "5 of 5" by signs. */
+    private ValuePart rating(Field field) {
+        boolean fits = some.stream()
+                .map(item -> item.values().get(field.key()))
+                .allMatch(value -> !(value instanceof FieldValue.Numeric number)
+                        || number.number().compareTo(BigDecimal.valueOf(SIGNS)) <= 0);
+        return fits
+                ? ValuePart.of(field.key(), new Quantity(Quantity.Style.SIGNS, SIGNS), Lettering.usual())
+                : number(field);
+    }
+
+    /** What is none of these: two categories. */
+    private @Nullable Ready facts() {
+        List<ValuePart> categories = of(FieldKind.CATEGORY)
+                .sorted(Comparator.comparing(field -> shared.contains(field.key())))
+                .map(field -> ValuePart.of(field.key(), new Names(false, false, 2), Lettering.quiet()))
+                .limit(2)
+                .toList();
+        return categories.isEmpty()
+                ? null
+                : beside(
+                        FACTS,
+                        picture(PicturePart.Shape.SQUARE, PicturePart.Size.SMALL),
+                        title(),
+                        excerpt(2),
+                        line("facts", categories.toArray(CardPart[]::new)));
     }
 
     private @Nullable Ready post() {

@@ -3,6 +3,7 @@ package tidylantern.core.design.card;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -15,6 +16,10 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.Item;
+import tidylantern.core.content.ItemId;
+import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.DesignFault;
 
@@ -120,8 +125,43 @@ class CardTest {
                 .beside("480");
     }
 
+    /** Stars above five would be five, whatever the number says. */
+    @Test
+    void aRatingIsToldBySignsOnlyWhereAllFindRoomAmongThem() {
+        Collection rated = collection(Map.of("trade", FieldKind.CATEGORY, "rating", FieldKind.NUMBER));
+        assertThat(ratedBy(rated, "4.5", "5")).isEqualTo(Format.Quantity.Style.SIGNS);
+        assertThat(ratedBy(rated, "4.5", "7.4")).isEqualTo(Format.Quantity.Style.NUMBER);
+    }
+
+    private static Format.Quantity.Style ratedBy(Collection rated, String... ratings) {
+        List<Item> some = Stream.of(ratings)
+                .map(rating -> new Item(
+                        new ItemRef(HOMES, new ItemId(rating)),
+                        Map.of(new FieldKey("rating"), new FieldValue.Numeric(new BigDecimal(rating)))))
+                .toList();
+        // A place or a rating makes an entry of a directory.
+        return ReadyCards.of(rated, new SiteContent(List.of(rated)), some).stream()
+                .filter(ready -> ready.name().equals(ReadyCards.ENTRY))
+                .flatMap(ready -> new Card(Place.LIST, null, ready.body()).leaves())
+                .flatMap(part -> part instanceof ValuePart value && value.key().equals("rating")
+                        ? Stream.of(((Format.Quantity) value.format()).style())
+                        : Stream.empty())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void whatHasCategoriesAloneSaysTwoOfThem() {
+        Collection countries = collection(Map.of(
+                "continent", FieldKind.CATEGORY, "currency", FieldKind.CATEGORY, "languages", FieldKind.CATEGORY));
+        ReadyCards.Ready first = ready(countries).getFirst();
+        assertThat(first.name()).isEqualTo(ReadyCards.FACTS);
+        assertThat(new Card(Place.LIST, null, first.body()).fields())
+                .containsExactlyInAnyOrder(new FieldKey("continent"), new FieldKey("currency"));
+    }
+
     private static List<ReadyCards.Ready> ready(Collection collection) {
-        return ReadyCards.of(collection, new SiteContent(List.of(collection)));
+        return ReadyCards.of(collection, new SiteContent(List.of(collection)), List.of());
     }
 
     private static Collection collection(Map<String, FieldKind> fields) {
