@@ -32,7 +32,7 @@ final class ProposedOrder {
     }
 
     /**
-     * @param label what visitors read for it
+     * @param label what it is called
      * @param why in words for the owner
      */
     record First(List<OrderKey> by, String label, String why) {}

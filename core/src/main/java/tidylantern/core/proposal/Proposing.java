@@ -284,11 +284,10 @@ final class Proposing {
                 Step.ORDER,
                 "Without words: " + first.label(),
                 first.why(),
+                // What it is called has to fit the order with words, too: its usual name does.
                 now -> now.withOrder(
-                        new ResultOrder(null, first.by(), now.order().choices(), first.label())));
-        List<ResultOrder.Choice> choices = proposed.choices().stream()
-                .filter(choice -> !choice.by().equals(first.by()))
-                .toList();
+                        new ResultOrder(null, first.by(), now.order().choices(), null)));
+        List<ResultOrder.Choice> choices = proposed.choices();
         if (!choices.isEmpty()) {
             part(
                     "order-choices",

@@ -28,6 +28,7 @@ import tidylantern.core.design.Control;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
+import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.design.results.Arranged;
@@ -285,7 +286,12 @@ class SearchProposalTest {
         assertThat(words.partOfWord()).isEqualTo(Words.PartOfWord.INSIDE);
         assertThat(words.stopWords()).contains("und", "der");
         assertThat(words.searched()).anyMatch(weight -> weight.field().equals(new FieldKey("strasse")));
-        assertThat(proposal().design().order().label()).isEqualTo("Nach Name");
+        assertThat(proposal().design().order().choices())
+                .extracting(ResultOrder.Choice::label)
+                .contains("Nach Name");
+        assertThat(proposal().design().order().label())
+                .as("what holds by itself goes by the words once there are some")
+                .isEmpty();
     }
 
     /** Whatever an owner leaves away is not there, and all else is as before. */

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import tidylantern.demo.IslePages;
-import tidylantern.demo.Quillhaven;
 import tidylantern.server.site.Sites;
 
 /** Takes the sample site, and serves its pages for as long as it is there. */
@@ -47,7 +46,7 @@ class SampleController {
         }
         String path = URI.create(request.getRequestURI()).getPath().substring(SampleSite.ROOT.length());
         IslePages pages = new IslePages(
-                new Quillhaven(sample.today()),
+                sample.isles(),
                 new IslePages.Whereabouts(
                         origin(), SampleSite.ROOT, "", sample.search(site).orElse(""), false));
         IslePages.Page page = pages.at(path.isEmpty() ? "/" : path);

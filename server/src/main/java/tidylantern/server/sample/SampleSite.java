@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.CollectionKey;
@@ -42,6 +43,10 @@ class SampleSite {
     private final TransactionTemplate transaction;
     private final JsonMapper json;
     private final Clock clock;
+    /** Read once a day, and not before anybody takes the sample. */
+    private volatile @Nullable Dated dated;
+
+    private record Dated(LocalDate day, Quillhaven isles) {}
 
     SampleSite(
             Sites sites,
@@ -75,9 +80,15 @@ class SampleSite {
                 .findFirst();
     }
 
-    /** The day from which the dates of its content are counted. */
-    LocalDate today() {
-        return LocalDate.now(clock);
+    /** Its content, with dates that are counted from today. */
+    Quillhaven isles() {
+        LocalDate today = LocalDate.now(clock);
+        Dated known = dated;
+        if (known == null || !known.day().equals(today)) {
+            known = new Dated(today, new Quillhaven(today));
+            dated = known;
+        }
+        return known.isles();
     }
 
     /**
@@ -90,7 +101,7 @@ class SampleSite {
         if (there().isPresent()) {
             throw Refusal.conflict("The sample site is there already. Throw it away to take it anew.");
         }
-        Quillhaven isles = new Quillhaven(today());
+        Quillhaven isles = isles();
         String key = Objects.requireNonNull(transaction.execute(status -> {
             Sites.Site site = sites.add(NAME, origin + ROOT, true);
             sites.changeLook(site.key(), json.readValue(Quillhaven.look(), Look.class));
