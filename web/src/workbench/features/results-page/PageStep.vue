@@ -47,7 +47,7 @@ const nothing = settingsOf(toRef(shows, 'nothing'))
     <LimitedNumber
       v-model="settings.most"
       label="To look through at most"
-      empty="all of them"
+      empty="10,000"
       path="page.most"
       :limits="choices.limits"
     />

@@ -441,7 +441,8 @@ public record Filter(
                         one.getKey(),
                         one.getValue());
                 DesignFault.unless(
-                        merged.keySet().stream().noneMatch(gone -> isAt(one.getValue(), gone)),
+                        // Of thousands of merged values, each is compared with those above its target alone.
+                        standsFor(one.getValue(), merged).equals(one.getValue()),
                         "merged",
                         "\"%s\" counts as \"%s\", which counts as another one",
                         one.getKey(),
@@ -476,6 +477,10 @@ public record Filter(
 
         /** The value that another one counts as; the same for most. */
         public String standsFor(String value) {
+            return standsFor(value, merged);
+        }
+
+        private static String standsFor(String value, Map<String, String> merged) {
             // Asked of every value of a large tree with every answer, and hardly anybody merges any.
             for (int end = merged.isEmpty() ? 0 : value.length(); end > 0; end = value.lastIndexOf('/', end - 1)) {
                 String target = merged.get(value.substring(0, end));

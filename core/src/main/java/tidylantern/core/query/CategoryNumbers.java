@@ -213,19 +213,24 @@ final class CategoryNumbers {
     int[][][] ofPaths(IndexReader reader, FieldKey field, Reading reading) throws IOException {
         return reading.equals(Reading.PLAIN)
                 ? ofPaths
-                : PerState.of(reader, new Read(field, reading), int[][][].class, () -> Arrays.stream(ofPaths)
-                        .map(part -> Arrays.stream(part)
-                                .map(path -> read(path, reading))
-                                .toArray(int[][]::new))
-                        .toArray(int[][][]::new));
+                : PerState.of(reader, new Read(field, reading), int[][][].class, () -> read(reading));
     }
 
     private record Read(FieldKey field, Reading reading) {}
 
     // The other rules take their defaults.
     @SuppressWarnings("NullAway")
-    private int[] read(int[] path, Reading reading) {
+    private int[][][] read(Reading reading) {
+        // Once for all paths: making the rules compares each merged value with others.
         Filter.ValueRules rules = new Filter.ValueRules(true, reading.merged(), 0, null, null);
+        return Arrays.stream(ofPaths)
+                .map(part -> Arrays.stream(part)
+                        .map(path -> read(path, reading, rules))
+                        .toArray(int[][]::new))
+                .toArray(int[][][]::new);
+    }
+
+    private int[] read(int[] path, Reading reading, Filter.ValueRules rules) {
         return IntStream.of(path)
                 .skip(reading.themselves() ? path.length - 1 : 0)
                 .flatMap(number -> {

@@ -157,18 +157,16 @@ public final class SearchEngine {
         ReadQuery read = asked.read();
         Ordering ordering = asked.ordering();
         int perPage = design.page().perPage();
-        int page = query.page();
-        TopFieldCollectorManager best = top(searcher, ordering.sort(), (long) page * perPage);
+        int wanted = design.page().reachable((int) Math.min((long) query.page() * perPage, Integer.MAX_VALUE));
+        TopFieldCollectorManager best = top(searcher, ordering.sort(), wanted);
         // Which collections the results are of takes a look at each of them, so only where a filter asks for it.
         CollectionsAmong among = design.filtersInUse().stream()
                         .allMatch(filter -> filter.shown().collections().isEmpty())
                 ? null
                 : new CollectionsAmong();
         // Filters count over everything that is found, so that nothing is spared by looking at a part of it.
-        Query nearest = asked.narrowing().filters().isEmpty()
-                ? Nearest.among(
-                        asked, ordering, read.lucene(), (int) Math.min((long) page * perPage, Integer.MAX_VALUE))
-                : null;
+        Query nearest =
+                asked.narrowing().filters().isEmpty() ? Nearest.among(asked, ordering, read.lucene(), wanted) : null;
         TopFieldDocs top = inTime(
                 searcher,
                 own -> nearest != null

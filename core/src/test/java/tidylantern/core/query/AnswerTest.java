@@ -174,6 +174,19 @@ class AnswerTest {
                         "It begins with a [lobster], then goes on.");
     }
 
+    /** Whoever asks for a page behind all others has nobody line up a whole index. */
+    @Test
+    void nobodyLooksBehindTenThousandResults() {
+        for (int n = 0; n < 10_020; n++) {
+            site.post(String.valueOf(n), "title", "Boat");
+        }
+        Answer answer = site.indexed().engine().answer(SITE, design(), new VisitorQuery("boat", Integer.MAX_VALUE));
+        assertThat(answer.total()).as("all of them are counted").isEqualTo(10_020);
+        assertThat(answer.pages()).isEqualTo(1_000);
+        assertThat(answer.page()).as("it says which page it is").isEqualTo(1_000);
+        assertThat(answer.hits()).hasSize(10);
+    }
+
     @Test
     void longTextsAreCutAroundTheRichestStretch() {
         StringBuilder body = new StringBuilder("lobster alone. ");

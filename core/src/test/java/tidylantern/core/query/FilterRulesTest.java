@@ -7,9 +7,12 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.apache.lucene.util.SloppyMath;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -99,6 +102,32 @@ class FilterRulesTest {
             assertThat(answer(site, flat, Map.of("tag", List.of("sea/gigs"))).total())
                     .as("what is deeper cannot be ticked")
                     .isEqualTo(4);
+        }
+    }
+
+    /** Comparing each merged value with every other for each of the paths would take the better part of a minute. */
+    @Test
+    @Timeout(20)
+    void manyMergedValuesOfALargeFieldCountAsTheirTargets(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder)) {
+            for (int item = 0; item < 1_000; item++) {
+                int first = item * 20;
+                site.item(
+                        SearchFixture.POSTS,
+                        "i" + item,
+                        Map.of(
+                                "tags",
+                                IntStream.range(first, first + 20)
+                                        .mapToObj(tag -> "tag" + tag)
+                                        .toList()));
+            }
+            site.indexed();
+            Map<String, String> merged =
+                    IntStream.range(1, 301).boxed().collect(Collectors.toMap(tag -> "tag" + tag, tag -> "tag0"));
+            SearchDesign design = design(TAGS.withPicked(List.of("tag0")).withValues(rules(true, merged, 0)));
+            assertThat(said(answer(site, design, Map.of()), 0))
+                    .as("the items of tags 0 to 300")
+                    .isEqualTo("tag0 16");
         }
     }
 

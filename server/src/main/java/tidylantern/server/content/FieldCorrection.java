@@ -212,6 +212,8 @@ class FieldCorrection {
                 } finally {
                     contents.forget(site);
                 }
+                // Whoever made it is told that it is kept, so it is on the disk itself by then.
+                store.force();
                 run.isKept();
                 indexes.followOrLater(site);
             }

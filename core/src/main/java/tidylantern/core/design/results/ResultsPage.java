@@ -15,7 +15,7 @@ import tidylantern.core.design.Sign;
  * @param perPage how many results a page holds, 1 to 100
  * @param layout how the cards stand
  * @param paging how visitors get further
- * @param most results that can be looked through, 1 to 10,000; null for all. The count is that of all found
+ * @param most results that can be looked through, 1 to 10,000, which null stands for. The count is that of all found
  * @param shows what stands around the cards
  * @param start what is shown before anything is typed
  * @param told to whom the address tells what
@@ -82,9 +82,12 @@ public record ResultsPage(
         return new ResultsPage(address, perPage, layout, paging, most, around, start, told);
     }
 
-    /** How many of the results found can be looked through. */
+    /**
+     * How many of the results found can be looked through. Nobody looks through more than 10,000 (common practice), and
+     * whoever asks for a page behind them would have the service line up all before it.
+     */
     public int reachable(int found) {
-        return most == null ? found : Math.min(found, most);
+        return Math.min(found, most == null ? MOST.most() : most);
     }
 
     /** How visitors get further. */
