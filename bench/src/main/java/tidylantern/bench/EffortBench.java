@@ -59,10 +59,9 @@ final class EffortBench {
             SearchEngine engine = new SearchEngine(index);
             Timings timings = new Timings();
             for (int push = 0; push < PUSHES; push++) {
-                timings.measure(
-                        "first answer after a push", () -> engine.answer(SITE, withTree, new VisitorQuery("", 1))
-                                .total());
-                timings.measure("the next", () -> engine.answer(SITE, withTree, new VisitorQuery("", 1))
+                timings.measure("first answer after a push", () -> engine.answer(SITE, withTree, Asking.of("", 1))
+                        .total());
+                timings.measure("the next", () -> engine.answer(SITE, withTree, Asking.of("", 1))
                         .total());
                 index.apply(
                         List.of(item(
@@ -91,7 +90,7 @@ final class EffortBench {
                 String query = IntStream.range(0, many)
                         .mapToObj(n -> bent(words.get(random.nextInt(words.size())), random))
                         .collect(Collectors.joining(" "));
-                timings.measure(many + " mistyped", () -> engine.answer(SITE, design, new VisitorQuery(query, 1))
+                timings.measure(many + " mistyped", () -> engine.answer(SITE, design, Asking.of(query, 1))
                         .total());
             }
         }
@@ -132,8 +131,8 @@ final class EffortBench {
 
     private static void measure(Timings timings, String name, SearchEngine engine, SearchDesign design, String query)
             throws Exception {
-        timings.measure(name, () -> engine.answer(SITE, design, new VisitorQuery(query, 1))
-                .total());
+        timings.measure(
+                name, () -> engine.answer(SITE, design, Asking.of(query, 1)).total());
     }
 
     private static String some(List<String> words, int many, Random random) {

@@ -24,7 +24,6 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
-import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.reference.WordNet;
 
 /**
@@ -106,10 +105,10 @@ final class FilterBench {
                 for (String query : queries) {
                     theirs += timings.measure("bare Lucene drill-sideways", () -> lucene.answer(query));
                     ours += timings.measure(
-                            "core, 8 filters", () -> engine.answer(SITE, design, new VisitorQuery(query, 1, asked))
+                            "core, 8 filters", () -> engine.answer(SITE, design, Asking.of(query, 1, asked))
                                     .total());
                     timings.measure("core, without filters", () -> engine.answer(
-                                    SITE, design.withFilters(List.of()), new VisitorQuery(query, 1))
+                                    SITE, design.withFilters(List.of()), Asking.of(query, 1))
                             .total());
                 }
             }

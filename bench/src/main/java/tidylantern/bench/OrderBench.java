@@ -131,7 +131,7 @@ final class OrderBench {
                     timings.forget();
                 }
                 for (String query : queries) {
-                    VisitorQuery asked = new VisitorQuery(query, 1, Map.of(), here);
+                    VisitorQuery asked = Asking.of(query, 1, Map.of(), here);
                     timings.measure("relevance", () -> engine.answer(site, relevance, asked)
                             .total());
                     timings.measure("tier, place, relevance", () -> engine.answer(site, tiered, asked)
@@ -211,7 +211,7 @@ final class OrderBench {
                 timings.measure("core, whole answer of the nearest 10", () -> engine.answer(
                                 site,
                                 design,
-                                new VisitorQuery(
+                                Asking.of(
                                         "",
                                         1,
                                         Map.of(),

@@ -91,7 +91,7 @@ final class WordNetBench {
                     timings.forget();
                 }
                 for (String query : queries) {
-                    VisitorQuery asked = new VisitorQuery(query, 1);
+                    VisitorQuery asked = Asking.of(query, 1);
                     timings.measure("bare Lucene, no typos", () -> lucene.answer(query));
                     timings.measure("core, no typos", () -> engine.answer(SITE, counting(EXACT), asked)
                             .total());
@@ -141,9 +141,8 @@ final class WordNetBench {
                     timings.measure("bare Lucene, found and shown", () -> lucene.findAndShow(query));
                     timings.measure("core, found", () -> engine.ranking(SITE, EXACT, query, 10, Set.of(), false)
                             .total());
-                    timings.measure(
-                            "core, found and shown", () -> engine.answer(SITE, EXACT, new VisitorQuery(query, 1))
-                                    .total());
+                    timings.measure("core, found and shown", () -> engine.answer(SITE, EXACT, Asking.of(query, 1))
+                            .total());
                 }
             }
             System.out.printf("%,d pages of %d words%n", pages.size(), WORDS_OF_A_PAGE);

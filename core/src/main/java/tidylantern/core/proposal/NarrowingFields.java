@@ -1,5 +1,6 @@
 package tidylantern.core.proposal;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,7 +34,10 @@ public final class NarrowingFields {
     private final SearchDesign design;
     private final List<Collection> searched;
 
-    private NarrowingFields(SiteIndex index, SiteContent content, SearchDesign design) {
+    private final LocalDate today;
+
+    private NarrowingFields(SiteIndex index, SiteContent content, SearchDesign design, LocalDate today) {
+        this.today = today;
         this.index = index;
         this.content = content;
         this.design = design;
@@ -43,8 +47,8 @@ public final class NarrowingFields {
     }
 
     /** Those of a design's reach that any item has a value in, in the order of the collections' fields. */
-    public static List<NarrowingField> of(SiteIndex index, SiteContent content, SearchDesign design) {
-        return new NarrowingFields(index, content, design).found();
+    public static List<NarrowingField> of(SiteIndex index, SiteContent content, SearchDesign design, LocalDate today) {
+        return new NarrowingFields(index, content, design, today).found();
     }
 
     private List<NarrowingField> found() {
@@ -77,7 +81,7 @@ public final class NarrowingFields {
             filters.add(Filter.of("f" + filters.size(), field.label(), field.key()));
         }
         return new SearchEngine(index)
-                .answer(content, design.withFilters(filters), new VisitorQuery("", 1))
+                .answer(content, design.withFilters(filters), VisitorQuery.plain("", today))
                 .filters();
     }
 

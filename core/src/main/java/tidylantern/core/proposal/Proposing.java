@@ -235,7 +235,7 @@ final class Proposing {
     private List<Filter> filters() {
         List<Filter> on = new ArrayList<>();
         for (ProposedFilters.Proposed one :
-                ProposedFilters.of(NarrowingFields.of(index, content, design), samples, kind, today, names)) {
+                ProposedFilters.of(NarrowingFields.of(index, content, design, today), samples, kind, today, names)) {
             boolean isOn = part(
                     "filter-" + one.filter().key(),
                     Step.FILTERS,

@@ -2,6 +2,7 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -70,22 +71,32 @@ public final class SearchEngine {
 
     private final SiteIndex index;
     private final Gazetteer gazetteer;
+    private final Clock clock;
     private final Duration longest;
 
     /** Knows no other places than those of items and the owner's own. */
     public SearchEngine(SiteIndex index) {
-        this(index, Gazetteer.empty());
+        this(index, Gazetteer.empty(), Clock.systemUTC());
     }
 
-    /** @param gazetteer places that visitors may name beside those of items and the owner's own */
-    public SearchEngine(SiteIndex index, Gazetteer gazetteer) {
-        this(index, gazetteer, LONGEST);
+    /**
+     * @param gazetteer places that visitors may name beside those of items and the owner's own
+     * @param clock tells the day where no visitor's query does
+     */
+    public SearchEngine(SiteIndex index, Gazetteer gazetteer, Clock clock) {
+        this(index, gazetteer, clock, LONGEST);
     }
 
-    SearchEngine(SiteIndex index, Gazetteer gazetteer, Duration longest) {
+    SearchEngine(SiteIndex index, Gazetteer gazetteer, Clock clock, Duration longest) {
         this.index = index;
         this.gazetteer = gazetteer;
+        this.clock = clock;
         this.longest = longest;
+    }
+
+    /** The day that it is at a site. */
+    public LocalDate today(SiteContent content) {
+        return LocalDate.now(clock.withZone(content.zone()));
     }
 
     /**
@@ -139,8 +150,7 @@ public final class SearchEngine {
      * @param next a state that nobody asks yet
      */
     public void prepare(IndexSearcher next, SiteContent content, List<SearchDesign> designs) {
-        VisitorQuery startingList =
-                new VisitorQuery("", 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
+        VisitorQuery startingList = VisitorQuery.plain("", today(content));
         try {
             for (SearchDesign design : designs) {
                 answer(next, content, design, startingList, Popularity.UNKNOWN);
@@ -267,7 +277,8 @@ public final class SearchEngine {
         try {
             return index.read(searcher -> {
                 List<FilterFigures> figures = new ArrayList<>();
-                for (OneFilter one : Asked.of(searcher, content, design, new VisitorQuery("", 1), gazetteer)
+                VisitorQuery everything = VisitorQuery.plain("", today(content));
+                for (OneFilter one : Asked.of(searcher, content, design, everything, gazetteer)
                         .narrowing()
                         .filters()) {
                     BooleanQuery.Builder any = new BooleanQuery.Builder();
@@ -409,8 +420,7 @@ public final class SearchEngine {
      */
     public Ranking ranking(
             SiteContent content, SearchDesign design, String text, int most, Set<ItemRef> asked, boolean suggestion) {
-        VisitorQuery query =
-                new VisitorQuery(text, 1, Map.of(), Whereabouts.UNKNOWN, "", LocalDate.now(content.zone()));
+        VisitorQuery query = VisitorQuery.plain(text, today(content));
         try {
             return index.read(searcher -> {
                 Asked all = Asked.of(searcher, content, design, query, gazetteer);

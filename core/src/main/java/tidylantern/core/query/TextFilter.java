@@ -1,6 +1,7 @@
 package tidylantern.core.query;
 
 import java.io.IOException;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import org.apache.lucene.index.LeafReaderContext;
@@ -40,7 +41,8 @@ final class TextFilter implements OneFilter {
             throws IOException {
         this.filter = filter;
         this.searcher = searcher;
-        VisitorQuery asked = new VisitorQuery(given.isEmpty() ? "" : given.getFirst(), 1);
+        // Words are the same on any day.
+        VisitorQuery asked = VisitorQuery.plain(given.isEmpty() ? "" : given.getFirst(), LocalDate.EPOCH);
         Words words = design.words()
                 .withWeights(List.of(new FieldWeight(filter.field(), 1)))
                 .withNeeded(Words.WordsNeeded.ALL)

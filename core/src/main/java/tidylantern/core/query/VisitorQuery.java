@@ -1,7 +1,6 @@
 package tidylantern.core.query;
 
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -47,22 +46,6 @@ public record VisitorQuery(
                         filter -> filter.getValue().stream().limit(MOST_VALUES).toList()));
     }
 
-    /** On this day, by Greenwich time. */
-    public VisitorQuery(String text, int page, Map<String, List<String>> filters) {
-        this(text, page, filters, Whereabouts.UNKNOWN);
-    }
-
-    /** On this day, by Greenwich time. */
-    public VisitorQuery(String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts) {
-        this(text, page, filters, whereabouts, "");
-    }
-
-    /** On this day, by Greenwich time. */
-    public VisitorQuery(
-            String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, String order) {
-        this(text, page, filters, whereabouts, order, LocalDate.now(ZoneOffset.UTC));
-    }
-
     /** With names in the order of what is searched. */
     public VisitorQuery(
             String text,
@@ -74,9 +57,9 @@ public record VisitorQuery(
         this(text, page, filters, whereabouts, order, today, null);
     }
 
-    /** Without filters. */
-    public VisitorQuery(String text, int page) {
-        this(text, page, Map.of());
+    /** The first page of what words find, with nothing set. */
+    public static VisitorQuery plain(String text, LocalDate today) {
+        return new VisitorQuery(text, 1, Map.of(), Whereabouts.UNKNOWN, "", today);
     }
 
     /** The same filters with other words, on the first page. */

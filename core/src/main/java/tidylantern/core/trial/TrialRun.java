@@ -90,7 +90,7 @@ public final class TrialRun {
 
     private Map<String, Ranking> remembered(SearchDesign design) {
         long state = engine.contentState();
-        LocalDate day = LocalDate.now(content.zone());
+        LocalDate day = engine.today(content);
         Remembered known = live;
         if (known == null
                 || known.state() != state

@@ -55,7 +55,7 @@ class AnswerTest {
             List<String> seen = new ArrayList<>();
             Answer first = site.answer(design(), query);
             for (int page = 1; page <= first.pages(); page++) {
-                Answer answer = site.engine().answer(SITE, design(), new VisitorQuery(query, page));
+                Answer answer = site.engine().answer(SITE, design(), SearchFixture.asked(query, page));
                 assertThat(answer.page()).isEqualTo(page);
                 answer.hits().forEach(hit -> seen.add(hit.ref().toString()));
             }
@@ -69,11 +69,11 @@ class AnswerTest {
     @Test
     void aPageBeyondTheLastIsTheLast() {
         fill(23, 3);
-        Answer beyond = site.engine().answer(SITE, design(), new VisitorQuery("", Integer.MAX_VALUE));
+        Answer beyond = site.engine().answer(SITE, design(), SearchFixture.asked("", Integer.MAX_VALUE));
         assertThat(beyond.page()).isEqualTo(3).isEqualTo(beyond.pages());
         assertThat(beyond.hits()).hasSize(3);
         assertThat(site.engine()
-                        .answer(SITE, design(), new VisitorQuery("", -4))
+                        .answer(SITE, design(), SearchFixture.asked("", -4))
                         .page())
                 .isEqualTo(1);
     }
@@ -84,7 +84,9 @@ class AnswerTest {
                 .post("cpp", "title", "C++")
                 .post("other", "title", "Gull")
                 .indexed();
-        assertThat(site.engine().live(SITE, design(), new VisitorQuery("r", 1)).startingList())
+        assertThat(site.engine()
+                        .live(SITE, design(), SearchFixture.asked("r", 1))
+                        .startingList())
                 .isTrue();
         assertThat(site.answer(design(), "r").startingList()).isFalse();
         assertThat(site.answer(design(), "r").hits())
@@ -115,11 +117,11 @@ class AnswerTest {
             Answer first = site.answer(design(), query);
             for (int page = 1; page <= first.pages(); page++) {
                 site.engine()
-                        .answer(SITE, design(), new VisitorQuery(query, page))
+                        .answer(SITE, design(), SearchFixture.asked(query, page))
                         .hits()
                         .forEach(hit -> all.add(hit.ref().toString()));
             }
-            LiveAnswer live = site.engine().live(SITE, design(), new VisitorQuery(query, 1));
+            LiveAnswer live = site.engine().live(SITE, design(), SearchFixture.asked(query, 1));
             assertThat(live.total()).isEqualTo(first.total());
             assertThat(live.groups().stream().mapToInt(LiveAnswer.Group::total).sum())
                     .isEqualTo(live.total());
@@ -180,7 +182,7 @@ class AnswerTest {
         for (int n = 0; n < 10_020; n++) {
             site.post(String.valueOf(n), "title", "Boat");
         }
-        Answer answer = site.indexed().engine().answer(SITE, design(), new VisitorQuery("boat", Integer.MAX_VALUE));
+        Answer answer = site.indexed().engine().answer(SITE, design(), SearchFixture.asked("boat", Integer.MAX_VALUE));
         assertThat(answer.total()).as("all of them are counted").isEqualTo(10_020);
         assertThat(answer.pages()).isEqualTo(1_000);
         assertThat(answer.page()).as("it says which page it is").isEqualTo(1_000);
@@ -241,7 +243,7 @@ class AnswerTest {
         fill(20, 5);
         assertThat(site.answer(design(), query).pages()).isPositive();
         assertThat(site.engine()
-                        .live(SITE, design(), new VisitorQuery(query, 1))
+                        .live(SITE, design(), SearchFixture.asked(query, 1))
                         .total())
                 .isNotNegative();
     }

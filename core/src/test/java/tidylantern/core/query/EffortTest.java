@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
@@ -86,7 +87,7 @@ class EffortTest {
                 .explain(
                         SearchFixture.SITE,
                         SearchFixture.design(),
-                        new VisitorQuery(String.join(" ", WRONG), 1),
+                        SearchFixture.asked(String.join(" ", WRONG), 1),
                         ItemRef.parse("posts/all"));
         assertThat(why.words().stream().filter(Explanation.WordPart::cut).map(Explanation.WordPart::word))
                 .containsExactlyElementsOf(WRONG.subList(Effort.MOST_BENT, WRONG.size()));
@@ -95,8 +96,9 @@ class EffortTest {
 
     @Test
     void anAnswerThatTakesTooLongIsNoAnswerRatherThanAHalfOne() {
-        SearchEngine hurried = new SearchEngine(site.index(), Gazetteer.empty(), Duration.ofNanos(-1));
-        VisitorQuery query = new VisitorQuery("shore", 1);
+        SearchEngine hurried =
+                new SearchEngine(site.index(), Gazetteer.empty(), Clock.systemUTC(), Duration.ofNanos(-1));
+        VisitorQuery query = SearchFixture.asked("shore", 1);
         assertThatThrownBy(() -> hurried.answer(SearchFixture.SITE, SearchFixture.design(), query))
                 .isInstanceOf(TookTooLong.class);
         assertThatThrownBy(() -> hurried.live(SearchFixture.SITE, SearchFixture.design(), query))

@@ -49,7 +49,7 @@ class ExplainerTest {
     }
 
     private Explanation why(SearchDesign design, String query, String id) {
-        return site.engine().explain(SearchFixture.SITE, design, new VisitorQuery(query, 1), post(id));
+        return site.engine().explain(SearchFixture.SITE, design, SearchFixture.asked(query, 1), post(id));
     }
 
     private static SearchDesign titlesOnly() {

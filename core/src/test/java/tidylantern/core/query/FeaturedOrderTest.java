@@ -3,7 +3,10 @@ package tidylantern.core.query;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -34,6 +37,7 @@ import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
+import tidylantern.core.place.Gazetteer;
 
 /** Featured tiers and pins among the keys of an order; product.md, 'Order'. */
 class FeaturedOrderTest {
@@ -591,6 +595,30 @@ class FeaturedOrderTest {
                         .isEqualTo(unpinned);
                 Ranking ranking = site.engine().ranking(content, design, "", 7, Set.of(ref(unpinned.get(30))), false);
                 assertThat(ranking.total()).isEqualTo(50);
+            }
+        }
+    }
+
+    /** Trials and what is reckoned beforehand go by the clock that the engine was given, not by the machine's. */
+    @Test
+    void whereNoVisitorAsksTheDayIsTheGivenClocks(@TempDir Path folder) throws Exception {
+        try (SearchFixture site = letters(folder, "a", "b")) {
+            LocalDate held = LocalDate.of(2020, 2, 4);
+            SiteContent inAuckland = new SiteContent(
+                    SearchFixture.SITE.collections(),
+                    List.of(new Placement(ref("b"), "gold", null, held, held)),
+                    ZoneId.of("Pacific/Auckland"),
+                    List.of());
+            SearchDesign featured = design(List.of(TIER, TITLE), tier("gold", 1, lift(null, null, false)));
+            for (String time : List.of("2020-02-03T12:00:00Z", "2020-02-05T12:00:00Z")) {
+                SearchEngine then = new SearchEngine(
+                        site.index(), Gazetteer.empty(), Clock.fixed(Instant.parse(time), ZoneOffset.UTC));
+                boolean holds = time.startsWith("2020-02-03");
+                assertThat(then.today(inAuckland).equals(held)).isEqualTo(holds);
+                assertThat(then.ranking(inAuckland, featured, "boat", 2, Set.of(), false)
+                                .first())
+                        .as(time)
+                        .containsExactly(ref(holds ? "b" : "a"), ref(holds ? "a" : "b"));
             }
         }
     }

@@ -44,7 +44,7 @@ class FilterRulesTest {
     }
 
     private static Answer answer(SearchFixture site, SearchDesign design, Map<String, List<String>> set) {
-        return site.engine().answer(SearchFixture.SITE, design, new VisitorQuery("", 1, set));
+        return site.engine().answer(SearchFixture.SITE, design, SearchFixture.asked("", 1, set));
     }
 
     private static String said(Answer answer, int filter) {
@@ -88,7 +88,7 @@ class FilterRulesTest {
             assertThat(answer(site, alone, Map.of("tag", List.of("sea"))).total())
                     .isEqualTo(1);
             assertThat(site.engine()
-                            .live(SearchFixture.SITE, alone, new VisitorQuery("", 1))
+                            .live(SearchFixture.SITE, alone, SearchFixture.asked("", 1))
                             .total())
                     .isEqualTo(4);
         }
@@ -349,7 +349,7 @@ class FilterRulesTest {
                 .answer(
                         SearchFixture.SITE,
                         design(filter),
-                        new VisitorQuery(
+                        SearchFixture.asked(
                                 "",
                                 1,
                                 radius.length == 0 ? Map.of() : Map.of("where", List.of(radius)),

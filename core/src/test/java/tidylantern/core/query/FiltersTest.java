@@ -43,7 +43,7 @@ class FiltersTest {
 
     private static Answer answer(
             SearchFixture site, SearchDesign design, String text, Map<String, List<String>> ticked) {
-        return site.engine().answer(SearchFixture.SITE, design, new VisitorQuery(text, 1, ticked));
+        return site.engine().answer(SearchFixture.SITE, design, SearchFixture.asked(text, 1, ticked));
     }
 
     private static SearchFixture boats(Path folder) {
@@ -213,19 +213,21 @@ class FiltersTest {
                             .values(
                                     SearchFixture.SITE,
                                     design,
-                                    new VisitorQuery("boat", 1, ticked),
+                                    SearchFixture.asked("boat", 1, ticked),
                                     "tag",
                                     "isle-0",
                                     "")))
                     .as("the filter's own ticks left out")
                     .isEqualTo("Bay 0 10, Bay 10 10, Bay 15 10, Bay 20 10, Bay 5 10");
             assertThat(said(site.engine()
-                            .values(SearchFixture.SITE, design, new VisitorQuery("boat", 1), "tag", "", "BÉRTH 49")))
+                            .values(SearchFixture.SITE, design, SearchFixture.asked("boat", 1), "tag", "", "BÉRTH 49")))
                     .isEqualTo(
                             "Berth 49 0, Berth 490 1, Berth 491 0, Berth 492 1, Berth 493 0, Berth 494 1, Berth 495 0, Berth 496 1, Berth 497 0, Berth 498 1, Berth 499 0");
-            assertThat(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("", 1), "tag", "isle-9", ""))
+            assertThat(site.engine()
+                            .values(SearchFixture.SITE, design, SearchFixture.asked("", 1), "tag", "isle-9", ""))
                     .isEmpty();
-            assertThat(site.engine().values(SearchFixture.SITE, design, new VisitorQuery("", 1), "nope", "isle-0", ""))
+            assertThat(site.engine()
+                            .values(SearchFixture.SITE, design, SearchFixture.asked("", 1), "nope", "isle-0", ""))
                     .isEmpty();
         }
     }
@@ -358,7 +360,7 @@ class FiltersTest {
                     .explain(
                             SearchFixture.SITE,
                             design(TAGS),
-                            new VisitorQuery("boat", 1, Map.of("tag", List.of("land", "fast"))),
+                            SearchFixture.asked("boat", 1, Map.of("tag", List.of("land", "fast"))),
                             skiff);
             assertThat(lost.place()).isNull();
             assertThat(lost.total()).isEqualTo(1);
@@ -370,7 +372,7 @@ class FiltersTest {
                     .explain(
                             SearchFixture.SITE,
                             design(TAGS),
-                            new VisitorQuery("boat", 1, Map.of("tag", List.of("sea/skiffs"))),
+                            SearchFixture.asked("boat", 1, Map.of("tag", List.of("sea/skiffs"))),
                             skiff);
             assertThat(found.place()).as("among what the filter lets through").isEqualTo(1);
             assertThat(found.total()).isEqualTo(1);

@@ -204,13 +204,13 @@ class OrderingTest {
             }
             site.indexed();
             SearchDesign design = design(List.of(OrderKey.of(By.TITLE)));
-            Answer answer = site.engine().answer(new SiteContent(List.of(posts)), design, new VisitorQuery("", 1));
+            Answer answer = site.engine().answer(new SiteContent(List.of(posts)), design, SearchFixture.asked("", 1));
             assertThat(answer.hits()).extracting(hit -> hit.title().plain()).containsExactly(expected.split("; "));
             Answer down = site.engine()
                     .answer(
                             new SiteContent(List.of(posts)),
                             design(List.of(new OrderKey(By.TITLE, null, true, null))),
-                            new VisitorQuery("", 1));
+                            SearchFixture.asked("", 1));
             assertThat(down.hits().reversed())
                     .extracting(hit -> hit.title().plain())
                     .containsExactly(expected.split("; "));

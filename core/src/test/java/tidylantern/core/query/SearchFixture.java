@@ -3,6 +3,8 @@ package tidylantern.core.query;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -135,7 +137,7 @@ public final class SearchFixture implements AutoCloseable {
     }
 
     Answer answer(SearchDesign design, String query) {
-        return engine().answer(SITE, design, new VisitorQuery(query, 1));
+        return engine().answer(SITE, design, asked(query, 1));
     }
 
     public SearchEngine engine() {
@@ -150,9 +152,8 @@ public final class SearchFixture implements AutoCloseable {
     Causes explainer(String query, ItemRef item) {
         return design -> {
             try {
-                return index.read(
-                        searcher -> new Explainer(searcher, SITE, new VisitorQuery(query, 1), item, Gazetteer.empty())
-                                .causes(design));
+                return index.read(searcher ->
+                        new Explainer(searcher, SITE, asked(query, 1), item, Gazetteer.empty()).causes(design));
             } catch (IOException failure) {
                 throw new UncheckedIOException(failure);
             }
@@ -191,5 +192,27 @@ public final class SearchFixture implements AutoCloseable {
     /** What a value on offer is called; one without a name says itself. */
     static String name(FilterAnswer.Offered value) {
         return value.label().isEmpty() ? value.value() : value.label();
+    }
+
+    /** What somebody asks on this day, by Greenwich time. */
+    public static VisitorQuery asked(String text, int page) {
+        return asked(text, page, Map.of());
+    }
+
+    /** The same, with filters set. */
+    public static VisitorQuery asked(String text, int page, Map<String, List<String>> filters) {
+        return asked(text, page, filters, Whereabouts.UNKNOWN);
+    }
+
+    /** The same, from somewhere. */
+    public static VisitorQuery asked(
+            String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts) {
+        return asked(text, page, filters, whereabouts, "");
+    }
+
+    /** The same, in an order that was chosen. */
+    public static VisitorQuery asked(
+            String text, int page, Map<String, List<String>> filters, Whereabouts whereabouts, String order) {
+        return new VisitorQuery(text, page, filters, whereabouts, order, LocalDate.now(ZoneOffset.UTC));
     }
 }

@@ -51,7 +51,7 @@ class ValuesThatDifferInSignsTest {
                 .answer(
                         SearchFixture.SITE,
                         with(filter),
-                        new VisitorQuery("", 1, given.length == 0 ? Map.of() : Map.of("kind", List.of(given))));
+                        SearchFixture.asked("", 1, given.length == 0 ? Map.of() : Map.of("kind", List.of(given))));
     }
 
     @Test
@@ -122,7 +122,7 @@ class ValuesThatDifferInSignsTest {
         CollectionKey posts = SearchFixture.POSTS.key();
         SearchDesign design = SearchFixture.design()
                 .withReach(new Reach(List.of(new Reach.Searched(posts, List.of(), List.of(rule)))));
-        return site.engine().answer(SearchFixture.SITE, design, new VisitorQuery("", 1)).hits().stream()
+        return site.engine().answer(SearchFixture.SITE, design, SearchFixture.asked("", 1)).hits().stream()
                 .map(hit -> hit.ref().id().value())
                 .toList();
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -53,7 +54,7 @@ class WhereaboutsTest {
 
     private static Answer answer(
             SearchFixture site, SiteContent content, SearchDesign design, Whereabouts whereabouts) {
-        return new SearchEngine(site.index(), WORLD)
+        return new SearchEngine(site.index(), WORLD, Clock.systemUTC())
                 .answer(content, design, new VisitorQuery("", 1, Map.of(), whereabouts, "", TODAY));
     }
 

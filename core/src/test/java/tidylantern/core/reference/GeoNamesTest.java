@@ -35,7 +35,7 @@ import tidylantern.core.query.Answer;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.SearchEngine;
-import tidylantern.core.query.VisitorQuery;
+import tidylantern.core.query.SearchFixture;
 import tidylantern.core.query.Whereabouts;
 
 /**
@@ -98,14 +98,14 @@ class GeoNamesTest {
             Predicate<GeoNames.City> large = city -> city.population() >= 10_000 && city.population() <= 100_000;
             Predicate<GeoNames.City> near = city -> kilometres(city, 47.6, 9.4) <= 100;
             compare(
-                    new SearchEngine(index).answer(content, design, new VisitorQuery("", 1, set, around)),
+                    new SearchEngine(index).answer(content, design, SearchFixture.asked("", 1, set, around)),
                     cities,
                     city -> true,
                     city -> true,
                     city -> true);
             set.put("population", List.of("10000..100000"));
             set.put("where", List.of("100"));
-            Answer both = new SearchEngine(index).answer(content, design, new VisitorQuery("", 1, set, around));
+            Answer both = new SearchEngine(index).answer(content, design, SearchFixture.asked("", 1, set, around));
             assertThat(both.total())
                     .isEqualTo((int) cities.stream().filter(large.and(near)).count());
             compare(both, cities, large.and(near), near, large);
@@ -134,7 +134,7 @@ class GeoNamesTest {
                     .limit(10)
                     .toList();
             List<Hit> given = new SearchEngine(index)
-                    .answer(content, nearest, new VisitorQuery("", 1, Map.of(), Whereabouts.of(here, "", "")))
+                    .answer(content, nearest, SearchFixture.asked("", 1, Map.of(), Whereabouts.of(here, "", "")))
                     .hits();
             assertThat(given).hasSize(10);
             for (int i = 0; i < 10; i++) {

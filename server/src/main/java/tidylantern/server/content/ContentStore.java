@@ -369,14 +369,22 @@ class ContentStore {
     /** An item's id and its title. */
     record Titled(String itemId, String title) {}
 
-    /** By id; those that one source last brought, or all of the collection. */
-    List<Titled> titles(String site, CollectionKey collection, @Nullable Long source) {
+    /**
+     * Some by id; of those that one source last brought, or of all of the collection.
+     *
+     * @param last id of the one before the first; empty to begin
+     */
+    List<Titled> titlesAfter(String site, CollectionKey collection, @Nullable Long source, String last, int most) {
         return jdbc.sql("""
-                SELECT item_id, title FROM item WHERE site_key = :site AND collection_key = :collection AND (source_id = :source OR :source IS NULL)
-                ORDER BY site_key, collection_key, item_id""")
+                SELECT item_id, title FROM item
+                WHERE site_key = :site AND collection_key = :collection AND item_id > :last
+                AND (source_id = :source OR :source IS NULL)
+                ORDER BY site_key, collection_key, item_id LIMIT :most""")
                 .param("site", site)
                 .param("collection", collection.value())
                 .param("source", source, java.sql.Types.BIGINT)
+                .param("last", last)
+                .param("most", most)
                 .query(Titled.class)
                 .list();
     }

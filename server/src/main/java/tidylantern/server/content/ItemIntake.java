@@ -534,17 +534,36 @@ public class ItemIntake {
             if (!manner.everything() || nameless > 0) {
                 return;
             }
-            List<String> gone = new ArrayList<>();
-            for (ContentStore.Titled item : store.titles(site, key, manner.source())) {
-                if (!lineById.containsKey(item.itemId())) {
-                    gone.add(item.itemId());
-                    tell(IntakeReport.What.REMOVED, item.itemId(), item.title(), "no longer named");
-                }
+            int gone = 0;
+            for (List<ContentStore.Titled> some = titlesAfter("");
+                    !some.isEmpty();
+                    some = titlesAfter(some.getLast().itemId())) {
+                gone += notNamed(some).size();
             }
-            if (!manner.mayRemoveMany() && gone.size() * 3 > before) {
-                throw new RemovesMany(gone.size(), before);
+            if (!manner.mayRemoveMany() && gone * 3L > before) {
+                throw new RemovesMany(gone, before);
             }
-            remove(gone);
+            if (gone == 0) {
+                return;
+            }
+            for (List<ContentStore.Titled> some = titlesAfter("");
+                    !some.isEmpty();
+                    some = titlesAfter(some.getLast().itemId())) {
+                List<ContentStore.Titled> rest = notNamed(some);
+                rest.forEach(item -> tell(IntakeReport.What.REMOVED, item.itemId(), item.title(), "no longer named"));
+                remove(rest.stream().map(ContentStore.Titled::itemId).toList());
+            }
+        }
+
+        /** A collection may be larger than what is sent; it is gone through in its order, a batch at a time. */
+        private List<ContentStore.Titled> titlesAfter(String last) {
+            return store.titlesAfter(site, key, manner.source(), last, BATCH);
+        }
+
+        private List<ContentStore.Titled> notNamed(List<ContentStore.Titled> some) {
+            return some.stream()
+                    .filter(item -> !lineById.containsKey(item.itemId()))
+                    .toList();
         }
 
         private void remove(List<String> gone) {

@@ -3,6 +3,7 @@ package tidylantern.server.content;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -83,6 +84,7 @@ public class SiteIndexes implements SmartLifecycle {
     private final Standby standby;
     private final DiskRoom room;
     private final Gazetteer gazetteer;
+    private final Clock clock;
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
@@ -104,7 +106,8 @@ public class SiteIndexes implements SmartLifecycle {
             ObjectProvider<DesignsInUse> designs,
             Standby standby,
             DiskRoom room,
-            Gazetteer gazetteer) {
+            Gazetteer gazetteer,
+            Clock clock) {
         this.store = store;
         this.contents = contents;
         this.sites = sites;
@@ -114,6 +117,7 @@ public class SiteIndexes implements SmartLifecycle {
         this.standby = standby;
         this.room = room;
         this.gazetteer = gazetteer;
+        this.clock = clock;
     }
 
     /**
@@ -284,7 +288,8 @@ public class SiteIndexes implements SmartLifecycle {
 
     /** The fields that visitors of a search could narrow by, in the order of the collections' fields. */
     public List<NarrowingField> narrowing(String site, SearchDesign design) {
-        return NarrowingFields.of(of(site), contents.of(site), design);
+        SiteContent content = contents.of(site);
+        return NarrowingFields.of(of(site), content, design, engine(site).today(content));
     }
 
     /** A search that fits what the site holds. */
@@ -293,7 +298,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     public SearchEngine engine(String site) {
-        return engines.computeIfAbsent(site, key -> new SearchEngine(of(key), gazetteer));
+        return engines.computeIfAbsent(site, key -> new SearchEngine(of(key), gazetteer, clock));
     }
 
     /** Like {@link #follow}, for changes that are kept already: a failure is logged, and mended a few seconds later. */
@@ -436,8 +441,8 @@ public class SiteIndexes implements SmartLifecycle {
         SearchEngine engine = engine(site);
         for (String title : titles) {
             String word = title.substring(0, Math.min(title.length(), 12));
-            engine.live(content, design, new VisitorQuery(word, 1));
-            engine.answer(content, design, new VisitorQuery(word + "x", 1));
+            engine.live(content, design, VisitorQuery.plain(word, engine.today(content)));
+            engine.answer(content, design, VisitorQuery.plain(word + "x", engine.today(content)));
         }
     }
 

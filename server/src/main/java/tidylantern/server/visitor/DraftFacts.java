@@ -49,8 +49,9 @@ public class DraftFacts {
         SiteContent content = contents.of(draft.site());
         Words literal = draft.design().words().withSynonyms(List.of()).withTypos(new Words.Typos(false, true));
         SearchDesign plain = draft.design().withWords(literal);
+        LocalDate today = LocalDate.now(clock.withZone(content.zone()));
         return word -> pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> indexes.engine(draft.site())
-                .answer(content, plain, new VisitorQuery(word, 1))
+                .answer(content, plain, VisitorQuery.plain(word, today))
                 .total());
     }
 }

@@ -199,6 +199,20 @@ class PushTest {
                 .isEqualTo(409);
     }
 
+    /** More than are gone through at a time, on both sides of where one batch ends. */
+    @Test
+    void everythingGoesThroughCollectionsOfAnySize() {
+        String all = IntStream.range(0, 1_203)
+                .mapToObj("{\"id\":\"%1$04d\",\"title\":\"Item %1$d\"}"::formatted)
+                .collect(Collectors.joining("\n"));
+        api.push("posts", all);
+        String kept = Stream.of(all.split("\n"))
+                .filter(line -> !line.matches(".*\"0(000|499|500|501|999)\".*|.*\"1202\".*"))
+                .collect(Collectors.joining("\n"));
+        assertThat(push("everything=true", kept).json().path("removed").asInt()).isEqualTo(6);
+        assertThat(api.get(items()).json().path("total").asInt()).isEqualTo(1_197);
+    }
+
     @Test
     void whileALineHasNoReadableIdNothingIsRemovedAndTheReportSaysSo() {
         String items = IntStream.range(0, 20)
