@@ -199,10 +199,12 @@ class VisitorSearchTest {
             phone.open(world.site() + "/search?q=harbour");
             SearchContext results = phone.inside("tidy-results");
             phone.see(results, ".chip.open").click();
-            WebElement value = results.findElements(By.cssSelector(".sheet .value")).stream()
-                    .filter(one -> one.getText().startsWith("North Isle"))
-                    .findFirst()
-                    .orElseThrow();
+            // The sheet's script comes once it is asked for.
+            WebElement value = phone.until(
+                    "the sheet's values", () -> results.findElements(By.cssSelector(".sheet .value")).stream()
+                            .filter(one -> one.getText().startsWith("North Isle"))
+                            .findFirst()
+                            .orElse(null));
             int expected = number(value.findElement(By.cssSelector(".number")).getText());
             value.findElement(By.cssSelector("input")).click();
             phone.untilTexts(results, ".done", texts -> texts.equals(List.of("Show " + expected + " results")));

@@ -158,10 +158,13 @@ public class Sites {
             store.removeOrigins(key);
             allowed.forEach(origin -> store.addOrigin(key, origin));
         }));
-        originsBySearch.clear();
-        known.remove(key);
-        events.publishEvent(new Changed(key));
-        return get(key);
+        // Whoever asked before the commit would have the old ones known again, for good.
+        afterCommit(() -> {
+            originsBySearch.clear();
+            known.remove(key);
+            events.publishEvent(new Changed(key));
+        });
+        return store.find(key).map(this::whole).orElseThrow();
     }
 
     /** Has the elements of all the site's searches wear something else; visitors see it at once. */
@@ -169,8 +172,8 @@ public class Sites {
         get(key);
         transaction.executeWithoutResult(
                 status -> history.change(looks, key, key, () -> store.changeLook(key, json.writeValueAsString(look))));
-        known.remove(key);
-        return get(key);
+        afterCommit(() -> known.remove(key));
+        return store.find(key).map(this::whole).orElseThrow();
     }
 
     /** The site that a search belongs to; null if there is no such search. */
@@ -250,6 +253,20 @@ public class Sites {
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCompletion(int status) {
+                then.run();
+            }
+        });
+    }
+
+    /** Once all that goes on is committed; at once where nothing does. */
+    private static void afterCommit(Runnable then) {
+        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            then.run();
+            return;
+        }
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
                 then.run();
             }
         });
