@@ -23,8 +23,8 @@ async function begin() {
   try {
     const own = tries.value ? { siteName: null, siteAddress: null } : {}
     session.became(await api.firstStart({ ...given, ...own }))
-    if (tries.value) await api.takeSample()
-    await router.push('/')
+    // Should it fail, this page could not say so: the installation has its owner by then.
+    await router.push(tries.value ? '/?sample' : '/')
   } catch (error) {
     if (!(error instanceof RequestFailure)) throw error
     wrong.value = { message: error.message, field: error.field }

@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { formatDay } from '../../kit/format'
 import AddressInput from '../../kit/AddressInput.vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
@@ -14,6 +14,7 @@ import LoadFailure from '../../kit/LoadFailure.vue'
 import { useAttempt } from '../../kit/useAttempt'
 
 const router = useRouter()
+const route = useRoute()
 const queries = useQueryClient()
 const { data: sites, error, refetch } = useQuery({ queryKey: ['sites'], queryFn: api.sites, staleTime: 0 })
 const { data: deleted } = useQuery({ queryKey: ['deleted', 'sites'], queryFn: api.deletedSites, staleTime: 0 })
@@ -81,7 +82,7 @@ const bringBack = (id: number) =>
       <p class="wrong" role="alert">{{ wrong }}</p>
       <Button type="submit" label="Make it" :loading="busy" fluid />
     </form>
-    <SampleWay class="sample-way" />
+    <SampleWay class="sample-way" :at-once="'sample' in route.query" />
   </EntranceCard>
   <main v-else class="page">
     <h1 class="unseen">Tidy Lantern</h1>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
+import { onMounted } from 'vue'
 import { useRouter } from 'vue-router'
 import { useAttempt } from '../../kit/useAttempt'
 import { api } from '../../ownerApi'
 
 /** The way to a site of made-up content, for those who want to try things first. */
+const { atOnce = false } = defineProps<{ /** Whether it is taken as soon as this shows. */ atOnce?: boolean }>()
 const router = useRouter()
 const queries = useQueryClient()
 const { busy, wrong, attempt } = useAttempt()
@@ -15,6 +17,7 @@ const take = () =>
     await queries.invalidateQueries({ queryKey: ['sites'] })
     await router.push(`/${sample.key}/searches`)
   })
+onMounted(() => (atOnce ? take() : undefined))
 </script>
 
 <template>

@@ -47,8 +47,7 @@ final class CorrectionHistory {
         }
 
         @Override
-        protected void putBack(String site, String key, @Nullable CollectionSaid state) {
-            CollectionSaid said = Objects.requireNonNull(state);
+        protected void putBack(String site, String key, CollectionSaid said) {
             correction.putCollection(site, key, said.label(), said.language());
         }
 
@@ -99,8 +98,7 @@ final class CorrectionHistory {
         }
 
         @Override
-        protected void putBack(String site, FieldOf of, @Nullable FieldSaid state) {
-            FieldSaid said = Objects.requireNonNull(state);
+        protected void putBack(String site, FieldOf of, FieldSaid said) {
             correction.correct(
                     site, of.collection().value(), of.field().value(), said.kind(), said.label(), said.unit());
         }
@@ -142,12 +140,8 @@ final class CorrectionHistory {
         }
 
         @Override
-        protected void putBack(String site, FieldOf of, @Nullable Merges state) {
-            correction.putMerges(
-                    site,
-                    of.collection().value(),
-                    of.field().value(),
-                    Objects.requireNonNull(state).merges());
+        protected void putBack(String site, FieldOf of, Merges state) {
+            correction.putMerges(site, of.collection().value(), of.field().value(), state.merges());
         }
 
         @Override

@@ -58,8 +58,8 @@ class OwnPlaces {
         }
 
         @Override
-        protected void putBack(String site, String subject, @Nullable Named state) {
-            put(site, Objects.requireNonNull(state).places());
+        protected void putBack(String site, String subject, Named named) {
+            put(site, named.places());
         }
 
         @Override

@@ -86,8 +86,8 @@ class OwnerMarks {
         }
 
         @Override
-        protected void putBack(String site, Marked marked, @Nullable Marks state) {
-            Map<String, OwnerMark> before = Objects.requireNonNull(state).marks();
+        protected void putBack(String site, Marked marked, Marks state) {
+            Map<String, OwnerMark> before = state.marks();
             change(site, marked, (id, mark) -> before.getOrDefault(id.value(), OwnerMark.NONE));
         }
 

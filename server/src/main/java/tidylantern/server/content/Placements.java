@@ -99,8 +99,8 @@ class Placements {
         }
 
         @Override
-        protected void putBack(String site, Placed placed, @Nullable Places state) {
-            List<Placement> before = Objects.requireNonNull(state).placements();
+        protected void putBack(String site, Placed placed, Places state) {
+            List<Placement> before = state.placements();
             mustBeThere(site, before);
             change(site, placed, () -> {
                 placed.items().forEach(item -> placements.remove(site, item, placed.tier()));

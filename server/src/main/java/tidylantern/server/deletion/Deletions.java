@@ -241,7 +241,7 @@ class Deletions {
         }
 
         @Override
-        protected void putBack(String site, Deleted deleted, @Nullable String state) {
+        protected void putBack(String site, Deleted deleted, String state) {
             bringBack(site, deleted.id());
         }
 

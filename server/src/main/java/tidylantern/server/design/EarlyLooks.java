@@ -33,6 +33,7 @@ import tidylantern.server.insight.SplitCounts;
 import tidylantern.server.insight.SplitCounts.Side;
 import tidylantern.server.insight.SplitCounts.SideCounts;
 import tidylantern.server.platform.DatabaseReplaced;
+import tidylantern.server.platform.KnownAsAWhole;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -60,8 +61,8 @@ public class EarlyLooks {
     private final SplitCounts counts;
     private final TransactionTemplate transaction;
     private final Clock clock;
-    /** By search, of those for which anything was decided; null while not read. */
-    private volatile @Nullable Map<String, Decided> known;
+    /** By search, of those for which anything was decided. */
+    private final KnownAsAWhole<Map<String, Decided>> decided = new KnownAsAWhole<>(this::read);
 
     EarlyLooks(
             EarlyLookStore store,
@@ -115,7 +116,7 @@ public class EarlyLooks {
      * @throws Refusal if there is no live search, or a link has ended
      */
     public Meeting meet(String search, String token, @Nullable String origin) {
-        Decided here = decided().getOrDefault(search, Decided.NOTHING);
+        Decided here = decided.get().getOrDefault(search, Decided.NOTHING);
         List<String> paths = here.testPages().stream()
                 .filter(page -> Addresses.origin(page).equals(origin))
                 .map(page -> page.getRawPath() == null ? "" : page.getRawPath())
@@ -171,17 +172,6 @@ public class EarlyLooks {
                 : null;
     }
 
-    private Map<String, Decided> decided() {
-        Map<String, Decided> now = known;
-        if (now == null) {
-            synchronized (this) {
-                now = known == null ? read() : known;
-                known = now;
-            }
-        }
-        return now;
-    }
-
     private Map<String, Decided> read() {
         Map<String, List<URI>> testPages = store.testPages().stream()
                 .collect(groupingBy(
@@ -198,11 +188,6 @@ public class EarlyLooks {
 
     private Running running(EarlyLookStore.StoredSplit split) {
         return new Running(split.splitId(), split.percent(), split.ends().toInstant(), json.read(split.design()));
-    }
-
-    /** Once what was decided has changed, and that is committed. */
-    private synchronized void forget() {
-        known = null;
     }
 
     /** Where the draft of a search stands in place of its live version, by letter. */
@@ -225,7 +210,7 @@ public class EarlyLooks {
                 .distinct()
                 .toList();
         transaction.executeWithoutResult(status -> store.putTestPages(search, tidy));
-        forget();
+        decided.forget();
         return store.testPages(search);
     }
 
@@ -322,14 +307,14 @@ public class EarlyLooks {
         });
         transaction.executeWithoutResult(status -> store.begin(new EarlyLookStore.StoredSplit(
                 0, search, json.write(draft.design()), percent, OffsetDateTime.now(clock), by, ends)));
-        forget();
+        decided.forget();
         return Objects.requireNonNull(split(search));
     }
 
     /** Ends it now; what was counted is kept. */
     public void end(String search) {
         transaction.executeWithoutResult(status -> store.end(search, OffsetDateTime.now(clock)));
-        forget();
+        decided.forget();
     }
 
     @EventListener
@@ -341,12 +326,12 @@ public class EarlyLooks {
     @EventListener
     @Order(Ordered.HIGHEST_PRECEDENCE)
     void forgetAll(DatabaseReplaced replaced) {
-        forget();
+        decided.forget();
     }
 
     @EventListener
     @Order(Ordered.HIGHEST_PRECEDENCE)
     void forget(Rearranged rearranged) {
-        forget();
+        decided.forget();
     }
 }

@@ -3,12 +3,12 @@ package tidylantern.server.design;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.DatabaseReplaced;
+import tidylantern.server.platform.KnownAsAWhole;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 
@@ -16,8 +16,8 @@ import tidylantern.server.platform.Refusal;
 @Component
 class FormerKeys {
     private final FormerKeyStore store;
-    /** By former key; null while not read. Few, and asked with every request. */
-    private volatile @Nullable Map<String, String> known;
+    /** By former key. */
+    private final KnownAsAWhole<Map<String, String>> known = new KnownAsAWhole<>(this::read);
 
     FormerKeys(FormerKeyStore store) {
         this.store = store;
@@ -25,31 +25,20 @@ class FormerKeys {
 
     /** The key that a search has now; the given one where that is nobody's former key. */
     String now(String key) {
-        return all().getOrDefault(key, key);
+        return known.get().getOrDefault(key, key);
     }
 
     boolean has(String key) {
-        return all().containsKey(key);
+        return known.get().containsKey(key);
     }
 
     /** The former keys of a search, by letter. */
     List<String> of(String search) {
-        return all().entrySet().stream()
+        return known.get().entrySet().stream()
                 .filter(one -> one.getValue().equals(search))
                 .map(Map.Entry::getKey)
                 .sorted()
                 .toList();
-    }
-
-    private Map<String, String> all() {
-        Map<String, String> now = known;
-        if (now == null) {
-            synchronized (this) {
-                now = known == null ? read() : known;
-                known = now;
-            }
-        }
-        return now;
     }
 
     private Map<String, String> read() {
@@ -86,9 +75,7 @@ class FormerKeys {
 
     /** Once what is known was changed, and that is committed. */
     void forget() {
-        synchronized (this) {
-            known = null;
-        }
+        known.forget();
     }
 
     @EventListener

@@ -39,15 +39,10 @@ public abstract class Changeable<W, S> {
     /**
      * Has it be so again, as if an owner asked for it: with the same checks, and noted as a change of its own.
      *
-     * @param state null only where {@link #canTakeAway()}
+     * @param state never that there is no such thing: what was added is deleted in its own place
      * @throws RuntimeException a refusal that says why it cannot be so again
      */
-    protected abstract void putBack(String site, W subject, @Nullable S state);
-
-    /** Whether what a change added can be taken away again here. Larger things are deleted in their own places. */
-    protected boolean canTakeAway() {
-        return false;
-    }
+    protected abstract void putBack(String site, W subject, S state);
 
     /** What became of it, in a sentence without a full stop; {@link Told} puts one together. */
     protected abstract String told(String site, W subject, @Nullable S before, @Nullable S after);

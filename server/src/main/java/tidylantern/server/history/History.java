@@ -186,7 +186,7 @@ public class History {
         S after = read(of, stored.stateAfter());
         S now = of.now(site, json.readValue(stored.subject(), of.subject()));
         if (Objects.equals(now, after)) {
-            return before == null && !of.canTakeAway() ? ChangeStanding.ADDED : ChangeStanding.STANDS;
+            return before == null ? ChangeStanding.ADDED : ChangeStanding.STANDS;
         }
         return Objects.equals(now, before) ? ChangeStanding.AS_BEFORE : ChangeStanding.CHANGED_SINCE;
     }
@@ -196,7 +196,10 @@ public class History {
     }
 
     private <W, S> void putBack(Changeable<W, S> of, String site, HistoryStore.StoredChange stored) {
-        of.putBack(site, json.readValue(stored.subject(), of.subject()), read(of, stored.stateBefore()));
+        of.putBack(
+                site,
+                json.readValue(stored.subject(), of.subject()),
+                Objects.requireNonNull(read(of, stored.stateBefore())));
     }
 
     @EventListener

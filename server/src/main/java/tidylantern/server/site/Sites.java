@@ -292,8 +292,7 @@ public class Sites {
         }
 
         @Override
-        protected void putBack(String site, String subject, @Nullable Said state) {
-            Said said = Objects.requireNonNull(state);
+        protected void putBack(String site, String subject, Said said) {
             change(site, said.name(), said.address(), said.origins(), said.timeZone());
         }
 
@@ -323,8 +322,8 @@ public class Sites {
         }
 
         @Override
-        protected void putBack(String site, String subject, @Nullable Look state) {
-            changeLook(site, Objects.requireNonNull(state));
+        protected void putBack(String site, String subject, Look look) {
+            changeLook(site, look);
         }
 
         @Override

@@ -213,8 +213,7 @@ public class Sources {
         }
 
         @Override
-        protected void putBack(String site, Long id, @Nullable Said state) {
-            Said said = Objects.requireNonNull(state);
+        protected void putBack(String site, Long id, Said said) {
             SourceStore.StoredSource now = store.find(id).orElseThrow();
             SourceStore.StoredSource before = new SourceStore.StoredSource(
                     id,

@@ -1,6 +1,5 @@
 package tidylantern.server.visitor;
 
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +9,7 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.query.FilterFigures;
+import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
@@ -23,13 +23,11 @@ public class DraftFacts {
     private final SiteContents contents;
     private final SiteIndexes indexes;
     private final AnswerPool pool;
-    private final Clock clock;
 
-    DraftFacts(SiteContents contents, SiteIndexes indexes, AnswerPool pool, Clock clock) {
+    DraftFacts(SiteContents contents, SiteIndexes indexes, AnswerPool pool) {
         this.contents = contents;
         this.indexes = indexes;
         this.pool = pool;
-        this.clock = clock;
     }
 
     /** What each filter does: values on offer, items, and what is left out. */
@@ -40,8 +38,8 @@ public class DraftFacts {
     /** How many items hold each tier, by the tier's key. */
     public Map<String, Integer> holders(Searches.Draft draft) {
         SiteContent content = contents.of(draft.site());
-        LocalDate today = LocalDate.now(clock.withZone(content.zone()));
-        return indexes.engine(draft.site()).holders(content, draft.design(), today);
+        SearchEngine engine = indexes.engine(draft.site());
+        return engine.holders(content, draft.design(), engine.today(content));
     }
 
     /** How many items a word or phrase finds by itself: without synonyms, and as it is written. */
@@ -49,9 +47,10 @@ public class DraftFacts {
         SiteContent content = contents.of(draft.site());
         Words literal = draft.design().words().withSynonyms(List.of()).withTypos(new Words.Typos(false, true));
         SearchDesign plain = draft.design().withWords(literal);
-        LocalDate today = LocalDate.now(clock.withZone(content.zone()));
-        return word -> pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> indexes.engine(draft.site())
-                .answer(content, plain, VisitorQuery.plain(word, today))
+        SearchEngine engine = indexes.engine(draft.site());
+        LocalDate today = engine.today(content);
+        return word -> pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> engine.answer(
+                        content, plain, VisitorQuery.plain(word, today))
                 .total());
     }
 }

@@ -32,8 +32,6 @@ public final class ReadyCards {
     public static final String POST = "A post";
     public static final String PICTURE = "A picture";
     public static final String FACTS = "A thing with its facts";
-    /** What is rated by signs; where anything has more, the number itself is told. */
-    private static final int SIGNS = 5;
 
     private static final Set<FieldKey> TOLD_ELSEWHERE = Set.of(FieldKey.AUTHOR, FieldKey.PUBLISHED);
 
@@ -218,9 +216,9 @@ public final class ReadyCards {
         boolean fits = some.stream()
                 .map(item -> item.values().get(field.key()))
                 .allMatch(value -> !(value instanceof FieldValue.Numeric number)
-                        || number.number().compareTo(BigDecimal.valueOf(SIGNS)) <= 0);
+                        || number.number().compareTo(BigDecimal.valueOf(Quantity.USUAL_SIGNS)) <= 0);
         return fits
-                ? ValuePart.of(field.key(), new Quantity(Quantity.Style.SIGNS, SIGNS), Lettering.usual())
+                ? ValuePart.of(field.key(), new Quantity(Quantity.Style.SIGNS, Quantity.USUAL_SIGNS), Lettering.usual())
                 : number(field);
     }
 
@@ -328,7 +326,8 @@ public final class ReadyCards {
     /** A number with its unit or, where it has none, its name before it, which fits any number: "Bedrooms: 3". */
     private static ValuePart number(Field field) {
         if (isDuration(field)) {
-            return ValuePart.of(field.key(), new Quantity(Quantity.Style.DURATION, 5), Lettering.usual());
+            return ValuePart.of(
+                    field.key(), new Quantity(Quantity.Style.DURATION, Quantity.USUAL_SIGNS), Lettering.usual());
         }
         String before = field.unit() == null ? field.label() + ":" : "";
         return new ValuePart(
@@ -336,7 +335,7 @@ public final class ReadyCards {
                 field.key(),
                 before.length() <= ValuePart.LONGEST ? before : "",
                 "",
-                new Quantity(Quantity.Style.NUMBER, 5),
+                new Quantity(Quantity.Style.NUMBER, Quantity.USUAL_SIGNS),
                 Lettering.usual());
     }
 
