@@ -36,7 +36,7 @@ const progress = computed(() =>
     <div>
       <p>
         <b>{{ run.report.problem }}</b>
-        Nothing was changed yet. Should they go?
+        Nothing was changed yet. Should they go? For 30 days they can be put back under What happened.
       </p>
       <div class="line answers">
         <Button

@@ -180,6 +180,11 @@ class ContentStore {
         ItemRef ref() {
             return new ItemRef(new CollectionKey(collectionKey), new ItemId(itemId));
         }
+
+        /** As it is after a change. */
+        StoredItem changed(long number, OffsetDateTime when) {
+            return new StoredItem(collectionKey, itemId, properties, title, address, number, when, sourceId);
+        }
     }
 
     private static final String ITEM =

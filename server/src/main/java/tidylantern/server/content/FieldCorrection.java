@@ -2,30 +2,23 @@ package tidylantern.server.content;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.Item;
-import tidylantern.core.content.ItemId;
-import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.health.Finding;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.server.history.History;
 import tidylantern.server.platform.Refusal;
-import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -35,13 +28,11 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class FieldCorrection {
     private static final int BATCH = 500;
-    private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     private final ContentStore store;
     private final SiteContents contents;
-    private final SiteIndexes indexes;
+    private final SiteWriter writer;
     private final Corrections corrections;
-    private final TransactionTemplate transaction;
     private final JsonMapper json;
     private final History history;
     private final CorrectionHistory changes;
@@ -49,16 +40,14 @@ class FieldCorrection {
     FieldCorrection(
             ContentStore store,
             SiteContents contents,
-            SiteIndexes indexes,
+            SiteWriter writer,
             Corrections corrections,
-            TransactionTemplate transaction,
             JsonMapper json,
             History history) {
         this.store = store;
         this.contents = contents;
-        this.indexes = indexes;
+        this.writer = writer;
         this.corrections = corrections;
-        this.transaction = transaction;
         this.json = json;
         this.history = history;
         this.changes = new CorrectionHistory(this, store, contents);
@@ -206,17 +195,7 @@ class FieldCorrection {
         // It goes on in another thread, where nobody is signed in.
         String by = History.actor();
         corrections.run(site, collection, field, run -> {
-            synchronized (indexes.turn(site)) {
-                try {
-                    transaction.executeWithoutResult(status -> change.go(run, by));
-                } finally {
-                    contents.forget(site);
-                }
-                // Whoever made it is told that it is kept, so it is on the disk itself by then.
-                store.force();
-                run.isKept();
-                indexes.followOrLater(site);
-            }
+            writer.change(site, () -> change.go(run, by), run::isKept);
         });
     }
 
@@ -252,8 +231,8 @@ class FieldCorrection {
     private void mustFit(String site, Collection collection, Field after, List<String> holders, Corrections.Run run) {
         List<Field> fields = new ArrayList<>(collection.fields());
         fields.replaceAll(field -> field.key().equals(after.key()) ? after : field);
-        ItemReader reader =
-                new ItemReader(new Collection(collection.key(), collection.label(), collection.language(), fields));
+        StoredItemReader reader = new StoredItemReader(
+                new Collection(collection.key(), collection.label(), collection.language(), fields), json);
         int wrong = 0;
         String first = null;
         run.looksAt(holders.size());
@@ -261,9 +240,7 @@ class FieldCorrection {
             ContentStore.StoredItem item =
                     store.item(site, collection.key(), id).orElseThrow();
             try {
-                Item read = reader.read(
-                        new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
-                SiteIndex.check(new SiteIndex.Changed(read, collection.language()));
+                SiteIndex.check(new SiteIndex.Changed(reader.read(item), collection.language()));
             } catch (ItemRefused | IllegalArgumentException refused) {
                 wrong++;
                 first = first == null ? "%s: %s".formatted(item.itemId(), refused.getMessage()) : first;

@@ -21,7 +21,6 @@ import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
@@ -35,7 +34,6 @@ import tidylantern.core.content.KindGuess;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.core.mapping.Mapping.MappedField;
-import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.JsonProblems;
 import tools.jackson.core.JacksonException;
@@ -77,28 +75,25 @@ public class ItemIntake {
 
     private final ContentStore store;
     private final SiteContents contents;
-    private final SiteIndexes indexes;
-    private final TransactionTemplate transaction;
+    private final SiteWriter writer;
+    private final RestingItems resting;
     private final Clock clock;
     private final DiskRoom room;
-    private final ChangeGate gate;
     private final JsonMapper json;
 
     ItemIntake(
             ContentStore store,
             SiteContents contents,
-            SiteIndexes indexes,
-            TransactionTemplate transaction,
+            SiteWriter writer,
+            RestingItems resting,
             Clock clock,
             DiskRoom room,
-            ChangeGate gate,
             JsonMapper json) {
         this.room = room;
-        this.gate = gate;
         this.store = store;
         this.contents = contents;
-        this.indexes = indexes;
-        this.transaction = transaction;
+        this.writer = writer;
+        this.resting = resting;
         this.clock = clock;
         // Numbers keep their digits, and keys a fixed order, so that what did not change reads the same.
         this.json = json.rebuild()
@@ -115,13 +110,15 @@ public class ItemIntake {
      * @param mayRemoveMany whether that may be more than a third of the collection
      * @param source that the items come from; null for a push
      * @param fields what the source says about the kinds of its properties; empty to guess them
+     * @param by who removes what is removed, as the history names them
      */
     public record Manner(
             boolean partial,
             boolean everything,
             boolean mayRemoveMany,
             @Nullable Long source,
-            List<MappedField> fields) {}
+            List<MappedField> fields,
+            String by) {}
 
     /** Watches over a long intake. */
     public interface Watch {
@@ -199,24 +196,11 @@ public class ItemIntake {
     }
 
     private IntakeReport take(String site, String collectionKey, JsonLines lines, Manner manner, Watch watch) {
-        synchronized (indexes.turn(site)) {
-            Run run;
-            try {
-                run = Objects.requireNonNull(transaction.execute(status -> {
-                    Run begun = new Run(site, new CollectionKey(collectionKey), manner, watch);
-                    begun.take(lines);
-                    return begun;
-                }));
-            } finally {
-                contents.forget(site);
-            }
-            if (run.change != 0) {
-                store.force();
-                gate.changed();
-                indexes.followOrLater(site);
-            }
+        return writer.change(site, () -> {
+            Run run = new Run(site, new CollectionKey(collectionKey), manner, watch);
+            run.take(lines);
             return run.report();
-        }
+        });
     }
 
     private record Parsed(
@@ -307,6 +291,9 @@ public class ItemIntake {
                 }
                 keep(batch);
                 removeTheRest();
+                if (removed > 0) {
+                    resting.note(site, removal(), manner.by());
+                }
             } catch (IOException failure) {
                 throw new UncheckedIOException("reading what arrived", failure);
             }
@@ -568,9 +555,13 @@ public class ItemIntake {
 
         private void remove(List<String> gone) {
             if (!gone.isEmpty()) {
-                store.remove(site, key, gone, change());
+                resting.remove(site, removal(), gone);
                 removed += gone.size();
             }
+        }
+
+        private RestingItems.Removal removal() {
+            return new RestingItems.Removal(key, change());
         }
 
         private long change() {

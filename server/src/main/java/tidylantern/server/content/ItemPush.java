@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
+import tidylantern.server.history.History;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.traffic.ReceivedBody;
 
@@ -36,7 +37,7 @@ class ItemPush {
                     site,
                     collection,
                     body::open,
-                    new ItemIntake.Manner(partial, everything, removeMany, null, List.of()),
+                    new ItemIntake.Manner(partial, everything, removeMany, null, List.of(), History.actor()),
                     ItemIntake.Watch.NONE);
         } catch (ItemIntake.RemovesMany many) {
             throw new Refusal(

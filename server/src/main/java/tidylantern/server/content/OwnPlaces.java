@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.OwnPlace;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
@@ -14,34 +13,25 @@ import tidylantern.server.history.Told;
 @Component
 class OwnPlaces {
     private final OwnPlaceStore store;
-    private final ContentStore items;
-    private final SiteContents contents;
-    private final TransactionTemplate transaction;
+    private final SiteWriter writer;
     private final History history;
     private final PlaceChanges changes = new PlaceChanges();
 
-    OwnPlaces(
-            OwnPlaceStore store,
-            ContentStore items,
-            SiteContents contents,
-            TransactionTemplate transaction,
-            History history) {
+    OwnPlaces(OwnPlaceStore store, SiteWriter writer, History history) {
         this.store = store;
-        this.items = items;
-        this.contents = contents;
-        this.transaction = transaction;
+        this.writer = writer;
         this.history = history;
         history.learn(changes);
     }
 
     /** Puts these in place of those that were there. */
     void put(String site, List<OwnPlace> places) {
-        transaction.executeWithoutResult(status -> history.change(changes, site, site, () -> {
-            store.removeAll(site);
-            places.forEach(place -> store.add(site, place));
-        }));
-        items.force();
-        contents.forget(site);
+        writer.change(
+                site,
+                () -> history.change(changes, site, site, () -> {
+                    store.removeAll(site);
+                    places.forEach(place -> store.add(site, place));
+                }));
     }
 
     /** All of a site, by name. */

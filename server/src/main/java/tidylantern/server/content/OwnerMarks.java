@@ -8,7 +8,6 @@ import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
@@ -17,20 +16,19 @@ import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
 import tidylantern.server.history.Told;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.SomeNames;
 
 /** What owners add to items by hand. */
 @Component
 class OwnerMarks {
     private final ContentStore store;
-    private final SiteIndexes indexes;
-    private final TransactionTemplate transaction;
+    private final SiteWriter writer;
     private final History history;
     private final MarkChanges changes = new MarkChanges();
 
-    OwnerMarks(ContentStore store, SiteIndexes indexes, TransactionTemplate transaction, History history) {
+    OwnerMarks(ContentStore store, SiteWriter writer, History history) {
         this.store = store;
-        this.indexes = indexes;
-        this.transaction = transaction;
+        this.writer = writer;
         this.history = history;
         history.learn(changes);
     }
@@ -51,21 +49,20 @@ class OwnerMarks {
     }
 
     private void change(String site, Marked marked, BiFunction<ItemId, OwnerMark, OwnerMark> change) {
-        synchronized (indexes.turn(site)) {
-            transaction.executeWithoutResult(status -> history.change(changes, site, marked, () -> {
-                long number = store.nextChange(site);
-                for (ItemId id : marked.items()) {
-                    ItemRef item = new ItemRef(marked.collection(), id);
-                    if (store.item(site, item.collection(), id.value()).isEmpty()) {
-                        throw Refusal.notFound("There is no item \"%s\" in \"%s\".".formatted(id, item.collection()));
+        writer.change(
+                site,
+                () -> history.change(changes, site, marked, () -> {
+                    long number = store.nextChange(site);
+                    for (ItemId id : marked.items()) {
+                        ItemRef item = new ItemRef(marked.collection(), id);
+                        if (store.item(site, item.collection(), id.value()).isEmpty()) {
+                            throw Refusal.notFound(
+                                    "There is no item \"%s\" in \"%s\".".formatted(id, item.collection()));
+                        }
+                        store.putMark(site, item, change.apply(id, of(site, item)));
+                        store.touch(site, item, number);
                     }
-                    store.putMark(site, item, change.apply(id, of(site, item)));
-                    store.touch(site, item, number);
-                }
-            }));
-            store.force();
-            indexes.followOrLater(site);
-        }
+                }));
     }
 
     private record Marked(CollectionKey collection, List<ItemId> items) {}
@@ -98,7 +95,7 @@ class OwnerMarks {
             List<String> changed = now.keySet().stream()
                     .filter(id -> !Objects.equals(now.get(id), old.get(id)))
                     .toList();
-            String titles = Told.some(changed.stream()
+            String titles = SomeNames.of(changed.stream()
                     .map(id -> store.titleOf(site, new ItemRef(marked.collection(), new ItemId(id))))
                     .toList());
             OwnerMark was = old.getOrDefault(changed.getFirst(), OwnerMark.NONE);

@@ -7,13 +7,12 @@ import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.Placement;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
-import tidylantern.server.history.Told;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.SomeNames;
 
 /** Placements of items in featured tiers that owners give by hand. They hold at once. */
 @Component
@@ -21,20 +20,16 @@ class Placements {
     private final PlacementStore placements;
     private final ContentStore items;
     private final SiteContents contents;
-    private final TransactionTemplate transaction;
+    private final SiteWriter writer;
     private final History history;
     private final PlacementChanges changes = new PlacementChanges();
 
     Placements(
-            PlacementStore placements,
-            ContentStore items,
-            SiteContents contents,
-            TransactionTemplate transaction,
-            History history) {
+            PlacementStore placements, ContentStore items, SiteContents contents, SiteWriter writer, History history) {
         this.placements = placements;
         this.items = items;
         this.contents = contents;
-        this.transaction = transaction;
+        this.writer = writer;
         this.history = history;
         history.learn(changes);
     }
@@ -73,9 +68,7 @@ class Placements {
     }
 
     private void change(String site, Placed placed, Runnable change) {
-        transaction.executeWithoutResult(status -> history.change(changes, site, placed, change));
-        items.force();
-        contents.forget(site);
+        writer.change(site, () -> history.change(changes, site, placed, change));
     }
 
     /** Items and the tier that they are placed in, or taken out of. */
@@ -135,7 +128,7 @@ class Placements {
         }
 
         private String titles(String site, List<ItemRef> some) {
-            return Told.some(
+            return SomeNames.of(
                     some.stream().map(item -> items.titleOf(site, item)).toList());
         }
     }

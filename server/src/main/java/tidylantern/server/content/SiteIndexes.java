@@ -17,7 +17,6 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.lucene.search.IndexSearcher;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
@@ -32,8 +31,6 @@ import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.Item;
-import tidylantern.core.content.ItemId;
-import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
@@ -57,7 +54,6 @@ import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Repeating;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
-import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -72,8 +68,6 @@ public class SiteIndexes implements SmartLifecycle {
     private static final int SECONDS_TO_GAZETTEER = 20;
     /** Of a batch of items that cannot be indexed, so many are named in the log. */
     private static final int MOST_LOGGED = 20;
-
-    private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     private final ContentStore store;
     private final SiteContents contents;
@@ -228,7 +222,7 @@ public class SiteIndexes implements SmartLifecycle {
      * What a writer of a site's content holds from its first change until the index has followed, so that the numbers
      * of changes are committed in their order.
      */
-    public Object turn(String site) {
+    Object turn(String site) {
         return turns.computeIfAbsent(site, key -> new Object());
     }
 
@@ -327,8 +321,8 @@ public class SiteIndexes implements SmartLifecycle {
     void follow(String site) {
         SiteIndex index = of(site);
         SiteContent content = contents.of(site);
-        Map<CollectionKey, ItemReader> readers = new LinkedHashMap<>();
-        content.collections().forEach(c -> readers.put(c.key(), new ItemReader(c)));
+        Map<CollectionKey, StoredItemReader> readers = new LinkedHashMap<>();
+        content.collections().forEach(c -> readers.put(c.key(), new StoredItemReader(c, json)));
         long until = store.lastChange(site);
         try {
             if (index.lastChange() > until && !standby.active()) {
@@ -372,7 +366,7 @@ public class SiteIndexes implements SmartLifecycle {
     private void add(
             SiteIndex index,
             SiteContent content,
-            Map<CollectionKey, ItemReader> readers,
+            Map<CollectionKey, StoredItemReader> readers,
             List<ContentStore.StoredItem> items,
             Map<String, OwnerMark> marks)
             throws IOException {
@@ -402,15 +396,18 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     private SiteIndex.Changed changed(
-            SiteContent content, Map<CollectionKey, ItemReader> readers, ContentStore.StoredItem item, OwnerMark mark)
+            SiteContent content,
+            Map<CollectionKey, StoredItemReader> readers,
+            ContentStore.StoredItem item,
+            OwnerMark mark)
             throws ItemRefused {
         CollectionKey key = new CollectionKey(item.collectionKey());
         Collection collection = content.collection(key);
-        ItemReader reader = readers.get(key);
+        StoredItemReader reader = readers.get(key);
         if (collection == null || reader == null) {
             throw new IllegalStateException("the item %s/%s is of no collection".formatted(key, item.itemId()));
         }
-        Item read = reader.read(new ItemId(item.itemId()), json.readValue(item.properties(), OBJECT));
+        Item read = reader.read(item);
         return new SiteIndex.Changed(
                 mark.over(read), collection.language(), mark, item.changed().toInstant());
     }

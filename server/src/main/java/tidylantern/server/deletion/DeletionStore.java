@@ -86,7 +86,7 @@ class DeletionStore {
                     .forEach(table -> rows.add(new Rows(table, own)));
         }
         if (kind == Deletions.Kind.SITE || kind == Deletions.Kind.COLLECTION) {
-            List.of("collection", "field", "merged_value", "item", "item_mark", "placement")
+            List.of("collection", "field", "merged_value", "item", "item_mark", "placement", "resting_item")
                     .forEach(table -> rows.add(new Rows(table, own)));
         }
         if (kind != Deletions.Kind.SEARCH) {

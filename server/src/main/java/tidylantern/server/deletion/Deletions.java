@@ -2,27 +2,22 @@ package tidylantern.server.deletion;
 
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.server.content.SiteContents;
-import tidylantern.server.content.SiteIndexes;
+import tidylantern.server.content.SiteWriter;
 import tidylantern.server.design.Searches;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
 import tidylantern.server.platform.EveryHour;
-import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
@@ -32,20 +27,17 @@ import tidylantern.server.source.Sources;
 @Component
 class Deletions {
     private static final Logger LOG = LoggerFactory.getLogger(Deletions.class);
-    private static final Duration REST = Duration.ofDays(30);
     /** The state of what is not deleted. */
     private static final String THERE = "there";
 
     private final DeletionStore store;
     private final Sites sites;
     private final SiteContents contents;
-    private final SiteIndexes indexes;
+    private final SiteWriter writer;
     private final Searches searches;
     private final Sources sources;
     private final History history;
     private final DeletionChanges changes = new DeletionChanges();
-    private final TransactionTemplate transaction;
-    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final Path folder;
 
@@ -53,24 +45,20 @@ class Deletions {
             DeletionStore store,
             Sites sites,
             SiteContents contents,
-            SiteIndexes indexes,
+            SiteWriter writer,
             Searches searches,
             Sources sources,
             History history,
-            TransactionTemplate transaction,
-            ApplicationEventPublisher events,
             Clock clock,
             Settings settings) {
         this.store = store;
         this.sites = sites;
         this.contents = contents;
-        this.indexes = indexes;
+        this.writer = writer;
         this.searches = searches;
         this.sources = sources;
         this.history = history;
         history.learn(changes);
-        this.transaction = transaction;
-        this.events = events;
         this.clock = clock;
         this.folder = settings.data();
     }
@@ -136,22 +124,18 @@ class Deletions {
     }
 
     private Deletion delete(Kind kind, String site, String key, String name, String by) {
-        long number;
-        synchronized (indexes.turn(site)) {
-            number = Objects.requireNonNull(transaction.execute(status -> {
-                if (kind == Kind.COLLECTION) {
-                    // Counted, so that an index that cannot follow now does so later.
-                    contents.countChange(site);
-                }
-                long made = store.delete(kind, site, key, name.strip(), OffsetDateTime.now(clock), by, folder);
-                if (kind != Kind.SITE) {
-                    history.note(changes, site, new Deleted(made, kind, name.strip()), THERE, null, by);
-                }
-                return made;
-            }));
-            events.publishEvent(new Rearranged(site));
-        }
-        LOG.info("The {} {} was deleted by {}; it rests for {} days", kind, key, by, REST.toDays());
+        long number = writer.rearrange(site, () -> {
+            if (kind == Kind.COLLECTION) {
+                // Counted, so that an index that cannot follow now does so later.
+                contents.countChange(site);
+            }
+            long made = store.delete(kind, site, key, name.strip(), OffsetDateTime.now(clock), by, folder);
+            if (kind != Kind.SITE) {
+                history.note(changes, site, new Deleted(made, kind, name.strip()), THERE, null, by);
+            }
+            return made;
+        });
+        LOG.info("The {} {} was deleted by {}; it rests for {} days", kind, key, by, History.REST.toDays());
         return store.find(number).map(Deletions::shown).orElseThrow();
     }
 
@@ -164,7 +148,7 @@ class Deletions {
                 one.name(),
                 one.deleted(),
                 one.deletedBy(),
-                one.deleted().plus(REST));
+                one.deleted().plus(History.REST));
     }
 
     /** @param site null for sites themselves */
@@ -192,10 +176,10 @@ class Deletions {
                 .filter(resting -> resting.id() == id)
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("Nothing of that number was deleted here in the last 30 days."));
-        synchronized (indexes.turn(one.site())) {
-            transaction.executeWithoutResult(status -> putBack(one));
-            events.publishEvent(new Rearranged(one.site()));
-        }
+        writer.rearrange(one.site(), () -> {
+            putBack(one);
+            return one;
+        });
     }
 
     private void putBack(Deletion one) {
@@ -221,7 +205,7 @@ class Deletions {
     }
 
     private void forgetOld() {
-        int gone = store.forgetBefore(OffsetDateTime.now(clock).minus(REST));
+        int gone = store.forgetBefore(OffsetDateTime.now(clock).minus(History.REST));
         if (gone > 0) {
             LOG.info("{} deleted sites, collections, sources or searches went for good", gone);
         }

@@ -26,7 +26,9 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class History {
     private static final Logger LOG = LoggerFactory.getLogger(History.class);
-    private static final Duration REST = Duration.ofDays(30);
+    /** So long a change can be taken back. */
+    public static final Duration REST = Duration.ofDays(30);
+
     private static final int LONGEST_TOLD = 500;
 
     private final HistoryStore store;

@@ -4,12 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import tidylantern.server.platform.SomeNames;
 
 /** Puts together the sentence that tells of a change: what was changed, and what of it became what. */
 public final class Told {
-    /** So many of a list are named. */
-    private static final int NAMED = 3;
-
     private final String subject;
     private final List<String> parts = new ArrayList<>();
 
@@ -35,10 +33,10 @@ public final class Told {
         List<String> come = after.stream().filter(one -> !before.contains(one)).toList();
         List<String> gone = before.stream().filter(one -> !after.contains(one)).toList();
         if (!come.isEmpty()) {
-            parts.add("%s: %s added".formatted(list, some(come)));
+            parts.add("%s: %s added".formatted(list, SomeNames.of(come)));
         }
         if (!gone.isEmpty()) {
-            parts.add("%s: %s taken away".formatted(list, some(gone)));
+            parts.add("%s: %s taken away".formatted(list, SomeNames.of(gone)));
         }
         return this;
     }
@@ -49,13 +47,6 @@ public final class Told {
             parts.add(said);
         }
         return this;
-    }
-
-    /** The first names of a list, and how many more there are. */
-    public static String some(List<String> names) {
-        String first = String.join(
-                ", ", names.stream().limit(NAMED).map(name -> "“" + name + "”").toList());
-        return names.size() <= NAMED ? first : "%s and %,d more".formatted(first, names.size() - NAMED);
     }
 
     @Override

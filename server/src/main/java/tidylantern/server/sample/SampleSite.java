@@ -33,7 +33,8 @@ class SampleSite {
 
     private static final String NAME = "Quillhaven Isles, a sample";
     private static final String SEARCH = "Sample search";
-    private static final ItemIntake.Manner ALL_THERE_IS = new ItemIntake.Manner(false, true, true, null, List.of());
+    private static final ItemIntake.Manner ALL_THERE_IS =
+            new ItemIntake.Manner(false, true, true, null, List.of(), "the service");
 
     private final Sites sites;
     private final ContentSetUps contents;

@@ -175,7 +175,7 @@ class SourceController {
 
     @Operation(summary = "Says yes to a run that asks whether it may remove many items.")
     @PostMapping("/syncs/{id}/go-on")
-    Syncs.Sync goOn(@PathVariable long id) {
-        return syncs.goOn(id);
+    Syncs.Sync goOn(@PathVariable long id, Authentication who) {
+        return syncs.goOn(id, who.getName());
     }
 }

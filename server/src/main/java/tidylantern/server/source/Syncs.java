@@ -33,12 +33,12 @@ import tidylantern.core.place.Gazetteer;
 import tidylantern.server.content.IntakeReport;
 import tidylantern.server.content.ItemIntake;
 import tidylantern.server.content.SiteContents;
-import tidylantern.server.history.Told;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Repeating;
 import tidylantern.server.platform.Settings;
+import tidylantern.server.platform.SomeNames;
 import tidylantern.server.site.Sites;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -292,8 +292,11 @@ public class Syncs implements SmartLifecycle {
                         asked.read(), asked.refusals(), asked.notes(), "You said no, so nothing was changed."));
     }
 
-    /** @throws Refusal if the sync does not ask */
-    synchronized Sync goOn(long sync) {
+    /**
+     * @param by who says that it may remove so much
+     * @throws Refusal if the sync does not ask
+     */
+    synchronized Sync goOn(long sync, String by) {
         SourceStore.StoredSync stored = stored(sync);
         if (!stored.state().equals(State.ASKING.toString())) {
             throw new Refusal(HttpStatus.CONFLICT, null, "This sync does not ask anything.");
@@ -313,7 +316,7 @@ public class Syncs implements SmartLifecycle {
                                 now,
                                 source,
                                 new Spooled(asked.read(), asked.refusals(), asked.refused(), asked.notes(), true),
-                                true)));
+                                by)));
         return get(sync);
     }
 
@@ -331,7 +334,7 @@ public class Syncs implements SmartLifecycle {
             if (spooled.read() == 0) {
                 throw new SourceProblem("Nothing was found there. Nothing was changed.");
             }
-            if (take(sync, now, source, spooled, false)) {
+            if (take(sync, now, source, spooled, null)) {
                 memory.keep();
             }
         });
@@ -413,7 +416,7 @@ public class Syncs implements SmartLifecycle {
             List<String> unplaced = mapper.unplaced();
             if (!unplaced.isEmpty()) {
                 spooling.note("No place is known by these names, so their items have none: %s."
-                        .formatted(Told.some(unplaced)));
+                        .formatted(SomeNames.of(unplaced)));
             }
             return new Spooled(
                     spooling.read,
@@ -429,8 +432,11 @@ public class Syncs implements SmartLifecycle {
         }
     }
 
-    /** @return whether it was taken; otherwise it asks now */
-    private boolean take(long sync, Running now, Sources.Source source, Spooled spooled, boolean mayRemoveMany) {
+    /**
+     * @param agreed who said that it may remove many items; null where nobody was asked yet
+     * @return whether it was taken; otherwise it asks now
+     */
+    private boolean take(long sync, Running now, Sources.Source source, Spooled spooled, @Nullable String agreed) {
         Sources.SourceGiven given = source.given();
         List<String> notes = new ArrayList<>(spooled.notes());
         try {
@@ -441,9 +447,10 @@ public class Syncs implements SmartLifecycle {
                     new ItemIntake.Manner(
                             true,
                             given.removesMissing() && spooled.whole(),
-                            mayRemoveMany,
+                            agreed != null,
                             source.id(),
-                            given.mapping().fields()),
+                            given.mapping().fields(),
+                            agreed == null ? stored(sync).begunBy() : agreed),
                     ItemIntake.Watch.of(lines -> {}, () -> now.stop));
             taken.gaveWay()
                     .forEach(field -> notes.add(

@@ -117,6 +117,8 @@ class HistoryTest {
                 "“The ferry”, “The pier” kept out of search",
                 () -> ok(api.post(
                         posts + "/items/marks", "{\"ids\":[\"a\",\"b\"],\"keptOut\":true,\"addKeywords\":null}")),
+                "“The inn” removed from",
+                () -> ok(api.push("posts", "{\"id\":\"c\",\"_delete\":true}\n")),
                 "“The ferry” placed in “gold”",
                 () -> ok(api.put(site + "/placements", """
                         {"items":[{"collection":"posts","id":"a"}],"tier":"gold","place":2,"from":null,"until":null}"""))));

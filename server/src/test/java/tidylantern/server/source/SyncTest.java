@@ -272,6 +272,20 @@ class SyncTest {
         api.post("/api/owner/syncs/" + again + "/go-on", "");
         assertThat(counts(ended(again))).isEqualTo("done +0 ~0 =5 -4 !0");
         assertThat(ids()).hasSize(5);
+        JsonNode removed = api.get(api.site() + "/changes").json().path(0);
+        assertThat(removed.path("told").asString())
+                .isEqualTo("“Post 5”, “Post 6”, “Post 7” and 1 more removed from “Posts”");
+        assertThat(removed.path("by").asString())
+                .as("who said yes")
+                .isEqualTo(api.get(api.site() + "/changes")
+                        .json()
+                        .path(1)
+                        .path("by")
+                        .asString());
+        assertThat(api.post(api.site() + "/changes/" + removed.path("id").asLong() + "/take-back", "")
+                        .status())
+                .isEqualTo(204);
+        assertThat(ids()).as("the yes is taken back").hasSize(9);
     }
 
     @Test
