@@ -241,6 +241,10 @@ public class Sources {
                     .became("address", addressOf(before), addressOf(now))
                     .became("runs by itself", before.schedule(), now.schedule())
                     .became("removes what is missing", yes(before.removesMissing()), yes(now.removesMissing()))
+                    .and(
+                            !before.settings().equals(now.settings())
+                                    && Objects.equals(addressOf(before), addressOf(now)),
+                            "another file, or other settings, are read")
                     .and(!before.mapping().equals(now.mapping()), "other columns become its fields")
                     .toString();
         }

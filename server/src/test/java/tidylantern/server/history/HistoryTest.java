@@ -244,7 +244,8 @@ class HistoryTest {
                 .isEqualTo("added");
         assertThat(takeBack(changes().getFirst()).status()).isEqualTo(409);
         ok(api.put(path, source(second, "Buoys")));
-        assertThat(told(changes().getFirst())).isEqualTo("The source “Buoys” – name: “Lamps” → “Buoys”");
+        assertThat(told(changes().getFirst()))
+                .isEqualTo("The source “Buoys” – name: “Lamps” → “Buoys”; another file, or other settings, are read");
         assertThat(uploaded(first)).as("kept, since it may be taken back").isTrue();
         assertThat(takeBack(changes().getFirst()).status()).isEqualTo(204);
         assertThat(api.get(path).json().path("settings")).isEqualTo(made.path("settings"));
