@@ -23,6 +23,7 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.reference.WordNet;
@@ -53,29 +54,35 @@ final class EffortBench {
         List<WordNet.Entry> nouns =
                 WordNet.entries().stream().filter(WordNet.Entry::noun).toList();
         SearchDesign plain = SearchDesign.firstFor("Nouns", SITE);
-        SearchDesign withTree = plain.withFilters(List.of(Filter.of(TREE, "Tree", new FieldKey(TREE))));
+        CompiledSearch withTree =
+                CompiledSearch.of(SITE, plain.withFilters(List.of(Filter.of(TREE, "Tree", new FieldKey(TREE)))));
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
         try (SiteIndex index = indexed(folder, nouns)) {
             SearchEngine engine = new SearchEngine(index);
             Timings timings = new Timings();
+            index.beforeShown(next -> engine.prepare(next, withTree));
             for (int push = 0; push < PUSHES; push++) {
-                timings.measure("first answer after a push", () -> engine.answer(SITE, withTree, Asking.of("", 1))
+                timings.measure("first answer after a push", () -> engine.answer(withTree, Asking.of("", 1))
                         .total());
-                timings.measure("the next", () -> engine.answer(SITE, withTree, Asking.of("", 1))
+                timings.measure("the next", () -> engine.answer(withTree, Asking.of("", 1))
                         .total());
-                index.apply(
-                        List.of(item(
-                                "new" + push, List.of("New " + push), "", List.of(List.of("entity", "thing " + push)))),
-                        List.of(),
-                        2L + push);
+                long change = 2L + push;
+                SiteIndex.Changed anew =
+                        item("new" + push, List.of("New " + push), "", List.of(List.of("entity", "thing " + push)));
+                timings.measure("a push of one item", () -> {
+                    index.apply(List.of(anew), List.of(), change);
+                    return 1;
+                });
             }
             timings.print("the next");
-            mistyped(engine, plain, nouns);
-            writtenOtherwise(engine, plain, nouns);
+            CompiledSearch search = CompiledSearch.of(SITE, plain);
+            mistyped(engine, search, nouns);
+            writtenOtherwise(engine, search, nouns);
         }
     }
 
-    private static void mistyped(SearchEngine engine, SearchDesign design, List<WordNet.Entry> nouns) throws Exception {
+    private static void mistyped(SearchEngine engine, CompiledSearch search, List<WordNet.Entry> nouns)
+            throws Exception {
         List<String> words = nouns.stream()
                 .map(noun -> noun.words().getFirst())
                 .filter(word -> word.matches("[a-z]{8,12}"))
@@ -90,7 +97,7 @@ final class EffortBench {
                 String query = IntStream.range(0, many)
                         .mapToObj(n -> bent(words.get(random.nextInt(words.size())), random))
                         .collect(Collectors.joining(" "));
-                timings.measure(many + " mistyped", () -> engine.answer(SITE, design, Asking.of(query, 1))
+                timings.measure(many + " mistyped", () -> engine.answer(search, Asking.of(query, 1))
                         .total());
             }
         }
@@ -98,7 +105,7 @@ final class EffortBench {
     }
 
     /** Names of two words written as one, and words that are written as one written as two. */
-    private static void writtenOtherwise(SearchEngine engine, SearchDesign design, List<WordNet.Entry> nouns)
+    private static void writtenOtherwise(SearchEngine engine, CompiledSearch search, List<WordNet.Entry> nouns)
             throws Exception {
         List<String> together = nouns.stream()
                 .flatMap(noun -> noun.words().stream())
@@ -121,18 +128,17 @@ final class EffortBench {
                 timings.forget();
             }
             for (int many : new int[] {1, VisitorQuery.MOST_WORDS / 2}) {
-                measure(timings, many + " as they are", engine, design, some(single, many, random));
-                measure(timings, many + " written as two", engine, design, some(apart, many, random));
-                measure(timings, many + " of two written as one", engine, design, some(together, many, random));
+                measure(timings, many + " as they are", engine, search, some(single, many, random));
+                measure(timings, many + " written as two", engine, search, some(apart, many, random));
+                measure(timings, many + " of two written as one", engine, search, some(together, many, random));
             }
         }
         timings.print("1 as they are");
     }
 
-    private static void measure(Timings timings, String name, SearchEngine engine, SearchDesign design, String query)
+    private static void measure(Timings timings, String name, SearchEngine engine, CompiledSearch search, String query)
             throws Exception {
-        timings.measure(
-                name, () -> engine.answer(SITE, design, Asking.of(query, 1)).total());
+        timings.measure(name, () -> engine.answer(search, Asking.of(query, 1)).total());
     }
 
     private static String some(List<String> words, int many, Random random) {

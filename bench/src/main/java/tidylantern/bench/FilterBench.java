@@ -23,6 +23,7 @@ import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.reference.WordNet;
 
@@ -87,6 +88,8 @@ final class FilterBench {
                 .withFilters(Stream.concat(CATEGORIES.stream(), NUMBERS.stream())
                         .map(key -> Filter.of(key, key, new FieldKey(key)))
                         .toList());
+        CompiledSearch search = CompiledSearch.of(SITE, design);
+        CompiledSearch unfiltered = CompiledSearch.of(SITE, design.withFilters(List.of()));
         Map<String, List<String>> asked = new HashMap<>(set.values());
         asked.put(set.number(), List.of((int) set.from() + ".." + (int) set.to()));
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
@@ -104,11 +107,9 @@ final class FilterBench {
                 }
                 for (String query : queries) {
                     theirs += timings.measure("bare Lucene drill-sideways", () -> lucene.answer(query));
-                    ours += timings.measure(
-                            "core, 8 filters", () -> engine.answer(SITE, design, Asking.of(query, 1, asked))
-                                    .total());
-                    timings.measure("core, without filters", () -> engine.answer(
-                                    SITE, design.withFilters(List.of()), Asking.of(query, 1))
+                    ours += timings.measure("core, 8 filters", () -> engine.answer(search, Asking.of(query, 1, asked))
+                            .total());
+                    timings.measure("core, without filters", () -> engine.answer(unfiltered, Asking.of(query, 1))
                             .total());
                 }
             }

@@ -33,6 +33,7 @@ import tidylantern.core.design.TierLooks;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.query.Whereabouts;
@@ -114,10 +115,17 @@ final class OrderBench {
                                 new Tier.Lift(2, 1, Tier.Turns.BY_DAY),
                                 null,
                                 TierLooks.plain())));
-        SearchDesign relevance = ordered(plain, OrderKey.By.RELEVANCE);
-        SearchDesign whole = ordered(
-                plain, OrderKey.By.TIER, OrderKey.By.PLACE_IN_TIER, OrderKey.By.DISTANCE, OrderKey.By.RELEVANCE);
-        SearchDesign tiered = ordered(plain, OrderKey.By.TIER, OrderKey.By.PLACE_IN_TIER, OrderKey.By.RELEVANCE);
+        CompiledSearch relevance = CompiledSearch.of(site, ordered(plain, OrderKey.By.RELEVANCE));
+        CompiledSearch whole = CompiledSearch.of(
+                site,
+                ordered(
+                        plain,
+                        OrderKey.By.TIER,
+                        OrderKey.By.PLACE_IN_TIER,
+                        OrderKey.By.DISTANCE,
+                        OrderKey.By.RELEVANCE));
+        CompiledSearch tiered = CompiledSearch.of(
+                site, ordered(plain, OrderKey.By.TIER, OrderKey.By.PLACE_IN_TIER, OrderKey.By.RELEVANCE));
         Whereabouts here = Whereabouts.of("50,-5", "", "");
         List<String> queries = WordNetQueries.of(entries);
         try (SiteIndex index = indexed(Files.createTempDirectory("tidy-lantern-bench"), entries, random)) {
@@ -132,11 +140,11 @@ final class OrderBench {
                 }
                 for (String query : queries) {
                     VisitorQuery asked = Asking.of(query, 1, Map.of(), here);
-                    timings.measure("relevance", () -> engine.answer(site, relevance, asked)
+                    timings.measure(
+                            "relevance", () -> engine.answer(relevance, asked).total());
+                    timings.measure("tier, place, relevance", () -> engine.answer(tiered, asked)
                             .total());
-                    timings.measure("tier, place, relevance", () -> engine.answer(site, tiered, asked)
-                            .total());
-                    timings.measure("tier, place, distance, relevance", () -> engine.answer(site, whole, asked)
+                    timings.measure("tier, place, distance, relevance", () -> engine.answer(whole, asked)
                             .total());
                 }
             }
@@ -179,7 +187,8 @@ final class OrderBench {
                 "en",
                 List.of(field("title", FieldKind.TEXT), field("where", FieldKind.PLACE)));
         SiteContent site = new SiteContent(List.of(places));
-        SearchDesign design = ordered(SearchDesign.firstFor("Places", site), OrderKey.By.DISTANCE);
+        CompiledSearch design =
+                CompiledSearch.of(site, ordered(SearchDesign.firstFor("Places", site), OrderKey.By.DISTANCE));
         try (SiteIndex index = SiteIndex.open(Files.createTempDirectory("tidy-lantern-bench"))) {
             ItemReader reader = new ItemReader(places);
             List<SiteIndex.Changed> all = new ArrayList<>();
@@ -201,15 +210,15 @@ final class OrderBench {
                 GeoNames.City here = cities.get(random.nextInt(cities.size()));
                 timings.measure(
                         "bare Lucene, over all",
-                        () -> Math.toIntExact(index.read(searcher -> searcher.search(
-                                        MatchAllDocsQuery.INSTANCE,
-                                        10,
-                                        new Sort(LatLonDocValuesField.newDistanceSort(
-                                                IndexFields.place(WHERE), here.latitude(), here.longitude()))))
+                        () -> Math.toIntExact(index.read(state -> state.searcher()
+                                        .search(
+                                                MatchAllDocsQuery.INSTANCE,
+                                                10,
+                                                new Sort(LatLonDocValuesField.newDistanceSort(
+                                                        IndexFields.place(WHERE), here.latitude(), here.longitude()))))
                                 .totalHits
                                 .value()));
                 timings.measure("core, whole answer of the nearest 10", () -> engine.answer(
-                                site,
                                 design,
                                 Asking.of(
                                         "",

@@ -15,7 +15,7 @@ class ArchitectureTest {
             .importPackages("tidylantern.core");
 
     @Test
-    void coreKnowsNothingOutsideTheJdkAndLucene() {
+    void coreKnowsNothingButTheJdkLuceneAndACache() {
         classes()
                 .should()
                 .onlyDependOnClassesThat()
@@ -24,6 +24,7 @@ class ArchitectureTest {
                         "java..",
                         "org.apache.lucene..",
                         "org.tartarus.snowball..",
+                        "com.github.benmanes.caffeine..",
                         "org.jspecify..")
                 .check(CORE);
     }

@@ -70,7 +70,8 @@ public final class SiteIndex implements Closeable {
     private final SearcherManager searchers;
     private final Map<String, Analyzer> analyzers = new ConcurrentHashMap<>();
     private final Map<ItemRef, String> passedOver = new ConcurrentHashMap<>();
-    private volatile Consumer<IndexSearcher> beforeShown = next -> {};
+    private final IndexParts parts = new IndexParts();
+    private volatile Consumer<IndexState> beforeShown = next -> {};
     private volatile long lastChange;
     private volatile boolean uncommitted;
 
@@ -88,8 +89,8 @@ public final class SiteIndex implements Closeable {
         searchers = new SearcherManager(writer, new SearcherFactory() {
             @Override
             public IndexSearcher newSearcher(IndexReader reader, IndexReader previous) {
-                IndexSearcher next = searcher(reader);
-                beforeShown.accept(next);
+                StateSearcher next = new StateSearcher(reader);
+                beforeShown.accept(next.state);
                 return next;
             }
         });
@@ -101,8 +102,18 @@ public final class SiteIndex implements Closeable {
      *
      * @param work must not fail, or the state is not shown
      */
-    public void beforeShown(Consumer<IndexSearcher> work) {
+    public void beforeShown(Consumer<IndexState> work) {
         beforeShown = work;
+    }
+
+    /** What reads a state knows it, so that both go when nobody reads it any more. */
+    private final class StateSearcher extends IndexSearcher {
+        private final IndexState state = new IndexState(this, parts);
+
+        StateSearcher(IndexReader reader) {
+            super(reader);
+            setSimilarity(similarity());
+        }
     }
 
     /** Reads a state that somebody has taken, scoring as this index does. */
@@ -305,9 +316,9 @@ public final class SiteIndex implements Closeable {
     /** Forgets the items of all other collections, and shows that. Costs next to nothing where there are none. */
     public synchronized void keepOnly(Collection<CollectionKey> collections) throws IOException {
         Set<String> known = collections.stream().map(CollectionKey::value).collect(Collectors.toSet());
-        List<Term> gone = read(searcher -> {
+        List<Term> gone = read(state -> {
             List<Term> others = new ArrayList<>();
-            Terms terms = MultiTerms.getTerms(searcher.getIndexReader(), IndexFields.COLLECTION);
+            Terms terms = MultiTerms.getTerms(state.searcher().getIndexReader(), IndexFields.COLLECTION);
             TermsEnum each = terms == null ? TermsEnum.EMPTY : terms.iterator();
             for (BytesRef term = each.next(); term != null; term = each.next()) {
                 if (!known.contains(term.utf8ToString())) {
@@ -358,14 +369,14 @@ public final class SiteIndex implements Closeable {
     /** Something that reads the index. */
     @FunctionalInterface
     public interface Reading<T> {
-        T from(IndexSearcher searcher) throws IOException;
+        T from(IndexState state) throws IOException;
     }
 
     /** Reads from the newest state, which stays the same for as long as the reading takes. */
     public <T> T read(Reading<T> reading) throws IOException {
         IndexSearcher searcher = searchers.acquire();
         try {
-            return reading.from(searcher);
+            return reading.from(((StateSearcher) searcher).state);
         } finally {
             searchers.release(searcher);
         }
@@ -373,7 +384,7 @@ public final class SiteIndex implements Closeable {
 
     /** How many items there are. */
     public int size() throws IOException {
-        return read(searcher -> searcher.getIndexReader().numDocs());
+        return read(state -> state.searcher().getIndexReader().numDocs());
     }
 
     private static Term refTerm(ItemRef ref) {

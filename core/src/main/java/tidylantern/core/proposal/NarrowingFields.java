@@ -17,6 +17,7 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.CategoryCounts;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
@@ -81,7 +82,7 @@ public final class NarrowingFields {
             filters.add(Filter.of("f" + filters.size(), field.label(), field.key()));
         }
         return new SearchEngine(index)
-                .answer(content, design.withFilters(filters), VisitorQuery.plain("", today))
+                .answer(CompiledSearch.of(content, design.withFilters(filters)), VisitorQuery.plain("", today))
                 .filters();
     }
 

@@ -17,51 +17,55 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 import tidylantern.core.index.WordForms;
 import tidylantern.core.place.Gazetteer;
 
 /** One query with all that it is asked of; what ways on from it are made from and tried on. */
 record Asked(
-        IndexSearcher searcher,
-        SiteContent content,
-        SearchDesign design,
+        IndexState state,
+        CompiledSearch search,
         VisitorQuery query,
         Located located,
         ReadQuery read,
         Narrowing narrowing,
         Effort effort) {
-    static Asked of(
-            IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer)
+    static Asked of(IndexState state, CompiledSearch search, VisitorQuery query, Gazetteer gazetteer)
             throws IOException {
-        return of(searcher, content, design, query, gazetteer, false);
+        return of(state, search, query, gazetteer, false);
     }
 
     /** The same for what somebody is typing. */
-    static Asked whileTyping(
-            IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Gazetteer gazetteer)
+    static Asked whileTyping(IndexState state, CompiledSearch search, VisitorQuery query, Gazetteer gazetteer)
             throws IOException {
-        return of(searcher, content, design, query, gazetteer, true);
+        return of(state, search, query, gazetteer, true);
     }
 
     private static Asked of(
-            IndexSearcher searcher,
-            SiteContent content,
-            SearchDesign design,
-            VisitorQuery query,
-            Gazetteer gazetteer,
-            boolean typing)
+            IndexState state, CompiledSearch search, VisitorQuery query, Gazetteer gazetteer, boolean typing)
             throws IOException {
-        Located located = Located.of(searcher, design, content, gazetteer, query.whereabouts());
+        Located located = Located.of(state, search, gazetteer, query.whereabouts());
         Effort effort = new Effort();
         return new Asked(
-                searcher,
-                content,
-                design,
+                state,
+                search,
                 query,
                 located,
-                ReadQuery.read(query, design, content, searcher, effort, typing),
-                Narrowing.of(query, design, content, searcher, located, effort),
+                ReadQuery.read(query, search, state.searcher(), effort, typing),
+                Narrowing.of(new OneFilter.Setting(search, state, query, located, effort)),
                 effort);
+    }
+
+    IndexSearcher searcher() {
+        return state.searcher();
+    }
+
+    SiteContent content() {
+        return search.content();
+    }
+
+    SearchDesign design() {
+        return search.design();
     }
 
     /** In which order its results stand. */
@@ -83,23 +87,22 @@ record Asked(
     Asked with(String text) throws IOException {
         VisitorQuery other = query.withText(text);
         return new Asked(
-                searcher,
-                content,
-                design,
+                state,
+                search,
                 other,
                 located,
-                ReadQuery.read(other, design, content, searcher, effort, false),
+                ReadQuery.read(other, search, searcher(), effort, false),
                 narrowing,
                 effort);
     }
 
     int total() throws IOException {
-        return searcher.count(found());
+        return searcher().count(found());
     }
 
     /** Whether it leads anywhere: the starting list is nowhere. */
     boolean findsSomething() throws IOException {
-        return !read.startingList() && AtLeast.found(searcher, found(), 1);
+        return !read.startingList() && AtLeast.found(searcher(), found(), 1);
     }
 
     /** What the words find and the filters let through. */
@@ -113,7 +116,7 @@ record Asked(
     }
 
     Set<String> languages() {
-        return content.languages(design.searched());
+        return search.languages();
     }
 
     TypedText typed() {
@@ -129,10 +132,10 @@ record Asked(
 
     /** One of the items that a query finds, with these fields; null if it finds none. */
     @Nullable Item anyOf(Query found, Set<FieldKey> fields) throws IOException {
-        TopDocs first = searcher.search(found, 1);
+        TopDocs first = searcher().search(found, 1);
         return first.scoreDocs.length == 0
                 ? null
-                : IndexFields.item(searcher.storedFields(), first.scoreDocs[0].doc, fields);
+                : IndexFields.item(searcher().storedFields(), first.scoreDocs[0].doc, fields);
     }
 
     /**
@@ -140,7 +143,7 @@ record Asked(
      * owners' keywords do).
      */
     String asWritten(String folded, Item item, java.util.Collection<FieldKey> fields) {
-        Collection collection = content.collection(item.ref().collection());
+        Collection collection = content().collection(item.ref().collection());
         Set<String> language = collection == null ? Set.of() : Set.of(collection.language());
         String[] written = {folded};
         for (FieldKey field : fields) {

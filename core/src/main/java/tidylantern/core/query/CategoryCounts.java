@@ -6,11 +6,12 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.apache.lucene.index.DocValues;
-import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedSetDocValues;
 import org.apache.lucene.search.DocIdSetIterator;
+import org.apache.lucene.search.FilteredDocIdSetIterator;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
@@ -20,6 +21,7 @@ import org.apache.lucene.util.Bits;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 import tidylantern.core.index.SiteIndex;
 
 /**
@@ -41,21 +43,16 @@ public final class CategoryCounts {
      */
     public static List<Counted> of(SiteIndex index, FieldKey field, ItemFilter filter) {
         try {
-            return index.read(searcher -> count(searcher, field, ItemListing.query(filter)));
+            return index.read(state ->
+                    counting(state, field, ItemListing.query(filter)).counted(CategoryNumbers.of(state, field)));
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
     }
 
-    private static List<Counted> count(IndexSearcher searcher, FieldKey field, Query query) throws IOException {
-        return counting(searcher, field, query, CategoryNumbers.Reading.PLAIN).counted();
-    }
-
-    /** Counts the items that a query finds. */
-    static Tally counting(IndexSearcher searcher, FieldKey field, Query query, CategoryNumbers.Reading reading)
-            throws IOException {
-        Tally counting = new Tally(searcher.getIndexReader(), field, reading);
-        each(searcher, query, counting);
+    private static Tally counting(IndexState state, FieldKey field, Query query) throws IOException {
+        Tally counting = Tally.of(CategoryNumbers.of(state, field), field, CategoryNumbers.Reading.PLAIN);
+        each(state.searcher(), query, counting);
         return counting;
     }
 
@@ -67,14 +64,16 @@ public final class CategoryCounts {
             if (scorer != null) {
                 Bits live = leaf.reader().getLiveDocs();
                 DocIdSetIterator documents = scorer.iterator();
-                counting.enter(leaf);
-                for (int document = documents.nextDoc();
-                        document != DocIdSetIterator.NO_MORE_DOCS;
-                        document = documents.nextDoc()) {
-                    if (live == null || live.get(document)) {
-                        counting.add(document);
-                    }
-                }
+                counting.addAll(
+                        leaf,
+                        live == null
+                                ? documents
+                                : new FilteredDocIdSetIterator(documents) {
+                                    @Override
+                                    protected boolean match(int document) {
+                                        return live.get(document);
+                                    }
+                                });
             }
         }
     }
@@ -82,25 +81,40 @@ public final class CategoryCounts {
     /** Adds up the values of one item after the other. */
     static final class Tally extends Counting {
         private final FieldKey field;
-        private final CategoryNumbers numbers;
+        private final CategoryNumbers.Paths paths;
+        /** What to count a part's own numbers under, where that is not what they are in the whole index. */
+        private final int @Nullable [] under;
+
         private final int[] counts;
         private final int[] lastSeen;
         private int seen;
-        private final int[][][] ofAllPaths;
         private int[][] ofPaths = {};
+        private int[] numbers = {};
         private @Nullable SortedSetDocValues values;
 
-        Tally(IndexReader reader, FieldKey field, CategoryNumbers.Reading reading) throws IOException {
+        private Tally(FieldKey field, CategoryNumbers.Paths paths, int @Nullable [] under, int size) {
             this.field = field;
-            numbers = CategoryNumbers.of(reader, field);
-            ofAllPaths = numbers.ofPaths(reader, field, reading);
-            counts = new int[numbers.size()];
-            lastSeen = new int[numbers.size()];
+            this.paths = paths;
+            this.under = under;
+            counts = new int[size];
+            lastSeen = new int[size];
+        }
+
+        /** Counts by the numbers of the whole index. */
+        static Tally of(CategoryNumbers numbers, FieldKey field, CategoryNumbers.Reading reading) throws IOException {
+            return new Tally(field, numbers.paths(reading), null, numbers.size());
+        }
+
+        /** Counts in one part alone, by its own numbers. */
+        static Tally inPart(FieldKey field, CategoryNumbers.Paths paths, LeafReaderContext part) {
+            int size = paths.numbers(part).length;
+            return new Tally(field, paths, IntStream.range(0, size).toArray(), size);
         }
 
         @Override
         void open(LeafReaderContext leaf) throws IOException {
-            ofPaths = ofAllPaths[leaf.ord];
+            ofPaths = paths.of(leaf);
+            numbers = under == null ? paths.numbers(leaf) : under;
             values = ofPaths.length == 0 ? null : DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
         }
 
@@ -109,16 +123,17 @@ public final class CategoryCounts {
             if (values == null || !values.advanceExact(document)) {
                 return;
             }
-            int paths = values.docValueCount();
-            if (paths == 1) {
-                for (int number : ofPaths[(int) values.nextOrd()]) {
-                    counts[number]++;
+            int left = values.docValueCount();
+            if (left == 1) {
+                for (int own : ofPaths[(int) values.nextOrd()]) {
+                    counts[numbers[own]]++;
                 }
                 return;
             }
             seen++;
-            for (; paths > 0; paths--) {
-                for (int number : ofPaths[(int) values.nextOrd()]) {
+            for (; left > 0; left--) {
+                for (int own : ofPaths[(int) values.nextOrd()]) {
+                    int number = numbers[own];
                     if (lastSeen[number] != seen) {
                         lastSeen[number] = seen;
                         counts[number]++;
@@ -127,17 +142,13 @@ public final class CategoryCounts {
             }
         }
 
-        CategoryNumbers numbers() {
-            return numbers;
-        }
-
         /** By number. */
         int[] counts() {
             return counts;
         }
 
         /** The values that an item has; a tree's branches one after the other, by name. */
-        List<Counted> counted() {
+        List<Counted> counted(CategoryNumbers numbers) {
             List<Counted> counted = new ArrayList<>();
             for (int number = 0; number < counts.length; number++) {
                 if (counts[number] > 0) {

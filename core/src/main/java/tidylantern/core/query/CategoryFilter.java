@@ -19,7 +19,6 @@ import org.apache.lucene.index.SortedSetDocValues;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
@@ -28,7 +27,6 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
-import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
 
 /**
@@ -41,10 +39,10 @@ final class CategoryFilter implements OneFilter {
     /** Beyond this part of values that stand in one item alone, narrowing leads to that item; our own figure. */
     private static final double MOST_ALONE = 0.8;
 
+    private final OneFilter.Setting in;
+    private final Query reach;
+    private final FilterPlan plan;
     private final Filter filter;
-    private final IndexSearcher searcher;
-    private final SearchDesign design;
-    private final String language;
     private final Control control;
     private final CategoryNumbers numbers;
     private final CategoryNumbers.Reading reading;
@@ -54,30 +52,22 @@ final class CategoryFilter implements OneFilter {
     private CategoryCounts.@Nullable Tally countingFound;
     private final List<String> values;
 
-    /** @param language whose rules names are ordered by */
-    CategoryFilter(Filter filter, List<String> given, IndexSearcher searcher, String language, SearchDesign design)
-            throws IOException {
-        this(filter, searcher, language, design, ignored -> given);
+    CategoryFilter(FilterPlan plan, List<String> given, OneFilter.Setting in) throws IOException {
+        this(plan, in, ignored -> given);
     }
 
-    private CategoryFilter(
-            Filter whole,
-            IndexSearcher searcher,
-            String language,
-            SearchDesign design,
-            Function<CategoryFilter, List<String>> given)
+    private CategoryFilter(FilterPlan plan, OneFilter.Setting in, Function<CategoryFilter, List<String>> given)
             throws IOException {
-        this.searcher = searcher;
-        this.design = design;
-        this.language = language;
-        control = Objects.requireNonNullElse(whole.controlFor(FieldKind.CATEGORY), Control.LIST);
-        numbers = CategoryNumbers.of(searcher.getIndexReader(), whole.field());
-        filter = withLivingTargets(withKeysOfToday(whole));
-        reading = new CategoryNumbers.Reading(
-                filter.values().merged(),
-                filter.picked() != null && !filter.values().withBelow());
+        this.in = in;
+        this.plan = plan;
+        reach = in.search().reachIn(in.state());
+        control = Objects.requireNonNullElse(plan.filter().controlFor(FieldKind.CATEGORY), Control.LIST);
+        numbers = CategoryNumbers.of(in.state(), plan.filter().field());
+        Rules rules = in.state().kept(in.search(), plan, Rules.class, () -> Rules.of(plan.filter(), numbers));
+        filter = rules.filter();
+        reading = rules.reading();
         values = given.apply(this).stream()
-                .flatMap(this::today)
+                .flatMap(value -> Rules.today(value, numbers))
                 .map(filter.values()::standsFor)
                 .distinct()
                 .filter(value -> numbers.has(value) && filter.offers(value))
@@ -86,13 +76,11 @@ final class CategoryFilter implements OneFilter {
     }
 
     /** With every value on offer ticked; of a tree those at the top, which stand for all below. */
-    static CategoryFilter ofAll(Filter filter, IndexSearcher searcher, String language, SearchDesign design)
-            throws IOException {
+    static CategoryFilter ofAll(FilterPlan plan, OneFilter.Setting in) throws IOException {
+        Filter filter = plan.filter();
         return new CategoryFilter(
-                filter,
-                searcher,
-                language,
-                design,
+                plan,
+                in,
                 made -> filter.picked() != null
                         ? filter.picked()
                         : IntStream.of(
@@ -105,57 +93,78 @@ final class CategoryFilter implements OneFilter {
                                 .toList());
     }
 
-    /** A design may name values by the keys that they had before signs counted in them. */
-    private Filter withKeysOfToday(Filter whole) {
-        Filter.ValueRules rules = whole.values();
-        Stream<String> named = Stream.of(
-                        whole.except(),
-                        Objects.requireNonNullElse(whole.picked(), List.<String>of()),
-                        whole.labels().keySet(),
-                        rules.merged().keySet(),
-                        rules.merged().values(),
-                        rules.pictures().keySet())
-                .flatMap(Collection::stream);
-        if (named.allMatch(key -> today(key).allMatch(key::equals))) {
-            return whole;
+    /** The owner's rules of the values as they hold for the values that there are in a state of the index. */
+    private record Rules(Filter filter, CategoryNumbers.Reading reading) {
+        static Rules of(Filter whole, CategoryNumbers numbers) {
+            Filter filter = withLivingTargets(withKeysOfToday(whole, numbers), numbers);
+            return new Rules(
+                    filter,
+                    new CategoryNumbers.Reading(
+                            filter.values().merged(),
+                            filter.picked() != null && !filter.values().withBelow()));
         }
-        Map<String, String> merged = today(rules.merged()).entrySet().stream()
-                .map(one -> Map.entry(
-                        one.getKey(), today(one.getValue()).findFirst().orElseThrow()))
-                .filter(one -> !one.getKey().equals(one.getValue()))
-                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-        return whole.withExcept(whole.except().stream().flatMap(this::today).toList())
-                .withPicked(
-                        whole.picked() == null
-                                ? null
-                                : whole.picked().stream().flatMap(this::today).toList())
-                .withLabels(today(whole.labels()))
-                .withValues(new Filter.ValueRules(
-                        rules.withBelow(), merged, rules.depth(), rules.searchFrom(), today(rules.pictures())));
-    }
 
-    /** What a key stands for; one that no item has stands for itself. */
-    private Stream<String> today(String key) {
-        List<String> keys = numbers.today(key);
-        return keys.isEmpty() ? Stream.of(key) : keys.stream();
-    }
+        /** A design may name values by the keys that they had before signs counted in them. */
+        private static Filter withKeysOfToday(Filter whole, CategoryNumbers numbers) {
+            Filter.ValueRules rules = whole.values();
+            Stream<String> named = Stream.of(
+                            whole.except(),
+                            Objects.requireNonNullElse(whole.picked(), List.<String>of()),
+                            whole.labels().keySet(),
+                            rules.merged().keySet(),
+                            rules.merged().values(),
+                            rules.pictures().keySet())
+                    .flatMap(Collection::stream);
+            if (named.allMatch(key -> today(key, numbers).allMatch(key::equals))) {
+                return whole;
+            }
+            Map<String, String> merged = today(rules.merged(), numbers).entrySet().stream()
+                    .map(one -> Map.entry(
+                            one.getKey(),
+                            today(one.getValue(), numbers).findFirst().orElseThrow()))
+                    .filter(one -> !one.getKey().equals(one.getValue()))
+                    .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+            return whole.withExcept(whole.except().stream()
+                            .flatMap(key -> today(key, numbers))
+                            .toList())
+                    .withPicked(
+                            whole.picked() == null
+                                    ? null
+                                    : whole.picked().stream()
+                                            .flatMap(key -> today(key, numbers))
+                                            .toList())
+                    .withLabels(today(whole.labels(), numbers))
+                    .withValues(new Filter.ValueRules(
+                            rules.withBelow(),
+                            merged,
+                            rules.depth(),
+                            rules.searchFrom(),
+                            today(rules.pictures(), numbers)));
+        }
 
-    private Map<String, String> today(Map<String, String> byKey) {
-        return byKey.entrySet().stream()
-                .flatMap(one -> today(one.getKey()).map(key -> Map.entry(key, one.getValue())))
-                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one));
-    }
+        /** What a key stands for; one that no item has stands for itself. */
+        static Stream<String> today(String key, CategoryNumbers numbers) {
+            List<String> keys = numbers.today(key);
+            return keys.isEmpty() ? Stream.of(key) : keys.stream();
+        }
 
-    /** A value that no item has any more cannot take others in: they are themselves again until it comes back. */
-    private Filter withLivingTargets(Filter whole) {
-        Filter.ValueRules rules = whole.values();
-        Map<String, String> living = rules.merged().entrySet().stream()
-                .filter(one -> numbers.has(one.getValue()))
-                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
-        return living.size() == rules.merged().size()
-                ? whole
-                : whole.withValues(new Filter.ValueRules(
-                        rules.withBelow(), living, rules.depth(), rules.searchFrom(), rules.pictures()));
+        private static Map<String, String> today(Map<String, String> byKey, CategoryNumbers numbers) {
+            return byKey.entrySet().stream()
+                    .flatMap(one -> today(one.getKey(), numbers).map(key -> Map.entry(key, one.getValue())))
+                    .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one));
+        }
+
+        /** A value that no item has any more cannot take others in: they are themselves again until it comes back. */
+        private static Filter withLivingTargets(Filter whole, CategoryNumbers numbers) {
+            Filter.ValueRules rules = whole.values();
+            Map<String, String> living = rules.merged().entrySet().stream()
+                    .filter(one -> numbers.has(one.getValue()))
+                    .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+            return living.size() == rules.merged().size()
+                    ? whole
+                    : whole.withValues(new Filter.ValueRules(
+                            rules.withBelow(), living, rules.depth(), rules.searchFrom(), rules.pictures()));
+        }
     }
 
     @Override
@@ -218,7 +227,9 @@ final class CategoryFilter implements OneFilter {
             wanted.set(numbers.number(value));
             places.put(numbers.number(value), places.size());
         }
-        int[][] ofPaths = numbers.ofPaths(searcher.getIndexReader(), filter.field(), reading)[leaf.ord];
+        CategoryNumbers.Paths read = numbers.paths(reading);
+        int[][] ofPaths = read.of(leaf);
+        int[] numberOf = read.numbers(leaf);
         SortedSetDocValues paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
         boolean all = keepsOwn();
         BitSet met = new BitSet();
@@ -230,7 +241,8 @@ final class CategoryFilter implements OneFilter {
                 met.clear();
             }
             for (int left = paths.docValueCount(); left > 0; left--) {
-                for (int number : ofPaths[(int) paths.nextOrd()]) {
+                for (int own : ofPaths[(int) paths.nextOrd()]) {
+                    int number = numberOf[own];
                     if (wanted.get(number)) {
                         if (!all) {
                             return true;
@@ -246,7 +258,7 @@ final class CategoryFilter implements OneFilter {
     @Override
     public CategoryCounts.Tally counting() throws IOException {
         if (counting == null) {
-            counting = new CategoryCounts.Tally(searcher.getIndexReader(), filter.field(), reading);
+            counting = CategoryCounts.Tally.of(numbers, filter.field(), reading);
         }
         return counting;
     }
@@ -255,9 +267,16 @@ final class CategoryFilter implements OneFilter {
     public CategoryCounts.@Nullable Tally countingFound() throws IOException {
         // Where the own ticks are kept in for the counts, these are those of the items found.
         if (countingFound == null && filter.withoutResults() == Filter.WithoutResults.FOUND && !keepsOwn()) {
-            countingFound = new CategoryCounts.Tally(searcher.getIndexReader(), filter.field(), reading);
+            countingFound = CategoryCounts.Tally.of(numbers, filter.field(), reading);
         }
         return countingFound;
+    }
+
+    @Override
+    public void prepare() throws IOException {
+        numbers.paths(reading);
+        numbers.inReach(reach, reading);
+        numbers.placesByName(in.language());
     }
 
     @Override
@@ -279,39 +298,41 @@ final class CategoryFilter implements OneFilter {
                 numbers,
                 counting().counts(),
                 found == null ? counting().counts() : found.counts(),
-                numbers.inReach(searcher, filter.field(), design.reach(), reading),
-                numbers.placesByName(searcher.getIndexReader(), filter.field(), language),
+                numbers.inReach(reach, reading),
+                numbers.placesByName(in.language()),
                 values,
-                language);
+                in.language());
     }
 
     @Override
     public @Nullable CategoryFilter withOnly(String value) throws IOException {
-        CategoryFilter set = new CategoryFilter(filter, List.of(value), searcher, language, design);
+        CategoryFilter set = new CategoryFilter(plan, List.of(value), in);
         return set.values.isEmpty() ? null : set;
     }
 
     @Override
     public List<FilterAnswer.Offered> inReach() throws IOException {
-        int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), reading);
-        int[] places = numbers.placesByName(searcher.getIndexReader(), filter.field(), language);
-        return new FilterValues(filter, numbers, inReach, inReach, inReach, places, List.of(), language)
+        int[] inReach = numbers.inReach(reach, reading);
+        int[] places = numbers.placesByName(in.language());
+        return new FilterValues(filter, numbers, inReach, inReach, inReach, places, List.of(), in.language())
                 .offered()
                 .values();
     }
 
     @Override
     public Map<String, Long> timesChosen(Chosen chosen) throws IOException {
-        int[][][] ofPaths = numbers.ofPaths(searcher.getIndexReader(), filter.field(), reading);
+        CategoryNumbers.Paths read = numbers.paths(reading);
         Map<String, Long> times = new HashMap<>();
-        CategoryCounts.each(searcher, chosen.documents(), new Counting() {
+        CategoryCounts.each(in.state().searcher(), chosen.documents(), new Counting() {
             private int[][] here = {};
+            private int[] numberOf = {};
             private @Nullable SortedSetDocValues paths;
             private int base;
 
             @Override
             void open(LeafReaderContext leaf) throws IOException {
-                here = ofPaths[leaf.ord];
+                here = read.of(leaf);
+                numberOf = read.numbers(leaf);
                 paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
                 base = leaf.docBase;
             }
@@ -324,7 +345,7 @@ final class CategoryFilter implements OneFilter {
                 long ofItem = chosen.times().getOrDefault(base + document, 0L);
                 Set<Integer> values = new HashSet<>();
                 for (int left = paths.docValueCount(); left > 0; left--) {
-                    IntStream.of(here[(int) paths.nextOrd()]).forEach(values::add);
+                    IntStream.of(here[(int) paths.nextOrd()]).forEach(own -> values.add(numberOf[own]));
                 }
                 values.forEach(value -> times.merge(numbers.key(value), ofItem, Long::sum));
             }
@@ -334,13 +355,12 @@ final class CategoryFilter implements OneFilter {
 
     @Override
     public int onOffer() throws IOException {
-        return (int) offered(numbers.inReach(searcher, filter.field(), design.reach(), reading))
-                .count();
+        return (int) offered(numbers.inReach(reach, reading)).count();
     }
 
     @Override
     public boolean nearlyUnique() throws IOException {
-        int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), reading);
+        int[] inReach = numbers.inReach(reach, reading);
         BitSet below = new BitSet();
         IntStream.range(0, numbers.size())
                 .forEach(number -> IntStream.of(numbers.below(number)).forEach(below::set));
@@ -356,21 +376,23 @@ final class CategoryFilter implements OneFilter {
 
     @Override
     public FilterFigures.LeftOut leftOut() throws IOException {
-        int[] inReach = numbers.inReach(searcher, filter.field(), design.reach(), CategoryNumbers.Reading.PLAIN);
+        int[] inReach = numbers.inReach(reach, CategoryNumbers.Reading.PLAIN);
         BitSet off = new BitSet();
         IntStream.range(0, numbers.size())
                 .filter(number -> inReach[number] > 0 && !isCovered(numbers.key(number)))
                 .forEach(off::set);
-        int[][][] ofPaths = numbers.ofPaths(searcher.getIndexReader(), filter.field(), CategoryNumbers.Reading.PLAIN);
+        CategoryNumbers.Paths read = numbers.paths(CategoryNumbers.Reading.PLAIN);
         int[] items = {0};
         if (!off.isEmpty()) {
-            CategoryCounts.each(searcher, ReachQuery.of(design.reach()), new Counting() {
+            CategoryCounts.each(in.state().searcher(), reach, new Counting() {
                 private int[][] here = {};
+                private int[] numberOf = {};
                 private @Nullable SortedSetDocValues paths;
 
                 @Override
                 void open(LeafReaderContext leaf) throws IOException {
-                    here = ofPaths[leaf.ord];
+                    here = read.of(leaf);
+                    numberOf = read.numbers(leaf);
                     paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
                 }
 
@@ -380,7 +402,7 @@ final class CategoryFilter implements OneFilter {
                         boolean holds = false;
                         for (int left = paths.docValueCount(); left > 0; left--) {
                             int[] path = here[(int) paths.nextOrd()];
-                            holds |= off.get(path[path.length - 1]);
+                            holds |= off.get(numberOf[path[path.length - 1]]);
                         }
                         items[0] += holds ? 1 : 0;
                     }

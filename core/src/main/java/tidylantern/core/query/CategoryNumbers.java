@@ -4,156 +4,88 @@ import java.io.IOException;
 import java.text.CollationKey;
 import java.text.Collator;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.apache.lucene.index.DocValues;
-import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
-import org.apache.lucene.index.SortedSetDocValues;
-import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.DocIdSetIterator;
+import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.content.ValueKey;
-import tidylantern.core.design.Filter;
-import tidylantern.core.design.Reach;
-import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
+import tidylantern.core.index.PartFigures;
 
 /**
  * Numbers the values of a category field, those above them included, over the whole of an index, so that counting is
- * adding up in an array. Reckoned once for each state of the index: taking the paths of a large tree apart with every
- * answer would cost far more than the counting.
+ * adding up in an array. Put together for each state of the index from what is known of its {@link PartPaths parts}.
  */
 final class CategoryNumbers {
+    private final IndexState state;
+    private final FieldKey field;
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<String> keys = new ArrayList<>();
-    private final List<List<String>> names = new ArrayList<>();
+    private final List<List<String>> names;
     /** By former key, where it is none of today's: the values that had it. */
     private final Map<String, List<Integer>> former = new HashMap<>();
     /** By number: the numbers of the values right below; the last entry: those at the top. */
     private final int[][] below;
-    /** Of each part of the index, of each path in it: the numbers of the path's values, from the top. */
-    private final int[][][] ofPaths;
 
-    private CategoryNumbers(IndexReader reader, FieldKey field) throws IOException {
+    private CategoryNumbers(IndexState state, FieldKey field) throws IOException {
+        this.state = state;
+        this.field = field;
         Spellings spellings = new Spellings();
-        ofPaths = new int[reader.leaves().size()][][];
-        for (LeafReaderContext leaf : reader.leaves()) {
-            SortedSetDocValues values = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(field));
-            int[] items = items(values);
-            int[][] above = new int[items.length][];
-            for (int path = 0; path < items.length; path++) {
-                above[path] = spellings.numbersOf(
-                        values.lookupOrd(path).utf8ToString().split(String.valueOf(IndexFields.BETWEEN_NAMES)),
-                        items[path]);
+        List<List<Integer>> children = new ArrayList<>();
+        List<Integer> top = new ArrayList<>();
+        for (LeafReaderContext leaf : state.parts()) {
+            PartPaths part = PartPaths.of(state, leaf, field);
+            int[] numberOf = new int[part.values().size()];
+            for (int i = 0; i < numberOf.length; i++) {
+                PartPaths.Value value = part.values().get(i);
+                numberOf[i] = numbers.computeIfAbsent(value.key(), key -> {
+                    keys.add(key);
+                    children.add(new ArrayList<>());
+                    (value.above() < 0 ? top : children.get(numberOf[value.above()])).add(keys.size() - 1);
+                    return keys.size() - 1;
+                });
             }
-            ofPaths[leaf.ord] = above;
+            part.spellings().forEach(one -> spellings.add(numberOf[one.value()], one));
         }
-        below = spellings.below();
-        spellings.nameAll();
+        children.add(top);
+        below = children.stream()
+                .map(some -> some.stream().mapToInt(Integer::intValue).toArray())
+                .toArray(int[][]::new);
+        names = spellings.mostFrequent(keys.size());
+        spellings.former.forEach((key, having) -> {
+            if (!numbers.containsKey(key)) {
+                former.put(key, having.stream().distinct().toList());
+            }
+        });
     }
 
-    /**
-     * All ways in which the paths are written, as a tree of names: each name is looked at once below its parent, and
-     * made a key once, however many paths go through it.
-     */
-    private final class Spellings {
-        private final Map<String, String> keyOfName = new HashMap<>();
-        private final Map<Below, Spelling> known = new HashMap<>();
-        private final List<List<Integer>> children = new ArrayList<>();
-        private final List<Integer> top = new ArrayList<>();
+    /** How the values are written, in all parts together. */
+    private static final class Spellings {
+        private final Map<Integer, Map<List<String>, Integer>> items = new HashMap<>();
+        private final Map<String, List<Integer>> former = new HashMap<>();
 
-        /** A name below another spelling; null for one at the top. */
-        private record Below(@Nullable Spelling parent, String name) {}
-
-        /** One way to write a value; the same only as itself. */
-        private static final class Spelling {
-            private final @Nullable Spelling parent;
-            private final String name;
-            private final int number;
-            private int items;
-
-            Spelling(@Nullable Spelling parent, String name, int number) {
-                this.parent = parent;
-                this.name = name;
-                this.number = number;
-            }
-
-            List<String> names() {
-                List<String> names = new ArrayList<>();
-                for (Spelling one = this; one != null; one = one.parent) {
-                    names.addFirst(one.name);
-                }
-                return List.copyOf(names);
-            }
-        }
-
-        int[] numbersOf(String[] path, int items) {
-            int[] above = new int[path.length];
-            Spelling at = null;
-            for (int level = 0; level < path.length; level++) {
-                Spelling parent = at;
-                at = known.computeIfAbsent(
-                        new Below(parent, path[level]),
-                        below -> new Spelling(parent, below.name(), number(parent, below.name())));
-                at.items += items;
-                above[level] = at.number;
-            }
-            return above;
-        }
-
-        private int number(@Nullable Spelling parent, String name) {
-            String own = keyOfName.computeIfAbsent(name, ValueKey::of);
-            return numbers.computeIfAbsent(parent == null ? own : keys.get(parent.number) + "/" + own, key -> {
-                keys.add(key);
-                children.add(new ArrayList<>());
-                (parent == null ? top : children.get(parent.number)).add(keys.size() - 1);
-                return keys.size() - 1;
-            });
-        }
-
-        int[][] below() {
-            List<List<Integer>> all = new ArrayList<>(children);
-            all.add(top);
-            return all.stream()
-                    .map(numbers -> numbers.stream().mapToInt(Integer::intValue).toArray())
-                    .toArray(int[][]::new);
+        void add(int number, PartPaths.Spelling one) {
+            items.computeIfAbsent(number, any -> new HashMap<>()).merge(one.names(), one.items(), Integer::sum);
+            former.computeIfAbsent(one.former(), any -> new ArrayList<>()).add(number);
         }
 
         /** Each value by the spelling that most items have. */
-        void nameAll() {
-            Spelling[] best = new Spelling[keys.size()];
-            for (Spelling one : known.values()) {
-                Spelling other = best[one.number];
-                if (other == null
-                        || one.items > other.items
-                        || (one.items == other.items
-                                && String.join("/", one.names()).compareTo(String.join("/", other.names())) < 0)) {
-                    best[one.number] = one;
-                }
-            }
-            for (Spelling one : best) {
-                names.add(one.names());
-            }
-            Map<String, String> formerOfName = new HashMap<>();
-            String[] formerKeys = new String[keys.size()];
-            for (Spelling one : known.values()) {
-                formerKeys[one.number] = one.names().stream()
-                        .map(name -> formerOfName.computeIfAbsent(name, ValueKey::former))
-                        .collect(Collectors.joining("/"));
-            }
-            for (int number = 0; number < formerKeys.length; number++) {
-                if (!numbers.containsKey(formerKeys[number])) {
-                    former.computeIfAbsent(formerKeys[number], key -> new ArrayList<>())
-                            .add(number);
-                }
-            }
+        List<List<String>> mostFrequent(int values) {
+            Comparator<Map.Entry<List<String>, Integer>> better = Map.Entry.<List<String>, Integer>comparingByValue()
+                    .thenComparing(one -> String.join("/", one.getKey()), Comparator.reverseOrder());
+            return IntStream.range(0, values)
+                    .mapToObj(number -> items.getOrDefault(number, Map.of()).entrySet().stream()
+                            .max(better)
+                            .orElseThrow()
+                            .getKey())
+                    .toList();
         }
     }
 
@@ -167,18 +99,8 @@ final class CategoryNumbers {
                 : former.getOrDefault(key, List.of()).stream().map(keys::get).toList();
     }
 
-    private static int[] items(SortedSetDocValues values) throws IOException {
-        int[] items = new int[Math.toIntExact(values.getValueCount())];
-        while (values.nextDoc() != SortedSetDocValues.NO_MORE_DOCS) {
-            for (int n = values.docValueCount(); n > 0; n--) {
-                items[(int) values.nextOrd()]++;
-            }
-        }
-        return items;
-    }
-
-    static CategoryNumbers of(IndexReader reader, FieldKey field) throws IOException {
-        return PerState.of(reader, new OfField(field), CategoryNumbers.class, () -> new CategoryNumbers(reader, field));
+    static CategoryNumbers of(IndexState state, FieldKey field) throws IOException {
+        return state.kept(new OfField(field), CategoryNumbers.class, () -> new CategoryNumbers(state, field));
     }
 
     private record OfField(FieldKey field) {}
@@ -193,56 +115,72 @@ final class CategoryNumbers {
         static final Reading PLAIN = new Reading(Map.of(), false);
     }
 
-    /** By number, how many items in reach have the value; not to be written to. */
-    int[] inReach(IndexSearcher searcher, FieldKey field, Reach reach, Reading reading) throws IOException {
-        return PerState.of(
-                searcher.getIndexReader(),
-                reach,
-                new InReach(field, reading),
-                int[].class,
-                () -> CategoryCounts.counting(searcher, field, ReachQuery.of(reach), reading)
-                        .counts());
+    /** The values for which the paths of a field count, in every part of the index. */
+    static final class Paths {
+        private final List<PartPaths.Counted> parts = new ArrayList<>();
+        private final List<int[]> numbers = new ArrayList<>();
+
+        /** By path: which of a part's {@link #numbers} it counts for. Not to be written to. */
+        int[][] of(LeafReaderContext part) {
+            return parts.get(part.ord).ofPaths();
+        }
+
+        /** What the part's own numbers are in the whole index. Not to be written to. */
+        int[] numbers(LeafReaderContext part) {
+            return numbers.get(part.ord);
+        }
+    }
+
+    Paths paths(Reading reading) throws IOException {
+        return state.kept(reading, new PathsOf(field), Paths.class, () -> {
+            Paths all = new Paths();
+            for (LeafReaderContext part : state.parts()) {
+                PartPaths.Counted counted = PartPaths.counted(state, part, field, reading);
+                all.parts.add(counted);
+                all.numbers.add(counted.keys().stream().mapToInt(this::number).toArray());
+            }
+            return all;
+        });
+    }
+
+    private record PathsOf(FieldKey field) {}
+
+    /**
+     * By number, how many items that a query finds have the value; not to be written to.
+     *
+     * @param reach that all answers of a search keep within, since what it comes to is kept
+     */
+    int[] inReach(Query reach, Reading reading) throws IOException {
+        InReach key = new InReach(field, reading);
+        return state.kept(reach, key, int[].class, () -> {
+            Paths paths = paths(reading);
+            int[] all = new int[size()];
+            for (LeafReaderContext part : state.parts()) {
+                int[] counts = state.ofPart(part, reach, key, int[].class, new InPart(field, paths));
+                int[] numbersOfPart = paths.numbers(part);
+                for (int i = 0; i < counts.length; i++) {
+                    all[numbersOfPart[i]] += counts[i];
+                }
+            }
+            return all;
+        });
     }
 
     private record InReach(FieldKey field, Reading reading) {}
 
-    /**
-     * Of each part of the index, of each path in it: the numbers of the values that an item of that path counts for,
-     * none twice.
-     */
-    int[][][] ofPaths(IndexReader reader, FieldKey field, Reading reading) throws IOException {
-        return reading.equals(Reading.PLAIN)
-                ? ofPaths
-                : PerState.of(reader, new Read(field, reading), int[][][].class, () -> read(reading));
-    }
+    /** How many documents of a part have each value, by the part's own numbers. */
+    private record InPart(FieldKey field, Paths paths) implements PartFigures<int[]> {
+        @Override
+        public int[] over(LeafReaderContext part, DocIdSetIterator documents) throws IOException {
+            CategoryCounts.Tally tally = CategoryCounts.Tally.inPart(field, paths, part);
+            tally.addAll(part, documents);
+            return tally.counts();
+        }
 
-    private record Read(FieldKey field, Reading reading) {}
-
-    // The other rules take their defaults.
-    @SuppressWarnings("NullAway")
-    private int[][][] read(Reading reading) {
-        // Once for all paths: making the rules compares each merged value with others.
-        Filter.ValueRules rules = new Filter.ValueRules(true, reading.merged(), 0, null, null);
-        return Arrays.stream(ofPaths)
-                .map(part -> Arrays.stream(part)
-                        .map(path -> read(path, reading, rules))
-                        .toArray(int[][]::new))
-                .toArray(int[][][]::new);
-    }
-
-    private int[] read(int[] path, Reading reading, Filter.ValueRules rules) {
-        return IntStream.of(path)
-                .skip(reading.themselves() ? path.length - 1 : 0)
-                .flatMap(number -> {
-                    String target = rules.standsFor(key(number));
-                    return target.equals(key(number))
-                            ? IntStream.of(number)
-                            : reading.themselves()
-                                    ? IntStream.of(number(target))
-                                    : withThoseAbove(target).mapToInt(this::number);
-                })
-                .distinct()
-                .toArray();
+        @Override
+        public int[] without(int[] all, int[] gone) {
+            return IntStream.range(0, all.length).map(i -> all[i] - gone[i]).toArray();
+        }
     }
 
     static Stream<String> withThoseAbove(String value) {
@@ -263,26 +201,55 @@ final class CategoryNumbers {
      * By number: the place of the value's name among all of the field, by the rules of a language; the same name has
      * the same place. Not to be written to.
      */
-    int[] placesByName(IndexReader reader, FieldKey field, String language) throws IOException {
-        return PerState.of(reader, new ByName(field, language), int[].class, () -> {
-            Collator collator = Collator.getInstance(Locale.forLanguageTag(language));
-            CollationKey[] sortable = names.stream()
-                    .map(name -> collator.getCollationKey(name.getLast()))
-                    .toArray(CollationKey[]::new);
-            Integer[] order = IntStream.range(0, sortable.length)
+    int[] placesByName(String language) throws IOException {
+        ByName key = new ByName(field, language);
+        return state.kept(key, int[].class, () -> state.lasting(key, NameOrder.class, () -> new NameOrder(language))
+                .places(names));
+    }
+
+    private record ByName(FieldKey field, String language) {}
+
+    /** The order of a field's names, from one state to the next: names seldom change, and comparing them is dear. */
+    private static final class NameOrder {
+        private final Collator collator;
+        private Map<String, CollationKey> sortable = Map.of();
+        private @Nullable List<List<String>> names;
+        private int[] places = {};
+
+        NameOrder(String language) {
+            collator = Collator.getInstance(Locale.forLanguageTag(language));
+        }
+
+        synchronized int[] places(List<List<String>> now) {
+            if (!now.equals(names)) {
+                Map<String, CollationKey> known = sortable;
+                Map<String, CollationKey> next = new HashMap<>();
+                CollationKey[] keys = now.stream()
+                        .map(name -> next.computeIfAbsent(name.getLast(), last -> {
+                            CollationKey before = known.get(last);
+                            return before == null ? collator.getCollationKey(last) : before;
+                        }))
+                        .toArray(CollationKey[]::new);
+                places = places(keys);
+                sortable = next;
+                names = now;
+            }
+            return places;
+        }
+
+        private static int[] places(CollationKey[] keys) {
+            Integer[] order = IntStream.range(0, keys.length)
                     .boxed()
-                    .sorted(Comparator.comparing(number -> sortable[number]))
+                    .sorted(Comparator.comparing(number -> keys[number]))
                     .toArray(Integer[]::new);
             int[] places = new int[order.length];
             for (int at = 1; at < order.length; at++) {
                 places[order[at]] =
-                        places[order[at - 1]] + (sortable[order[at]].compareTo(sortable[order[at - 1]]) == 0 ? 0 : 1);
+                        places[order[at - 1]] + (keys[order[at]].compareTo(keys[order[at - 1]]) == 0 ? 0 : 1);
             }
             return places;
-        });
+        }
     }
-
-    private record ByName(FieldKey field, String language) {}
 
     boolean has(String key) {
         return numbers.containsKey(key);

@@ -19,6 +19,7 @@ import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 
 /**
  * The items that visitors chose most often, as documents of one state of an index.
@@ -27,15 +28,10 @@ import tidylantern.core.index.IndexFields;
  */
 record Chosen(Map<Integer, Long> times) {
     /** Looked up once for a state of the index, as long as nothing more is counted. */
-    static Chosen of(IndexSearcher searcher, Popularity popularity) throws IOException {
+    static Chosen of(IndexState state, Popularity popularity) throws IOException {
         return popularity.times().isEmpty()
                 ? new Chosen(Map.of())
-                : PerState.of(
-                        searcher.getIndexReader(),
-                        popularity,
-                        Chosen.class,
-                        Chosen.class,
-                        () -> lookedUp(searcher, popularity));
+                : state.kept(popularity, Chosen.class, Chosen.class, () -> lookedUp(state.searcher(), popularity));
     }
 
     private static Chosen lookedUp(IndexSearcher searcher, Popularity popularity) throws IOException {

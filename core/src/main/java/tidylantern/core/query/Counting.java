@@ -2,6 +2,7 @@ package tidylantern.core.query;
 
 import java.io.IOException;
 import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.search.DocIdSetIterator;
 import org.jspecify.annotations.Nullable;
 
 /** Adds up what one item after the other has in a field. */
@@ -21,6 +22,16 @@ abstract class Counting {
             entered = null;
         }
         count(document);
+    }
+
+    /** Adds documents of one part, in their order. */
+    final void addAll(LeafReaderContext leaf, DocIdSetIterator documents) throws IOException {
+        enter(leaf);
+        for (int document = documents.nextDoc();
+                document != DocIdSetIterator.NO_MORE_DOCS;
+                document = documents.nextDoc()) {
+            add(document);
+        }
     }
 
     /** Gets ready to look up what the items of a part have. */

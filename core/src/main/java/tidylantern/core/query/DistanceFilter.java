@@ -15,15 +15,12 @@ import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedNumericDocValues;
 import org.apache.lucene.search.IndexOrDocValuesQuery;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.util.SloppyMath;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.OwnPlace;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
-import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.place.Position;
@@ -56,28 +53,20 @@ final class DistanceFilter implements OneFilter {
     private final double[] offered;
     private final Within counting;
 
-    DistanceFilter(
-            Filter filter,
-            List<String> given,
-            boolean first,
-            IndexSearcher searcher,
-            SiteContent content,
-            SearchDesign design,
-            @Nullable Double within,
-            Located located)
-            throws IOException {
-        this.filter = filter;
+    DistanceFilter(FilterPlan plan, List<String> given, OneFilter.Setting in) throws IOException {
+        filter = plan.filter();
         unit = filter.unit().equals(MILES) ? MILES : "km";
         metres = unit.equals(MILES) ? METRES_PER_MILE : METRES_PER_KM;
-        names = PlaceNames.of(searcher, design.reach(), filter.field());
-        own = content.ownPlaces().stream().map(OwnPlace::name).toList();
-        this.located = located;
+        names = PlaceNames.of(in.state(), in.search().reachIn(in.state()), filter.field());
+        own = in.search().content().ownPlaces().stream().map(OwnPlace::name).toList();
+        located = in.located();
+        Double within = in.query().whereabouts().within();
         around = located.position();
         Double wanted = given.stream()
                 .filter(one -> DISTANCE.matcher(one).matches())
                 .map(Double::valueOf)
                 .findFirst()
-                .orElse(first && within != null ? within * METRES_PER_KM / metres : null);
+                .orElse(plan.first() && within != null ? within * METRES_PER_KM / metres : null);
         radius = around == null ? null : wanted;
         DoubleStream ofOwner = filter.radii().stream().mapToDouble(Double::doubleValue);
         // What an older address has set stays in sight, so that it can be changed.

@@ -34,6 +34,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 import tidylantern.core.index.Stemming;
 import tidylantern.core.index.WordForms;
 import tidylantern.core.place.Gazetteer;
@@ -53,16 +54,20 @@ final class Explainer {
     private static final int MOST_MET = 5;
     private static final int MOST_WORDS_IN_SYNONYM = 6;
 
+    private final IndexState state;
     private final IndexSearcher searcher;
+    private final CompiledSearch search;
     private final SiteContent content;
     private final VisitorQuery query;
     private final ItemRef ref;
     private final Gazetteer gazetteer;
     private final Places places;
 
-    Explainer(IndexSearcher searcher, SiteContent content, VisitorQuery query, ItemRef ref, Gazetteer gazetteer) {
-        this.searcher = searcher;
-        this.content = content;
+    Explainer(IndexState state, CompiledSearch search, VisitorQuery query, ItemRef ref, Gazetteer gazetteer) {
+        this.state = state;
+        this.searcher = state.searcher();
+        this.search = search;
+        this.content = search.content();
         this.query = query;
         this.ref = ref;
         this.gazetteer = gazetteer;
@@ -79,8 +84,9 @@ final class Explainer {
 
     record Fix(Cure cure, @Nullable FieldKey field, UnaryOperator<SearchDesign> change) {}
 
-    Explanation explain(SearchDesign design) throws IOException {
-        Asked asked = Asked.of(searcher, content, design, query, gazetteer);
+    Explanation explain() throws IOException {
+        SearchDesign design = search.design();
+        Asked asked = Asked.of(state, search, query, gazetteer);
         ReadQuery read = asked.read();
         int total = asked.total();
         int document = places.document(ref);
@@ -101,7 +107,7 @@ final class Explainer {
                 reasons.add(reason(cause, design));
             }
         } else {
-            leavings = leavings(design, item);
+            leavings = leavings(item);
         }
         return new Explanation(
                 ref,
@@ -139,7 +145,7 @@ final class Explainer {
         List<Remedy> remedies = new ArrayList<>();
         for (Fix fix : cause.fixes()) {
             SearchDesign after = fix.change().apply(design);
-            Asked then = Asked.of(searcher, content, after, query, gazetteer);
+            Asked then = Asked.of(state, search.with(after), query, gazetteer);
             Integer place = places.place(then.found(), then.ordering(), ref);
             remedies.add(new Remedy(fix.cure(), fix.field(), after, then.total(), place));
         }
@@ -147,14 +153,14 @@ final class Explainer {
     }
 
     /** What keeps the item from being found under a design; empty if nothing does. */
-    List<Cause> causes(SearchDesign design) throws IOException {
+    List<Cause> causes() throws IOException {
         int document = places.document(ref);
         if (document < 0) {
             return List.of(new Cause(Kind.NOT_THERE, List.of(), List.of(), null, List.of()));
         }
         return causes(
-                design,
-                Asked.of(searcher, content, design, query, gazetteer),
+                search.design(),
+                Asked.of(state, search, query, gazetteer),
                 IndexFields.item(searcher.storedFields(), document, fieldKeys()),
                 document);
     }
@@ -235,7 +241,7 @@ final class Explainer {
         return collection == null ? "und" : collection.language();
     }
 
-    private List<Leaving> leavings(SearchDesign design, Item item) throws IOException {
+    private List<Leaving> leavings(Item item) throws IOException {
         Map<ReachRule, String> rules = new LinkedHashMap<>();
         rules.put(ReachRule.item(item.ref().id()), item.title());
         item.values().forEach((key, value) -> {
@@ -261,7 +267,7 @@ final class Explainer {
                     rule.getKey(),
                     rule.getValue(),
                     searcher.count(new BooleanQuery.Builder()
-                            .add(ReachQuery.of(design.reach()), Occur.FILTER)
+                            .add(search.reach(), Occur.FILTER)
                             .add(ReachQuery.rule(rule.getKey(), item.ref().collection()), Occur.FILTER)
                             .build())));
         }
@@ -282,7 +288,7 @@ final class Explainer {
         // Whether slips are forgiven hangs on what is in reach, so words are looked at as if the item were.
         ReadQuery then = inReach.equals(design)
                 ? asked.read()
-                : ReadQuery.read(query, inReach, content, searcher, new Effort(), false);
+                : ReadQuery.read(query, search.with(inReach), searcher, new Effort(), false);
         if (!then.startingList()) {
             if (then.parts().isEmpty()) {
                 if (!finds(then.asked(), document)) {
@@ -465,7 +471,7 @@ final class Explainer {
         Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
         for (Candidate candidate : candidates) {
             SearchDesign after = candidate.fix().change().apply(design);
-            ReadQuery then = ReadQuery.read(query, after, content, searcher, new Effort(), false);
+            ReadQuery then = ReadQuery.read(query, search.with(after), searcher, new Effort(), false);
             for (ReadQuery.Part part : then.parts()) {
                 if (part.match().typed().equals(word) && finds(part.query(), document)) {
                     fixes.computeIfAbsent(candidate.kind(), kind -> new ArrayList<>())

@@ -10,6 +10,7 @@ import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
@@ -57,7 +58,8 @@ public final class ItemListing {
             int page,
             int perPage,
             Set<FieldKey> columns) {
-        return read(searcher -> {
+        return read(state -> {
+            IndexSearcher searcher = state.searcher();
             Query query = query(filter);
             int total = searcher.count(query);
             int pages = Math.max(1, Math.ceilDiv(total, perPage));
@@ -76,12 +78,13 @@ public final class ItemListing {
     }
 
     public int count(ItemFilter filter) {
-        return read(searcher -> searcher.count(query(filter)));
+        return read(state -> state.searcher().count(query(filter)));
     }
 
     /** The references of what the filter lets through, in no order; at most so many. */
     public List<ItemRef> refs(ItemFilter filter, int most) {
-        return read(searcher -> {
+        return read(state -> {
+            IndexSearcher searcher = state.searcher();
             List<ItemRef> refs = new ArrayList<>();
             StoredFields stored = searcher.storedFields();
             for (ScoreDoc document : searcher.search(query(filter), Math.max(1, most)).scoreDocs) {
@@ -93,7 +96,8 @@ public final class ItemListing {
 
     /** What every collection and every rule of a reach comes to. */
     public ReachCounts counts(Reach reach) {
-        return read(searcher -> {
+        return read(state -> {
+            IndexSearcher searcher = state.searcher();
             List<ReachCounts.OfCollection> collections = new ArrayList<>();
             int inReach = 0;
             for (Reach.Searched searched : reach.collections()) {

@@ -6,19 +6,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
-import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
 
 /**
@@ -37,50 +33,31 @@ final class JointFilter implements OneFilter {
     private @Nullable Counting countingFound;
 
     /** @param given null for the start */
-    JointFilter(
-            Filter filter,
-            Filter.Joined joined,
-            @Nullable List<String> given,
-            IndexSearcher searcher,
-            SiteContent content,
-            SearchDesign design,
-            VisitorQuery query,
-            Effort effort)
+    JointFilter(FilterPlan plan, boolean headings, @Nullable List<String> given, OneFilter.Setting in)
             throws IOException {
-        this.filter = filter;
-        headings = joined.headings();
+        filter = plan.filter();
+        this.headings = headings;
         control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
-        collator = Collator.getInstance(Locale.forLanguageTag(query.orderedBy(content, design.searched())));
-        List<String> wanted = given == null ? filter.start().chosen() : given;
+        collator = Collator.getInstance(Locale.forLanguageTag(in.language()));
         boolean taken = false;
-        for (Filter part : joined.parts()) {
-            if (!Control.joinable(content.kind(part.field()))) {
-                continue;
-            }
-            boolean yesNo = content.kind(part.field()) == FieldKind.YES_NO;
-            Filter here = part.withControl(yesNo ? Control.SWITCH : control.onlyOne() ? Control.ONE_OF : Control.LIST)
-                    .withSeveral(filter.several())
-                    .ordered(part.order(), part.tree(), filter.withoutResults())
-                    .withStart(new Filter.Start(filter.start().all(), List.of()));
-            here = yesNo ? here.withLabels(Map.of(IndexFields.YES, part.label())) : here;
-            List<String> own = given == null && filter.start().all()
-                    ? yesNo ? List.of(IndexFields.YES) : null
-                    : wanted.stream()
-                            .filter(one -> one.startsWith(part.key() + BETWEEN))
-                            .map(one -> one.substring(part.key().length() + BETWEEN.length()))
-                            .toList();
-            OneFilter one = OneFilter.of(
-                    here,
-                    control.onlyOne() && taken ? List.of() : own,
-                    searcher,
-                    content,
-                    design,
-                    query,
-                    Located.NOWHERE,
-                    effort);
+        for (FilterPlan part : plan.parts()) {
+            OneFilter one = OneFilter.of(part, control.onlyOne() && taken ? List.of() : own(part, given), in.nowhere());
             taken |= !one.values().isEmpty();
             parts.add(one);
         }
+    }
+
+    /** What is set of one part. */
+    private @Nullable List<String> own(FilterPlan part, @Nullable List<String> given) {
+        if (given == null && filter.start().all()) {
+            return part.kind() == FieldKind.YES_NO ? List.of(IndexFields.YES) : null;
+        }
+        String start = part.filter().key() + BETWEEN;
+        return (given == null ? filter.start().chosen() : given)
+                .stream()
+                        .filter(one -> one.startsWith(start))
+                        .map(one -> one.substring(start.length()))
+                        .toList();
     }
 
     @Override
@@ -187,6 +164,13 @@ final class JointFilter implements OneFilter {
             for (Counting one : each) {
                 one.add(document);
             }
+        }
+    }
+
+    @Override
+    public void prepare() throws IOException {
+        for (OneFilter part : parts) {
+            part.prepare();
         }
     }
 

@@ -11,15 +11,11 @@ import java.util.Objects;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.apache.lucene.search.IndexSearcher;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.OwnPlace;
-import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.place.Position;
 import tidylantern.core.place.Slip;
@@ -41,12 +37,7 @@ record Located(@Nullable Position position, String name, String unknown, List<St
     private static final int MOST_TOLD_APART = 50;
     private static final int SHORTEST_BEGINNING = 4;
 
-    static Located of(
-            IndexSearcher searcher,
-            SearchDesign design,
-            SiteContent content,
-            Gazetteer gazetteer,
-            Whereabouts whereabouts)
+    static Located of(IndexState state, CompiledSearch search, Gazetteer gazetteer, Whereabouts whereabouts)
             throws IOException {
         String typed = whereabouts.name();
         if (whereabouts.position() != null) {
@@ -57,10 +48,10 @@ record Located(@Nullable Position position, String name, String unknown, List<St
             return NOWHERE;
         }
         Ours ours = new Ours(gazetteer);
-        for (FieldKey field : placeFields(design, content)) {
-            ours.fields.add(PlaceNames.of(searcher, design.reach(), field).byName());
+        for (FieldKey field : search.placeFields()) {
+            ours.fields.add(PlaceNames.of(state, search.reachIn(state), field).byName());
         }
-        content.ownPlaces().forEach(own -> ours.owners.put(IndexFields.folded(own.name()), own));
+        search.content().ownPlaces().forEach(own -> ours.owners.put(IndexFields.folded(own.name()), own));
         Located here = ours.named(folded);
         if (here == null) {
             here = ours.beginning(folded);
@@ -203,18 +194,5 @@ record Located(@Nullable Position position, String name, String unknown, List<St
                             : one)
                     .toList();
         }
-    }
-
-    /** The fields of places among those searched, in the order of the content. */
-    static List<FieldKey> placeFields(SearchDesign design, SiteContent content) {
-        List<FieldKey> fields = new ArrayList<>();
-        content.collections().stream()
-                .filter(collection -> design.searched().contains(collection.key()))
-                .flatMap(collection -> collection.fields().stream())
-                .filter(field -> field.kind() == FieldKind.PLACE)
-                .map(Field::key)
-                .filter(key -> !fields.contains(key))
-                .forEach(fields::add);
-        return fields;
     }
 }

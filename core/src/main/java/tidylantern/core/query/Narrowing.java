@@ -6,13 +6,9 @@ import java.util.List;
 import java.util.Objects;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Filter;
-import tidylantern.core.design.SearchDesign;
 
 /**
  * What a visitor narrowed a query by. Filters and values that the design or the content does not have are passed over.
@@ -21,27 +17,19 @@ import tidylantern.core.design.SearchDesign;
  * @param starts of each what holds while nothing is set
  */
 record Narrowing(List<OneFilter> filters, List<List<String>> starts) {
-    static Narrowing of(
-            VisitorQuery query,
-            SearchDesign design,
-            SiteContent content,
-            IndexSearcher searcher,
-            Located located,
-            Effort effort)
-            throws IOException {
+    static Narrowing of(OneFilter.Setting in) throws IOException {
         List<OneFilter> filters = new ArrayList<>();
         List<List<String>> starts = new ArrayList<>();
-        for (Filter filter : design.filtersInUse()) {
-            List<String> given = query.filters().get(filter.key());
-            OneFilter one = OneFilter.of(filter, given, searcher, content, design, query, located, effort);
+        for (FilterPlan plan : in.search().filters()) {
+            List<String> given = in.query().filters().get(plan.filter().key());
+            OneFilter one = OneFilter.of(plan, given, in);
             filters.add(one);
             starts.add(
-                    filter.start().setsNothing()
+                    plan.filter().start().setsNothing()
                             ? List.of()
                             : given == null
                                     ? one.values()
-                                    : OneFilter.of(filter, null, searcher, content, design, query, located, effort)
-                                            .values());
+                                    : OneFilter.of(plan, null, in).values());
         }
         return new Narrowing(filters, starts);
     }

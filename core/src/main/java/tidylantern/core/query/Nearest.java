@@ -6,8 +6,10 @@ import java.util.HashSet;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.apache.lucene.document.LatLonPoint;
+import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.DocIdSetIterator;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
@@ -15,6 +17,8 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
+import tidylantern.core.index.PartFigures;
 import tidylantern.core.place.Position;
 
 /** Finds the nearest of very many places by an index of points instead of measuring the way to every one. */
@@ -28,13 +32,30 @@ final class Nearest {
     private Nearest() {}
 
     /** How many items are in reach; counted once for a state of the index. */
-    static int inReach(Asked asked) throws IOException {
-        return PerState.of(
-                asked.searcher().getIndexReader(),
-                asked.design().reach(),
-                Nearest.class,
-                Integer.class,
-                () -> asked.searcher().count(asked.read().lucene()));
+    static int inReach(IndexState state, Query reach) throws IOException {
+        return state.kept(reach, Nearest.class, Integer.class, () -> {
+            int items = 0;
+            for (LeafReaderContext part : state.parts()) {
+                items += state.ofPart(part, reach, Nearest.class, Integer.class, new Items());
+            }
+            return items;
+        });
+    }
+
+    private static final class Items implements PartFigures<Integer> {
+        @Override
+        public Integer over(LeafReaderContext part, DocIdSetIterator documents) throws IOException {
+            int items = 0;
+            while (documents.nextDoc() != DocIdSetIterator.NO_MORE_DOCS) {
+                items++;
+            }
+            return items;
+        }
+
+        @Override
+        public Integer without(Integer all, Integer gone) {
+            return all - gone;
+        }
     }
 
     /**
@@ -55,7 +76,7 @@ final class Nearest {
         }
         FieldKey places = first.field() != null
                 ? first.field()
-                : Located.placeFields(asked.design(), asked.content()).getFirst();
+                : asked.search().placeFields().getFirst();
         for (int most = wanted + SPARE; most <= MOST; most *= MORE) {
             ScoreDoc[] near = LatLonPoint.nearest(
                             asked.searcher(), IndexFields.place(places), here.latitude(), here.longitude(), most)

@@ -6,8 +6,6 @@ import java.util.List;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedNumericDocValues;
-import org.apache.lucene.search.IndexSearcher;
-import org.apache.lucene.search.Query;
 import org.apache.lucene.util.NumericUtils;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
@@ -100,18 +98,19 @@ final class NumberCounting extends Counting {
 
     /** @param whole whether none has anything behind the point */
     record Extent(double least, double greatest, boolean whole) {
+        /** Of no numbers. */
+        static final Extent NONE = new Extent(Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, true);
+
         boolean empty() {
             return least > greatest;
+        }
+
+        Extent and(Extent other) {
+            return new Extent(Math.min(least, other.least), Math.max(greatest, other.greatest), whole && other.whole);
         }
     }
 
     Extent extent() {
         return new Extent(least, greatest, whole);
-    }
-
-    /** Counts all that a query finds. */
-    NumberCounting over(IndexSearcher searcher, Query query) throws IOException {
-        CategoryCounts.each(searcher, query, this);
-        return this;
     }
 }

@@ -16,16 +16,13 @@ import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedNumericDocValues;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
-import tidylantern.core.design.Reach;
-import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 
 /**
  * Bounds, steps and months of numbers, amounts and days. Bounds are inclusive; an item without a value drops out once
@@ -54,18 +51,14 @@ final class NumberFilter implements OneFilter {
     private final List<Interval> offered;
     private final NumberCounting counting;
 
-    private NumberFilter(
-            Filter filter,
-            FieldKind kind,
-            List<Interval> given,
-            IndexSearcher searcher,
-            SearchDesign design,
-            LocalDate today)
+    private NumberFilter(Filter filter, FieldKind kind, List<Interval> given, OneFilter.Setting in, LocalDate today)
             throws IOException {
         this.filter = filter;
+        IndexState state = in.state();
+        Query reach = in.search().reachIn(state);
         days = kind == FieldKind.DATE;
         control = Objects.requireNonNull(filter.controlFor(kind));
-        extent = extent(searcher, design.reach());
+        extent = NumbersInReach.extent(state, reach, filter.field(), days);
         set = set(given, today);
         offered = new ArrayList<>(
                 switch (control) {
@@ -79,20 +72,12 @@ final class NumberFilter implements OneFilter {
         }
         buckets = control == Control.RANGE ? bars() : control == Control.MONTHS ? months() : new double[0];
         monthsInReach = control == Control.MONTHS
-                ? PerState.of(
-                        searcher.getIndexReader(),
-                        design.reach(),
-                        new InMonths(filter.field()),
-                        int[].class,
-                        () -> new NumberCounting(filter.field(), true, buckets, List.of())
-                                .over(searcher, ReachQuery.of(design.reach()))
-                                .inBuckets())
+                ? NumbersInReach.inBuckets(state, reach, filter.field(), buckets)
                 : new int[0];
         counting = new NumberCounting(filter.field(), days, buckets, offered);
     }
 
-    static NumberFilter ofNumbers(Filter filter, List<String> given, IndexSearcher searcher, SearchDesign design)
-            throws IOException {
+    static NumberFilter ofNumbers(Filter filter, List<String> given, OneFilter.Setting in) throws IOException {
         return new NumberFilter(
                 filter,
                 FieldKind.NUMBER,
@@ -101,14 +86,12 @@ final class NumberFilter implements OneFilter {
                         .filter(Objects::nonNull)
                         .distinct()
                         .toList(),
-                searcher,
-                design,
+                in,
                 LocalDate.EPOCH);
     }
 
-    static NumberFilter ofDays(
-            Filter filter, List<String> given, IndexSearcher searcher, SearchDesign design, LocalDate today)
-            throws IOException {
+    static NumberFilter ofDays(Filter filter, List<String> given, OneFilter.Setting in) throws IOException {
+        LocalDate today = in.query().today();
         return new NumberFilter(
                 filter,
                 FieldKind.DATE,
@@ -117,24 +100,8 @@ final class NumberFilter implements OneFilter {
                         .filter(Objects::nonNull)
                         .distinct()
                         .toList(),
-                searcher,
-                design,
+                in,
                 today);
-    }
-
-    private record Between(FieldKey field) {}
-
-    private record InMonths(FieldKey field) {}
-
-    private NumberCounting.Extent extent(IndexSearcher searcher, Reach reach) throws IOException {
-        return PerState.of(
-                searcher.getIndexReader(),
-                reach,
-                new Between(filter.field()),
-                NumberCounting.Extent.class,
-                () -> new NumberCounting(filter.field(), days, new double[0], List.of())
-                        .over(searcher, ReachQuery.of(reach))
-                        .extent());
     }
 
     private List<Interval> set(List<Interval> given, LocalDate today) {

@@ -4,14 +4,12 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import org.apache.lucene.index.LeafReaderContext;
-import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Filter;
-import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.IndexState;
 
 /**
  * One filter of a design in one query: what the visitor set, whom that lets through, what there is to count and to
@@ -47,6 +45,11 @@ interface OneFilter {
 
     /** After everything has been counted. */
     FilterAnswer answer() throws IOException;
+
+    /**
+     * Reckons what {@link #answer} needs beside counts, and what is kept for as long as the state of the index lasts.
+     */
+    default void prepare() throws IOException {}
 
     /**
      * Counts the items that this filter lets through too, where {@link #answer} wants to know them as well; the same
@@ -94,77 +97,51 @@ interface OneFilter {
         return FilterFigures.LeftOut.NOTHING;
     }
 
+    /**
+     * What a filter is set in.
+     *
+     * @param effort of the answer
+     */
+    record Setting(CompiledSearch search, IndexState state, VisitorQuery query, Located located, Effort effort) {
+        /** Whose rules names are ordered by. */
+        String language() {
+            return query.orderedBy(search.content(), search.design().searched());
+        }
+
+        /** The same where nobody is anywhere. */
+        Setting nowhere() {
+            return new Setting(search, state, query, Located.NOWHERE, effort);
+        }
+    }
+
     /** @param given parameters of the filter's name; null where there are none, which is its start */
-    static OneFilter of(
-            Filter filter,
-            @Nullable List<String> given,
-            IndexSearcher searcher,
-            SiteContent content,
-            SearchDesign design,
-            VisitorQuery query,
-            Located located,
-            Effort effort)
-            throws IOException {
+    static OneFilter of(FilterPlan plan, @Nullable List<String> given, Setting in) throws IOException {
+        Filter filter = plan.filter();
         if (filter.joined() != null) {
-            return new JointFilter(filter, filter.joined(), given, searcher, content, design, query, effort);
+            return new JointFilter(plan, filter.joined().headings(), given, in);
         }
         if (filter.field().equals(FieldKey.COLLECTION)) {
-            return new CollectionFilter(filter, given == null ? List.of() : given, content, design);
+            return new CollectionFilter(
+                    filter,
+                    given == null ? List.of() : given,
+                    in.search().content(),
+                    in.search().design());
         }
-        FieldKind kind = content.kind(filter.field());
-        if (given == null && filter.start().all() && kind == FieldKind.CATEGORY) {
-            return CategoryFilter.ofAll(filter, searcher, query.orderedBy(content, design.searched()), design);
-        }
-        return ofValues(
-                filter,
-                given == null ? filter.start().chosen() : given,
-                searcher,
-                content,
-                design,
-                query,
-                located,
-                effort);
+        return given == null && filter.start().all() && plan.kind() == FieldKind.CATEGORY
+                ? CategoryFilter.ofAll(plan, in)
+                : ofValues(plan, given == null ? filter.start().chosen() : given, in);
     }
 
-    private static OneFilter ofValues(
-            Filter filter,
-            List<String> given,
-            IndexSearcher searcher,
-            SiteContent content,
-            SearchDesign design,
-            VisitorQuery query,
-            Located located,
-            Effort effort)
-            throws IOException {
-        return switch (content.kind(filter.field())) {
-            case NUMBER, MONEY -> NumberFilter.ofNumbers(filter, given, searcher, design);
-            case DATE -> NumberFilter.ofDays(filter, given, searcher, design, query.today());
-            case YES_NO -> new YesNoFilter(filter, given);
-            case TEXT, CODE -> new TextFilter(filter, given, searcher, content, design, effort);
+    private static OneFilter ofValues(FilterPlan plan, List<String> given, Setting in) throws IOException {
+        return switch (plan.kind()) {
+            case NUMBER, MONEY -> NumberFilter.ofNumbers(plan.filter(), given, in);
+            case DATE -> NumberFilter.ofDays(plan.filter(), given, in);
+            case YES_NO -> new YesNoFilter(plan.filter(), given);
+            case TEXT, CODE -> new TextFilter(plan, given, in);
+            case PLACE -> new DistanceFilter(plan, given, in);
             // A field of another kind, or of none any more, has no values.
-            case PLACE ->
-                new DistanceFilter(
-                        filter,
-                        given,
-                        isFirstOfPlaces(filter, content, design),
-                        searcher,
-                        content,
-                        design,
-                        query.whereabouts().within(),
-                        located);
-            case CATEGORY, IMAGE, LINK ->
-                new CategoryFilter(filter, given, searcher, query.orderedBy(content, design.searched()), design);
-            case null ->
-                new CategoryFilter(filter, given, searcher, query.orderedBy(content, design.searched()), design);
+            case CATEGORY, IMAGE, LINK -> new CategoryFilter(plan, given, in);
+            case null -> new CategoryFilter(plan, given, in);
         };
-    }
-
-    /** The parameter 'within' of the public contract means the first filter by distance. */
-    private static boolean isFirstOfPlaces(Filter filter, SiteContent content, SearchDesign design) {
-        return design.filtersInUse().stream()
-                .filter(one -> content.kind(one.field()) == FieldKind.PLACE)
-                .findFirst()
-                .filter(filter::equals)
-                .isPresent();
     }
 }

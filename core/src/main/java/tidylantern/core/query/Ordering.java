@@ -66,8 +66,8 @@ record Ordering(
         IndexSearcher searcher = asked.searcher();
         List<OrderKey> keys =
                 design.order().keys(asked.read().startingList(), asked.query().order());
-        TierHolders holders =
-                TierHolders.of(searcher, design, asked.content(), asked.query().today());
+        TierHolders holders = TierHolders.of(
+                asked.state(), asked.search().tiers(), asked.query().today());
         Lifted lifted = Lifted.of(
                 searcher, holders, found, keys, asked.query().today(), live, among -> fields(asked, keys, among)
                         .fields());
@@ -136,9 +136,7 @@ record Ordering(
     /** What a distance is measured from, in which field; null where one of them is unknown. */
     private static @Nullable SortField measured(Asked asked, OrderKey key) {
         FieldKey places = key.field() == null
-                ? Located.placeFields(asked.design(), asked.content()).stream()
-                        .findFirst()
-                        .orElse(null)
+                ? asked.search().placeFields().stream().findFirst().orElse(null)
                 : key.field();
         Position from = key.field() == null || key.fits(asked.content().kind(key.field()))
                 ? asked.located().position()
@@ -278,7 +276,7 @@ record Ordering(
                 .findFirst()
                 .map(one -> one.at() + 1)
                 .orElse(null);
-        Tier tier = holders.of(searcher, result.doc);
+        Tier tier = holders.of(result.doc);
         boolean isLifted = isLifted(result.doc);
         int place = holders.place(result.doc);
         int parting = pinnedAt != null || neighbour == null ? -1 : parting(result, neighbour);
@@ -294,7 +292,7 @@ record Ordering(
 
     /** Whether those of a tier that have no place of their own, or the same one, take turns in this order. */
     boolean takesTurns(int document) {
-        Tier tier = holders.of(searcher, document);
+        Tier tier = holders.of(document);
         return tier != null
                 && tier.lift() != null
                 && tier.lift().turns() == Tier.Turns.BY_DAY

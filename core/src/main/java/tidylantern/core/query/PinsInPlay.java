@@ -1,10 +1,6 @@
 package tidylantern.core.query;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.apache.lucene.search.BooleanClause.Occur;
@@ -15,15 +11,10 @@ import org.apache.lucene.search.Query;
 import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.util.BytesRef;
 import tidylantern.core.content.ItemRef;
-import tidylantern.core.design.Pin;
-import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.IndexFields;
-import tidylantern.core.index.WordForms;
 
 /**
- * What the pins of a design say of one query. A pin's query is met by the same words in the same order, whatever their
- * case, accents and punctuation, by other forms of them, without regard to stop words, and with the slips that the
- * search forgives.
+ * What the {@linkplain PinnedQueries pins} of a design say of one query.
  *
  * @param places of items, 1 for the first. Where several pins concern one item, the first holds; where they want one
  *     place, the later one takes the next that is free
@@ -31,51 +22,6 @@ import tidylantern.core.index.WordForms;
  */
 record PinsInPlay(Map<ItemRef, Integer> places, Set<ItemRef> takenOut) {
     static final PinsInPlay NONE = new PinsInPlay(Map.of(), Set.of());
-
-    static PinsInPlay of(
-            SearchDesign design, List<WordMatch> typed, Vocabulary vocabulary, Set<String> languages, LocalDate day) {
-        Map<ItemRef, Integer> places = new HashMap<>();
-        Set<ItemRef> out = new HashSet<>();
-        for (Pin pin : design.pins()) {
-            if (!pin.holdsOn(day)
-                    || pin.queries().stream().noneMatch(query -> meets(typed, words(query, vocabulary, languages)))) {
-                continue;
-            }
-            pin.takeOut().stream().filter(item -> !places.containsKey(item)).forEach(out::add);
-            for (Pin.Put put : pin.put()) {
-                if (!out.contains(put.item()) && !places.containsKey(put.item())) {
-                    int at = put.at();
-                    while (places.containsValue(at)) {
-                        at++;
-                    }
-                    places.put(put.item(), at);
-                }
-            }
-        }
-        return places.isEmpty() && out.isEmpty() ? NONE : new PinsInPlay(Map.copyOf(places), Set.copyOf(out));
-    }
-
-    /** As a query's words are read: each once, and stop words only where there is nothing else. */
-    private static List<WordForms.Word> words(String query, Vocabulary vocabulary, Set<String> languages) {
-        List<WordForms.Word> all = WordForms.allWordsOf(query, languages);
-        boolean onlyStopWords = all.stream().allMatch(vocabulary::stops);
-        Set<String> seen = new HashSet<>();
-        return all.stream()
-                .filter(word -> (onlyStopWords || !vocabulary.stops(word)) && seen.add(word.folded()))
-                .toList();
-    }
-
-    private static boolean meets(List<WordMatch> typed, List<WordForms.Word> words) {
-        if (typed.size() != words.size() || typed.isEmpty()) {
-            return false;
-        }
-        for (int i = 0; i < words.size(); i++) {
-            if (!typed.get(i).means(words.get(i))) {
-                return false;
-            }
-        }
-        return true;
-    }
 
     /** What is found with what is put at places, as far as it is in reach, and without what is taken out. */
     Query over(Query found, Query reach) {

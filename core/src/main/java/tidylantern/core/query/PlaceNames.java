@@ -13,11 +13,13 @@ import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedDocValues;
 import org.apache.lucene.index.SortedNumericDocValues;
-import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.DocIdSetIterator;
+import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.design.Reach;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
+import tidylantern.core.index.PartFigures;
 import tidylantern.core.place.FarApart;
 import tidylantern.core.place.Position;
 
@@ -42,12 +44,12 @@ final class PlaceNames {
      */
     record Named(String name, int items, Position middle) {}
 
-    private PlaceNames(Tally tally) {
-        items = tally.items;
+    private PlaceNames(Cells found) {
+        items = found.items();
         Map<String, List<Cell>> cells = new HashMap<>();
-        tally.cells.forEach(
-                (spot, cell) -> cells.computeIfAbsent(IndexFields.folded(spot.name()), folded -> new ArrayList<>())
-                        .add(cell));
+        found.bySpot().forEach((spot, cell) -> cells.computeIfAbsent(
+                        IndexFields.folded(spot.name()), folded -> new ArrayList<>())
+                .add(cell));
         cells.forEach((folded, of) -> byName.put(folded, named(of)));
         offered = byName.values().stream()
                 .sorted(Comparator.comparingInt((List<Named> one) ->
@@ -74,22 +76,61 @@ final class PlaceNames {
         return groups.stream()
                 .map(group -> {
                     Cell all = new Cell(name);
-                    group.forEach(all::add);
+                    group.forEach(one -> all.add(one, 1));
                     return new Named(name, all.items, all.middle());
                 })
                 .sorted(Comparator.comparingInt(Named::items).reversed())
                 .toList();
     }
 
-    static PlaceNames of(IndexSearcher searcher, Reach reach, FieldKey field) throws IOException {
-        return PerState.of(searcher.getIndexReader(), reach, new OfField(field), PlaceNames.class, () -> {
-            Tally tally = new Tally(field);
-            CategoryCounts.each(searcher, ReachQuery.of(reach), tally);
-            return new PlaceNames(tally);
+    static PlaceNames of(IndexState state, Query reach, FieldKey field) throws IOException {
+        InPart key = new InPart(field);
+        return state.kept(reach, key, PlaceNames.class, () -> {
+            Cells all = Cells.NONE;
+            for (LeafReaderContext part : state.parts()) {
+                all = all.with(state.ofPart(part, reach, key, Cells.class, key), 1);
+            }
+            return new PlaceNames(all);
         });
     }
 
-    private record OfField(FieldKey field) {}
+    private record InPart(FieldKey field) implements PartFigures<Cells> {
+        @Override
+        public Cells over(LeafReaderContext part, DocIdSetIterator documents) throws IOException {
+            Tally tally = new Tally(field);
+            tally.addAll(part, documents);
+            return new Cells(tally.cells, tally.items);
+        }
+
+        @Override
+        public Cells without(Cells all, Cells gone) {
+            return all.with(gone, -1);
+        }
+    }
+
+    /** @param items how many have a place at all */
+    private record Cells(Map<Spot, Cell> bySpot, int items) {
+        static final Cells NONE = new Cells(Map.of(), 0);
+
+        /** @param times 1 to add the others, -1 to take them away */
+        Cells with(Cells others, int times) {
+            Map<Spot, Cell> both = new HashMap<>(bySpot);
+            others.bySpot.forEach((spot, cell) -> {
+                Cell sum = new Cell(spot.name());
+                Cell before = both.get(spot);
+                if (before != null) {
+                    sum.add(before, 1);
+                }
+                sum.add(cell, times);
+                if (sum.items == 0) {
+                    both.remove(spot);
+                } else {
+                    both.put(spot, sum);
+                }
+            });
+            return new Cells(both, items + times * others.items);
+        }
+    }
 
     /** The places of each name, that of most items first; by the {@linkplain IndexFields#folded folded} names. */
     NavigableMap<String, List<Named>> byName() {
@@ -111,13 +152,16 @@ final class PlaceNames {
 
     /** Items of one name close together. */
     private static final class Cell {
+        /** In whole parts, so that what is taken away leaves just what was there; room for four million items. */
+        private static final double PARTS = 1L << 40;
+
         private final String name;
         private int items;
         /** The sum of the directions. */
-        private double x;
+        private long x;
 
-        private double y;
-        private double z;
+        private long y;
+        private long z;
 
         Cell(String name) {
             this.name = name;
@@ -126,17 +170,18 @@ final class PlaceNames {
         void add(double latitude, double longitude) {
             double north = Math.toRadians(latitude);
             double east = Math.toRadians(longitude);
-            x += Math.cos(north) * Math.cos(east);
-            y += Math.cos(north) * Math.sin(east);
-            z += Math.sin(north);
+            x += Math.round(PARTS * Math.cos(north) * Math.cos(east));
+            y += Math.round(PARTS * Math.cos(north) * Math.sin(east));
+            z += Math.round(PARTS * Math.sin(north));
             items++;
         }
 
-        void add(Cell other) {
-            x += other.x;
-            y += other.y;
-            z += other.z;
-            items += other.items;
+        /** @param times 1 to add the others, -1 to take them away */
+        void add(Cell other, int times) {
+            x += times * other.x;
+            y += times * other.y;
+            z += times * other.z;
+            items += times * other.items;
         }
 
         /**
@@ -144,7 +189,11 @@ final class PlaceNames {
          * line too.
          */
         Position middle() {
-            return new Position(Math.toDegrees(Math.atan2(z, Math.hypot(x, y))), Math.toDegrees(Math.atan2(y, x)));
+            double east = (double) x;
+            double across = (double) y;
+            return new Position(
+                    Math.toDegrees(Math.atan2((double) z, Math.hypot(east, across))),
+                    Math.toDegrees(Math.atan2(across, east)));
         }
     }
 

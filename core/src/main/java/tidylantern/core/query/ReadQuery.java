@@ -19,7 +19,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.Words;
 import tidylantern.core.index.Folding;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
@@ -100,24 +100,37 @@ final class ReadQuery {
      * @param typing whether it may still be half typed
      */
     static ReadQuery read(
-            VisitorQuery query,
-            SearchDesign design,
-            SiteContent content,
-            IndexSearcher searcher,
-            Effort effort,
-            boolean typing)
+            VisitorQuery query, CompiledSearch search, IndexSearcher searcher, Effort effort, boolean typing)
             throws IOException {
-        Query reach = ReachQuery.of(design.reach());
-        if (query.letters() < (typing ? design.words().fewestLetters() : FEWEST_SUBMITTED)) {
-            return new ReadQuery(reach, reach, reach, List.of(), List.of());
+        Words words = search.design().words();
+        return query.letters() < (typing ? words.fewestLetters() : FEWEST_SUBMITTED)
+                ? everything(search)
+                : new Reader(search, words, search.prose(), searcher, effort).read(query, search.pins());
+    }
+
+    /** Reads words that must be met in other ways than those of the search, and which no pin is for. */
+    static ReadQuery read(VisitorQuery query, CompiledSearch search, Words words, IndexSearcher searcher, Effort effort)
+            throws IOException {
+        if (query.letters() < FEWEST_SUBMITTED) {
+            return everything(search);
         }
-        return new Reader(design, content, searcher, reach, effort).read(query);
+        List<FieldKey> prose = words.searched().stream()
+                .map(FieldWeight::field)
+                .filter(field -> search.content().kind(field) != FieldKind.CODE)
+                .toList();
+        return new Reader(search, words, prose, searcher, effort).read(query, PinnedQueries.NONE);
+    }
+
+    private static ReadQuery everything(CompiledSearch search) {
+        Query reach = search.reach();
+        return new ReadQuery(reach, reach, reach, List.of(), List.of());
     }
 
     /** Reads one query. */
     private static final class Reader {
-        private final SearchDesign design;
+        private final Words design;
         private final SiteContent content;
+        private final List<FieldKey> prose;
         private final IndexSearcher searcher;
         private final Query reach;
         private final Effort effort;
@@ -126,19 +139,24 @@ final class ReadQuery {
         private final List<Match> matches = new ArrayList<>();
         private final List<Part> parts = new ArrayList<>();
 
-        Reader(SearchDesign design, SiteContent content, IndexSearcher searcher, Query reach, Effort effort) {
+        /**
+         * @param words how words are met
+         * @param prose the fields in which they are, but for codes
+         */
+        Reader(CompiledSearch search, Words words, List<FieldKey> prose, IndexSearcher searcher, Effort effort) {
             this.effort = effort;
-            this.design = design;
-            this.content = content;
+            this.design = words;
+            this.content = search.content();
+            this.prose = prose;
             this.searcher = searcher;
-            this.reach = reach;
-            this.languages = content.languages(design.searched());
-            this.vocabulary = Vocabulary.of(design.words(), languages);
+            this.reach = search.reach();
+            this.languages = search.languages();
+            this.vocabulary = search.vocabulary();
         }
 
-        ReadQuery read(VisitorQuery query) throws IOException {
+        ReadQuery read(VisitorQuery query, PinnedQueries pinned) throws IOException {
             String text = query.text();
-            Operators.Node operators = design.words().operators() ? Operators.read(text) : null;
+            Operators.Node operators = design.operators() ? Operators.read(text) : null;
             Query found = operators == null ? null : query(operators);
             BooleanQuery.Builder all = new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER);
             if (found != null) {
@@ -156,13 +174,9 @@ final class ReadQuery {
             if (parts.isEmpty()) {
                 return new ReadQuery(reach, reach, reach, List.of(), List.of());
             }
-            Query lucene = all.setMinimumNumberShouldMatch(
-                            design.words().needed().of(parts.size()))
+            Query lucene = all.setMinimumNumberShouldMatch(design.needed().of(parts.size()))
                     .build();
-            PinsInPlay pins = design.pins().isEmpty()
-                    ? PinsInPlay.NONE
-                    : PinsInPlay.of(
-                            design, parts.stream().map(Part::match).toList(), vocabulary, languages, query.today());
+            PinsInPlay pins = pinned.inPlay(parts.stream().map(Part::match).toList(), query.today());
             return new ReadQuery(reach, pins.over(lucene, reach), lucene, matches, parts, pins);
         }
 
@@ -206,7 +220,7 @@ final class ReadQuery {
                 }
                 case Operators.Node.Quoted quoted -> {
                     List<WordForms.Word> words = WordForms.allWordsOf(quoted.text(), languages);
-                    PhraseMatch phrase = new PhraseMatch(new Phrase(words, false), design.words());
+                    PhraseMatch phrase = new PhraseMatch(new Phrase(words, false), design);
                     mark(List.of(phrase));
                     yield words.isEmpty() ? null : phrase.query(searcher.getIndexReader(), content);
                 }
@@ -283,7 +297,7 @@ final class ReadQuery {
                 WrittenOtherwise otherwise = new WrittenOtherwise(
                         word,
                         languages,
-                        design.words().stemming(),
+                        design.stemming(),
                         joined.getOrDefault(word.folded(), List.of()).stream()
                                 .distinct()
                                 .toList(),
@@ -291,7 +305,7 @@ final class ReadQuery {
                 found.add(new WordMatch(
                         word,
                         codes.getOrDefault(word.folded(), Set.of()),
-                        design.words(),
+                        design,
                         last && left == 0,
                         wholeName,
                         alternatives.getOrDefault(word.folded(), List.of()).stream()
@@ -354,26 +368,17 @@ final class ReadQuery {
                 // Scripts that write no blanks have their words side by side already.
                 return null;
             }
-            boolean open =
-                    last && to == typed.size() && design.words().partOfWord().starts();
+            boolean open = last && to == typed.size() && design.partOfWord().starts();
             WrittenOtherwise.Together one =
                     new WrittenOtherwise.Together(word.getFirst(), row.size() == typed.size(), open);
-            if (!one.held(searcher.getIndexReader(), prose(), design.words().stemming())
+            if (!one.held(searcher.getIndexReader(), prose, design.stemming())
                     || !effort.mayPutTogether(one.word().folded())) {
                 return null;
             }
-            Phrase asTyped = new Phrase(row, design.words().stemming());
+            Phrase asTyped = new Phrase(row, design.stemming());
             BooleanQuery.Builder anywhere = new BooleanQuery.Builder();
-            prose().forEach(field -> anywhere.add(asTyped.query(IndexFields.words(field)), BooleanClause.Occur.SHOULD));
+            prose.forEach(field -> anywhere.add(asTyped.query(IndexFields.words(field)), BooleanClause.Occur.SHOULD));
             return spelledRight(anywhere.build(), reach, searcher) ? null : one;
-        }
-
-        /** The searched fields that hold words. */
-        private List<FieldKey> prose() {
-            return design.words().searched().stream()
-                    .map(FieldWeight::field)
-                    .filter(field -> content.kind(field) != FieldKind.CODE)
-                    .toList();
         }
     }
 

@@ -6,54 +6,37 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.StoredFields;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.TermQuery;
-import org.apache.lucene.search.TopFieldCollector;
 import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TopFieldDocs;
-import org.apache.lucene.util.SloppyMath;
-import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
-import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.results.LiveList;
 import tidylantern.core.design.results.StartingList;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.index.Stemming;
-import tidylantern.core.index.WordForms;
 import tidylantern.core.place.Gazetteer;
-import tidylantern.core.place.Position;
 
 /**
  * Answers queries over one site. Threads may share it; an answer is reckoned on the thread that asks, which should be
@@ -120,14 +103,22 @@ public final class SearchEngine {
         return found;
     }
 
+    private <T> T read(SiteIndex.Reading<T> reading) {
+        try {
+            return index.read(reading);
+        } catch (IOException failure) {
+            throw new UncheckedIOException("reading the index", failure);
+        }
+    }
+
     /**
      * One page of results, in the design's order or the visitor's; ties by the item's id, so that pages never repeat or
      * lose an item.
      *
      * @throws TookTooLong if it would take so long that nobody waits for it; so do {@link #values} and {@link #live}
      */
-    public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query) {
-        return answer(content, design, query, Popularity.UNKNOWN);
+    public Answer answer(CompiledSearch search, VisitorQuery query) {
+        return answer(search, query, Popularity.UNKNOWN);
     }
 
     /**
@@ -135,35 +126,42 @@ public final class SearchEngine {
      *
      * @param popularity what is popular, where the page shows that
      */
-    public Answer answer(SiteContent content, SearchDesign design, VisitorQuery query, Popularity popularity) {
-        try {
-            return index.read(searcher -> answer(searcher, content, design, query, popularity));
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
+    public Answer answer(CompiledSearch search, VisitorQuery query, Popularity popularity) {
+        return read(state -> answer(state, search, query, popularity));
     }
 
     /**
-     * Reckons what a new state of the index needs for answers under some designs (numbers of category values, ends of
-     * ranges, who holds a tier), so that no visitor waits for it.
+     * Reckons what a state of the index needs for the answers of a search (numbers of category values, ends of ranges,
+     * who holds a tier), so that no visitor waits for it.
      *
      * @param next a state that nobody asks yet
      */
-    public void prepare(IndexSearcher next, SiteContent content, List<SearchDesign> designs) {
-        VisitorQuery startingList = VisitorQuery.plain("", today(content));
+    public void prepare(IndexState next, CompiledSearch search) {
         try {
-            for (SearchDesign design : designs) {
-                answer(next, content, design, startingList, Popularity.UNKNOWN);
+            Asked start = Asked.of(next, search, VisitorQuery.plain("", today(search.content())), gazetteer);
+            for (OneFilter filter : start.narrowing().filters()) {
+                filter.prepare();
             }
+            TierHolders.of(next, search.tiers(), start.query().today());
+            Nearest.inReach(next, search.reachIn(next));
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
     }
 
-    private Answer answer(
-            IndexSearcher searcher, SiteContent content, SearchDesign design, VisitorQuery query, Popularity popularity)
+    /** The same for the state that is asked now, before a search is asked of it for the first time. */
+    public void prepare(CompiledSearch search) {
+        read(state -> {
+            prepare(state, search);
+            return search;
+        });
+    }
+
+    private Answer answer(IndexState state, CompiledSearch search, VisitorQuery query, Popularity popularity)
             throws IOException {
-        Asked asked = Asked.of(searcher, content, design, query, gazetteer);
+        IndexSearcher searcher = state.searcher();
+        SearchDesign design = search.design();
+        Asked asked = Asked.of(state, search, query, gazetteer);
         ReadQuery read = asked.read();
         Ordering ordering = asked.ordering();
         int perPage = design.page().perPage();
@@ -190,8 +188,10 @@ public final class SearchEngine {
                                                 asked.narrowing(),
                                                 asked.narrowing().filters(),
                                                 among)));
-        int total = nearest != null ? Nearest.inReach(asked) : Math.toIntExact(top.totalHits.value());
-        Chosen chosen = Chosen.of(searcher, popularity);
+        int total = nearest != null
+                ? Nearest.inReach(state, search.reachIn(state))
+                : Math.toIntExact(top.totalHits.value());
+        Chosen chosen = Chosen.of(state, popularity);
         StartingItems start = StartingItems.of(asked, ordering, chosen);
         PageOfResults onPage =
                 switch (start.with()) {
@@ -251,72 +251,57 @@ public final class SearchEngine {
      * @return all of them; none where the design has no such filter, or it is none of categories
      */
     public List<FilterAnswer.Offered> values(
-            SiteContent content, SearchDesign design, VisitorQuery query, String filter, String below, String named) {
-        try {
-            return index.read(searcher -> {
-                Asked asked = Asked.of(searcher, content, design, query, gazetteer);
-                OneFilter one = asked.narrowing().filter(filter);
-                if (one == null) {
-                    return List.of();
-                }
-                inTime(
-                        searcher,
-                        own -> own.search(
-                                asked.read().lucene(),
-                                new Sideways(
-                                        top(searcher, Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null)));
-                return one.more(below, named);
-            });
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
+            CompiledSearch search, VisitorQuery query, String filter, String below, String named) {
+        return read(state -> {
+            Asked asked = Asked.of(state, search, query, gazetteer);
+            OneFilter one = asked.narrowing().filter(filter);
+            if (one == null) {
+                return List.of();
+            }
+            inTime(
+                    state.searcher(),
+                    own -> own.search(
+                            asked.read().lucene(),
+                            new Sideways(
+                                    top(state.searcher(), Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null)));
+            return one.more(below, named);
+        });
     }
 
     /** What each filter of a design in use does today, in their order. */
-    public List<FilterFigures> figures(SiteContent content, SearchDesign design) {
-        try {
-            return index.read(searcher -> {
-                List<FilterFigures> figures = new ArrayList<>();
-                VisitorQuery everything = VisitorQuery.plain("", today(content));
-                for (OneFilter one : Asked.of(searcher, content, design, everything, gazetteer)
-                        .narrowing()
-                        .filters()) {
-                    BooleanQuery.Builder any = new BooleanQuery.Builder();
-                    one.filter()
-                            .fields()
-                            .forEach(field -> any.add(
-                                    new TermQuery(new Term(IndexFields.HAS, field.value())),
-                                    BooleanClause.Occur.SHOULD));
-                    int items = searcher.count(new BooleanQuery.Builder()
-                            .add(ReachQuery.of(design.reach()), BooleanClause.Occur.FILTER)
-                            .add(any.build(), BooleanClause.Occur.FILTER)
-                            .build());
-                    figures.add(new FilterFigures(
-                            one.filter().key(), one.onOffer(), one.nearlyUnique(), items, one.leftOut()));
-                }
-                return figures;
-            });
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
+    public List<FilterFigures> figures(CompiledSearch search) {
+        return read(state -> {
+            List<FilterFigures> figures = new ArrayList<>();
+            VisitorQuery everything = VisitorQuery.plain("", today(search.content()));
+            for (OneFilter one :
+                    Asked.of(state, search, everything, gazetteer).narrowing().filters()) {
+                BooleanQuery.Builder any = new BooleanQuery.Builder();
+                one.filter()
+                        .fields()
+                        .forEach(field -> any.add(
+                                new TermQuery(new Term(IndexFields.HAS, field.value())), BooleanClause.Occur.SHOULD));
+                int items = state.searcher()
+                        .count(new BooleanQuery.Builder()
+                                .add(search.reach(), BooleanClause.Occur.FILTER)
+                                .add(any.build(), BooleanClause.Occur.FILTER)
+                                .build());
+                figures.add(
+                        new FilterFigures(one.filter().key(), one.onOffer(), one.nearlyUnique(), items, one.leftOut()));
+            }
+            return figures;
+        });
     }
 
     /** How many items that a design reaches hold each of its tiers on a day, by the tiers' keys. */
-    public Map<String, Integer> holders(SiteContent content, SearchDesign design, LocalDate day) {
-        try {
-            return index.read(searcher -> {
-                TierHolders holders = TierHolders.of(searcher, design, content, day);
-                Map<String, Integer> held = new HashMap<>();
-                for (int tier = 0; tier < holders.tiers().size(); tier++) {
-                    held.put(
-                            holders.tiers().get(tier).key(),
-                            holders.found(searcher, ReachQuery.of(design.reach()), tier).length);
-                }
-                return held;
-            });
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
+    public Map<String, Integer> holders(CompiledSearch search, LocalDate day) {
+        return read(state -> {
+            TierHolders holders = TierHolders.of(state, search.tiers(), day);
+            Map<String, Integer> held = new HashMap<>();
+            for (int tier = 0; tier < holders.tiers().size(); tier++) {
+                held.put(holders.tiers().get(tier).key(), holders.found(state.searcher(), search.reach(), tier).length);
+            }
+            return held;
+        });
     }
 
     private static TopFieldCollectorManager top(IndexSearcher searcher, Sort order, long wanted) {
@@ -325,56 +310,47 @@ public final class SearchEngine {
     }
 
     /** The short list: the same items in the same order as {@link #answer}, by collection where the design says so. */
-    public LiveAnswer live(SiteContent content, SearchDesign design, VisitorQuery query) {
-        try {
-            return index.read(searcher -> {
-                Asked asked = Asked.whileTyping(searcher, content, design, query, gazetteer);
-                Ordering ordering = asked.liveOrdering();
-                Cards cards = new Cards(
-                        asked, ordering, new Excerpts(asked.read().matches(), LIVE_EXCERPT, true), Place.LIVE);
-                List<LiveAnswer.Group> shown = design.live().grouped()
-                        ? byCollection(asked, ordering, cards)
-                        : inOneList(asked, ordering, cards);
-                int total = shown.stream().mapToInt(LiveAnswer.Group::total).sum();
-                LiveList.Above above = design.live().above();
-                return new LiveAnswer(
-                        query.text().strip(),
-                        asked.read().startingList(),
-                        total,
-                        shown.stream().filter(group -> !group.hits().isEmpty()).toList(),
-                        above.completions() ? new Completions(asked).of() : List.of(),
-                        total == 0 && above.didYouMean() ? new DidYouMean(asked).of(0) : null);
-            });
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
+    public LiveAnswer live(CompiledSearch search, VisitorQuery query) {
+        return read(state -> {
+            Asked asked = Asked.whileTyping(state, search, query, gazetteer);
+            Ordering ordering = asked.liveOrdering();
+            Cards cards =
+                    new Cards(asked, ordering, new Excerpts(asked.read().matches(), LIVE_EXCERPT, true), Place.LIVE);
+            List<LiveAnswer.Group> shown = search.design().live().grouped()
+                    ? byCollection(asked, ordering, cards)
+                    : inOneList(asked, ordering, cards);
+            int total = shown.stream().mapToInt(LiveAnswer.Group::total).sum();
+            LiveList.Above above = search.design().live().above();
+            return new LiveAnswer(
+                    query.text().strip(),
+                    asked.read().startingList(),
+                    total,
+                    shown.stream().filter(group -> !group.hits().isEmpty()).toList(),
+                    above.completions() ? new Completions(asked).of() : List.of(),
+                    total == 0 && above.didYouMean() ? new DidYouMean(asked).of(0) : null);
+        });
     }
 
     /** Where what {@link #answer} finds is, on all its pages together. */
-    public FoundAddresses addresses(SiteContent content, SearchDesign design, VisitorQuery query) {
-        try {
-            return index.read(searcher -> {
-                Asked asked = Asked.of(searcher, content, design, query, gazetteer);
-                Ordering ordering = asked.ordering();
-                TopFieldCollectorManager best = top(searcher, ordering.sort(), FoundAddresses.MOST);
-                TopFieldDocs found = inTime(searcher, own -> own.search(asked.found(), best));
-                int total = Math.toIntExact(found.totalHits.value());
-                StoredFields stored = searcher.storedFields();
-                List<String> addresses = new ArrayList<>();
-                for (ScoreDoc document : ordering.merged(found.scoreDocs, total, asked.found())) {
-                    String address = IndexFields.item(stored, document.doc, Set.of(FieldKey.ADDRESS))
-                            .address();
-                    if (address != null) {
-                        addresses.add(address);
-                    }
+    public FoundAddresses addresses(CompiledSearch search, VisitorQuery query) {
+        return read(state -> {
+            Asked asked = Asked.of(state, search, query, gazetteer);
+            Ordering ordering = asked.ordering();
+            TopFieldCollectorManager best = top(state.searcher(), ordering.sort(), FoundAddresses.MOST);
+            TopFieldDocs found = inTime(state.searcher(), own -> own.search(asked.found(), best));
+            int total = Math.toIntExact(found.totalHits.value());
+            StoredFields stored = state.searcher().storedFields();
+            List<String> addresses = new ArrayList<>();
+            for (ScoreDoc document : ordering.merged(found.scoreDocs, total, asked.found())) {
+                String address = IndexFields.item(stored, document.doc, Set.of(FieldKey.ADDRESS))
+                        .address();
+                if (address != null) {
+                    addresses.add(address);
                 }
-                boolean whole =
-                        asked.read().startingList() && !asked.narrowing().isSet();
-                return new FoundAddresses(total, whole, addresses);
-            });
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
+            }
+            boolean whole = asked.read().startingList() && !asked.narrowing().isSet();
+            return new FoundAddresses(total, whole, addresses);
+        });
     }
 
     private List<LiveAnswer.Group> inOneList(Asked asked, Ordering ordering, Cards cards) throws IOException {
@@ -418,245 +394,59 @@ public final class SearchEngine {
      * @param most how many of the first results are named
      * @param suggestion whether it matters what visitors are asked, which is much work where little is found
      */
-    public Ranking ranking(
-            SiteContent content, SearchDesign design, String text, int most, Set<ItemRef> asked, boolean suggestion) {
-        VisitorQuery query = VisitorQuery.plain(text, today(content));
-        try {
-            return index.read(searcher -> {
-                Asked all = Asked.of(searcher, content, design, query, gazetteer);
-                ReadQuery read = all.read();
-                Ordering ordering = all.orderingOfAll();
-                TopFieldDocs top = searcher.search(read.lucene(), top(searcher, ordering.sort(), most));
-                int total = Math.toIntExact(top.totalHits.value());
-                List<ItemRef> first = new ArrayList<>();
-                for (ScoreDoc document : ordering.merged(top.scoreDocs, total, read.lucene())) {
-                    first.add(Ordering.reference(document));
+    public Ranking ranking(CompiledSearch search, String text, int most, Set<ItemRef> asked, boolean suggestion) {
+        VisitorQuery query = VisitorQuery.plain(text, today(search.content()));
+        return read(state -> {
+            Asked all = Asked.of(state, search, query, gazetteer);
+            ReadQuery read = all.read();
+            Ordering ordering = all.orderingOfAll();
+            TopFieldDocs top = state.searcher().search(read.lucene(), top(state.searcher(), ordering.sort(), most));
+            int total = Math.toIntExact(top.totalHits.value());
+            List<ItemRef> first = new ArrayList<>();
+            for (ScoreDoc document : ordering.merged(top.scoreDocs, total, read.lucene())) {
+                first.add(Ordering.reference(document));
+            }
+            Map<ItemRef, Integer> places = new HashMap<>();
+            Places beyond = new Places(state.searcher());
+            for (ItemRef ref : asked) {
+                int place = first.indexOf(ref) + 1;
+                int document = place > 0 || total <= first.size() ? -1 : beyond.document(ref);
+                Integer found =
+                        place > 0 ? (Integer) place : document < 0 ? null : beyond.place(read.lucene(), ordering, ref);
+                if (found != null) {
+                    places.put(ref, found);
                 }
-                Map<ItemRef, Integer> places = new HashMap<>();
-                Places beyond = new Places(searcher);
-                for (ItemRef ref : asked) {
-                    int place = first.indexOf(ref) + 1;
-                    int document = place > 0 || total <= first.size() ? -1 : beyond.document(ref);
-                    Integer found = place > 0
-                            ? (Integer) place
-                            : document < 0 ? null : beyond.place(read.lucene(), ordering, ref);
-                    if (found != null) {
-                        places.put(ref, found);
-                    }
-                }
-                return new Ranking(total, first, places, !suggestion ? null : new DidYouMean(all).of(total));
-            });
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
+            }
+            return new Ranking(total, first, places, !suggestion ? null : new DidYouMean(all).of(total));
+        });
     }
 
     /** Another number whenever items came, went or changed, so that what was reckoned before may not hold any more. */
     public long contentState() {
-        try {
-            return index.read(searcher -> ((DirectoryReader) searcher.getIndexReader()).getVersion());
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
+        return read(state -> ((DirectoryReader) state.searcher().getIndexReader()).getVersion());
     }
 
     /** The titles of items; those that are gone are missing. */
     public Map<ItemRef, String> titles(java.util.Collection<ItemRef> refs) {
-        try {
-            return index.read(searcher -> {
-                Map<ItemRef, String> titles = new HashMap<>();
-                Places places = new Places(searcher);
-                for (ItemRef ref : refs) {
-                    int document = places.document(ref);
-                    if (document >= 0) {
-                        // An item without a title is named by what else it says.
-                        titles.put(
-                                ref,
-                                IndexFields.item(searcher.storedFields(), document, NAMING)
-                                        .title());
-                    }
+        return read(state -> {
+            Map<ItemRef, String> titles = new HashMap<>();
+            Places places = new Places(state.searcher());
+            for (ItemRef ref : refs) {
+                int document = places.document(ref);
+                if (document >= 0) {
+                    // An item without a title is named by what else it says.
+                    titles.put(
+                            ref,
+                            IndexFields.item(state.searcher().storedFields(), document, NAMING)
+                                    .title());
                 }
-                return titles;
-            });
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
-    }
-
-    /** The owner's synonyms that a query brings into play. */
-    public static Set<Synonym> synonymsIn(SiteContent content, SearchDesign design, String text) {
-        Set<String> languages = content.languages(design.searched());
-        return Vocabulary.of(design.words(), languages).replaceable(WordForms.allWordsOf(text, languages)).stream()
-                .map(Vocabulary.Replaceable::synonym)
-                .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
+            }
+            return titles;
+        });
     }
 
     /** Why a query finds an item where it does, or why it does not. */
-    public Explanation explain(SiteContent content, SearchDesign design, VisitorQuery query, ItemRef item) {
-        try {
-            return index.read(searcher -> new Explainer(searcher, content, query, item, gazetteer).explain(design));
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading the index", failure);
-        }
-    }
-
-    /** Makes hits of what was found, for one query. */
-    private static final class Cards {
-        private final StoredFields stored;
-        private final SiteContent content;
-        private final Asked asked;
-        private final Ordering ordering;
-        private final @Nullable FieldKey places;
-        private final @Nullable Position from;
-        private final Excerpts excerpts;
-        private final List<FieldKey> prose;
-        private final Set<FieldKey> wanted;
-        /** By collection, the fields that its card shows. */
-        private final Map<CollectionKey, Set<FieldKey>> shown = new HashMap<>();
-        /** By collection, how many lines of text stand on its card. */
-        private final Map<CollectionKey, Integer> lines = new HashMap<>();
-
-        private final List<Item> items = new ArrayList<>();
-        private final Map<String, Stemming> stemmings = new HashMap<>();
-
-        Cards(Asked asked, Ordering ordering, Excerpts excerpts, Place place) throws IOException {
-            SearchDesign design = asked.design();
-            this.asked = asked;
-            for (CollectionKey collection : design.searched()) {
-                Card card = design.card(place, collection);
-                shown.put(collection, card.fields());
-                lines.put(collection, card.excerptLines());
-            }
-            Filter tags = place == Place.WALL ? design.tagFilter() : null;
-            if (tags != null) {
-                shown.replaceAll((collection, fields) ->
-                        Stream.concat(fields.stream(), Stream.of(tags.field())).collect(Collectors.toSet()));
-            }
-            this.ordering = ordering;
-            this.stored = asked.searcher().storedFields();
-            this.content = asked.content();
-            this.places =
-                    Located.placeFields(design, content).stream().findFirst().orElse(null);
-            this.from = asked.located().position();
-            this.excerpts = excerpts;
-            this.prose = design.words().searched().stream()
-                    .sorted(Comparator.comparingDouble(FieldWeight::weight)
-                            .reversed()
-                            .thenComparing(FieldWeight::field))
-                    .map(FieldWeight::field)
-                    .filter(field -> content.kind(field) == FieldKind.TEXT)
-                    .toList();
-            this.wanted = new HashSet<>(List.of(FieldKey.TITLE, FieldKey.IMAGE, FieldKey.ADDRESS));
-            if (lines.values().stream().anyMatch(some -> some > 0)) {
-                wanted.addAll(prose);
-                wanted.addAll(List.of(FieldKey.HEADINGS, FieldKey.SUMMARY, FieldKey.BODY));
-            }
-            if (design.words().help().seeAlso() && !asked.read().startingList()) {
-                content.collections().stream()
-                        .flatMap(collection -> collection.fields().stream())
-                        .filter(field -> field.kind() == FieldKind.CATEGORY)
-                        .forEach(field -> wanted.add(field.key()));
-            }
-            if (places != null && from != null) {
-                wanted.add(places);
-            }
-            shown.values().forEach(wanted::addAll);
-        }
-
-        /** The items of the hits made so far, with the fields that are needed of them. */
-        List<Item> items() {
-            return items;
-        }
-
-        List<Hit> of(List<ScoreDoc> documents) throws IOException {
-            if (ordering.scoreAt() < 0 && !asked.read().startingList()) {
-                // Something else decides the order; what the words gave is reckoned for these few alone.
-                TopFieldCollector.populateScores(
-                        documents.toArray(ScoreDoc[]::new),
-                        asked.searcher(),
-                        asked.read().lucene());
-            }
-            return made(documents);
-        }
-
-        /** The same for items that the query does not find, which its words give nothing. */
-        List<Hit> beside(List<ScoreDoc> documents) throws IOException {
-            documents.forEach(document -> document.score = 0);
-            return made(documents);
-        }
-
-        private List<Hit> made(List<ScoreDoc> documents) throws IOException {
-            List<Hit> hits = new ArrayList<>(documents.size());
-            int score = ordering.scoreAt();
-            for (int at = 0; at < documents.size(); at++) {
-                ScoreDoc document = documents.get(at);
-                Item item = IndexFields.item(stored, document.doc, wanted);
-                items.add(item);
-                Stemming stemming =
-                        stemmings.computeIfAbsent(language(item.ref().collection()), Stemming::new);
-                double gave = asked.read().startingList()
-                        ? 0
-                        : score < 0 ? document.score : ((Number) ((FieldDoc) document).fields[score]).doubleValue();
-                hits.add(new Hit(
-                        item.ref(),
-                        label(item.ref().collection()),
-                        item.address(),
-                        excerpts.whole(item.title(), stemming),
-                        excerpt(item, stemming),
-                        item.values().get(FieldKey.IMAGE) instanceof FieldValue.Image image ? image : null,
-                        values(item),
-                        gave,
-                        metres(item),
-                        ordering.holders().of(asked.searcher(), document.doc),
-                        ordering.standing(
-                                (FieldDoc) document, neighbour(documents, at), ordering.takesTurns(document.doc))));
-            }
-            return hits;
-        }
-
-        private MarkedText excerpt(Item item, Stemming stemming) {
-            int room = lines.getOrDefault(item.ref().collection(), 0);
-            return room == 0 ? MarkedText.EMPTY : excerpts.excerpt(item, prose, stemming, room);
-        }
-
-        /**
-         * The result that tells why one stands there: the one before it that no pin puts where it is; the one after it
-         * for the first, and for the first behind the lifted ones, of which everybody knows that they come first.
-         */
-        private @Nullable FieldDoc neighbour(List<ScoreDoc> documents, int at) {
-            for (int before = at - 1; before >= 0; before--) {
-                if (!ordering.isPinned(documents.get(before).doc)) {
-                    if (ordering.isLifted(documents.get(before).doc) == ordering.isLifted(documents.get(at).doc)
-                            || at + 1 >= documents.size()) {
-                        return (FieldDoc) documents.get(before);
-                    }
-                    break;
-                }
-            }
-            return at + 1 < documents.size() ? (FieldDoc) documents.get(at + 1) : null;
-        }
-
-        private Map<FieldKey, FieldValue> values(Item item) {
-            Map<FieldKey, FieldValue> values = new HashMap<>(item.values());
-            values.keySet().retainAll(shown.getOrDefault(item.ref().collection(), Set.of()));
-            return Map.copyOf(values);
-        }
-
-        private @Nullable Double metres(Item item) {
-            return from != null && places != null && item.values().get(places) instanceof FieldValue.Place place
-                    ? (Double) SloppyMath.haversinMeters(
-                            from.latitude(), from.longitude(), place.latitude(), place.longitude())
-                    : null;
-        }
-
-        String label(CollectionKey key) {
-            Collection collection = content.collection(key);
-            return collection == null ? key.value() : collection.label();
-        }
-
-        private String language(CollectionKey key) {
-            Collection collection = content.collection(key);
-            return collection == null ? "und" : collection.language();
-        }
+    public Explanation explain(CompiledSearch search, VisitorQuery query, ItemRef item) {
+        return read(state -> new Explainer(state, search, query, item, gazetteer).explain());
     }
 }

@@ -55,8 +55,7 @@ final class SeeAlso {
         }
         List<WordForms.Word> words = WordForms.allWordsOf(typed.text(), asked.languages());
         if (words.size() == typed.words().size()) {
-            for (Vocabulary.Replaceable run :
-                    Vocabulary.of(asked.design().words(), asked.languages()).replaceable(words)) {
+            for (Vocabulary.Replaceable run : asked.search().vocabulary().replaceable(words)) {
                 for (String other : run.written()) {
                     offer(typed.with(run.from(), run.words(), other));
                 }

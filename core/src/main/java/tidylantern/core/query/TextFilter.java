@@ -9,12 +9,8 @@ import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Control;
-import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.Filter;
-import tidylantern.core.design.SearchDesign;
-import tidylantern.core.design.Words;
 
 /** Words that must all stand in one field, met as the design meets words. */
 final class TextFilter implements OneFilter {
@@ -31,23 +27,12 @@ final class TextFilter implements OneFilter {
     private final String text;
     private final @Nullable Query passed;
 
-    TextFilter(
-            Filter filter,
-            List<String> given,
-            IndexSearcher searcher,
-            SiteContent content,
-            SearchDesign design,
-            Effort effort)
-            throws IOException {
-        this.filter = filter;
-        this.searcher = searcher;
+    TextFilter(FilterPlan plan, List<String> given, OneFilter.Setting in) throws IOException {
+        filter = plan.filter();
+        searcher = in.state().searcher();
         // Words are the same on any day.
         VisitorQuery asked = VisitorQuery.plain(given.isEmpty() ? "" : given.getFirst(), LocalDate.EPOCH);
-        Words words = design.words()
-                .withWeights(List.of(new FieldWeight(filter.field(), 1)))
-                .withNeeded(Words.WordsNeeded.ALL)
-                .withOperators(false);
-        ReadQuery read = ReadQuery.read(asked, design.withWords(words), content, searcher, effort, false);
+        ReadQuery read = ReadQuery.read(asked, in.search(), plan.words(), searcher, in.effort());
         text = read.startingList() ? "" : asked.text().strip();
         passed = read.startingList() ? null : read.lucene();
     }

@@ -4,12 +4,13 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.ReaderUtil;
@@ -18,157 +19,214 @@ import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.TermInSetQuery;
+import org.apache.lucene.search.ScoreMode;
+import org.apache.lucene.search.Scorer;
+import org.apache.lucene.util.Bits;
 import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Placement;
-import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 
 /**
  * Which items hold which featured tier on a day, by placements and by what they say; an item that holds several has the
- * highest. Reckoned once for a state of the index, and as long as neither the tiers nor the placements nor the day
- * change.
+ * highest. Reckoned once for a part of the index, as long as neither the tiers nor the placements nor the day change.
  */
 final class TierHolders {
-    private static final TierHolders NOBODY = new TierHolders(List.of(), new byte[0][], new int[0][], Map.of());
+    private static final TierHolders NOBODY = new TierHolders(List.of(), List.of(), List.of(), new int[0][]);
 
     private final List<Tier> tiers;
-    /** By part of the index and document: 0 for no tier, else its number from 1 on. */
-    private final byte[][] tierOf;
-
+    private final List<LeafReaderContext> leaves;
+    private final List<InPart> parts;
     private final int[][] byTier;
     private final List<Documents> holding;
-    private final Map<Integer, Integer> places;
 
-    private TierHolders(List<Tier> tiers, byte[][] tierOf, int[][] byTier, Map<Integer, Integer> places) {
+    private TierHolders(List<Tier> tiers, List<LeafReaderContext> leaves, List<InPart> parts, int[][] byTier) {
         this.tiers = tiers;
-        this.tierOf = tierOf;
+        this.leaves = leaves;
+        this.parts = parts;
         this.byTier = byTier;
         this.holding = Arrays.stream(byTier).map(Documents::new).toList();
-        this.places = places;
     }
 
-    private record On(List<Tier> tiers, List<Placement> placements, LocalDate day) {}
-
-    static TierHolders of(IndexSearcher searcher, SearchDesign design, SiteContent content, LocalDate day)
-            throws IOException {
-        if (design.tiers().isEmpty()) {
-            return NOBODY;
-        }
-        List<Tier> tiers = design.tiersByRank();
-        List<Placement> placements = content.placements().stream()
-                .filter(placement -> placement.holdsOn(day)
-                        && tiers.stream().anyMatch(tier -> tier.key().equals(placement.tier())))
-                .toList();
-        On on = new On(tiers, placements, day);
-        return PerState.of(
-                searcher.getIndexReader(),
-                on,
-                TierHolders.class,
-                TierHolders.class,
-                () -> reckoned(searcher, on, content));
+    static TierHolders of(IndexState state, TierRules rules, LocalDate day) throws IOException {
+        return rules.tiers().isEmpty()
+                ? NOBODY
+                : state.kept(rules, day, TierHolders.class, () -> reckoned(state, rules.on(day, state)));
     }
 
-    private static TierHolders reckoned(IndexSearcher searcher, On on, SiteContent content) throws IOException {
-        List<LeafReaderContext> leaves = searcher.getIndexReader().leaves();
-        byte[][] tierOf =
-                leaves.stream().map(leaf -> new byte[leaf.reader().maxDoc()]).toArray(byte[][]::new);
-        Map<Integer, Integer> places = new HashMap<>();
-        Map<Integer, String> references = new HashMap<>();
-        // The highest last, so that it is the one that stays.
-        for (int number = on.tiers().size(); number >= 1; number--) {
-            Tier tier = on.tiers().get(number - 1);
-            Map<String, Placement> byHand = new HashMap<>();
-            on.placements().stream()
-                    .filter(placement -> placement.tier().equals(tier.key()))
-                    .forEach(placement -> byHand.put(placement.item().toString(), placement));
-            Query holding = holding(tier, byHand.keySet(), content);
-            CategoryCounts.each(searcher, holding, new Holding((byte) number, byHand, tierOf, places, references));
+    private static TierHolders reckoned(IndexState state, TierRules.On on) throws IOException {
+        List<InPart> parts = new ArrayList<>();
+        for (LeafReaderContext part : state.parts()) {
+            parts.add(state.ofPart(part, on, InPart.class, InPart.class, () -> InPart.of(part, state.searcher(), on)));
         }
-        return new TierHolders(
-                on.tiers(), tierOf, byTier(leaves, on.tiers().size(), tierOf, references), Map.copyOf(places));
+        int[][] byTier = new int[on.tiers().size()][];
+        for (int tier = 0; tier < byTier.length; tier++) {
+            byTier[tier] = byReference(state.parts(), parts, tier);
+        }
+        return new TierHolders(on.tiers(), state.parts(), parts, byTier);
     }
 
-    /** Those placed by hand and those that a rule of the tier names. */
-    private static Query holding(Tier tier, Set<String> byHand, SiteContent content) {
-        BooleanQuery.Builder holding = new BooleanQuery.Builder();
-        List<BytesRef> references = byHand.stream().map(BytesRef::new).toList();
-        holding.add(new TermInSetQuery(IndexFields.REF, references), Occur.SHOULD);
-        for (Tier.Holders holders : tier.holders()) {
-            List<CollectionKey> collections = holders.collection() != null
-                    ? List.of(holders.collection())
-                    : content.collections().stream().map(one -> one.key()).toList();
-            collections.forEach(collection -> holding.add(ReachQuery.rule(holders.rule(), collection), Occur.SHOULD));
+    /** The documents of a tier in all parts, by their items' references: what each part has in order, put together. */
+    private static int[] byReference(List<LeafReaderContext> leaves, List<InPart> parts, int tier) throws IOException {
+        PriorityQueue<Next> queue = new PriorityQueue<>();
+        for (int i = 0; i < leaves.size(); i++) {
+            Next first = new Next(leaves.get(i), parts.get(i).byTier.get(tier));
+            if (first.found()) {
+                queue.add(first);
+            }
         }
-        return holding.build();
+        IntStream.Builder documents = IntStream.builder();
+        for (Next next = queue.poll(); next != null; next = queue.poll()) {
+            documents.add(next.document());
+            if (next.found()) {
+                queue.add(next);
+            }
+        }
+        return documents.build().toArray();
     }
 
-    /** Documents of each tier, by their items' references. */
-    private static int[][] byTier(
-            List<LeafReaderContext> leaves, int tiers, byte[][] tierOf, Map<Integer, String> references) {
-        List<List<Integer>> held = new ArrayList<>();
-        for (int tier = 0; tier < tiers; tier++) {
-            held.add(new ArrayList<>());
+    /** Goes through the documents of one part that are not deleted. */
+    private static final class Next implements Comparable<Next> {
+        private final LeafReaderContext part;
+        private final Holders holders;
+        private final SortedDocValues references;
+        private int at = -1;
+        private BytesRef reference = new BytesRef();
+
+        Next(LeafReaderContext part, Holders holders) throws IOException {
+            this.part = part;
+            this.holders = holders;
+            references = DocValues.getSorted(part.reader(), IndexFields.REF);
         }
-        references.keySet().forEach(document -> {
-            LeafReaderContext leaf = leaves.get(ReaderUtil.subIndex(document, leaves));
-            held.get(tierOf[leaf.ord][document - leaf.docBase] - 1).add(document);
-        });
-        return held.stream()
-                .map(documents -> documents.stream()
-                        .sorted(Comparator.comparing(references::get))
-                        .mapToInt(Integer::intValue)
-                        .toArray())
-                .toArray(int[][]::new);
+
+        /** Goes on to the next; false at the end. */
+        boolean found() throws IOException {
+            Bits live = part.reader().getLiveDocs();
+            int[] documents = holders.documents;
+            at++;
+            while (at < documents.length && live != null && !live.get(documents[at])) {
+                at++;
+            }
+            if (at == documents.length) {
+                return false;
+            }
+            reference = BytesRef.deepCopyOf(references.lookupOrd(holders.references[at]));
+            return true;
+        }
+
+        int document() {
+            return part.docBase + holders.documents[at];
+        }
+
+        @Override
+        public int compareTo(Next other) {
+            return reference.compareTo(other.reference);
+        }
+    }
+
+    /** Who holds which tier in one part of the index, whether deleted by now or not. */
+    private static final class InPart {
+        /** By document: 0 for no tier, else its number from 1 on; empty where none holds any. */
+        private final byte[] tierOf;
+
+        private final List<Holders> byTier;
+        /** Given by hand, by document. */
+        private final Map<Integer, Integer> places;
+
+        private InPart(byte[] tierOf, List<Holders> byTier, Map<Integer, Integer> places) {
+            this.tierOf = tierOf;
+            this.byTier = byTier;
+            this.places = places;
+        }
+
+        static InPart of(LeafReaderContext part, IndexSearcher searcher, TierRules.On on) throws IOException {
+            byte[] tierOf = new byte[part.reader().maxDoc()];
+            Map<Integer, Integer> places = new HashMap<>();
+            Map<Integer, Integer> ordinals = new HashMap<>();
+            // The highest last, so that it is the one that stays.
+            for (int number = on.tiers().size(); number >= 1; number--) {
+                Tier tier = on.tiers().get(number - 1);
+                Map<String, Placement> byHand = new HashMap<>();
+                on.placements().stream()
+                        .filter(placement -> placement.tier().equals(tier.key()))
+                        .forEach(placement -> byHand.put(placement.item().toString(), placement));
+                Scorer found = searcher.createWeight(on.holding().get(number - 1), ScoreMode.COMPLETE_NO_SCORES, 1)
+                        .scorer(part);
+                if (found != null) {
+                    new Holding((byte) number, byHand, tierOf, places, ordinals).addAll(part, found.iterator());
+                }
+            }
+            List<Holders> byTier = IntStream.rangeClosed(1, on.tiers().size())
+                    .mapToObj(number -> Holders.of(ordinals.entrySet().stream()
+                            .filter(one -> tierOf[one.getKey()] == number)
+                            .sorted(Map.Entry.comparingByValue())
+                            .toList()))
+                    .toList();
+            return new InPart(ordinals.isEmpty() ? new byte[0] : tierOf, byTier, Map.copyOf(places));
+        }
+    }
+
+    /** Who holds one tier in one part, by their items' references. */
+    private static final class Holders {
+        private final int[] documents;
+        /** Numbers of the references within the part. */
+        private final int[] references;
+
+        private Holders(int[] documents, int[] references) {
+            this.documents = documents;
+            this.references = references;
+        }
+
+        static Holders of(List<Map.Entry<Integer, Integer>> inOrder) {
+            return new Holders(
+                    inOrder.stream().mapToInt(Map.Entry::getKey).toArray(),
+                    inOrder.stream().mapToInt(Map.Entry::getValue).toArray());
+        }
     }
 
     /** Notes who holds one tier. */
     private static final class Holding extends Counting {
         private final byte tier;
         private final Map<String, Placement> byHand;
-        private final byte[][] tierOf;
+        private final byte[] tierOf;
         private final Map<Integer, Integer> places;
-        private final Map<Integer, String> references;
-        private @Nullable SortedDocValues names;
-        private byte @Nullable [] here;
-        private int base;
+        private final Map<Integer, Integer> ordinals;
+        private @Nullable SortedDocValues references;
 
+        /** @param ordinals of the references, by document */
         Holding(
                 byte tier,
                 Map<String, Placement> byHand,
-                byte[][] tierOf,
+                byte[] tierOf,
                 Map<Integer, Integer> places,
-                Map<Integer, String> references) {
+                Map<Integer, Integer> ordinals) {
             this.tier = tier;
             this.byHand = byHand;
             this.tierOf = tierOf;
             this.places = places;
-            this.references = references;
+            this.ordinals = ordinals;
         }
 
         @Override
-        void open(LeafReaderContext leaf) throws IOException {
-            names = DocValues.getSorted(leaf.reader(), IndexFields.REF);
-            here = tierOf[leaf.ord];
-            base = leaf.docBase;
+        void open(LeafReaderContext part) throws IOException {
+            references = DocValues.getSorted(part.reader(), IndexFields.REF);
         }
 
         @Override
         void count(int document) throws IOException {
-            if (here == null || names == null || !names.advanceExact(document)) {
+            if (references == null || !references.advanceExact(document)) {
                 return;
             }
-            here[document] = tier;
-            String reference = names.lookupOrd(names.ordValue()).utf8ToString();
-            references.put(base + document, reference);
-            Placement placement = byHand.get(reference);
-            places.remove(base + document);
+            tierOf[document] = tier;
+            ordinals.put(document, references.ordValue());
+            Placement placement = byHand.isEmpty()
+                    ? null
+                    : byHand.get(references.lookupOrd(references.ordValue()).utf8ToString());
+            places.remove(document);
             if (placement != null && placement.place() != null) {
-                places.put(base + document, placement.place());
+                places.put(document, placement.place());
             }
         }
     }
@@ -179,13 +237,13 @@ final class TierHolders {
     }
 
     /** The tier that an item holds; null for none. */
-    @Nullable Tier of(IndexSearcher searcher, int document) {
+    @Nullable Tier of(int document) {
         if (tiers.isEmpty()) {
             return null;
         }
-        List<LeafReaderContext> leaves = searcher.getIndexReader().leaves();
         LeafReaderContext leaf = leaves.get(ReaderUtil.subIndex(document, leaves));
-        int number = tierOf[leaf.ord][document - leaf.docBase];
+        byte[] tierOf = parts.get(leaf.ord).tierOf;
+        int number = tierOf.length == 0 ? 0 : tierOf[document - leaf.docBase];
         return number == 0 ? null : tiers.get(number - 1);
     }
 
@@ -196,7 +254,11 @@ final class TierHolders {
 
     /** The place in the tier that was given by hand; one after all those for the others. */
     int place(int document) {
-        return places.getOrDefault(document, Placement.LAST_PLACE + 1);
+        if (tiers.isEmpty()) {
+            return Placement.LAST_PLACE + 1;
+        }
+        LeafReaderContext leaf = leaves.get(ReaderUtil.subIndex(document, leaves));
+        return parts.get(leaf.ord).places.getOrDefault(document - leaf.docBase, Placement.LAST_PLACE + 1);
     }
 
     /** Those of what is found that hold any tier. */

@@ -1,10 +1,9 @@
 package tidylantern.core.query;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Supplier;
 import org.apache.lucene.util.automaton.Automata;
 import org.apache.lucene.util.automaton.Automaton;
 import org.apache.lucene.util.automaton.CompiledAutomaton;
@@ -23,14 +22,8 @@ final class Typos {
     /** Compiled automata that are kept; each takes some ten kilobytes. */
     private static final int KEPT = 128;
 
-    private static final Map<Reach, CompiledAutomaton> LAST = new LinkedHashMap<>(KEPT, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Reach, CompiledAutomaton> eldest) {
-            return size() > KEPT;
-        }
-    };
+    private static final Cache<Reach, CompiledAutomaton> LAST =
+            Caffeine.newBuilder().maximumSize(KEPT).executor(Runnable::run).build();
 
     /** Stands for words that hold the letters as they are. */
     private static final int NO_EDITS = 0;
@@ -47,7 +40,7 @@ final class Typos {
      * @param starts whether the start of a word is enough
      */
     static CompiledAutomaton reach(String word, int edits, boolean firstLetterFixed, boolean starts) {
-        return kept(new Reach(word, edits, firstLetterFixed, starts), () -> {
+        return LAST.get(new Reach(word, edits, firstLetterFixed, starts), made -> {
             Automaton widest = within(word, edits, firstLetterFixed);
             // Called finite although a start may go on for ever: it has no loop before it accepts, and what Lucene
             // would
@@ -58,22 +51,9 @@ final class Typos {
 
     /** All words that hold the letters {@link #inside} them; kept like those that a slip may lead to. */
     static CompiledAutomaton holding(String letters) {
-        return kept(
-                new Reach(letters, NO_EDITS, false, false), () -> new CompiledAutomaton(inside(letters), false, true));
-    }
-
-    private static CompiledAutomaton kept(Reach wanted, Supplier<CompiledAutomaton> making) {
-        synchronized (LAST) {
-            CompiledAutomaton known = LAST.get(wanted);
-            if (known != null) {
-                return known;
-            }
-        }
-        CompiledAutomaton made = making.get();
-        synchronized (LAST) {
-            LAST.put(wanted, made);
-        }
-        return made;
+        return LAST.get(
+                new Reach(letters, NO_EDITS, false, false),
+                made -> new CompiledAutomaton(inside(letters), false, true));
     }
 
     /**

@@ -1,8 +1,6 @@
 package tidylantern.core.query;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -14,21 +12,12 @@ import tidylantern.core.design.Words;
 import tidylantern.core.index.StopWordLists;
 import tidylantern.core.index.WordForms;
 
-/**
- * A design's synonyms and stop words, taken apart into words once instead of with every query. Kept for the last few
- * designs: comparing lists, even long ones, is far cheaper than taking them apart, and a draft is another object each
- * time.
- */
+/** A design's synonyms and stop words, taken apart into words once instead of with every query. */
 final class Vocabulary {
-    private static final int KEPT = 16;
-    private static final Deque<Kept> LAST = new ArrayDeque<>();
-
     private final Set<String> stopWords = new HashSet<>();
     private final Set<String> commonWords = new HashSet<>();
     /** What a phrase begins with, and the phrases that begin so. */
     private final Map<String, List<Entry>> byFirstWord = new HashMap<>();
-
-    private record Kept(Words words, Set<String> languages, Vocabulary vocabulary) {}
 
     private record Entry(Synonym synonym, List<WordForms.Word> typed, List<Other> others) {}
 
@@ -45,7 +34,7 @@ final class Vocabulary {
      */
     record Replaceable(int from, int words, Synonym synonym, List<String> written) {}
 
-    private Vocabulary(Words words, Set<String> languages) {
+    Vocabulary(Words words, Set<String> languages) {
         languages.forEach(language -> commonWords.addAll(StopWordLists.foldedOf(language)));
         words.stopWords()
                 .forEach(stop -> WordForms.wordsOf(stop, languages).forEach(word -> stopWords.add(word.folded())));
@@ -76,25 +65,8 @@ final class Vocabulary {
         }
     }
 
-    static Vocabulary of(Words words, Set<String> languages) {
-        synchronized (LAST) {
-            for (Kept kept : LAST) {
-                if (same(kept.words(), words) && kept.languages().equals(languages)) {
-                    return kept.vocabulary();
-                }
-            }
-        }
-        Vocabulary made = new Vocabulary(words, languages);
-        synchronized (LAST) {
-            LAST.addFirst(new Kept(words, languages, made));
-            if (LAST.size() > KEPT) {
-                LAST.removeLast();
-            }
-        }
-        return made;
-    }
-
-    private static boolean same(Words a, Words b) {
+    /** Whether both are taken apart into the same. */
+    static boolean same(Words a, Words b) {
         return a == b
                 || (a.stemming().equals(b.stemming())
                         && a.stopWords().equals(b.stopWords())

@@ -13,9 +13,9 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.ItemRef;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.Ranking;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.trial.TrialReport.Change;
@@ -35,7 +35,6 @@ public final class TrialRun {
     private static final int MOST_EFFECTS = 50;
 
     private final SearchEngine engine;
-    private final SiteContent content;
     private final List<Trial> trials;
     /** What is expected of each query, so that it is asked once. */
     private final Map<String, Set<ItemRef>> expected = new LinkedHashMap<>();
@@ -43,9 +42,8 @@ public final class TrialRun {
     private final Set<String> suggested = new HashSet<>();
     private volatile @Nullable Remembered live;
 
-    public TrialRun(SearchEngine engine, SiteContent content, List<Trial> trials) {
+    public TrialRun(SearchEngine engine, List<Trial> trials) {
         this.engine = engine;
-        this.content = content;
         this.trials = List.copyOf(trials);
         for (Trial trial : trials) {
             Set<ItemRef> items = expected.computeIfAbsent(trial.query(), query -> new LinkedHashSet<>());
@@ -58,9 +56,10 @@ public final class TrialRun {
     }
 
     /** @param live null where nothing was published yet */
-    public TrialReport report(SearchDesign draft, @Nullable SearchDesign live) {
+    public TrialReport report(CompiledSearch draft, @Nullable CompiledSearch live) {
         Map<String, Ranking> now = rankings(draft);
-        Map<String, Ranking> before = live == null ? Map.of() : live.equals(draft) ? now : remembered(live);
+        Map<String, Ranking> before =
+                live == null ? Map.of() : live.design().equals(draft.design()) ? now : remembered(live);
         Map<String, List<Move>> moves = live == null ? Map.of() : moves(live, before, draft, now);
         Map<ItemRef, String> titles =
                 engine.titles(expected.values().stream().flatMap(Set::stream).toList());
@@ -86,35 +85,31 @@ public final class TrialRun {
      * @param state of the content when it was reckoned
      * @param day on which it was reckoned: placements begin and end, and turns change, with the day
      */
-    private record Remembered(SearchDesign design, long state, LocalDate day, Map<String, Ranking> rankings) {}
+    private record Remembered(CompiledSearch search, long state, LocalDate day, Map<String, Ranking> rankings) {}
 
-    private Map<String, Ranking> remembered(SearchDesign design) {
+    private Map<String, Ranking> remembered(CompiledSearch search) {
         long state = engine.contentState();
-        LocalDate day = engine.today(content);
+        LocalDate day = engine.today(search.content());
         Remembered known = live;
         if (known == null
                 || known.state() != state
                 || !known.day().equals(day)
-                || !known.design().equals(design)) {
-            known = new Remembered(design, state, day, rankings(design));
+                || !known.search().content().equals(search.content())
+                || !known.search().design().equals(search.design())) {
+            known = new Remembered(search, state, day, rankings(search));
             live = known;
         }
         return known.rankings();
     }
 
     /** Every query is asked by itself, so all processors do it together: the owner is waiting for the whole. */
-    private Map<String, Ranking> rankings(SearchDesign design) {
+    private Map<String, Ranking> rankings(CompiledSearch search) {
         Map<String, Ranking> rankings = new ConcurrentHashMap<>();
         expected.entrySet().parallelStream()
                 .forEach(one -> rankings.put(
                         one.getKey(),
                         engine.ranking(
-                                content,
-                                design,
-                                one.getKey(),
-                                COMPARED,
-                                one.getValue(),
-                                suggested.contains(one.getKey()))));
+                                search, one.getKey(), COMPARED, one.getValue(), suggested.contains(one.getKey()))));
         return rankings;
     }
 
@@ -133,7 +128,7 @@ public final class TrialRun {
     }
 
     private Map<String, List<Move>> moves(
-            SearchDesign live, Map<String, Ranking> before, SearchDesign draft, Map<String, Ranking> now) {
+            CompiledSearch live, Map<String, Ranking> before, CompiledSearch draft, Map<String, Ranking> now) {
         Map<String, List<Move>> moves = new LinkedHashMap<>();
         Set<ItemRef> moved = new HashSet<>();
         before.forEach((query, lived) -> {
@@ -168,7 +163,7 @@ public final class TrialRun {
     }
 
     /** The places of a ranking's first results and of some other items. */
-    private Map<ItemRef, Integer> places(SearchDesign design, String query, Ranking ranking, List<ItemRef> others) {
+    private Map<ItemRef, Integer> places(CompiledSearch search, String query, Ranking ranking, List<ItemRef> others) {
         Map<ItemRef, Integer> places = new HashMap<>();
         for (int at = 0; at < ranking.first().size(); at++) {
             places.put(ranking.first().get(at), at + 1);
@@ -176,8 +171,7 @@ public final class TrialRun {
         Set<ItemRef> further = new LinkedHashSet<>(others);
         further.removeAll(places.keySet());
         if (!further.isEmpty() && ranking.total() > ranking.first().size()) {
-            places.putAll(
-                    engine.ranking(content, design, query, 1, further, false).places());
+            places.putAll(engine.ranking(search, query, 1, further, false).places());
         }
         return places;
     }
@@ -244,27 +238,27 @@ public final class TrialRun {
      * The entries that queries of trials bring into play, in the order of the design; of many the first
      * {@value #MOST_EFFECTS}.
      */
-    public List<SynonymEffect> synonymEffects(SearchDesign design) {
+    public List<SynonymEffect> synonymEffects(CompiledSearch search) {
+        SearchDesign design = search.design();
         Map<Synonym, List<String>> inPlay = new HashMap<>();
         for (String query : expected.keySet()) {
-            SearchEngine.synonymsIn(content, design, query)
-                    .forEach(synonym -> inPlay.computeIfAbsent(synonym, key -> new ArrayList<>())
-                            .add(query));
+            search.synonymsIn(query).forEach(synonym -> inPlay.computeIfAbsent(synonym, key -> new ArrayList<>())
+                    .add(query));
         }
         List<SynonymEffect> effects = new ArrayList<>();
         for (Synonym synonym : design.words().synonyms()) {
             List<String> queries = inPlay.get(synonym);
             if (queries != null && effects.size() < MOST_EFFECTS) {
-                SearchDesign without = design.withWords(design.words()
+                CompiledSearch without = search.with(design.withWords(design.words()
                         .withSynonyms(design.words().synonyms().stream()
                                 .filter(other -> !other.equals(synonym))
-                                .toList()));
+                                .toList())));
                 int items = 0;
                 int saved = 0;
                 for (String query : queries) {
                     Set<ItemRef> wanted = expected.getOrDefault(query, Set.of());
-                    Ranking with = engine.ranking(content, design, query, COMPARED, wanted, suggested.contains(query));
-                    Ranking then = engine.ranking(content, without, query, COMPARED, wanted, suggested.contains(query));
+                    Ranking with = engine.ranking(search, query, COMPARED, wanted, suggested.contains(query));
+                    Ranking then = engine.ranking(without, query, COMPARED, wanted, suggested.contains(query));
                     items += with.total() - then.total();
                     saved += (int) trials.stream()
                             .filter(trial -> trial.query().equals(query)

@@ -99,9 +99,9 @@ class SiteIndexTest {
     void aReaderKeepsTheStateItTook(@TempDir Path folder) throws IOException {
         try (SiteIndex index = SiteIndex.open(folder)) {
             index.apply(List.of(item("1", "tern")), List.of(), 1);
-            index.read(searcher -> {
+            index.read(state -> {
                 index.apply(List.of(item("2", "gull")), List.of(), 2);
-                assertThat(searcher.getIndexReader().numDocs()).isEqualTo(1);
+                assertThat(state.searcher().getIndexReader().numDocs()).isEqualTo(1);
                 return null;
             });
             assertThat(index.size()).isEqualTo(2);

@@ -55,7 +55,8 @@ class AnswerTest {
             List<String> seen = new ArrayList<>();
             Answer first = site.answer(design(), query);
             for (int page = 1; page <= first.pages(); page++) {
-                Answer answer = site.engine().answer(SITE, design(), SearchFixture.asked(query, page));
+                Answer answer =
+                        site.engine().answer(CompiledSearch.of(SITE, design()), SearchFixture.asked(query, page));
                 assertThat(answer.page()).isEqualTo(page);
                 answer.hits().forEach(hit -> seen.add(hit.ref().toString()));
             }
@@ -69,11 +70,12 @@ class AnswerTest {
     @Test
     void aPageBeyondTheLastIsTheLast() {
         fill(23, 3);
-        Answer beyond = site.engine().answer(SITE, design(), SearchFixture.asked("", Integer.MAX_VALUE));
+        Answer beyond =
+                site.engine().answer(CompiledSearch.of(SITE, design()), SearchFixture.asked("", Integer.MAX_VALUE));
         assertThat(beyond.page()).isEqualTo(3).isEqualTo(beyond.pages());
         assertThat(beyond.hits()).hasSize(3);
         assertThat(site.engine()
-                        .answer(SITE, design(), SearchFixture.asked("", -4))
+                        .answer(CompiledSearch.of(SITE, design()), SearchFixture.asked("", -4))
                         .page())
                 .isEqualTo(1);
     }
@@ -85,7 +87,7 @@ class AnswerTest {
                 .post("other", "title", "Gull")
                 .indexed();
         assertThat(site.engine()
-                        .live(SITE, design(), SearchFixture.asked("r", 1))
+                        .live(CompiledSearch.of(SITE, design()), SearchFixture.asked("r", 1))
                         .startingList())
                 .isTrue();
         assertThat(site.answer(design(), "r").startingList()).isFalse();
@@ -117,11 +119,11 @@ class AnswerTest {
             Answer first = site.answer(design(), query);
             for (int page = 1; page <= first.pages(); page++) {
                 site.engine()
-                        .answer(SITE, design(), SearchFixture.asked(query, page))
+                        .answer(CompiledSearch.of(SITE, design()), SearchFixture.asked(query, page))
                         .hits()
                         .forEach(hit -> all.add(hit.ref().toString()));
             }
-            LiveAnswer live = site.engine().live(SITE, design(), SearchFixture.asked(query, 1));
+            LiveAnswer live = site.engine().live(CompiledSearch.of(SITE, design()), SearchFixture.asked(query, 1));
             assertThat(live.total()).isEqualTo(first.total());
             assertThat(live.groups().stream().mapToInt(LiveAnswer.Group::total).sum())
                     .isEqualTo(live.total());
@@ -182,7 +184,9 @@ class AnswerTest {
         for (int n = 0; n < 10_020; n++) {
             site.post(String.valueOf(n), "title", "Boat");
         }
-        Answer answer = site.indexed().engine().answer(SITE, design(), SearchFixture.asked("boat", Integer.MAX_VALUE));
+        Answer answer = site.indexed()
+                .engine()
+                .answer(CompiledSearch.of(SITE, design()), SearchFixture.asked("boat", Integer.MAX_VALUE));
         assertThat(answer.total()).as("all of them are counted").isEqualTo(10_020);
         assertThat(answer.pages()).isEqualTo(1_000);
         assertThat(answer.page()).as("it says which page it is").isEqualTo(1_000);
@@ -243,7 +247,7 @@ class AnswerTest {
         fill(20, 5);
         assertThat(site.answer(design(), query).pages()).isPositive();
         assertThat(site.engine()
-                        .live(SITE, design(), SearchFixture.asked(query, 1))
+                        .live(CompiledSearch.of(SITE, design()), SearchFixture.asked(query, 1))
                         .total())
                 .isNotNegative();
     }

@@ -75,8 +75,7 @@ class EffortTest {
     private int total(SearchDesign design, String text, Map<String, List<String>> set) {
         return site.engine()
                 .answer(
-                        SearchFixture.SITE,
-                        design,
+                        CompiledSearch.of(SearchFixture.SITE, design),
                         new VisitorQuery(text, 1, set, Whereabouts.UNKNOWN, "", LocalDate.of(2026, 5, 14)))
                 .total();
     }
@@ -85,8 +84,7 @@ class EffortTest {
     void whyTellsWhichWordsWereNotLookedFor() {
         Explanation why = site.engine()
                 .explain(
-                        SearchFixture.SITE,
-                        SearchFixture.design(),
+                        CompiledSearch.of(SearchFixture.SITE, SearchFixture.design()),
                         SearchFixture.asked(String.join(" ", WRONG), 1),
                         ItemRef.parse("posts/all"));
         assertThat(why.words().stream().filter(Explanation.WordPart::cut).map(Explanation.WordPart::word))
@@ -99,9 +97,9 @@ class EffortTest {
         SearchEngine hurried =
                 new SearchEngine(site.index(), Gazetteer.empty(), Clock.systemUTC(), Duration.ofNanos(-1));
         VisitorQuery query = SearchFixture.asked("shore", 1);
-        assertThatThrownBy(() -> hurried.answer(SearchFixture.SITE, SearchFixture.design(), query))
+        assertThatThrownBy(() -> hurried.answer(CompiledSearch.of(SearchFixture.SITE, SearchFixture.design()), query))
                 .isInstanceOf(TookTooLong.class);
-        assertThatThrownBy(() -> hurried.live(SearchFixture.SITE, SearchFixture.design(), query))
+        assertThatThrownBy(() -> hurried.live(CompiledSearch.of(SearchFixture.SITE, SearchFixture.design()), query))
                 .isInstanceOf(TookTooLong.class);
     }
 

@@ -49,7 +49,8 @@ class ExplainerTest {
     }
 
     private Explanation why(SearchDesign design, String query, String id) {
-        return site.engine().explain(SearchFixture.SITE, design, SearchFixture.asked(query, 1), post(id));
+        return site.engine()
+                .explain(CompiledSearch.of(SearchFixture.SITE, design), SearchFixture.asked(query, 1), post(id));
     }
 
     private static SearchDesign titlesOnly() {

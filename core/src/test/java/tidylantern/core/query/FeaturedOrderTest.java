@@ -86,7 +86,7 @@ class FeaturedOrderTest {
             SearchFixture site, SiteContent content, SearchDesign design, String text, LocalDate day) {
         List<Hit> hits = new ArrayList<>();
         for (int page = 1, pages = 1; page <= pages; page++) {
-            Answer answer = site.engine().answer(content, design, asked(text, page, day));
+            Answer answer = site.engine().answer(CompiledSearch.of(content, design), asked(text, page, day));
             pages = answer.pages();
             hits.addAll(answer.hits());
         }
@@ -130,7 +130,7 @@ class FeaturedOrderTest {
                     .extracting(hit -> hit.tier() == null ? "" : hit.tier().key())
                     .containsExactly("gold", "gold", "", "mark", "gold");
             assertThat(site.engine()
-                            .live(content, two, asked("", 1, TODAY))
+                            .live(CompiledSearch.of(content, two), asked("", 1, TODAY))
                             .groups()
                             .getFirst()
                             .hits())
@@ -251,7 +251,7 @@ class FeaturedOrderTest {
                             .allMatch(hit -> hit.standing().takesTurns());
                     assertThat(ids(hits(site, content, design, text, on))).isEqualTo(ids(found));
                     assertThat(site.engine()
-                                    .live(content, design, asked(text, 1, on))
+                                    .live(CompiledSearch.of(content, design), asked(text, 1, on))
                                     .groups()
                                     .getFirst()
                                     .hits()
@@ -312,18 +312,18 @@ class FeaturedOrderTest {
                             TODAY)))
                     .as("nothing out of reach is put anywhere")
                     .isEmpty();
-            Explanation out =
-                    site.engine().explain(SearchFixture.SITE, design, asked("ferry times", 1, TODAY), ref("a"));
+            Explanation out = site.engine()
+                    .explain(CompiledSearch.of(SearchFixture.SITE, design), asked("ferry times", 1, TODAY), ref("a"));
             assertThat(out.reasons()).extracting(Explanation.Reason::kind).containsExactly(Explanation.Kind.TAKEN_OUT);
             Explanation.Remedy remedy = out.reasons().getFirst().remedies().getFirst();
             assertThat(remedy.place()).isNotNull();
             assertThat(remedy.after().pins().getFirst().put()).hasSize(3);
-            Explanation put =
-                    site.engine().explain(SearchFixture.SITE, design, asked("ferry times", 1, TODAY), ref("d"));
+            Explanation put = site.engine()
+                    .explain(CompiledSearch.of(SearchFixture.SITE, design), asked("ferry times", 1, TODAY), ref("d"));
             assertThat(put.place()).isEqualTo(1);
             assertThat(put.standing()).extracting(Standing::pinnedAt).isEqualTo(1);
             assertThat(site.engine()
-                            .live(SearchFixture.SITE, design, asked("ferry times", 1, TODAY))
+                            .live(CompiledSearch.of(SearchFixture.SITE, design), asked("ferry times", 1, TODAY))
                             .groups()
                             .getFirst()
                             .hits())
@@ -347,8 +347,7 @@ class FeaturedOrderTest {
                     .containsExactly("c", "a");
             assertThat(site.engine()
                             .answer(
-                                    SearchFixture.SITE,
-                                    design,
+                                    CompiledSearch.of(SearchFixture.SITE, design),
                                     new VisitorQuery("boat", 1, Map.of(), Whereabouts.UNKNOWN, "name", TODAY))
                             .hits())
                     .extracting(hit -> hit.ref().id().value())
@@ -575,14 +574,14 @@ class FeaturedOrderTest {
                         .isEqualTo(wanted);
                 for (String id : List.of(wanted.getFirst(), wanted.get(random.nextInt(50)), wanted.getLast())) {
                     assertThat(site.engine()
-                                    .explain(content, design, asked("boat", 1, day), ref(id))
+                                    .explain(CompiledSearch.of(content, design), asked("boat", 1, day), ref(id))
                                     .place())
                             .as("Why? of %s", id)
                             .isEqualTo(wanted.indexOf(id) + 1);
                 }
                 List<String> live = new PlainOrder(found, keys, design.tiersByRank(), placements, day, pins).ids(true);
                 assertThat(ids(site.engine()
-                                .live(content, design, asked("boat", 1, day))
+                                .live(CompiledSearch.of(content, design), asked("boat", 1, day))
                                 .groups()
                                 .getFirst()
                                 .hits()))
@@ -593,7 +592,8 @@ class FeaturedOrderTest {
                 assertThat(ids(hits(site, content, design, "", day)))
                         .as("the starting list, %s", keys)
                         .isEqualTo(unpinned);
-                Ranking ranking = site.engine().ranking(content, design, "", 7, Set.of(ref(unpinned.get(30))), false);
+                Ranking ranking = site.engine()
+                        .ranking(CompiledSearch.of(content, design), "", 7, Set.of(ref(unpinned.get(30))), false);
                 assertThat(ranking.total()).isEqualTo(50);
             }
         }
@@ -615,7 +615,7 @@ class FeaturedOrderTest {
                         site.index(), Gazetteer.empty(), Clock.fixed(Instant.parse(time), ZoneOffset.UTC));
                 boolean holds = time.startsWith("2020-02-03");
                 assertThat(then.today(inAuckland).equals(held)).isEqualTo(holds);
-                assertThat(then.ranking(inAuckland, featured, "boat", 2, Set.of(), false)
+                assertThat(then.ranking(CompiledSearch.of(inAuckland, featured), "boat", 2, Set.of(), false)
                                 .first())
                         .as(time)
                         .containsExactly(ref(holds ? "b" : "a"), ref(holds ? "a" : "b"));

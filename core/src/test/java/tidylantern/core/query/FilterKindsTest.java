@@ -61,8 +61,8 @@ class FilterKindsTest {
     private static Answer answer(SearchFixture site, List<Filter> filters, String text, Map<String, List<String>> set) {
         return site.engine()
                 .answer(
-                        SearchFixture.SITE,
-                        SearchFixture.design().withFilters(filters),
+                        CompiledSearch.of(
+                                SearchFixture.SITE, SearchFixture.design().withFilters(filters)),
                         new VisitorQuery(text, 1, set, WHEREABOUTS, "", TODAY));
     }
 

@@ -44,7 +44,7 @@ class FilterRulesTest {
     }
 
     private static Answer answer(SearchFixture site, SearchDesign design, Map<String, List<String>> set) {
-        return site.engine().answer(SearchFixture.SITE, design, SearchFixture.asked("", 1, set));
+        return site.engine().answer(CompiledSearch.of(SearchFixture.SITE, design), SearchFixture.asked("", 1, set));
     }
 
     private static String said(Answer answer, int filter) {
@@ -88,7 +88,7 @@ class FilterRulesTest {
             assertThat(answer(site, alone, Map.of("tag", List.of("sea"))).total())
                     .isEqualTo(1);
             assertThat(site.engine()
-                            .live(SearchFixture.SITE, alone, SearchFixture.asked("", 1))
+                            .live(CompiledSearch.of(SearchFixture.SITE, alone), SearchFixture.asked("", 1))
                             .total())
                     .isEqualTo(4);
         }
@@ -267,7 +267,7 @@ class FilterRulesTest {
                     TAGS.withExcept(List.of("sea/gigs")),
                     KINDS.withPicked(List.of("fast")),
                     Filter.of("more", "More", new FieldKey("tags")).withValues(rules(true, Map.of("fast", "sea"), 1)));
-            List<FilterFigures> figures = site.engine().figures(SearchFixture.SITE, design);
+            List<FilterFigures> figures = site.engine().figures(CompiledSearch.of(SearchFixture.SITE, design));
             assertThat(figures).extracting(FilterFigures::values).containsExactly(3, 1, 1);
             assertThat(figures).extracting(FilterFigures::items).containsExactly(3, 3, 3);
             assertThat(figures)
@@ -293,7 +293,7 @@ class FilterRulesTest {
                     Map.of("kind", "Kind " + n, "tags", List.of((n % 2 == 0 ? "Sea" : "Land") + "/Boat " + n)));
         }
         try (SearchFixture site = many.indexed()) {
-            assertThat(site.engine().figures(SearchFixture.SITE, design(KINDS, TAGS)))
+            assertThat(site.engine().figures(CompiledSearch.of(SearchFixture.SITE, design(KINDS, TAGS))))
                     .extracting(FilterFigures::nearlyUnique)
                     .containsExactly(true, false);
         }
@@ -347,8 +347,7 @@ class FilterRulesTest {
             SearchFixture site, String near, String place, String within, Filter filter, String... radius) {
         return site.engine()
                 .answer(
-                        SearchFixture.SITE,
-                        design(filter),
+                        CompiledSearch.of(SearchFixture.SITE, design(filter)),
                         SearchFixture.asked(
                                 "",
                                 1,

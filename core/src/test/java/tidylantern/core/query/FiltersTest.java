@@ -43,7 +43,8 @@ class FiltersTest {
 
     private static Answer answer(
             SearchFixture site, SearchDesign design, String text, Map<String, List<String>> ticked) {
-        return site.engine().answer(SearchFixture.SITE, design, SearchFixture.asked(text, 1, ticked));
+        return site.engine()
+                .answer(CompiledSearch.of(SearchFixture.SITE, design), SearchFixture.asked(text, 1, ticked));
     }
 
     private static SearchFixture boats(Path folder) {
@@ -211,8 +212,7 @@ class FiltersTest {
             assertThat(open.children().getLast().children()).hasSize(20);
             assertThat(said(site.engine()
                             .values(
-                                    SearchFixture.SITE,
-                                    design,
+                                    CompiledSearch.of(SearchFixture.SITE, design),
                                     SearchFixture.asked("boat", 1, ticked),
                                     "tag",
                                     "isle-0",
@@ -220,14 +220,29 @@ class FiltersTest {
                     .as("the filter's own ticks left out")
                     .isEqualTo("Bay 0 10, Bay 10 10, Bay 15 10, Bay 20 10, Bay 5 10");
             assertThat(said(site.engine()
-                            .values(SearchFixture.SITE, design, SearchFixture.asked("boat", 1), "tag", "", "BÉRTH 49")))
+                            .values(
+                                    CompiledSearch.of(SearchFixture.SITE, design),
+                                    SearchFixture.asked("boat", 1),
+                                    "tag",
+                                    "",
+                                    "BÉRTH 49")))
                     .isEqualTo(
                             "Berth 49 0, Berth 490 1, Berth 491 0, Berth 492 1, Berth 493 0, Berth 494 1, Berth 495 0, Berth 496 1, Berth 497 0, Berth 498 1, Berth 499 0");
             assertThat(site.engine()
-                            .values(SearchFixture.SITE, design, SearchFixture.asked("", 1), "tag", "isle-9", ""))
+                            .values(
+                                    CompiledSearch.of(SearchFixture.SITE, design),
+                                    SearchFixture.asked("", 1),
+                                    "tag",
+                                    "isle-9",
+                                    ""))
                     .isEmpty();
             assertThat(site.engine()
-                            .values(SearchFixture.SITE, design, SearchFixture.asked("", 1), "nope", "isle-0", ""))
+                            .values(
+                                    CompiledSearch.of(SearchFixture.SITE, design),
+                                    SearchFixture.asked("", 1),
+                                    "nope",
+                                    "isle-0",
+                                    ""))
                     .isEmpty();
         }
     }
@@ -310,7 +325,13 @@ class FiltersTest {
             }
             site.indexed();
             SearchDesign design = SearchDesign.firstFor("Words", content).withFilters(List.of(KINDS));
-            return site.engine().answer(content, design, query).filters().getFirst().values().stream()
+            return site
+                    .engine()
+                    .answer(CompiledSearch.of(content, design), query)
+                    .filters()
+                    .getFirst()
+                    .values()
+                    .stream()
                     .map(FilterAnswer.Offered::label)
                     .toList();
         }
@@ -358,8 +379,7 @@ class FiltersTest {
             ItemRef skiff = new ItemRef(SearchFixture.POSTS.key(), new ItemId("skiff"));
             Explanation lost = site.engine()
                     .explain(
-                            SearchFixture.SITE,
-                            design(TAGS),
+                            CompiledSearch.of(SearchFixture.SITE, design(TAGS)),
                             SearchFixture.asked("boat", 1, Map.of("tag", List.of("land", "fast"))),
                             skiff);
             assertThat(lost.place()).isNull();
@@ -370,8 +390,7 @@ class FiltersTest {
                             org.assertj.core.groups.Tuple.tuple(Explanation.Kind.FILTERED, List.of("Land", "Fast")));
             Explanation found = site.engine()
                     .explain(
-                            SearchFixture.SITE,
-                            design(TAGS),
+                            CompiledSearch.of(SearchFixture.SITE, design(TAGS)),
                             SearchFixture.asked("boat", 1, Map.of("tag", List.of("sea/skiffs"))),
                             skiff);
             assertThat(found.place()).as("among what the filter lets through").isEqualTo(1);

@@ -51,7 +51,7 @@ class HelpTest {
 
     private List<String> completed(SearchDesign design, String typed) {
         return site.engine()
-                .live(SearchFixture.SITE, design, SearchFixture.asked(typed, 1))
+                .live(CompiledSearch.of(SearchFixture.SITE, design), SearchFixture.asked(typed, 1))
                 .completions();
     }
 

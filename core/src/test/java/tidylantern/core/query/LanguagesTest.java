@@ -27,7 +27,7 @@ class LanguagesTest {
                 2,
                 null);
         SearchDesign design = SearchDesign.firstFor("Both", SITE).withWords(words);
-        return site.engine().answer(SITE, design, SearchFixture.asked(query, 1)).hits().stream()
+        return site.engine().answer(CompiledSearch.of(SITE, design), SearchFixture.asked(query, 1)).hits().stream()
                 .map(hit -> hit.ref().id().value())
                 .sorted()
                 .toList();

@@ -51,8 +51,7 @@ class OrderingTest {
         for (int page = 1, pages = 1; page <= pages; page++) {
             Answer answer = site.engine()
                     .answer(
-                            SearchFixture.SITE,
-                            design,
+                            CompiledSearch.of(SearchFixture.SITE, design),
                             new VisitorQuery(text, page, Map.of(), whereabouts, chosen, TODAY));
             pages = answer.pages();
             answer.hits().forEach(hit -> ids.add(hit.ref().id().value()));
@@ -108,8 +107,7 @@ class OrderingTest {
     private static Answer starting(SearchFixture site, SearchDesign design, String text) {
         return site.engine()
                 .answer(
-                        SearchFixture.SITE,
-                        design,
+                        CompiledSearch.of(SearchFixture.SITE, design),
                         new VisitorQuery(text, 1, Map.of(), Whereabouts.UNKNOWN, "", TODAY));
     }
 
@@ -147,8 +145,7 @@ class OrderingTest {
             assertThat(order(site, design, "", Whereabouts.UNKNOWN, "")).containsExactly("far", "nowhere", "near");
             Answer answer = site.engine()
                     .answer(
-                            SearchFixture.SITE,
-                            design,
+                            CompiledSearch.of(SearchFixture.SITE, design),
                             new VisitorQuery("", 1, Map.of(), Whereabouts.of("50,-5", "", ""), "", TODAY));
             assertThat(answer.hits().getFirst().metres()).isBetween(111.1, 111.3);
             assertThat(answer.hits().getLast().metres()).isNull();
@@ -174,8 +171,7 @@ class OrderingTest {
                     .isEqualTo(relevance);
             assertThat(site.engine()
                             .answer(
-                                    SearchFixture.SITE,
-                                    design,
+                                    CompiledSearch.of(SearchFixture.SITE, design),
                                     new VisitorQuery("oar", 1, Map.of(), Whereabouts.UNKNOWN, "cheap", TODAY))
                             .hits())
                     .as("what the words gave is known all the same")
@@ -204,12 +200,14 @@ class OrderingTest {
             }
             site.indexed();
             SearchDesign design = design(List.of(OrderKey.of(By.TITLE)));
-            Answer answer = site.engine().answer(new SiteContent(List.of(posts)), design, SearchFixture.asked("", 1));
+            Answer answer = site.engine()
+                    .answer(CompiledSearch.of(new SiteContent(List.of(posts)), design), SearchFixture.asked("", 1));
             assertThat(answer.hits()).extracting(hit -> hit.title().plain()).containsExactly(expected.split("; "));
             Answer down = site.engine()
                     .answer(
-                            new SiteContent(List.of(posts)),
-                            design(List.of(new OrderKey(By.TITLE, null, true, null))),
+                            CompiledSearch.of(
+                                    new SiteContent(List.of(posts)),
+                                    design(List.of(new OrderKey(By.TITLE, null, true, null)))),
                             SearchFixture.asked("", 1));
             assertThat(down.hits().reversed())
                     .extracting(hit -> hit.title().plain())
@@ -342,14 +340,19 @@ class OrderingTest {
                         new CollectionKey("posts"),
                         new tidylantern.core.content.ItemId(wanted.get(random.nextInt(60))));
                 assertThat(site.engine()
-                                .explain(SearchFixture.SITE, design, asked, one)
+                                .explain(CompiledSearch.of(SearchFixture.SITE, design), asked, one)
                                 .place())
                         .as("%s of %s", one, keys)
                         .isEqualTo(wanted.indexOf(one.id().value()) + 1);
-                List<String> live =
-                        site.engine().live(SearchFixture.SITE, design, asked).groups().getFirst().hits().stream()
-                                .map(hit -> hit.ref().id().value())
-                                .toList();
+                List<String> live = site
+                        .engine()
+                        .live(CompiledSearch.of(SearchFixture.SITE, design), asked)
+                        .groups()
+                        .getFirst()
+                        .hits()
+                        .stream()
+                        .map(hit -> hit.ref().id().value())
+                        .toList();
                 assertThat(live).as("live results, %s", keys).isEqualTo(wanted.subList(0, live.size()));
                 Set<String> again = new HashSet<>(order(site, design, "alpha", here, ""));
                 assertThat(again)

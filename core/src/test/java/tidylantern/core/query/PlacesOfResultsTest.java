@@ -69,7 +69,7 @@ class PlacesOfResultsTest {
     }
 
     private Answer answer(SearchDesign design, String text, int page, Map<String, List<String>> filters) {
-        return site.engine().answer(SITE, design, SearchFixture.asked(text, page, filters));
+        return site.engine().answer(CompiledSearch.of(SITE, design), SearchFixture.asked(text, page, filters));
     }
 
     private List<ItemRef> all(SearchDesign design, String text, Map<String, List<String>> filters) {
@@ -104,7 +104,7 @@ class PlacesOfResultsTest {
             design = design.withPins(List.of(new Pin(List.of("gull"), put, List.of(), null)));
         }
 
-        LiveAnswer live = site.engine().live(SITE, design, SearchFixture.asked("gull", 1));
+        LiveAnswer live = site.engine().live(CompiledSearch.of(SITE, design), SearchFixture.asked("gull", 1));
 
         assertThat(refs(live)).isEqualTo(all(design, "gull", Map.of()).subList(0, most));
         assertThat(live.total()).isEqualTo(found.size());
@@ -119,12 +119,12 @@ class PlacesOfResultsTest {
         fill(60, 3);
         for (int most : List.of(1, 2, 5, 12, 30)) {
             SearchDesign design = design().withLive(LiveList.usual().holding(most, true));
-            LiveAnswer live = site.engine().live(SITE, design, SearchFixture.asked("gull", 1));
+            LiveAnswer live = site.engine().live(CompiledSearch.of(SITE, design), SearchFixture.asked("gull", 1));
             assertThat(refs(live)).as("at most %d", most).hasSizeLessThanOrEqualTo(most);
             assertThat(live.total()).isEqualTo(60);
 
             SearchDesign ofOne = SearchFixture.searching("posts").withLive(design.live());
-            assertThat(refs(site.engine().live(SITE, ofOne, SearchFixture.asked("gull", 1))))
+            assertThat(refs(site.engine().live(CompiledSearch.of(SITE, ofOne), SearchFixture.asked("gull", 1))))
                     .as("of one collection there is no other to keep room for")
                     .hasSize(most);
         }
@@ -137,11 +137,11 @@ class PlacesOfResultsTest {
         LiveList bare = new LiveList(
                 null, null, null, true, 8, null, null, new LiveList.Above(false, false, false, true), null);
         assertThat(site.engine()
-                        .live(SITE, design().withLive(usual), SearchFixture.asked("gul", 1))
+                        .live(CompiledSearch.of(SITE, design().withLive(usual)), SearchFixture.asked("gul", 1))
                         .completions())
                 .contains("gull");
         assertThat(site.engine()
-                        .live(SITE, design().withLive(bare), SearchFixture.asked("gul", 1))
+                        .live(CompiledSearch.of(SITE, design().withLive(bare)), SearchFixture.asked("gul", 1))
                         .completions())
                 .isEmpty();
     }
@@ -240,7 +240,8 @@ class PlacesOfResultsTest {
     }
 
     private Answer popular(SearchDesign design, String text, Map<ItemRef, Long> times) {
-        return site.engine().answer(SITE, design, SearchFixture.asked(text, 1), new Popularity(times));
+        return site.engine()
+                .answer(CompiledSearch.of(SITE, design), SearchFixture.asked(text, 1), new Popularity(times));
     }
 
     @Test
@@ -364,7 +365,7 @@ class PlacesOfResultsTest {
                         .sum())
                 .isEqualTo(narrowed.total());
         assertThat(all(design, "gull", notes)).allMatch(ref -> ref.collection().equals(NOTES.key()));
-        LiveAnswer live = site.engine().live(SITE, design, SearchFixture.asked("gull", 1, notes));
+        LiveAnswer live = site.engine().live(CompiledSearch.of(SITE, design), SearchFixture.asked("gull", 1, notes));
         assertThat(live.total()).isEqualTo(narrowed.total());
         assertThat(answer(design, "gull", 1, Map.of("in", List.of("nothing-of-ours")))
                         .total())

@@ -111,7 +111,7 @@ class PlainLoopTest {
         Answer first = site.answer(design, query);
         for (int page = 1; page <= first.pages(); page++) {
             site.engine()
-                    .answer(SearchFixture.SITE, design, SearchFixture.asked(query, page))
+                    .answer(CompiledSearch.of(SearchFixture.SITE, design), SearchFixture.asked(query, page))
                     .hits()
                     .forEach(hit -> found.add(hit.ref().id().value()));
         }

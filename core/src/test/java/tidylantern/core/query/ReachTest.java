@@ -218,7 +218,7 @@ class ReachTest {
                 Set<String> found = new TreeSet<>();
                 for (int page = 1; page <= site.answer(design, "").pages(); page++) {
                     site.engine()
-                            .answer(SearchFixture.SITE, design, SearchFixture.asked("", page))
+                            .answer(CompiledSearch.of(SearchFixture.SITE, design), SearchFixture.asked("", page))
                             .hits()
                             .forEach(hit -> found.add(hit.ref().id().value()));
                 }

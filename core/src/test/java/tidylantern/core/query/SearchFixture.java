@@ -137,7 +137,7 @@ public final class SearchFixture implements AutoCloseable {
     }
 
     Answer answer(SearchDesign design, String query) {
-        return engine().answer(SITE, design, asked(query, 1));
+        return engine().answer(CompiledSearch.of(SITE, design), asked(query, 1));
     }
 
     public SearchEngine engine() {
@@ -152,8 +152,9 @@ public final class SearchFixture implements AutoCloseable {
     Causes explainer(String query, ItemRef item) {
         return design -> {
             try {
-                return index.read(searcher ->
-                        new Explainer(searcher, SITE, asked(query, 1), item, Gazetteer.empty()).causes(design));
+                return index.read(state -> new Explainer(
+                                state, CompiledSearch.of(SITE, design), asked(query, 1), item, Gazetteer.empty())
+                        .causes());
             } catch (IOException failure) {
                 throw new UncheckedIOException(failure);
             }

@@ -49,8 +49,7 @@ class ValuesThatDifferInSignsTest {
     private Answer answer(Filter filter, String... given) {
         return site.engine()
                 .answer(
-                        SearchFixture.SITE,
-                        with(filter),
+                        CompiledSearch.of(SearchFixture.SITE, with(filter)),
                         SearchFixture.asked("", 1, given.length == 0 ? Map.of() : Map.of("kind", List.of(given))));
     }
 
@@ -122,7 +121,11 @@ class ValuesThatDifferInSignsTest {
         CollectionKey posts = SearchFixture.POSTS.key();
         SearchDesign design = SearchFixture.design()
                 .withReach(new Reach(List.of(new Reach.Searched(posts, List.of(), List.of(rule)))));
-        return site.engine().answer(SearchFixture.SITE, design, SearchFixture.asked("", 1)).hits().stream()
+        return site
+                .engine()
+                .answer(CompiledSearch.of(SearchFixture.SITE, design), SearchFixture.asked("", 1))
+                .hits()
+                .stream()
                 .map(hit -> hit.ref().id().value())
                 .toList();
     }

@@ -55,7 +55,7 @@ class WhereaboutsTest {
     private static Answer answer(
             SearchFixture site, SiteContent content, SearchDesign design, Whereabouts whereabouts) {
         return new SearchEngine(site.index(), WORLD, Clock.systemUTC())
-                .answer(content, design, new VisitorQuery("", 1, Map.of(), whereabouts, "", TODAY));
+                .answer(CompiledSearch.of(content, design), new VisitorQuery("", 1, Map.of(), whereabouts, "", TODAY));
     }
 
     private static SearchFixture harbours(Path folder) {
@@ -284,8 +284,7 @@ class WhereaboutsTest {
                 }
                 assertThat(new SearchEngine(site.index())
                                 .answer(
-                                        content(),
-                                        nearest(),
+                                        CompiledSearch.of(content(), nearest()),
                                         new VisitorQuery("", 99, Map.of(), Whereabouts.of(here, "", ""), "", TODAY))
                                 .hits()
                                 .getLast()

@@ -38,7 +38,10 @@ class WrittenOtherwiseTest {
     private List<String> ways(String query, String id) {
         return site
                 .engine()
-                .explain(SearchFixture.SITE, design(), SearchFixture.asked(query, 1), ItemRef.parse("posts/" + id))
+                .explain(
+                        CompiledSearch.of(SearchFixture.SITE, design()),
+                        SearchFixture.asked(query, 1),
+                        ItemRef.parse("posts/" + id))
                 .words()
                 .stream()
                 .flatMap(word -> word.fields().stream())
@@ -168,7 +171,10 @@ class WrittenOtherwiseTest {
         SearchDesign any = SearchFixture.strict(WordsNeeded.ANY, PartOfWord.START, false, true);
         String query = "something alphabeta betagamma gammadelta deltazeta zetaeta etatheta thetaiota iotakappa";
         List<Explanation.WordPart> words = site.engine()
-                .explain(SearchFixture.SITE, any, SearchFixture.asked(query, 1), ItemRef.parse("posts/1"))
+                .explain(
+                        CompiledSearch.of(SearchFixture.SITE, any),
+                        SearchFixture.asked(query, 1),
+                        ItemRef.parse("posts/1"))
                 .words();
         assertThat(words)
                 .extracting(Explanation.WordPart::cut)

@@ -32,6 +32,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.Answer;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.SearchEngine;
@@ -98,14 +99,16 @@ class GeoNamesTest {
             Predicate<GeoNames.City> large = city -> city.population() >= 10_000 && city.population() <= 100_000;
             Predicate<GeoNames.City> near = city -> kilometres(city, 47.6, 9.4) <= 100;
             compare(
-                    new SearchEngine(index).answer(content, design, SearchFixture.asked("", 1, set, around)),
+                    new SearchEngine(index)
+                            .answer(CompiledSearch.of(content, design), SearchFixture.asked("", 1, set, around)),
                     cities,
                     city -> true,
                     city -> true,
                     city -> true);
             set.put("population", List.of("10000..100000"));
             set.put("where", List.of("100"));
-            Answer both = new SearchEngine(index).answer(content, design, SearchFixture.asked("", 1, set, around));
+            Answer both = new SearchEngine(index)
+                    .answer(CompiledSearch.of(content, design), SearchFixture.asked("", 1, set, around));
             assertThat(both.total())
                     .isEqualTo((int) cities.stream().filter(large.and(near)).count());
             compare(both, cities, large.and(near), near, large);
@@ -134,7 +137,9 @@ class GeoNamesTest {
                     .limit(10)
                     .toList();
             List<Hit> given = new SearchEngine(index)
-                    .answer(content, nearest, SearchFixture.asked("", 1, Map.of(), Whereabouts.of(here, "", "")))
+                    .answer(
+                            CompiledSearch.of(content, nearest),
+                            SearchFixture.asked("", 1, Map.of(), Whereabouts.of(here, "", "")))
                     .hits();
             assertThat(given).hasSize(10);
             for (int i = 0; i < 10; i++) {

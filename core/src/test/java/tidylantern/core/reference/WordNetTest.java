@@ -36,6 +36,7 @@ import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.index.Stemming;
 import tidylantern.core.query.CategoryCounts;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.Ranking;
 import tidylantern.core.query.SearchEngine;
@@ -194,7 +195,7 @@ class WordNetTest {
         List<String> missed = new ArrayList<>();
         queries.forEach((query, id) -> {
             ItemRef wanted = new ItemRef(WORDS.key(), new ItemId(id));
-            Ranking ranking = engine.ranking(SITE, design, query, first, Set.of(wanted), false);
+            Ranking ranking = engine.ranking(CompiledSearch.of(SITE, design), query, first, Set.of(wanted), false);
             if (!ranking.first().contains(wanted)) {
                 missed.add(query + " for " + id + " at " + ranking.places().get(wanted) + " of " + ranking.total());
             }
@@ -300,9 +301,10 @@ class WordNetTest {
             byWord.replaceAll(
                     (word, found) -> found + (standing.get(word).stream().anyMatch(words::contains) ? 1 : 0));
         }
-        byWord.forEach((word, found) -> assertThat(
-                        engine.ranking(SITE, design, word, 1, Set.of(), false).total())
-                .as(word + " and " + standing.get(word))
-                .isEqualTo(found));
+        byWord.forEach(
+                (word, found) -> assertThat(engine.ranking(CompiledSearch.of(SITE, design), word, 1, Set.of(), false)
+                                .total())
+                        .as(word + " and " + standing.get(word))
+                        .isEqualTo(found));
     }
 }

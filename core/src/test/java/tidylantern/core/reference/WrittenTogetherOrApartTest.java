@@ -28,6 +28,7 @@ import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.Ranking;
 import tidylantern.core.query.SearchEngine;
 
@@ -123,7 +124,8 @@ class WrittenTogetherOrApartTest {
             SearchEngine engine = new SearchEngine(index);
             for (Map.Entry<String, String> one : asked.entrySet()) {
                 ItemRef wanted = new ItemRef(WORDS.key(), new ItemId(one.getValue()));
-                Ranking ranking = engine.ranking(SITE, design, one.getKey(), 3, Set.of(wanted), false);
+                Ranking ranking =
+                        engine.ranking(CompiledSearch.of(SITE, design), one.getKey(), 3, Set.of(wanted), false);
                 first += ranking.first().contains(wanted) ? 1 : 0;
                 if (ranking.places().get(wanted) == null && ranking.total() < 3) {
                     missed.add(one.getKey() + " finds " + ranking.total() + ", and not " + one.getValue());

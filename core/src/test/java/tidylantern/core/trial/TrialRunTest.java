@@ -15,12 +15,17 @@ import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchFixture;
 import tidylantern.core.trial.TrialReport.Change;
 import tidylantern.core.trial.TrialReport.Outcome;
 
 /** Trials under a draft and a live design. */
 class TrialRunTest {
+    private static CompiledSearch compiled(SearchDesign design) {
+        return CompiledSearch.of(SearchFixture.SITE, design);
+    }
+
     private SearchFixture site;
 
     @BeforeEach
@@ -53,7 +58,7 @@ class TrialRunTest {
     }
 
     private TrialRun run(Trial... trials) {
-        return new TrialRun(site.engine(), SearchFixture.SITE, List.of(trials));
+        return new TrialRun(site.engine(), List.of(trials));
     }
 
     private void boats() {
@@ -77,8 +82,7 @@ class TrialRunTest {
                 new Trial("zebra", new Expectation.AtMost(0)),
                 new Trial("zebra boat", new Expectation.Suggests("Boat")),
                 new Trial("boat", new Expectation.Suggests("goat")));
-        TrialReport report =
-                new TrialRun(site.engine(), SearchFixture.SITE, trials).report(SearchFixture.design(), null);
+        TrialReport report = new TrialRun(site.engine(), trials).report(compiled(SearchFixture.design()), null);
         assertThat(report.outcomes())
                 .extracting(outcome -> outcome.draft().holds())
                 .containsExactly(true, false, false, true, false, true, false, true, true, false);
@@ -96,8 +100,10 @@ class TrialRunTest {
         boats();
         SearchDesign titles = weighing(SearchFixture.weight("title", 5));
         SearchDesign texts = weighing(SearchFixture.weight("body", 5));
-        Outcome outcome =
-                run(within("boat", "both", 1)).report(texts, titles).outcomes().getFirst();
+        Outcome outcome = run(within("boat", "both", 1))
+                .report(compiled(texts), compiled(titles))
+                .outcomes()
+                .getFirst();
         assertThat(outcome.moves())
                 .extracting(move ->
                         move.item().id().value() + " " + move.change() + " " + move.before() + ">" + move.after())
@@ -117,8 +123,8 @@ class TrialRunTest {
         site.indexed();
         TrialReport report = run(within("boat", "n00", 3))
                 .report(
-                        weighing(SearchFixture.weight("body", 5), SearchFixture.weight("title", 1)),
-                        weighing(SearchFixture.weight("title", 5)));
+                        compiled(weighing(SearchFixture.weight("body", 5), SearchFixture.weight("title", 1))),
+                        compiled(weighing(SearchFixture.weight("title", 5))));
         Outcome outcome = report.outcomes().getFirst();
         assertThat(outcome.live().holds()).isTrue();
         assertThat(outcome.draft().holds()).isFalse();
@@ -135,7 +141,7 @@ class TrialRunTest {
     void sameDesignsMoveNothing() {
         boats();
         assertThat(run(within("boat", "body", 3))
-                        .report(SearchFixture.design(), SearchFixture.design())
+                        .report(compiled(SearchFixture.design()), compiled(SearchFixture.design()))
                         .outcomes()
                         .getFirst()
                         .moves())
@@ -151,7 +157,7 @@ class TrialRunTest {
                         within("boat", "body", 10),
                         within("oar", "body", 3),
                         new Trial("zebra", new Expectation.AtMost(0)))
-                .report(SearchFixture.design(), typos(false));
+                .report(compiled(SearchFixture.design()), compiled(typos(false)));
         double dcg = 3 + 1 / 2.0;
         double ideal = 3 + 1 / (Math.log(3) / Math.log(2));
         Integer oar = report.outcomes().get(2).draft().place();
@@ -162,7 +168,7 @@ class TrialRunTest {
                 .isCloseTo((1 + 1.0 / oar) / 2, org.assertj.core.api.Assertions.within(1e-9));
         assertThat(report.live().trials()).isEqualTo(4);
         assertThat(run(new Trial("boat", new Expectation.AtLeast(1)))
-                        .report(SearchFixture.design(), null)
+                        .report(compiled(SearchFixture.design()), null)
                         .draft()
                         .ndcgAt10())
                 .isNull();
@@ -178,7 +184,7 @@ class TrialRunTest {
         SearchDesign design = SearchFixture.design()
                 .withWords(SearchFixture.design().words().withSynonyms(List.of(idle, useful, empty)));
         assertThat(run(within("dinghy", "title", 10), within("boat", "title", 10), within("oars", "body", 1))
-                        .synonymEffects(design))
+                        .synonymEffects(compiled(design)))
                 .containsExactly(
                         new TrialRun.SynonymEffect(useful, List.of("dinghy", "boat"), 4, 1),
                         new TrialRun.SynonymEffect(empty, List.of("oars"), 0, 0));

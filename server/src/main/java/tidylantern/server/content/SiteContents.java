@@ -4,8 +4,10 @@ import java.util.IllformedLocaleException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -58,12 +60,15 @@ public class SiteContents {
         });
     }
 
+    /** The same object for as long as it says the same, so that what was compiled for it holds. */
+    private SiteContent kept(String site, SiteContent content) {
+        return Objects.requireNonNull(last.compute(site, (key, before) -> content.equals(before) ? before : content));
+    }
+
     /** While the database cannot be read, answers go on from what was read of it last. */
     private SiteContent readOrLast(String site) {
         try {
-            SiteContent content = read(site);
-            last.put(site, content);
-            return content;
+            return kept(site, read(site));
         } catch (DataAccessException | TransactionException unreadable) {
             SiteContent before = last.get(site);
             if (before == null) {
@@ -127,6 +132,17 @@ public class SiteContents {
     /** Has the index read all items of a collection anew. */
     public void countAsChanged(String site, CollectionKey collection) {
         store.touch(site, collection, store.nextChange(site));
+    }
+
+    /**
+     * Reads what was just committed. Whoever asks meanwhile still has what was there before.
+     *
+     * @param beforeShown what is to be done with it first
+     */
+    void renew(String site, Consumer<SiteContent> beforeShown) {
+        beforeShown.accept(kept(site, read(site)));
+        // Read once more within the map's own lock, since others forget it too: what they changed meanwhile counts.
+        known.compute(site, (key, before) -> kept(key, read(key)));
     }
 
     /** What is written next is read from the database; to be called once a change is committed, or was taken back. */

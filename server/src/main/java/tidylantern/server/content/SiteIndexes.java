@@ -16,7 +16,6 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.apache.lucene.search.IndexSearcher;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
@@ -36,12 +35,14 @@ import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.IndexState;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.proposal.NarrowingField;
 import tidylantern.core.proposal.NarrowingFields;
 import tidylantern.core.proposal.SearchProposal;
 import tidylantern.core.query.CategoryCounts;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.SearchEngine;
@@ -79,6 +80,7 @@ public class SiteIndexes implements SmartLifecycle {
     private final DiskRoom room;
     private final Gazetteer gazetteer;
     private final Clock clock;
+    private final CompiledSearches compiled;
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
@@ -101,7 +103,8 @@ public class SiteIndexes implements SmartLifecycle {
             Standby standby,
             DiskRoom room,
             Gazetteer gazetteer,
-            Clock clock) {
+            Clock clock,
+            CompiledSearches compiled) {
         this.store = store;
         this.contents = contents;
         this.sites = sites;
@@ -112,6 +115,7 @@ public class SiteIndexes implements SmartLifecycle {
         this.room = room;
         this.gazetteer = gazetteer;
         this.clock = clock;
+        this.compiled = compiled;
     }
 
     /**
@@ -251,17 +255,32 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** On the thread of whoever changed something, so that no visitor waits for what a new state needs. */
-    private void prepare(String site, IndexSearcher next) {
+    private void prepare(String site, IndexState next) {
+        prepare(site, () -> inUse(site).forEach(design -> engine(site).prepare(next, compiled.of(site, design))));
+    }
+
+    /** The same for new content: live searches are compiled for it before anybody asks them. */
+    void prepare(String site, SiteContent next) {
+        prepare(site, () -> inUse(site).forEach(design -> engine(site).prepare(compiled.of(next, design))));
+    }
+
+    /** Makes a search ready that is about to be asked for the first time. */
+    public void prepare(String site, SearchDesign design) {
+        prepare(site, () -> engine(site).prepare(compiled.of(site, design)));
+    }
+
+    private List<SearchDesign> inUse(String site) {
+        return designs.stream()
+                .flatMap(keeper -> keeper.designsInUse(site).stream())
+                .toList();
+    }
+
+    private static void prepare(String site, Runnable preparing) {
         try {
-            List<SearchDesign> inUse = designs.stream()
-                    .flatMap(keeper -> keeper.designsInUse(site).stream())
-                    .toList();
-            if (!inUse.isEmpty()) {
-                engine(site).prepare(next, contents.of(site), inUse);
-            }
+            preparing.run();
         } catch (RuntimeException failure) {
             // Nothing but speed depends on it; whoever asks first reckons what is missing.
-            LOG.warn("A new state of the index of {} could not be made ready", site, failure);
+            LOG.warn("The searches of {} could not be made ready for what changed", site, failure);
         }
     }
 
@@ -430,7 +449,7 @@ public class SiteIndexes implements SmartLifecycle {
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
-        SearchDesign design = SearchDesign.firstFor("warming", content);
+        CompiledSearch search = CompiledSearch.of(content, SearchDesign.firstFor("warming", content));
         List<String> titles = content.collections().stream()
                 .flatMap(c -> store.itemsAfter(site, c.key(), "", 20).stream())
                 .map(ContentStore.StoredItem::title)
@@ -438,8 +457,8 @@ public class SiteIndexes implements SmartLifecycle {
         SearchEngine engine = engine(site);
         for (String title : titles) {
             String word = title.substring(0, Math.min(title.length(), 12));
-            engine.live(content, design, VisitorQuery.plain(word, engine.today(content)));
-            engine.answer(content, design, VisitorQuery.plain(word + "x", engine.today(content)));
+            engine.live(search, VisitorQuery.plain(word, engine.today(content)));
+            engine.answer(search, VisitorQuery.plain(word + "x", engine.today(content)));
         }
     }
 

@@ -9,9 +9,9 @@ import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Rearranged;
 
 /**
- * The one way by which a site's content is written: in the site's turn, in one transaction, forgotten where it was kept
- * at hand, on the disk itself before anybody is told, and followed by the index. One writer of a site at a time, so
- * that the numbers of its changes are committed in their order.
+ * The one way by which a site's content is written: in the site's turn, in one transaction, on the disk itself before
+ * anybody is told, read anew where it is kept at hand once live searches are ready for it, and followed by the index.
+ * One writer of a site at a time, so that the numbers of its changes are committed in their order.
  */
 @Component
 public class SiteWriter {
@@ -65,12 +65,14 @@ public class SiteWriter {
 
     private <T> T change(String site, Supplier<T> work, Runnable whenKept) {
         synchronized (indexes.turn(site)) {
-            T done;
+            T done = null;
             try {
                 done = committed(work);
             } finally {
-                // What the work read of its own writes is not so, should it have been taken back.
-                contents.forget(site);
+                if (done == null) {
+                    // What the work read of its own writes is not so, now that it was taken back.
+                    contents.forget(site);
+                }
             }
             try {
                 store.force();
@@ -78,6 +80,7 @@ public class SiteWriter {
             } finally {
                 // It is committed, whatever the disk says: what follows from it follows.
                 gate.changed();
+                contents.renew(site, next -> indexes.prepare(site, next));
                 indexes.followOrLater(site);
             }
             return done;

@@ -27,6 +27,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.look.WornLook;
 import tidylantern.server.content.DesignsInUse;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Rearranged;
@@ -47,6 +48,7 @@ public class Searches implements DesignsInUse {
     private final TransactionTemplate transaction;
     private final FormerKeys former;
     private final ApplicationEventPublisher events;
+    private final SiteIndexes indexes;
     /** Asked with every answer, which so needs no database; a published version never changes. */
     private final Map<String, Live> live = new ConcurrentHashMap<>();
 
@@ -58,7 +60,9 @@ public class Searches implements DesignsInUse {
             Clock clock,
             TransactionTemplate transaction,
             FormerKeys former,
+            SiteIndexes indexes,
             ApplicationEventPublisher events) {
+        this.indexes = indexes;
         this.events = events;
         this.former = former;
         this.store = store;
@@ -407,10 +411,22 @@ public class Searches implements DesignsInUse {
             String key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
         String said = said("why", why);
         transaction.executeWithoutResult(status -> addVersion(key, by, said, design));
-        // Once it is committed: whoever asked in between has put the version before back.
-        live.remove(key);
+        show(key);
         events.publishEvent(new Published(key));
         return summary(key);
+    }
+
+    /** Once it is committed. Visitors have the version before until this one is ready. */
+    private void show(String key) {
+        Live published = readLive(key);
+        if (published != null) {
+            indexes.prepare(published.site(), published.design());
+        }
+        // Another may have been published meanwhile, so what is live is looked up within the map's own lock.
+        live.compute(key, (search, before) -> {
+            Live now = readLive(search);
+            return published != null && now != null && now.version() == published.version() ? published : now;
+        });
     }
 
     /** A line in the owner's words; null for nothing. */
@@ -449,8 +465,9 @@ public class Searches implements DesignsInUse {
 
     /** What visitors see of a search; none where nothing was published. */
     public Optional<Live> findLive(String key) {
+        Live known = live.get(key);
         // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
-        return Optional.ofNullable(live.computeIfAbsent(key, this::readLive));
+        return Optional.ofNullable(known == null ? live.computeIfAbsent(key, this::readLive) : known);
     }
 
     private @Nullable Live readLive(String key) {

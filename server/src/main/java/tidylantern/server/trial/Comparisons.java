@@ -5,16 +5,16 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.DesignChange;
 import tidylantern.core.design.DesignChanges;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.trial.Expectation;
 import tidylantern.core.trial.Trial;
 import tidylantern.core.trial.TrialReport;
 import tidylantern.core.trial.TrialRun;
-import tidylantern.server.content.SiteContents;
+import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
@@ -31,7 +31,7 @@ class Comparisons {
     private final Searches searches;
     private final Trials trials;
     private final AskedQueries asked;
-    private final SiteContents contents;
+    private final CompiledSearches compiled;
     private final SiteIndexes indexes;
     private final AnswerPool pool;
 
@@ -39,13 +39,13 @@ class Comparisons {
             Searches searches,
             Trials trials,
             AskedQueries asked,
-            SiteContents contents,
+            CompiledSearches compiled,
             SiteIndexes indexes,
             AnswerPool pool) {
         this.searches = searches;
         this.trials = trials;
         this.asked = asked;
-        this.contents = contents;
+        this.compiled = compiled;
         this.indexes = indexes;
         this.pool = pool;
     }
@@ -89,7 +89,6 @@ class Comparisons {
         SearchDesign before = design(search, first);
         SearchDesign after = design(search, second);
         String site = searches.draft(search).site();
-        SiteContent content = contents.of(site);
         List<Trial> kept =
                 trials.ofSearch(search).stream().map(Trials.Kept::trial).toList();
         List<Trial> frequent = queries(search, kept).stream()
@@ -97,8 +96,10 @@ class Comparisons {
                 .toList();
         return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> {
             long begun = System.nanoTime();
-            TrialReport ofTrials = new TrialRun(indexes.engine(site), content, kept).report(after, before);
-            TrialReport ofQueries = new TrialRun(indexes.engine(site), content, frequent).report(after, before);
+            CompiledSearch one = compiled.of(site, before);
+            CompiledSearch other = compiled.of(site, after);
+            TrialReport ofTrials = new TrialRun(indexes.engine(site), kept).report(other, one);
+            TrialReport ofQueries = new TrialRun(indexes.engine(site), frequent).report(other, one);
             List<ChangedQuery> changed = ofQueries.outcomes().stream()
                     .filter(outcome -> !outcome.moves().isEmpty() && outcome.live() != null)
                     .map(Comparisons::changed)
@@ -113,7 +114,7 @@ class Comparisons {
                             .flatMap(query -> query.moves().stream())
                             .filter(move -> move.change() == TrialReport.Change.LOST)
                             .count(),
-                    DesignChecks.of(after, content),
+                    DesignChecks.of(after, one.content()),
                     (System.nanoTime() - begun) / 1_000);
         });
     }

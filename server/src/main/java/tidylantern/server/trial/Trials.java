@@ -11,13 +11,12 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
-import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.trial.Trial;
 import tidylantern.core.trial.TrialFault;
 import tidylantern.core.trial.TrialReport;
 import tidylantern.core.trial.TrialRun;
-import tidylantern.server.content.SiteContents;
+import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.AnswerPool;
@@ -32,17 +31,17 @@ public class Trials {
 
     private final TrialStore store;
     private final Searches searches;
-    private final SiteContents contents;
     private final SiteIndexes indexes;
+    private final CompiledSearches compiled;
     private final AnswerPool pool;
     /** By search; a run knows what the live version made of its trials. */
     private final Map<String, Remembered> last = new ConcurrentHashMap<>();
 
-    Trials(TrialStore store, Searches searches, SiteContents contents, SiteIndexes indexes, AnswerPool pool) {
+    Trials(TrialStore store, Searches searches, SiteIndexes indexes, CompiledSearches compiled, AnswerPool pool) {
         this.store = store;
         this.searches = searches;
-        this.contents = contents;
         this.indexes = indexes;
+        this.compiled = compiled;
         this.pool = pool;
     }
 
@@ -107,7 +106,7 @@ public class Trials {
         return Refusal.notFound("There is no trial %d of this search any more.".formatted(id));
     }
 
-    private record Remembered(List<Kept> kept, SiteContent content, TrialRun run) {}
+    private record Remembered(List<Kept> kept, TrialRun run) {}
 
     /** @param report its outcomes in the order of {@code kept} */
     record Ran(List<Kept> kept, TrialReport report, long tookMicros) {}
@@ -124,7 +123,10 @@ public class Trials {
         @Nullable SearchDesign live = searches.findLive(search).map(Searches.Live::design).orElse(null);
         return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> {
             long begun = System.nanoTime();
-            TrialReport report = remembered(draft, kept).report(draft.design(), live);
+            TrialReport report = remembered(draft, kept)
+                    .report(
+                            compiled.of(draft.site(), draft.design()),
+                            live == null ? null : compiled.of(draft.site(), live));
             return new Ran(kept, report, (System.nanoTime() - begun) / 1_000);
         });
     }
@@ -136,13 +138,13 @@ public class Trials {
         List<Kept> kept = ofSearch(search);
         Searches.Draft draft = searches.draft(search);
         return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> of(draft, kept)
-                .synonymEffects(draft.design()));
+                .synonymEffects(compiled.of(draft.site(), draft.design())));
     }
 
     private TrialRun remembered(Searches.Draft draft, List<Kept> kept) {
         Remembered known = last.get(draft.search());
-        if (known == null || !known.kept().equals(kept) || !known.content().equals(contents.of(draft.site()))) {
-            known = new Remembered(kept, contents.of(draft.site()), of(draft, kept));
+        if (known == null || !known.kept().equals(kept)) {
+            known = new Remembered(kept, of(draft, kept));
             last.put(draft.search(), known);
         }
         return known.run();
@@ -150,9 +152,7 @@ public class Trials {
 
     private TrialRun of(Searches.Draft draft, List<Kept> kept) {
         return new TrialRun(
-                indexes.engine(draft.site()),
-                contents.of(draft.site()),
-                kept.stream().map(Kept::trial).toList());
+                indexes.engine(draft.site()), kept.stream().map(Kept::trial).toList());
     }
 
     /** As they go into files. */

@@ -31,6 +31,7 @@ import tidylantern.core.query.Popularity;
 import tidylantern.core.query.TookTooLong;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.query.Whereabouts;
+import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.insight.ChosenResults;
@@ -54,6 +55,7 @@ class Answering {
     private final AnswerPool pool;
     private final SiteContents contents;
     private final SiteIndexes indexes;
+    private final CompiledSearches compiled;
     private final Sites sites;
     private final ChosenResults chosen;
     private final Clock clock;
@@ -62,6 +64,7 @@ class Answering {
             AnswerPool pool,
             SiteContents contents,
             SiteIndexes indexes,
+            CompiledSearches compiled,
             Sites sites,
             ChosenResults chosen,
             Clock clock) {
@@ -69,6 +72,7 @@ class Answering {
         this.pool = pool;
         this.contents = contents;
         this.indexes = indexes;
+        this.compiled = compiled;
         this.sites = sites;
         this.clock = clock;
     }
@@ -98,7 +102,10 @@ class Answering {
             SiteContent content = contents.of(site);
             AnswerTexts texts = AnswerTexts.of(content, design, search.language());
             Answer answer = indexes.engine(site)
-                    .answer(content, design, query(content, q, page, parameters, texts.order()), popularity(search));
+                    .answer(
+                            compiled.of(site, design),
+                            query(content, q, page, parameters, texts.order()),
+                            popularity(search));
             String base = sites.get(site).address();
             CardWriter cards =
                     new CardWriter(content, design, design.page().layout().place(), texts, today(content), base);
@@ -178,7 +185,12 @@ class Answering {
             SiteContent content = contents.of(site);
             AnswerTexts texts = AnswerTexts.of(content, design, search.language());
             List<FilterAnswer.Offered> values = indexes.engine(site)
-                    .values(content, design, query(content, q, 1, parameters, texts.order()), filter, below, named);
+                    .values(
+                            compiled.of(site, design),
+                            query(content, q, 1, parameters, texts.order()),
+                            filter,
+                            below,
+                            named);
             // Values that come apart have names of their own.
             return SearchAnswers.drawn(
                     values, Control.LIST, "", texts, sites.get(site).address());
@@ -197,7 +209,7 @@ class Answering {
             SiteContent content = contents.of(search.site());
             String base = sites.get(search.site()).address();
             FoundAddresses found = indexes.engine(search.site())
-                    .addresses(content, search.design(), query(content, q, 1, parameters, null));
+                    .addresses(compiled.of(search.site(), search.design()), query(content, q, 1, parameters, null));
             return new SearchAnswers.ListedAddresses(
                     found.total(),
                     found.whole(),
@@ -214,7 +226,8 @@ class Answering {
         return inTurn(AnswerPool.Kind.LIVE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
-            LiveAnswer answer = indexes.engine(site).live(content, design, query(content, q, 1, parameters, null));
+            LiveAnswer answer =
+                    indexes.engine(site).live(compiled.of(site, design), query(content, q, 1, parameters, null));
             String base = sites.get(site).address();
             AnswerTexts texts = AnswerTexts.of(content, design, search.language());
             CardWriter cards = new CardWriter(content, design, Place.LIVE, texts, today(content), base);
@@ -254,7 +267,7 @@ class Answering {
             MultiValueMap<String, String> parameters) {
         ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
         return inTurn(AnswerPool.Kind.WORK, q, () -> indexes.engine(site)
-                .explain(contents.of(site), design, query(contents.of(site), q, 1, parameters, null), item));
+                .explain(compiled.of(site, design), query(contents.of(site), q, 1, parameters, null), item));
     }
 
     private <T> T inTurn(AnswerPool.Kind kind, String q, Callable<T> question) {

@@ -23,6 +23,7 @@ import tidylantern.core.query.Answer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.VisitorQuery;
 import tidylantern.core.query.Whereabouts;
+import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
@@ -40,6 +41,7 @@ class OwnerFeaturedController {
 
     private final Searches searches;
     private final SiteIndexes indexes;
+    private final CompiledSearches compiled;
     private final SiteContents contents;
     private final Trials trials;
     private final AnswerPool pool;
@@ -50,6 +52,7 @@ class OwnerFeaturedController {
     OwnerFeaturedController(
             Searches searches,
             SiteIndexes indexes,
+            CompiledSearches compiled,
             SiteContents contents,
             Trials trials,
             AnswerPool pool,
@@ -59,6 +62,7 @@ class OwnerFeaturedController {
         this.facts = facts;
         this.searches = searches;
         this.indexes = indexes;
+        this.compiled = compiled;
         this.contents = contents;
         this.trials = trials;
         this.pool = pool;
@@ -151,7 +155,9 @@ class OwnerFeaturedController {
 
     private FeaturedShare share(String site, SiteContent content, SearchDesign design, String query, boolean trial) {
         Answer answer = indexes.engine(site)
-                .answer(content, design, new VisitorQuery(query, 1, Map.of(), Whereabouts.UNKNOWN, "", today(content)));
+                .answer(
+                        compiled.of(site, design),
+                        new VisitorQuery(query, 1, Map.of(), Whereabouts.UNKNOWN, "", today(content)));
         List<Hit> featured =
                 answer.hits().stream().filter(hit -> hit.tier() != null).toList();
         return new FeaturedShare(query, trial, answer.hits().size(), featured.size(), (int)
