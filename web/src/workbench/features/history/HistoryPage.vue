@@ -50,7 +50,8 @@ async function takeBack(change: OwnerChange) {
         <h1>What happened</h1>
         <p class="lead">
           What you and others changed in the content, its sources and the site, and what runs and pushes removed, to be
-          taken back for 30 days. What was added is deleted in its own place; searches have their own steps back, and their versions under
+          taken back for 30 days. What was added is deleted in its own place; searches have their own steps back, and
+          their versions under
           <i>Go live</i>.
         </p>
       </div>
