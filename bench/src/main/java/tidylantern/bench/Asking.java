@@ -4,8 +4,8 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
-import tidylantern.core.query.VisitorQuery;
-import tidylantern.core.query.Whereabouts;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 
 /** What somebody asks on this day. */
 final class Asking {

@@ -23,9 +23,9 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchEngine;
-import tidylantern.core.query.VisitorQuery;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.words.VisitorQuery;
 import tidylantern.core.reference.WordNet;
 
 /**

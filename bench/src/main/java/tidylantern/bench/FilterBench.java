@@ -23,8 +23,8 @@ import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchEngine;
+import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.reference.WordNet;
 
 /**

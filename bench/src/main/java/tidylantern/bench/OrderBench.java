@@ -33,10 +33,10 @@ import tidylantern.core.design.TierLooks;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchEngine;
-import tidylantern.core.query.VisitorQuery;
-import tidylantern.core.query.Whereabouts;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 import tidylantern.core.reference.GeoNames;
 import tidylantern.core.reference.WordNet;
 

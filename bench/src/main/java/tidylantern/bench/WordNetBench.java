@@ -23,9 +23,9 @@ import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchEngine;
-import tidylantern.core.query.VisitorQuery;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.words.VisitorQuery;
 import tidylantern.core.reference.WordNet;
 import tools.jackson.databind.json.JsonMapper;
 

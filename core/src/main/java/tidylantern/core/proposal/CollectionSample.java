@@ -17,8 +17,8 @@ import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.query.ItemFilter;
-import tidylantern.core.query.ItemListing;
+import tidylantern.core.query.listing.ItemFilter;
+import tidylantern.core.query.listing.ItemListing;
 
 /**
  * What some items of a collection look like: enough to tell shapes, too few to count with.

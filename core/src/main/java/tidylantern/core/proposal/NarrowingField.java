@@ -7,8 +7,8 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.Control;
-import tidylantern.core.query.CategoryCounts;
-import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.filter.CategoryCount;
+import tidylantern.core.query.filter.FilterAnswer;
 
 /**
  * A field that visitors could narrow by, with what the items that a search reaches say in it.
@@ -25,7 +25,7 @@ public record NarrowingField(
         Field field,
         List<Collection> collections,
         int items,
-        List<CategoryCounts.Counted> values,
+        List<CategoryCount> values,
         boolean tree,
         String currency,
         FilterAnswer.@Nullable Bounds bounds,
@@ -67,6 +67,6 @@ public record NarrowingField(
     public boolean nearlyUnique() {
         return !tree
                 && items >= FEWEST_TO_TELL
-                && values.stream().mapToInt(CategoryCounts.Counted::count).sum() < ITEMS_A_VALUE * values.size();
+                && values.stream().mapToInt(CategoryCount::count).sum() < ITEMS_A_VALUE * values.size();
     }
 }

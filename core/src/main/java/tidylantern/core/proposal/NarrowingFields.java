@@ -16,13 +16,12 @@ import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.query.CategoryCounts;
-import tidylantern.core.query.CompiledSearch;
-import tidylantern.core.query.FilterAnswer;
-import tidylantern.core.query.ItemFilter;
-import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.SearchEngine;
-import tidylantern.core.query.VisitorQuery;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.listing.ItemFilter;
+import tidylantern.core.query.listing.ItemListing;
+import tidylantern.core.query.words.VisitorQuery;
 
 /** Finds the fields that visitors of a search could narrow by, and reckons what each would show. */
 public final class NarrowingFields {
@@ -100,7 +99,7 @@ public final class NarrowingFields {
                         .filter(collection -> collection.field(field.key()) != null)
                         .toList(),
                 items,
-                field.kind() == FieldKind.CATEGORY ? CategoryCounts.of(index, field.key(), having) : List.of(),
+                field.kind() == FieldKind.CATEGORY ? new ItemListing(index).values(field.key(), having) : List.of(),
                 answer.values().stream().anyMatch(value -> value.below() > 0),
                 field.kind() == FieldKind.MONEY ? currency(having, field.key()) : "",
                 answer.bounds(),

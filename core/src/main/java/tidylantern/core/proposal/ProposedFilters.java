@@ -19,8 +19,8 @@ import tidylantern.core.content.Item;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.box.Chooser;
-import tidylantern.core.query.CategoryCounts;
-import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.filter.CategoryCount;
+import tidylantern.core.query.filter.FilterAnswer;
 
 /**
  * Chooses by which fields visitors narrow: those that take most away when one of their values is chosen, and that many
@@ -127,9 +127,8 @@ final class ProposedFilters {
         if (field.nearlyUnique()) {
             return 0;
         }
-        List<CategoryCounts.Counted> choices = atTheTop(field);
-        double chosen =
-                choices.stream().mapToDouble(CategoryCounts.Counted::count).sum();
+        List<CategoryCount> choices = atTheTop(field);
+        double chosen = choices.stream().mapToDouble(CategoryCount::count).sum();
         double left = choices.stream()
                         .mapToDouble(value -> (double) value.count() * value.count())
                         .sum()
@@ -139,8 +138,8 @@ final class ProposedFilters {
     }
 
     /** Of a tree the values at its top, where there are several. */
-    private static List<CategoryCounts.Counted> atTheTop(NarrowingField field) {
-        List<CategoryCounts.Counted> top = field.values().stream()
+    private static List<CategoryCount> atTheTop(NarrowingField field) {
+        List<CategoryCount> top = field.values().stream()
                 .filter(value -> value.names().size() == 1)
                 .toList();
         return top.size() > 1 ? top : field.values();
@@ -310,9 +309,8 @@ final class ProposedFilters {
         String where = "%d %% of the items say it".formatted(Math.round(100.0 * field.items() / Math.max(1, inReach)));
         return switch (field.kind()) {
             case CATEGORY -> {
-                List<CategoryCounts.Counted> choices = atTheTop(field);
-                int items =
-                        choices.stream().mapToInt(CategoryCounts.Counted::count).sum() / Math.max(1, choices.size());
+                List<CategoryCount> choices = atTheTop(field);
+                int items = choices.stream().mapToInt(CategoryCount::count).sum() / Math.max(1, choices.size());
                 yield "%s; %d values, about %d items each%s"
                         .formatted(where, choices.size(), items, field.tree() ? ", with finer ones below" : "");
             }

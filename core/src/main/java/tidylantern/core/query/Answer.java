@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.results.StartingList;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.help.WithoutOne;
 
 /**
  * One page of results.

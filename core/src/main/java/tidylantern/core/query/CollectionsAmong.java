@@ -9,21 +9,22 @@ import org.apache.lucene.index.SortedDocValues;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.query.compiled.DocumentCounting;
 
 /** The collections that the items seen are of. */
-final class CollectionsAmong extends Counting {
+public final class CollectionsAmong extends DocumentCounting {
     private final Set<CollectionKey> keys = new HashSet<>();
     private final Set<Integer> seen = new HashSet<>();
     private @Nullable SortedDocValues collections;
 
     @Override
-    void open(LeafReaderContext leaf) throws IOException {
+    public void open(LeafReaderContext leaf) throws IOException {
         collections = DocValues.getSorted(leaf.reader(), IndexFields.COLLECTION);
         seen.clear();
     }
 
     @Override
-    void count(int document) throws IOException {
+    public void count(int document) throws IOException {
         // A name is looked up once for each part of the index.
         if (collections != null && collections.advanceExact(document) && seen.add(collections.ordValue())) {
             keys.add(new CollectionKey(

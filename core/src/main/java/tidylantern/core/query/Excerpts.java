@@ -10,9 +10,11 @@ import tidylantern.core.design.Words;
 import tidylantern.core.index.Stemming;
 import tidylantern.core.index.WordForms;
 import tidylantern.core.index.WordSigns;
+import tidylantern.core.query.compiled.Phrase;
+import tidylantern.core.query.words.Match;
 
 /** What is shown of an item's texts: its title, and an excerpt, with the words marked that the query met. */
-final class Excerpts {
+public final class Excerpts {
     private static final String GAP = " … ";
     /** So many words of its sentence may stand before a match: it has to be in view where there is little room. */
     private static final int BEFORE = 15;

@@ -6,6 +6,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.Tier;
+import tidylantern.core.query.order.Standing;
 
 /**
  * One item found, with what its card shows.

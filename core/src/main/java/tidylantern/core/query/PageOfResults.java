@@ -3,13 +3,14 @@ package tidylantern.core.query;
 import java.util.List;
 import org.apache.lucene.search.ScoreDoc;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.words.VisitorQuery;
 
 /**
  * What stands on the page that was asked for, or on the last.
  *
  * @param total how many are found, which may be more than can be looked through
  */
-record PageOfResults(List<ScoreDoc> results, int total, int page, int pages) {
+public record PageOfResults(List<ScoreDoc> results, int total, int page, int pages) {
     static final PageOfResults EMPTY = new PageOfResults(List.of(), 0, 1, 1);
 
     /** @param first of the results, in their order */

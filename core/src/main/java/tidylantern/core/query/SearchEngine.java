@@ -37,6 +37,31 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.IndexState;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.filter.FilterFigures;
+import tidylantern.core.query.filter.MostChosen;
+import tidylantern.core.query.filter.NarrowedQuery;
+import tidylantern.core.query.filter.Popularity;
+import tidylantern.core.query.filter.QueryFilter;
+import tidylantern.core.query.filter.SidewaysCounts;
+import tidylantern.core.query.help.Completions;
+import tidylantern.core.query.help.DidYouMean;
+import tidylantern.core.query.help.PopularValues;
+import tidylantern.core.query.help.Related;
+import tidylantern.core.query.help.SeeAlso;
+import tidylantern.core.query.help.WithoutOne;
+import tidylantern.core.query.order.GroupedTop;
+import tidylantern.core.query.order.LiveGroups;
+import tidylantern.core.query.order.Nearest;
+import tidylantern.core.query.order.Ordering;
+import tidylantern.core.query.order.PlacesInResults;
+import tidylantern.core.query.order.StartingItems;
+import tidylantern.core.query.order.TierHolders;
+import tidylantern.core.query.why.Explainer;
+import tidylantern.core.query.why.Explanation;
+import tidylantern.core.query.words.ReadQuery;
+import tidylantern.core.query.words.VisitorQuery;
 
 /**
  * Answers queries over one site. Threads may share it; an answer is reckoned on the thread that asks, which should be
@@ -138,8 +163,9 @@ public final class SearchEngine {
      */
     public void prepare(IndexState next, CompiledSearch search) {
         try {
-            Asked start = Asked.of(next, search, VisitorQuery.plain("", today(search.content())), gazetteer);
-            for (OneFilter filter : start.narrowing().filters()) {
+            NarrowedQuery start =
+                    NarrowedQuery.of(next, search, VisitorQuery.plain("", today(search.content())), gazetteer);
+            for (QueryFilter filter : start.narrowing().filters()) {
                 filter.prepare();
             }
             TierHolders.of(next, search.tiers(), start.query().today());
@@ -161,9 +187,9 @@ public final class SearchEngine {
             throws IOException {
         IndexSearcher searcher = state.searcher();
         SearchDesign design = search.design();
-        Asked asked = Asked.of(state, search, query, gazetteer);
+        NarrowedQuery asked = NarrowedQuery.of(state, search, query, gazetteer);
         ReadQuery read = asked.read();
-        Ordering ordering = asked.ordering();
+        Ordering ordering = Ordering.of(asked);
         int perPage = design.page().perPage();
         int wanted = design.page().reachable((int) Math.min((long) query.page() * perPage, Integer.MAX_VALUE));
         TopFieldCollectorManager best = top(searcher, ordering.sort(), wanted);
@@ -183,7 +209,7 @@ public final class SearchEngine {
                                 ? own.search(read.lucene(), best)
                                 : own.search(
                                         read.lucene(),
-                                        new Sideways(
+                                        new SidewaysCounts(
                                                 best,
                                                 asked.narrowing(),
                                                 asked.narrowing().filters(),
@@ -191,7 +217,7 @@ public final class SearchEngine {
         int total = nearest != null
                 ? Nearest.inReach(state, search.reachIn(state))
                 : Math.toIntExact(top.totalHits.value());
-        Chosen chosen = Chosen.of(state, popularity);
+        MostChosen chosen = MostChosen.of(state, popularity);
         StartingItems start = StartingItems.of(asked, ordering, chosen);
         PageOfResults onPage =
                 switch (start.with()) {
@@ -214,15 +240,15 @@ public final class SearchEngine {
                     }
                 };
         Excerpts excerpts = new Excerpts(read.matches(), design.words().excerpt(), false);
-        Cards cards =
-                new Cards(asked, ordering, excerpts, design.page().layout().place());
+        HitCards cards =
+                new HitCards(asked, ordering, excerpts, design.page().layout().place());
         List<Hit> hits = cards.of(onPage.results());
         List<Item> items = List.copyOf(cards.items());
         boolean offersRelated = total == 0 && design.page().shows().nothing().related();
         List<Hit> related = offersRelated ? cards.beside(Related.of(asked, ordering)) : List.of();
         List<FilterAnswer> filters = asked.narrowing().answers();
         String didYouMean = new DidYouMean(asked).of(total);
-        Shown shown = new Shown(design, total, filters, among == null ? Set.of() : among.keys());
+        VisibleFilters shown = new VisibleFilters(design, total, filters, among == null ? Set.of() : among.keys());
         return new Answer(
                 query.text().strip(),
                 read.startingList(),
@@ -253,8 +279,8 @@ public final class SearchEngine {
     public List<FilterAnswer.Offered> values(
             CompiledSearch search, VisitorQuery query, String filter, String below, String named) {
         return read(state -> {
-            Asked asked = Asked.of(state, search, query, gazetteer);
-            OneFilter one = asked.narrowing().filter(filter);
+            NarrowedQuery asked = NarrowedQuery.of(state, search, query, gazetteer);
+            QueryFilter one = asked.narrowing().filter(filter);
             if (one == null) {
                 return List.of();
             }
@@ -262,7 +288,7 @@ public final class SearchEngine {
                     state.searcher(),
                     own -> own.search(
                             asked.read().lucene(),
-                            new Sideways(
+                            new SidewaysCounts(
                                     top(state.searcher(), Sort.INDEXORDER, 1), asked.narrowing(), List.of(one), null)));
             return one.more(below, named);
         });
@@ -273,8 +299,9 @@ public final class SearchEngine {
         return read(state -> {
             List<FilterFigures> figures = new ArrayList<>();
             VisitorQuery everything = VisitorQuery.plain("", today(search.content()));
-            for (OneFilter one :
-                    Asked.of(state, search, everything, gazetteer).narrowing().filters()) {
+            for (QueryFilter one : NarrowedQuery.of(state, search, everything, gazetteer)
+                    .narrowing()
+                    .filters()) {
                 BooleanQuery.Builder any = new BooleanQuery.Builder();
                 one.filter()
                         .fields()
@@ -312,10 +339,10 @@ public final class SearchEngine {
     /** The short list: the same items in the same order as {@link #answer}, by collection where the design says so. */
     public LiveAnswer live(CompiledSearch search, VisitorQuery query) {
         return read(state -> {
-            Asked asked = Asked.whileTyping(state, search, query, gazetteer);
-            Ordering ordering = asked.liveOrdering();
-            Cards cards =
-                    new Cards(asked, ordering, new Excerpts(asked.read().matches(), LIVE_EXCERPT, true), Place.LIVE);
+            NarrowedQuery asked = NarrowedQuery.whileTyping(state, search, query, gazetteer);
+            Ordering ordering = Ordering.live(asked);
+            HitCards cards =
+                    new HitCards(asked, ordering, new Excerpts(asked.read().matches(), LIVE_EXCERPT, true), Place.LIVE);
             List<LiveAnswer.Group> shown = search.design().live().grouped()
                     ? byCollection(asked, ordering, cards)
                     : inOneList(asked, ordering, cards);
@@ -334,8 +361,8 @@ public final class SearchEngine {
     /** Where what {@link #answer} finds is, on all its pages together. */
     public FoundAddresses addresses(CompiledSearch search, VisitorQuery query) {
         return read(state -> {
-            Asked asked = Asked.of(state, search, query, gazetteer);
-            Ordering ordering = asked.ordering();
+            NarrowedQuery asked = NarrowedQuery.of(state, search, query, gazetteer);
+            Ordering ordering = Ordering.of(asked);
             TopFieldCollectorManager best = top(state.searcher(), ordering.sort(), FoundAddresses.MOST);
             TopFieldDocs found = inTime(state.searcher(), own -> own.search(asked.found(), best));
             int total = Math.toIntExact(found.totalHits.value());
@@ -353,7 +380,8 @@ public final class SearchEngine {
         });
     }
 
-    private List<LiveAnswer.Group> inOneList(Asked asked, Ordering ordering, Cards cards) throws IOException {
+    private List<LiveAnswer.Group> inOneList(NarrowedQuery asked, Ordering ordering, HitCards cards)
+            throws IOException {
         int most = asked.design().live().most();
         TopFieldCollectorManager best = top(asked.searcher(), ordering.sort(), most);
         TopFieldDocs found = inTime(asked.searcher(), own -> own.search(asked.found(), best));
@@ -363,7 +391,8 @@ public final class SearchEngine {
                 new LiveAnswer.Group(null, "", total, cards.of(inOrder.subList(0, Math.min(most, inOrder.size())))));
     }
 
-    private List<LiveAnswer.Group> byCollection(Asked asked, Ordering ordering, Cards cards) throws IOException {
+    private List<LiveAnswer.Group> byCollection(NarrowedQuery asked, Ordering ordering, HitCards cards)
+            throws IOException {
         LiveList live = asked.design().live();
         int ofOne = asked.design().searched().size() == 1 ? live.most() : live.mostOfOne();
         Map<String, TopFieldDocs> found =
@@ -397,9 +426,9 @@ public final class SearchEngine {
     public Ranking ranking(CompiledSearch search, String text, int most, Set<ItemRef> asked, boolean suggestion) {
         VisitorQuery query = VisitorQuery.plain(text, today(search.content()));
         return read(state -> {
-            Asked all = Asked.of(state, search, query, gazetteer);
+            NarrowedQuery all = NarrowedQuery.of(state, search, query, gazetteer);
             ReadQuery read = all.read();
-            Ordering ordering = all.orderingOfAll();
+            Ordering ordering = Ordering.ofAll(all);
             TopFieldDocs top = state.searcher().search(read.lucene(), top(state.searcher(), ordering.sort(), most));
             int total = Math.toIntExact(top.totalHits.value());
             List<ItemRef> first = new ArrayList<>();
@@ -407,7 +436,7 @@ public final class SearchEngine {
                 first.add(Ordering.reference(document));
             }
             Map<ItemRef, Integer> places = new HashMap<>();
-            Places beyond = new Places(state.searcher());
+            PlacesInResults beyond = new PlacesInResults(state.searcher());
             for (ItemRef ref : asked) {
                 int place = first.indexOf(ref) + 1;
                 int document = place > 0 || total <= first.size() ? -1 : beyond.document(ref);
@@ -430,7 +459,7 @@ public final class SearchEngine {
     public Map<ItemRef, String> titles(java.util.Collection<ItemRef> refs) {
         return read(state -> {
             Map<ItemRef, String> titles = new HashMap<>();
-            Places places = new Places(state.searcher());
+            PlacesInResults places = new PlacesInResults(state.searcher());
             for (ItemRef ref : refs) {
                 int document = places.document(ref);
                 if (document >= 0) {

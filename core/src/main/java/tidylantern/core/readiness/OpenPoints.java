@@ -24,7 +24,7 @@ import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.design.text.Language;
 import tidylantern.core.design.text.VisitorTexts;
 import tidylantern.core.health.Finding;
-import tidylantern.core.query.FilterFigures;
+import tidylantern.core.query.filter.FilterFigures;
 import tidylantern.core.readiness.OpenPoint.Place;
 import tidylantern.core.readiness.OpenPoint.Weight;
 import tidylantern.core.trial.Trial;

@@ -17,6 +17,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.words.VisitorQuery;
 
 /** Pages, the starting list, live results, and what is shown of a hit. */
 class AnswerTest {

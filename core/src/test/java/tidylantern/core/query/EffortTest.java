@@ -22,6 +22,11 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.place.Gazetteer;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.why.Explanation;
+import tidylantern.core.query.words.Effort;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 
 /** What one answer may cost, and that what was spared is told. */
 class EffortTest {

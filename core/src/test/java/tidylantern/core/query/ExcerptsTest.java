@@ -18,6 +18,8 @@ import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.Stemming;
 import tidylantern.core.index.WordForms;
+import tidylantern.core.query.compiled.Phrase;
+import tidylantern.core.query.words.PhraseMatch;
 
 class ExcerptsTest {
     private static final List<FieldKey> FIELDS = List.of(FieldKey.HEADINGS, FieldKey.BODY);

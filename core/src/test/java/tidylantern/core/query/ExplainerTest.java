@@ -27,8 +27,11 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.design.results.Arranged;
 import tidylantern.core.design.results.ResultsPage;
-import tidylantern.core.query.Explanation.Cure;
-import tidylantern.core.query.Explanation.Kind;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.why.Explainer;
+import tidylantern.core.query.why.Explanation;
+import tidylantern.core.query.why.Explanation.Cure;
+import tidylantern.core.query.why.Explanation.Kind;
 
 /** Why an item is found where it is, or not found. */
 class ExplainerTest {

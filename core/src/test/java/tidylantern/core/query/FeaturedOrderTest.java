@@ -38,6 +38,11 @@ import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
 import tidylantern.core.place.Gazetteer;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.order.Standing;
+import tidylantern.core.query.why.Explanation;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 
 /** Featured tiers and pins among the keys of an order; product.md, 'Order'. */
 class FeaturedOrderTest {

@@ -29,6 +29,10 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.Filter;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 
 /**
  * Every kind of filter with every control that fits it, together, in every mode: totals, counts, ends and bars are held

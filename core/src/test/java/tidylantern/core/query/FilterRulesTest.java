@@ -30,6 +30,10 @@ import tidylantern.core.design.Filter.Shown;
 import tidylantern.core.design.Filter.Start;
 import tidylantern.core.design.Filter.ValueRules;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.filter.FilterFigures;
+import tidylantern.core.query.words.Whereabouts;
 
 /** What an owner decides about a filter, one rule after the other; product.md, 'Filters'. */
 class FilterRulesTest {

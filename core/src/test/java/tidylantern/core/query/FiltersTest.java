@@ -31,6 +31,11 @@ import tidylantern.core.design.Control;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.why.Explanation;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 
 /** Filters: product.md, 'Filters'. Counts are held against a plain loop over the items, without Lucene. */
 class FiltersTest {

@@ -22,6 +22,7 @@ import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
+import tidylantern.core.query.compiled.CompiledSearch;
 
 /** Completion, 'did you mean' and see also: whatever is offered leads somewhere. */
 class HelpTest {

@@ -17,6 +17,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.OwnerMark;
+import tidylantern.core.query.filter.CategoryCount;
+import tidylantern.core.query.listing.ItemFilter;
+import tidylantern.core.query.listing.ItemListing;
 
 /** The owner's table of items. */
 class ItemListingTest {
@@ -134,13 +137,13 @@ class ItemListingTest {
                     .item(SearchFixture.POSTS, "b", Map.of("tags", List.of("sea/gig")))
                     .item(SearchFixture.POSTS, "c", Map.of("tags", List.of("Sea/Gig", "Land/Gig")))
                     .indexed();
-            assertThat(CategoryCounts.of(Objects.requireNonNull(site.index()), TAGS, posts("")))
+            assertThat(new ItemListing(Objects.requireNonNull(site.index())).values(TAGS, posts("")))
                     .containsExactly(
-                            new CategoryCounts.Counted("land", List.of("Land"), 1),
-                            new CategoryCounts.Counted("land/gig", List.of("Land", "Gig"), 1),
-                            new CategoryCounts.Counted("sea", List.of("Sea"), 3),
-                            new CategoryCounts.Counted("sea/gig", List.of("Sea", "Gig"), 3),
-                            new CategoryCounts.Counted("sea/skiff", List.of("Sea", "Skiff"), 1));
+                            new CategoryCount("land", List.of("Land"), 1),
+                            new CategoryCount("land/gig", List.of("Land", "Gig"), 1),
+                            new CategoryCount("sea", List.of("Sea"), 3),
+                            new CategoryCount("sea/gig", List.of("Sea", "Gig"), 3),
+                            new CategoryCount("sea/skiff", List.of("Sea", "Skiff"), 1));
         }
     }
 }

@@ -10,6 +10,7 @@ import tidylantern.core.content.Collection;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
+import tidylantern.core.query.compiled.CompiledSearch;
 
 /** Collections in several languages under one search: each word by the stems of the collection it stands in. */
 class LanguagesTest {

@@ -16,6 +16,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.design.Words.PartOfWord;
 import tidylantern.core.design.Words.WordsNeeded;
+import tidylantern.core.query.words.Strength;
 
 /** The rules of product.md under 'Words'. */
 class MatchingTest {

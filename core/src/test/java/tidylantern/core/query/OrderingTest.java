@@ -33,6 +33,9 @@ import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.OrderKey.By;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 
 /** The order of results; product.md, 'Order'. */
 class OrderingTest {

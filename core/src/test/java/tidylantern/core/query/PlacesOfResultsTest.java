@@ -38,6 +38,10 @@ import tidylantern.core.design.results.LiveList;
 import tidylantern.core.design.results.PopularCategories;
 import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.results.StartingList;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.filter.Popularity;
+import tidylantern.core.query.help.WithoutOne;
 
 /** What live results, the results page and the box's chooser show of what is found; product.md, 'Places'. */
 class PlacesOfResultsTest {

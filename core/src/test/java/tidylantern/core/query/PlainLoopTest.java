@@ -19,6 +19,7 @@ import tidylantern.core.design.Reach;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.Stemming;
+import tidylantern.core.query.compiled.CompiledSearch;
 
 /**
  * What is found, against a plain loop over the items written from product.md alone ('Reach' and 'Words'), without

@@ -21,6 +21,8 @@ import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.listing.ReachCounts;
 
 /** 'What is searched': the rules of product.md, by example and against a plain loop. */
 class ReachTest {

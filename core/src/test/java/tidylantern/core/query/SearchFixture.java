@@ -26,6 +26,12 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.listing.ItemListing;
+import tidylantern.core.query.why.Explainer;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 
 /** A small site for tests of answers: items of the collection "posts" with title, body, tags, code and day. */
 public final class SearchFixture implements AutoCloseable {

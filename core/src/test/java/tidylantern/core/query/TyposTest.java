@@ -7,6 +7,8 @@ import org.apache.lucene.util.automaton.CharacterRunAutomaton;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tidylantern.core.query.words.Strength;
+import tidylantern.core.query.words.Typos;
 
 class TyposTest {
     private static boolean within(String typed, String word, int edits, boolean firstLetterFixed) {

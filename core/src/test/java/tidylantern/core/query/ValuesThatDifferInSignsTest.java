@@ -16,6 +16,8 @@ import tidylantern.core.design.Filter;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
 
 /** Values that differ only in signs are several, and what was written before they were goes on working. */
 class ValuesThatDifferInSignsTest {

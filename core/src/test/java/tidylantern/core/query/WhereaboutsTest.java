@@ -32,6 +32,10 @@ import tidylantern.core.place.FarApart;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.place.GazetteerFixture;
 import tidylantern.core.place.Position;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.query.words.Whereabouts;
 
 /** Where visitors are, and what is nearest to them. */
 class WhereaboutsTest {

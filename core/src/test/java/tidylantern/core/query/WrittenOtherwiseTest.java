@@ -14,6 +14,8 @@ import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words.PartOfWord;
 import tidylantern.core.design.Words.WordsNeeded;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.why.Explanation;
 
 /** Words written together or apart, and words with signs: 'Words' of product.md. */
 class WrittenOtherwiseTest {

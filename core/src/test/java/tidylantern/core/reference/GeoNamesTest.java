@@ -32,12 +32,12 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.Answer;
-import tidylantern.core.query.CompiledSearch;
-import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.SearchFixture;
-import tidylantern.core.query.Whereabouts;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.words.Whereabouts;
 
 /**
  * Filters over the 135,233 places of GeoNames in the package, against a plain loop over them. Nobody of this project

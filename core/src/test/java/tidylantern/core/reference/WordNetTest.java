@@ -35,11 +35,12 @@ import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.index.Stemming;
-import tidylantern.core.query.CategoryCounts;
-import tidylantern.core.query.CompiledSearch;
-import tidylantern.core.query.ItemFilter;
 import tidylantern.core.query.Ranking;
 import tidylantern.core.query.SearchEngine;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.CategoryCount;
+import tidylantern.core.query.listing.ItemFilter;
+import tidylantern.core.query.listing.ItemListing;
 
 /**
  * Answers over the 82,115 nouns of WordNet 3.0: words as titles, glosses as texts. Nobody of this project wrote them.
@@ -226,10 +227,10 @@ class WordNetTest {
             above(entry, new HashSet<>()).forEach(id -> below.computeIfAbsent(id, key -> new HashSet<>())
                     .add(entry.id()));
         }
-        List<CategoryCounts.Counted> counted =
-                CategoryCounts.of(index, new FieldKey("tree"), new ItemFilter(null, "", List.of()));
+        List<CategoryCount> counted =
+                new ItemListing(index).values(new FieldKey("tree"), new ItemFilter(null, "", List.of()));
         assertThat(counted).as("every path there is").hasSize(111_557);
-        for (CategoryCounts.Counted value : counted) {
+        for (CategoryCount value : counted) {
             String id = value.names().getLast().replaceAll(".* ", "");
             assertThat(value.count())
                     .as(value.value())

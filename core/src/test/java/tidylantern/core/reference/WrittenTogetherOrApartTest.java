@@ -28,9 +28,9 @@ import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.SiteIndex;
-import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.Ranking;
 import tidylantern.core.query.SearchEngine;
+import tidylantern.core.query.compiled.CompiledSearch;
 
 /**
  * The 623 nouns that WordNet 3.0 has both ways, 'air mail' and 'airmail': whoever types one finds an item that has only

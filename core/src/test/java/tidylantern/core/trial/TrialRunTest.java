@@ -15,8 +15,8 @@ import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
-import tidylantern.core.query.CompiledSearch;
 import tidylantern.core.query.SearchFixture;
+import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.trial.TrialReport.Change;
 import tidylantern.core.trial.TrialReport.Outcome;
 

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.core.query.CompiledSearch;
+import tidylantern.core.query.compiled.CompiledSearch;
 
 /**
  * The designs that are asked, each compiled once for the content of its site. A published version is one object for as

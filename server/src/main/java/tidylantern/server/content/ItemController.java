@@ -33,9 +33,9 @@ import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.index.IndexFields;
-import tidylantern.core.query.CategoryCounts;
-import tidylantern.core.query.ItemFilter;
-import tidylantern.core.query.ItemListing;
+import tidylantern.core.query.filter.CategoryCount;
+import tidylantern.core.query.listing.ItemFilter;
+import tidylantern.core.query.listing.ItemListing;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.core.type.TypeReference;
@@ -311,7 +311,7 @@ class ItemController {
         Collection known = contents.collection(site, collection);
         FieldKey key = contents.field(site, collection, field).key();
         String wanted = q.strip().toLowerCase(Locale.ROOT);
-        List<CategoryCounts.Counted> counted = indexes.values(site, key, new ItemFilter(known.key(), "", List.of()));
+        List<CategoryCount> counted = indexes.values(site, key, new ItemFilter(known.key(), "", List.of()));
         List<Value> values = counted.stream()
                 .filter(one ->
                         String.join(" ", one.names()).toLowerCase(Locale.ROOT).contains(wanted))

@@ -41,12 +41,12 @@ import tidylantern.core.place.Gazetteer;
 import tidylantern.core.proposal.NarrowingField;
 import tidylantern.core.proposal.NarrowingFields;
 import tidylantern.core.proposal.SearchProposal;
-import tidylantern.core.query.CategoryCounts;
-import tidylantern.core.query.CompiledSearch;
-import tidylantern.core.query.ItemFilter;
-import tidylantern.core.query.ItemListing;
 import tidylantern.core.query.SearchEngine;
-import tidylantern.core.query.VisitorQuery;
+import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.filter.CategoryCount;
+import tidylantern.core.query.listing.ItemFilter;
+import tidylantern.core.query.listing.ItemListing;
+import tidylantern.core.query.words.VisitorQuery;
 import tidylantern.server.operation.Standby;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.DiskRoom;
@@ -295,8 +295,8 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** Counts the items that a filter lets through by the values of a category field. */
-    public List<CategoryCounts.Counted> values(String site, FieldKey field, ItemFilter filter) {
-        return CategoryCounts.of(of(site), field, filter);
+    public List<CategoryCount> values(String site, FieldKey field, ItemFilter filter) {
+        return listing(site).values(field, filter);
     }
 
     /** The fields that visitors of a search could narrow by, in the order of the collections' fields. */

@@ -9,7 +9,7 @@ import tidylantern.core.design.DesignChange;
 import tidylantern.core.design.DesignChanges;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.core.query.CompiledSearch;
+import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.trial.Expectation;
 import tidylantern.core.trial.Trial;
 import tidylantern.core.trial.TrialReport;

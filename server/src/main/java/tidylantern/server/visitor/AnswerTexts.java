@@ -20,7 +20,7 @@ import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.design.text.VisitorTexts;
 import tidylantern.core.design.text.VisitorTexts.Spoken;
 import tidylantern.core.index.IndexFields;
-import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.server.text.Texts;
 
 /**

@@ -25,12 +25,12 @@ import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.StopWordLists;
 import tidylantern.core.proposal.NarrowingField;
-import tidylantern.core.query.CategoryCounts;
-import tidylantern.core.query.FilterAnswer;
-import tidylantern.core.query.FilterFigures;
-import tidylantern.core.query.ItemFilter;
-import tidylantern.core.query.ItemListing;
-import tidylantern.core.query.ReachCounts;
+import tidylantern.core.query.filter.CategoryCount;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.filter.FilterFigures;
+import tidylantern.core.query.listing.ItemFilter;
+import tidylantern.core.query.listing.ItemListing;
+import tidylantern.core.query.listing.ReachCounts;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
@@ -209,7 +209,7 @@ class OwnerReachController {
     @Operation(
             summary = "The values of a category field among the items that the draft reaches, with those above them.")
     @GetMapping("/searches/{key}/draft/filter-values")
-    List<CategoryCounts.Counted> filterValues(@PathVariable String key, @RequestParam String field) {
+    List<CategoryCount> filterValues(@PathVariable String key, @RequestParam String field) {
         Searches.Draft draft = searches.draft(key);
         if (!FieldKey.fits(field) || contents.of(draft.site()).kind(new FieldKey(field)) != FieldKind.CATEGORY) {
             throw Refusal.notFound("No collection has a field \"%s\" of kind category.".formatted(field));

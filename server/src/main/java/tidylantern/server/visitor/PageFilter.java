@@ -6,7 +6,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.Filter;
-import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.filter.FilterAnswer;
 
 /**
  * A filter as the hosted page draws it without script.

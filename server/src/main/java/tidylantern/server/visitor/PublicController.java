@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
-import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.server.design.EarlyLooks;
 import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.platform.Digests;

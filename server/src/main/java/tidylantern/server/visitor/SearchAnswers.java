@@ -28,10 +28,10 @@ import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.results.StartingList;
 import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.query.Answer;
-import tidylantern.core.query.FilterAnswer;
 import tidylantern.core.query.Hit;
-import tidylantern.core.query.Standing;
-import tidylantern.core.query.WithoutOne;
+import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.core.query.help.WithoutOne;
+import tidylantern.core.query.order.Standing;
 
 /** The shapes in which answers go out. */
 final class SearchAnswers {

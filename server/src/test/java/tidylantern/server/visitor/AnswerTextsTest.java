@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.core.design.Control;
 import tidylantern.core.design.text.Language;
 import tidylantern.core.design.text.VisitorTexts;
-import tidylantern.core.query.FilterAnswer;
+import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.server.text.Texts;
 
 /** What answers write goes by the language that is asked for and the search, not by the machine. */

@@ -1,0 +1,433 @@
+package tidylantern.core.query.filter;
+
+import java.io.IOException;
+import java.util.BitSet;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.apache.lucene.index.DocValues;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.SortedSetDocValues;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermInSetQuery;
+import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.util.BytesRef;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.design.Control;
+import tidylantern.core.design.Filter;
+import tidylantern.core.index.IndexFields;
+import tidylantern.core.query.compiled.DocumentCounting;
+import tidylantern.core.query.compiled.FilterPlan;
+import tidylantern.core.query.words.VisitorQuery;
+
+/**
+ * Values of a category field; a value stands for itself and all below it, unless the owner says otherwise of
+ * hand-picked ones.
+ */
+public final class CategoryFilter implements QueryFilter {
+    /** Fewer values cannot tell whether each is nearly one item's own; common practice. */
+    private static final int FEWEST_TO_TELL = 20;
+    /** Beyond this part of values that stand in one item alone, narrowing leads to that item; our own figure. */
+    private static final double MOST_ALONE = 0.8;
+
+    private final QueryFilter.Setting in;
+    private final Query reach;
+    private final FilterPlan plan;
+    private final Filter filter;
+    private final Control control;
+    private final CategoryNumbers numbers;
+    private final CategoryNumbers.Reading reading;
+    /** As large as the field has values, so not there before anything is to be counted. */
+    private @Nullable CategoryTally counting;
+
+    private @Nullable CategoryTally countingFound;
+    private final List<String> values;
+
+    CategoryFilter(FilterPlan plan, List<String> given, QueryFilter.Setting in) throws IOException {
+        this(plan, in, ignored -> given);
+    }
+
+    private CategoryFilter(FilterPlan plan, QueryFilter.Setting in, Function<CategoryFilter, List<String>> given)
+            throws IOException {
+        this.in = in;
+        this.plan = plan;
+        reach = in.search().reachIn(in.state());
+        control = Objects.requireNonNullElse(plan.filter().controlFor(FieldKind.CATEGORY), Control.LIST);
+        numbers = CategoryNumbers.of(in.state(), plan.filter().field());
+        Rules rules = in.state().kept(in.search(), plan, Rules.class, () -> Rules.of(plan.filter(), numbers));
+        filter = rules.filter();
+        reading = rules.reading();
+        values = given.apply(this).stream()
+                .flatMap(value -> Rules.today(value, numbers))
+                .map(filter.values()::standsFor)
+                .distinct()
+                .filter(value -> numbers.has(value) && filter.offers(value))
+                .limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES)
+                .toList();
+    }
+
+    /** With every value on offer ticked; of a tree those at the top, which stand for all below. */
+    static CategoryFilter ofAll(FilterPlan plan, QueryFilter.Setting in) throws IOException {
+        Filter filter = plan.filter();
+        return new CategoryFilter(
+                plan,
+                in,
+                made -> filter.picked() != null
+                        ? filter.picked()
+                        : IntStream.of(
+                                        filter.tree()
+                                                ? made.numbers.below(-1)
+                                                : IntStream.range(0, made.numbers.size())
+                                                        .toArray())
+                                .mapToObj(made.numbers::key)
+                                .sorted()
+                                .toList());
+    }
+
+    /** The owner's rules of the values as they hold for the values that there are in a state of the index. */
+    private record Rules(Filter filter, CategoryNumbers.Reading reading) {
+        static Rules of(Filter whole, CategoryNumbers numbers) {
+            Filter filter = withLivingTargets(withKeysOfToday(whole, numbers), numbers);
+            return new Rules(
+                    filter,
+                    new CategoryNumbers.Reading(
+                            filter.values().merged(),
+                            filter.picked() != null && !filter.values().withBelow()));
+        }
+
+        /** A design may name values by the keys that they had before signs counted in them. */
+        private static Filter withKeysOfToday(Filter whole, CategoryNumbers numbers) {
+            Filter.ValueRules rules = whole.values();
+            Stream<String> named = Stream.of(
+                            whole.except(),
+                            Objects.requireNonNullElse(whole.picked(), List.<String>of()),
+                            whole.labels().keySet(),
+                            rules.merged().keySet(),
+                            rules.merged().values(),
+                            rules.pictures().keySet())
+                    .flatMap(Collection::stream);
+            if (named.allMatch(key -> today(key, numbers).allMatch(key::equals))) {
+                return whole;
+            }
+            Map<String, String> merged = today(rules.merged(), numbers).entrySet().stream()
+                    .map(one -> Map.entry(
+                            one.getKey(),
+                            today(one.getValue(), numbers).findFirst().orElseThrow()))
+                    .filter(one -> !one.getKey().equals(one.getValue()))
+                    .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+            return whole.withExcept(whole.except().stream()
+                            .flatMap(key -> today(key, numbers))
+                            .toList())
+                    .withPicked(
+                            whole.picked() == null
+                                    ? null
+                                    : whole.picked().stream()
+                                            .flatMap(key -> today(key, numbers))
+                                            .toList())
+                    .withLabels(today(whole.labels(), numbers))
+                    .withValues(new Filter.ValueRules(
+                            rules.withBelow(),
+                            merged,
+                            rules.depth(),
+                            rules.searchFrom(),
+                            today(rules.pictures(), numbers)));
+        }
+
+        /** What a key stands for; one that no item has stands for itself. */
+        static Stream<String> today(String key, CategoryNumbers numbers) {
+            List<String> keys = numbers.today(key);
+            return keys.isEmpty() ? Stream.of(key) : keys.stream();
+        }
+
+        private static Map<String, String> today(Map<String, String> byKey, CategoryNumbers numbers) {
+            return byKey.entrySet().stream()
+                    .flatMap(one -> today(one.getKey(), numbers).map(key -> Map.entry(key, one.getValue())))
+                    .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one));
+        }
+
+        /** A value that no item has any more cannot take others in: they are themselves again until it comes back. */
+        private static Filter withLivingTargets(Filter whole, CategoryNumbers numbers) {
+            Filter.ValueRules rules = whole.values();
+            Map<String, String> living = rules.merged().entrySet().stream()
+                    .filter(one -> numbers.has(one.getValue()))
+                    .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+            return living.size() == rules.merged().size()
+                    ? whole
+                    : whole.withValues(new Filter.ValueRules(
+                            rules.withBelow(), living, rules.depth(), rules.searchFrom(), rules.pictures()));
+        }
+    }
+
+    @Override
+    public Filter filter() {
+        return filter;
+    }
+
+    @Override
+    public List<String> values() {
+        return values;
+    }
+
+    @Override
+    public List<String> said() {
+        return values.stream()
+                .map(value -> filter.labels()
+                        .getOrDefault(
+                                value, numbers.names(numbers.number(value)).getLast()))
+                .toList();
+    }
+
+    @Override
+    public boolean keepsOwn() {
+        return filter.several() == Filter.Several.ALL && !control.onlyOne();
+    }
+
+    @Override
+    public @Nullable Query passed() {
+        if (values.isEmpty()) {
+            return null;
+        }
+        if (reading.themselves()) {
+            return new FilterQuery(this);
+        }
+        BooleanQuery.Builder passed = new BooleanQuery.Builder();
+        for (String value : values) {
+            // Also what counts as it, or as something below it.
+            List<BytesRef> terms = Stream.concat(
+                            Stream.of(value),
+                            reading.merged().entrySet().stream()
+                                    .filter(one -> CategoryNumbers.withThoseAbove(one.getValue())
+                                            .anyMatch(value::equals))
+                                    .map(Map.Entry::getKey))
+                    .map(BytesRef::new)
+                    .toList();
+            passed.add(
+                    terms.size() == 1
+                            ? new TermQuery(new Term(IndexFields.values(filter.field()), terms.getFirst()))
+                            : new TermInSetQuery(IndexFields.values(filter.field()), terms),
+                    keepsOwn() ? Occur.FILTER : Occur.SHOULD);
+        }
+        return passed.build();
+    }
+
+    @Override
+    public DocumentTest passing(LeafReaderContext leaf) throws IOException {
+        Map<Integer, Integer> places = new HashMap<>();
+        BitSet wanted = new BitSet();
+        for (String value : values) {
+            wanted.set(numbers.number(value));
+            places.put(numbers.number(value), places.size());
+        }
+        CategoryNumbers.Paths read = numbers.paths(reading);
+        int[][] ofPaths = read.of(leaf);
+        int[] numberOf = read.numbers(leaf);
+        SortedSetDocValues paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+        boolean all = keepsOwn();
+        BitSet met = new BitSet();
+        return document -> {
+            if (!paths.advanceExact(document)) {
+                return false;
+            }
+            if (all) {
+                met.clear();
+            }
+            for (int left = paths.docValueCount(); left > 0; left--) {
+                for (int own : ofPaths[(int) paths.nextOrd()]) {
+                    int number = numberOf[own];
+                    if (wanted.get(number)) {
+                        if (!all) {
+                            return true;
+                        }
+                        met.set(Objects.requireNonNull(places.get(number)));
+                    }
+                }
+            }
+            return all && met.cardinality() == places.size();
+        };
+    }
+
+    @Override
+    public CategoryTally counting() throws IOException {
+        if (counting == null) {
+            counting = CategoryTally.of(numbers, filter.field(), reading);
+        }
+        return counting;
+    }
+
+    @Override
+    public @Nullable CategoryTally countingFound() throws IOException {
+        // Where the own ticks are kept in for the counts, these are those of the items found.
+        if (countingFound == null && filter.withoutResults() == Filter.WithoutResults.FOUND && !keepsOwn()) {
+            countingFound = CategoryTally.of(numbers, filter.field(), reading);
+        }
+        return countingFound;
+    }
+
+    @Override
+    public void prepare() throws IOException {
+        numbers.paths(reading);
+        numbers.inReach(reach, reading);
+        numbers.placesByName(in.language());
+    }
+
+    @Override
+    public FilterAnswer answer() throws IOException {
+        FilterValues.Offer offer = counted().offered();
+        return FilterAnswer.of(filter, control, offer.values(), offer.further());
+    }
+
+    @Override
+    public List<FilterAnswer.Offered> more(String below, String named) throws IOException {
+        return below.isEmpty() ? counted().named(named) : counted().below(below);
+    }
+
+    /** After everything has been counted. */
+    private FilterValues counted() throws IOException {
+        CategoryTally found = countingFound();
+        return new FilterValues(
+                filter,
+                numbers,
+                counting().counts(),
+                found == null ? counting().counts() : found.counts(),
+                numbers.inReach(reach, reading),
+                numbers.placesByName(in.language()),
+                values,
+                in.language());
+    }
+
+    @Override
+    public @Nullable CategoryFilter withOnly(String value) throws IOException {
+        CategoryFilter set = new CategoryFilter(plan, List.of(value), in);
+        return set.values.isEmpty() ? null : set;
+    }
+
+    @Override
+    public List<FilterAnswer.Offered> inReach() throws IOException {
+        int[] inReach = numbers.inReach(reach, reading);
+        int[] places = numbers.placesByName(in.language());
+        return new FilterValues(filter, numbers, inReach, inReach, inReach, places, List.of(), in.language())
+                .offered()
+                .values();
+    }
+
+    @Override
+    public Map<String, Long> timesChosen(MostChosen chosen) throws IOException {
+        CategoryNumbers.Paths read = numbers.paths(reading);
+        Map<String, Long> times = new HashMap<>();
+        new DocumentCounting() {
+            private int[][] here = {};
+            private int[] numberOf = {};
+            private @Nullable SortedSetDocValues paths;
+            private int base;
+
+            @Override
+            public void open(LeafReaderContext leaf) throws IOException {
+                here = read.of(leaf);
+                numberOf = read.numbers(leaf);
+                paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+                base = leaf.docBase;
+            }
+
+            @Override
+            public void count(int document) throws IOException {
+                if (paths == null || !paths.advanceExact(document)) {
+                    return;
+                }
+                long ofItem = chosen.times().getOrDefault(base + document, 0L);
+                Set<Integer> values = new HashSet<>();
+                for (int left = paths.docValueCount(); left > 0; left--) {
+                    IntStream.of(here[(int) paths.nextOrd()]).forEach(own -> values.add(numberOf[own]));
+                }
+                values.forEach(value -> times.merge(numbers.key(value), ofItem, Long::sum));
+            }
+        }.addAll(in.state().searcher(), chosen.documents());
+        return times;
+    }
+
+    @Override
+    public int onOffer() throws IOException {
+        return (int) offered(numbers.inReach(reach, reading)).count();
+    }
+
+    @Override
+    public boolean nearlyUnique() throws IOException {
+        int[] inReach = numbers.inReach(reach, reading);
+        BitSet below = new BitSet();
+        IntStream.range(0, numbers.size())
+                .forEach(number -> IntStream.of(numbers.below(number)).forEach(below::set));
+        int[] atTop = offered(inReach).filter(number -> !below.get(number)).toArray();
+        long alone = IntStream.of(atTop).filter(number -> inReach[number] == 1).count();
+        return atTop.length >= FEWEST_TO_TELL && alone > MOST_ALONE * atTop.length;
+    }
+
+    private IntStream offered(int[] inReach) {
+        return IntStream.range(0, numbers.size())
+                .filter(number -> inReach[number] > 0 && filter.offers(numbers.key(number)));
+    }
+
+    @Override
+    public FilterFigures.LeftOut leftOut() throws IOException {
+        int[] inReach = numbers.inReach(reach, CategoryNumbers.Reading.PLAIN);
+        BitSet off = new BitSet();
+        IntStream.range(0, numbers.size())
+                .filter(number -> inReach[number] > 0 && !isCovered(numbers.key(number)))
+                .forEach(off::set);
+        CategoryNumbers.Paths read = numbers.paths(CategoryNumbers.Reading.PLAIN);
+        int[] items = {0};
+        if (!off.isEmpty()) {
+            new DocumentCounting() {
+                private int[][] here = {};
+                private int[] numberOf = {};
+                private @Nullable SortedSetDocValues paths;
+
+                @Override
+                public void open(LeafReaderContext leaf) throws IOException {
+                    here = read.of(leaf);
+                    numberOf = read.numbers(leaf);
+                    paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+                }
+
+                @Override
+                public void count(int document) throws IOException {
+                    if (paths != null && paths.advanceExact(document)) {
+                        boolean holds = false;
+                        for (int left = paths.docValueCount(); left > 0; left--) {
+                            int[] path = here[(int) paths.nextOrd()];
+                            holds |= off.get(numberOf[path[path.length - 1]]);
+                        }
+                        items[0] += holds ? 1 : 0;
+                    }
+                }
+            }.addAll(in.state().searcher(), reach);
+        }
+        return new FilterFigures.LeftOut(
+                off.cardinality(),
+                items[0],
+                off.stream()
+                        .mapToObj(number -> String.join(" › ", numbers.names(number)))
+                        .sorted()
+                        .limit(FilterFigures.MOST_LISTED)
+                        .toList());
+    }
+
+    /** Whether an item with the value can be found by ticking something: it, what it counts as, or one above it. */
+    private boolean isCovered(String value) {
+        String stands = filter.values().standsFor(value);
+        return filter.picked() == null
+                ? !filter.excepts(stands)
+                : (filter.values().withBelow() ? CategoryNumbers.withThoseAbove(stands) : Stream.of(stands))
+                        .anyMatch(filter.picked()::contains);
+    }
+}

@@ -1,0 +1,172 @@
+package tidylantern.core.query.help;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.apache.lucene.index.MultiTerms;
+import org.apache.lucene.index.Terms;
+import org.apache.lucene.index.TermsEnum;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.util.BytesRef;
+import org.apache.lucene.util.StringHelper;
+import org.jspecify.annotations.Nullable;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
+import tidylantern.core.content.FieldValue;
+import tidylantern.core.content.Item;
+import tidylantern.core.design.FieldWeight;
+import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.WordForms;
+import tidylantern.core.query.filter.NarrowedQuery;
+import tidylantern.core.query.words.ReadQuery;
+import tidylantern.core.query.words.TypedText;
+
+/**
+ * Ways to go on with the word at hand: words of titles and category names that begin with it, those that most items
+ * hold first, and whole category names where they begin with it. Each finds something together with the words before
+ * it.
+ */
+public final class Completions {
+    static final int MOST = 3;
+    private static final int MOST_TRIED = 12;
+    private static final int MOST_LOOKED_AT = 10_000;
+
+    private final NarrowedQuery asked;
+    private final Set<FieldKey> sources = new LinkedHashSet<>();
+    private final List<FieldKey> searched;
+
+    public Completions(NarrowedQuery asked) {
+        this.asked = asked;
+        sources.add(FieldKey.TITLE);
+        asked.content().collections().stream()
+                .filter(collection -> asked.design().searched().contains(collection.key()))
+                .flatMap(collection -> collection.fields().stream())
+                .filter(field -> field.kind() == FieldKind.CATEGORY)
+                .map(Field::key)
+                .forEach(sources::add);
+        searched = asked.design().words().searched().stream()
+                .map(FieldWeight::field)
+                .toList();
+    }
+
+    /** Whole queries, at most {@link #MOST}; none where no word is at hand. */
+    public List<String> of() throws IOException {
+        List<ReadQuery.Part> parts = asked.read().parts();
+        TypedText typed = TypedText.of(asked.query().text(), asked.languages());
+        if (!asked.design().words().help().completions() || parts.isEmpty() || !typed.endsWithAWord()) {
+            return List.of();
+        }
+        TypedText.Spot atHand = typed.words().getLast();
+        boolean typedBefore = typed.words().stream()
+                        .filter(word -> word.folded().equals(atHand.folded()))
+                        .count()
+                > 1;
+        if (typedBefore
+                || !atHand.folded().equals(parts.getLast().match().typed())
+                || atHand.folded().chars().noneMatch(Character::isLetter)) {
+            return List.of();
+        }
+        String before = typed.text().substring(0, atHand.start());
+        List<String> completed = new ArrayList<>();
+        Set<String> offered = new HashSet<>();
+        for (String candidate : candidates(atHand.folded())) {
+            Set<String> forms = forms(candidate);
+            // Singular and plural of one word would take the room of another.
+            if (completed.size() == MOST || forms.stream().anyMatch(offered::contains)) {
+                continue;
+            }
+            String way =
+                    completed(before, candidate, candidate.equals(atHand.folded()), parts.subList(0, parts.size() - 1));
+            if (way != null && !completed.contains(way)) {
+                completed.add(way);
+                offered.addAll(forms);
+            }
+        }
+        return completed;
+    }
+
+    /** The likeliest first. */
+    private List<String> candidates(String start) throws IOException {
+        Map<String, Integer> documents = new HashMap<>();
+        BytesRef prefix = new BytesRef(start);
+        for (FieldKey source : sources) {
+            Terms terms = MultiTerms.getTerms(asked.searcher().getIndexReader(), IndexFields.words(source));
+            TermsEnum found = terms == null ? null : terms.iterator();
+            if (found == null || found.seekCeil(prefix) == TermsEnum.SeekStatus.END) {
+                continue;
+            }
+            int left = MOST_LOOKED_AT;
+            for (BytesRef term = found.term();
+                    term != null && StringHelper.startsWith(term, prefix) && left > 0;
+                    term = found.next(), left--) {
+                documents.merge(term.utf8ToString(), found.docFreq(), Integer::sum);
+            }
+        }
+        return documents.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())
+                        .thenComparing(Map.Entry.comparingByKey()))
+                .limit(MOST_TRIED)
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    private Set<String> forms(String word) {
+        Set<String> forms = new HashSet<>(Set.of(word));
+        WordForms.wordsOf(word, asked.languages()).forEach(one -> forms.addAll(one.stems()));
+        return forms;
+    }
+
+    private @Nullable String completed(String before, String word, boolean complete, List<ReadQuery.Part> others)
+            throws IOException {
+        BooleanQuery.Builder together = new BooleanQuery.Builder()
+                .add(asked.read().reach(), Occur.FILTER)
+                .add(NarrowedQuery.holding(word, sources), Occur.FILTER);
+        others.forEach(part -> together.add(part.query(), Occur.FILTER));
+        Query with = together.build();
+        Item item = asked.anyOf(with, sources);
+        if (item == null) {
+            return null;
+        }
+        String category = categoryBeginningWith(word, item);
+        if (category != null && asked.with(before + category).findsSomething()) {
+            return before + category;
+        }
+        if (complete
+                || asked.anyOf(
+                                new BooleanQuery.Builder()
+                                        .add(with, Occur.FILTER)
+                                        .add(NarrowedQuery.holding(word, searched), Occur.FILTER)
+                                        .build(),
+                                Set.of())
+                        == null) {
+            return null;
+        }
+        return before + asked.asWritten(word, item, sources);
+    }
+
+    private @Nullable String categoryBeginningWith(String word, Item item) {
+        for (FieldKey source : sources) {
+            if (item.values().get(source) instanceof FieldValue.Categories categories) {
+                for (String name : categories.paths().stream()
+                        .flatMap(path -> path.names().stream())
+                        .toList()) {
+                    TypedText words = TypedText.of(name, asked.languages());
+                    if (words.words().size() > 1
+                            && words.words().getFirst().folded().equals(word)) {
+                        return name;
+                    }
+                }
+            }
+        }
+        return null;
+    }
+}
