@@ -89,8 +89,7 @@ public final class CategoryFilter implements QueryFilter {
                         : IntStream.of(
                                         filter.tree()
                                                 ? made.numbers.below(-1)
-                                                : IntStream.range(0, made.numbers.size())
-                                                        .toArray())
+                                                : made.numbers.numbers().toArray())
                                 .mapToObj(made.numbers::key)
                                 .sorted()
                                 .toList());

@@ -1,14 +1,12 @@
 package tidylantern.core.query.filter;
 
 import java.io.IOException;
-import java.text.CollationKey;
-import java.text.Collator;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.apache.lucene.index.LeafReaderContext;
@@ -26,80 +24,69 @@ import tidylantern.core.index.PartFigures;
 public final class CategoryNumbers {
     private final IndexState state;
     private final FieldKey field;
-    private final Map<String, Integer> numbers = new HashMap<>();
-    private final List<String> keys = new ArrayList<>();
-    private final List<List<String>> names;
-    /** By former key, where it is none of today's: the values that had it. */
-    private final Map<String, List<Integer>> former = new HashMap<>();
-    /** By number: the numbers of the values right below; the last entry: those at the top. */
-    private final int[][] below;
+    private final ValueNumbers all;
+    private final ValueNumbers.Snapshot values;
+    /** By number: whether any item has the value. */
+    private final boolean[] living;
 
-    private CategoryNumbers(IndexState state, FieldKey field) throws IOException {
+    private final int howManyLive;
+    /** By number, of each value the spelling that most items have; null for those that none has. */
+    private final List<@Nullable List<String>> names;
+
+    private final ValueNumbers.Below below;
+
+    private CategoryNumbers(IndexState state, FieldKey field, ValueNumbers all) throws IOException {
         this.state = state;
         this.field = field;
-        Spellings spellings = new Spellings();
-        List<List<Integer>> children = new ArrayList<>();
-        List<Integer> top = new ArrayList<>();
+        this.all = all;
+        List<ValueNumbers.OfPart> parts = new ArrayList<>();
         for (LeafReaderContext leaf : state.parts()) {
-            PartPaths part = PartPaths.of(state, leaf, field);
-            int[] items = part.items(state, leaf, field);
-            boolean[] living = new boolean[part.values().size()];
-            for (int i = 0; i < items.length; i++) {
-                living[part.spellings().get(i).value()] |= items[i] > 0;
-            }
-            int[] numberOf = new int[living.length];
-            for (int i = 0; i < living.length; i++) {
-                // What none but deleted documents have is no value any more. What has one has those above it, too.
-                if (living[i]) {
-                    PartPaths.Value value = part.values().get(i);
-                    numberOf[i] = numbers.computeIfAbsent(value.key(), key -> {
-                        keys.add(key);
-                        children.add(new ArrayList<>());
-                        (value.above() < 0 ? top : children.get(numberOf[value.above()])).add(keys.size() - 1);
-                        return keys.size() - 1;
-                    });
-                }
-            }
-            for (int i = 0; i < items.length; i++) {
-                if (items[i] > 0) {
-                    PartPaths.Spelling one = part.spellings().get(i);
-                    spellings.add(numberOf[one.value()], one, items[i]);
-                }
-            }
+            parts.add(all.of(state, leaf));
         }
-        children.add(top);
-        below = children.stream()
-                .map(some -> some.stream().mapToInt(Integer::intValue).toArray())
-                .toArray(int[][]::new);
-        names = spellings.mostFrequent(keys.size());
-        spellings.former.forEach((key, having) -> {
-            if (!numbers.containsKey(key)) {
-                former.put(key, having.stream().distinct().toList());
-            }
-        });
+        values = all.snapshot();
+        living = new boolean[values.size()];
+        Map<Integer, int[]> several = new HashMap<>();
+        for (LeafReaderContext leaf : state.parts()) {
+            count(PartPaths.of(state, leaf, field), parts.get(leaf.ord), PartPaths.items(state, leaf, field), several);
+        }
+        names = names(several);
+        below = values.below(living);
+        howManyLive = (int) names.stream().filter(Objects::nonNull).count();
     }
 
-    /** How the values are written, in all parts together. */
-    private static final class Spellings {
-        private final Map<Integer, Map<List<String>, Integer>> items = new HashMap<>();
-        private final Map<String, List<Integer>> former = new HashMap<>();
-
-        void add(int number, PartPaths.Spelling one, int having) {
-            items.computeIfAbsent(number, any -> new HashMap<>()).merge(one.names(), having, Integer::sum);
-            former.computeIfAbsent(one.former(), any -> new ArrayList<>()).add(number);
+    /** @param several of values that are written in several ways, how many items have each */
+    private void count(PartPaths part, ValueNumbers.OfPart numbers, int[] items, Map<Integer, int[]> several) {
+        for (int i = 0; i < items.length; i++) {
+            if (items[i] == 0) {
+                continue;
+            }
+            int number = numbers.values()[part.spellings().get(i).value()];
+            living[number] = true;
+            int ways = values.spellings(number).size();
+            if (ways > 1) {
+                several.computeIfAbsent(number, any -> new int[ways])[numbers.spelling(i)] += items[i];
+            }
         }
+    }
 
-        /** Each value by the spelling that most items have. */
-        List<List<String>> mostFrequent(int values) {
-            Comparator<Map.Entry<List<String>, Integer>> better = Map.Entry.<List<String>, Integer>comparingByValue()
-                    .thenComparing(one -> String.join("/", one.getKey()), Comparator.reverseOrder());
-            return IntStream.range(0, values)
-                    .mapToObj(number -> items.getOrDefault(number, Map.of()).entrySet().stream()
-                            .max(better)
-                            .orElseThrow()
-                            .getKey())
-                    .toList();
+    private List<@Nullable List<String>> names(Map<Integer, int[]> several) {
+        List<@Nullable List<String>> made = new ArrayList<>(living.length);
+        for (int number = 0; number < living.length; number++) {
+            List<List<String>> spellings = values.spellings(number);
+            int[] items = several.get(number);
+            made.add(!living[number] ? null : items == null ? spellings.getFirst() : mostFrequent(spellings, items));
         }
+        return made;
+    }
+
+    /** Of as many, the first by its letters. */
+    private static List<String> mostFrequent(List<List<String>> spellings, int[] items) {
+        return IntStream.range(0, items.length)
+                .boxed()
+                .max(Comparator.<Integer>comparingInt(at -> items[at])
+                        .thenComparing(at -> String.join("/", spellings.get(at)), Comparator.reverseOrder()))
+                .map(spellings::get)
+                .orElseThrow();
     }
 
     /**
@@ -107,13 +94,20 @@ public final class CategoryNumbers {
      * before; none for one unheard of.
      */
     List<String> today(String key) {
-        return numbers.containsKey(key)
+        return has(key)
                 ? List.of(key)
-                : former.getOrDefault(key, List.of()).stream().map(keys::get).toList();
+                : all.former(key).stream()
+                        .filter(number -> number < living.length && living[number])
+                        .map(values::key)
+                        .toList();
     }
 
     public static CategoryNumbers of(IndexState state, FieldKey field) throws IOException {
-        return state.kept(new OfField(field), CategoryNumbers.class, () -> new CategoryNumbers(state, field));
+        return state.kept(new OfField(field), CategoryNumbers.class, () -> {
+            CategoryNumbers made = new CategoryNumbers(state, field, ValueNumbers.of(state, field));
+            ValueNumbers anew = ValueNumbers.of(state, field, made.howManyLive);
+            return anew == made.all ? made : new CategoryNumbers(state, field, anew);
+        });
     }
 
     private record OfField(FieldKey field) {}
@@ -138,7 +132,7 @@ public final class CategoryNumbers {
             return parts.get(part.ord).ofPaths();
         }
 
-        /** What the part's own numbers are in the whole index; -1 for a value of none but deleted items. */
+        /** What the part's own numbers are in the whole index. Not to be written to. */
         int[] numbers(LeafReaderContext part) {
             return numbers.get(part.ord);
         }
@@ -146,17 +140,27 @@ public final class CategoryNumbers {
 
     Paths paths(Reading reading) throws IOException {
         return state.kept(reading, new PathsOf(field), Paths.class, () -> {
-            Paths all = new Paths();
+            Paths paths = new Paths();
             for (LeafReaderContext part : state.parts()) {
                 PartPaths.Counted counted = PartPaths.counted(state, part, field, reading);
-                all.parts.add(counted);
-                all.numbers.add(counted.keys().stream().mapToInt(this::number).toArray());
+                paths.parts.add(counted);
+                paths.numbers.add(
+                        reading.equals(Reading.PLAIN)
+                                ? all.of(state, part).values()
+                                : state.ofPart(
+                                        part,
+                                        reading,
+                                        new NumbersOf(all),
+                                        int[].class,
+                                        () -> all.numbers(counted.keys())));
             }
-            return all;
+            return paths;
         });
     }
 
     private record PathsOf(FieldKey field) {}
+
+    private record NumbersOf(ValueNumbers numbers) {}
 
     /**
      * By number, how many items that a query finds have the value; not to be written to.
@@ -202,14 +206,15 @@ public final class CategoryNumbers {
         return Stream.iterate(value, one -> !one.isEmpty(), one -> one.substring(0, Math.max(0, one.lastIndexOf('/'))));
     }
 
-    /** The values right below a value; those at the top for -1. Not to be written to. */
+    /** The values right below a value; those at the top for -1. */
     int[] below(int number) {
-        return below[number < 0 ? below.length - 1 : number];
+        return below.of(number);
     }
 
     /** -1 for a value that no item has. */
     int number(String key) {
-        return numbers.getOrDefault(key, -1);
+        int number = all.number(key);
+        return number >= 0 && number < living.length && living[number] ? number : -1;
     }
 
     /**
@@ -217,70 +222,39 @@ public final class CategoryNumbers {
      * the same place. Not to be written to.
      */
     int[] placesByName(String language) throws IOException {
-        ByName key = new ByName(field, language);
-        return state.kept(key, int[].class, () -> state.lasting(key, NameOrder.class, () -> new NameOrder(language))
-                .places(names));
+        return state.kept(new ByName(field, language), int[].class, () -> all.order(language)
+                .places(names.stream()
+                        .<@Nullable String>map(one -> one == null ? null : one.getLast())
+                        .toList()));
     }
 
     private record ByName(FieldKey field, String language) {}
 
-    /** The order of a field's names, from one state to the next: names seldom change, and comparing them is dear. */
-    private static final class NameOrder {
-        private final Collator collator;
-        private Map<String, CollationKey> sortable = Map.of();
-        private @Nullable List<List<String>> names;
-        private int[] places = {};
-
-        NameOrder(String language) {
-            collator = Collator.getInstance(Locale.forLanguageTag(language));
-        }
-
-        synchronized int[] places(List<List<String>> now) {
-            if (!now.equals(names)) {
-                Map<String, CollationKey> known = sortable;
-                Map<String, CollationKey> next = new HashMap<>();
-                CollationKey[] keys = now.stream()
-                        .map(name -> next.computeIfAbsent(name.getLast(), last -> {
-                            CollationKey before = known.get(last);
-                            return before == null ? collator.getCollationKey(last) : before;
-                        }))
-                        .toArray(CollationKey[]::new);
-                places = places(keys);
-                sortable = next;
-                names = now;
-            }
-            return places;
-        }
-
-        private static int[] places(CollationKey[] keys) {
-            Integer[] order = IntStream.range(0, keys.length)
-                    .boxed()
-                    .sorted(Comparator.comparing(number -> keys[number]))
-                    .toArray(Integer[]::new);
-            int[] places = new int[order.length];
-            for (int at = 1; at < order.length; at++) {
-                places[order[at]] =
-                        places[order[at - 1]] + (keys[order[at]].compareTo(keys[order[at - 1]]) == 0 ? 0 : 1);
-            }
-            return places;
-        }
-    }
-
     boolean has(String key) {
-        return numbers.containsKey(key);
+        return number(key) >= 0;
     }
 
-    /** How many values there are; their numbers are 0 to one less. */
+    /** The numbers of values are 0 to one less; of some no item has any. */
     int size() {
-        return keys.size();
+        return living.length;
+    }
+
+    /** How many values items have. */
+    int howMany() {
+        return howManyLive;
+    }
+
+    /** The numbers of the values that items have. */
+    IntStream numbers() {
+        return IntStream.range(0, living.length).filter(number -> living[number]);
     }
 
     String key(int number) {
-        return keys.get(number);
+        return values.key(number);
     }
 
-    /** From the top; where a value is written in several ways, the most frequent. */
+    /** From the top; where a value is written in several ways, the most frequent. Of one that any item has. */
     List<String> names(int number) {
-        return names.get(number);
+        return Objects.requireNonNull(names.get(number));
     }
 }

@@ -164,7 +164,7 @@ public final class FilterValues {
                             number,
                             label(number),
                             below,
-                            below > 0 && (numbers.size() <= MOST_WHOLE || open.contains(number))
+                            below > 0 && (numbers.howMany() <= MOST_WHOLE || open.contains(number))
                                     ? cut(level(number))
                                     : List.of());
                 })

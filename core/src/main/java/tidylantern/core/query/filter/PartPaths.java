@@ -90,27 +90,25 @@ public final class PartPaths {
     private record OfField(FieldKey field) {}
 
     /** By spelling: how many documents that are not deleted write it so, it or something below it. */
-    int[] items(IndexState state, LeafReaderContext part, FieldKey field) throws IOException {
-        int[] ofPaths = state.ofPart(part, MatchAllDocsQuery.INSTANCE, new Items(field), int[].class, new Items(field));
-        int[] items = new int[spellings.size()];
-        for (int path = 0; path < ofPaths.length; path++) {
-            for (int spelling : spellingsOfPaths[path]) {
-                items[spelling] += ofPaths[path];
-            }
-        }
-        return items;
+    static int[] items(IndexState state, LeafReaderContext part, FieldKey field) throws IOException {
+        Items items = new Items(state, field);
+        return state.ofPart(part, MatchAllDocsQuery.INSTANCE, new ItemsOf(field), int[].class, items);
     }
 
-    /** By path: how many documents have it. */
-    private record Items(FieldKey field) implements PartFigures<int[]> {
+    private record ItemsOf(FieldKey field) {}
+
+    private record Items(IndexState state, FieldKey field) implements PartFigures<int[]> {
         @Override
         public int[] over(LeafReaderContext part, DocIdSetIterator documents) throws IOException {
+            PartPaths known = of(state, part, field);
             SortedSetDocValues paths = DocValues.getSortedSet(part.reader(), IndexFields.paths(field));
-            int[] items = new int[Math.toIntExact(paths.getValueCount())];
+            int[] items = new int[known.spellings.size()];
             while (documents.nextDoc() != DocIdSetIterator.NO_MORE_DOCS) {
                 if (paths.advanceExact(documents.docID())) {
                     for (int left = paths.docValueCount(); left > 0; left--) {
-                        items[(int) paths.nextOrd()]++;
+                        for (int spelling : known.spellingsOfPaths[(int) paths.nextOrd()]) {
+                            items[spelling]++;
+                        }
                     }
                 }
             }
