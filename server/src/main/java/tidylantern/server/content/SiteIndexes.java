@@ -11,9 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
@@ -24,6 +21,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
+import org.springframework.scheduling.TaskScheduler;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.util.FileSystemUtils;
 import tidylantern.core.content.Collection;
@@ -52,7 +51,6 @@ import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
-import tidylantern.server.platform.Repeating;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.site.Sites;
 import tools.jackson.databind.json.JsonMapper;
@@ -65,8 +63,8 @@ import tools.jackson.databind.json.JsonMapper;
 public class SiteIndexes implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(SiteIndexes.class);
     private static final int BATCH = 500;
-    private static final Duration BETWEEN_COMMITS = Duration.ofSeconds(5);
-    private static final int SECONDS_TO_GAZETTEER = 20;
+    private static final String BETWEEN_COMMITS = "5s";
+    private static final Duration BEFORE_GAZETTEER = Duration.ofSeconds(20);
     /** Of a batch of items that cannot be indexed, so many are named in the log. */
     private static final int MOST_LOGGED = 20;
 
@@ -81,6 +79,7 @@ public class SiteIndexes implements SmartLifecycle {
     private final Gazetteer gazetteer;
     private final Clock clock;
     private final CompiledSearches compiled;
+    private final TaskScheduler scheduler;
     private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
@@ -90,8 +89,6 @@ public class SiteIndexes implements SmartLifecycle {
 
     private final Map<String, Object> turns = new ConcurrentHashMap<>();
     private volatile boolean running;
-    private final ScheduledExecutorService commits = Executors.newSingleThreadScheduledExecutor(
-            Thread.ofPlatform().name("index-commits").daemon().factory());
 
     SiteIndexes(
             ContentStore store,
@@ -104,7 +101,9 @@ public class SiteIndexes implements SmartLifecycle {
             DiskRoom room,
             Gazetteer gazetteer,
             Clock clock,
-            CompiledSearches compiled) {
+            CompiledSearches compiled,
+            TaskScheduler scheduler) {
+        this.scheduler = scheduler;
         this.store = store;
         this.contents = contents;
         this.sites = sites;
@@ -140,8 +139,8 @@ public class SiteIndexes implements SmartLifecycle {
             begin(site.key());
         }
         // Once the start is over, which waits for nothing; the first visitor who names a town would wait for it.
-        var unused = commits.schedule(gazetteer::size, SECONDS_TO_GAZETTEER, TimeUnit.SECONDS);
-        Repeating.every(BETWEEN_COMMITS, commits, "Bringing indexes onto the disk", this::commitAll);
+        var unused = scheduler.schedule(
+                gazetteer::size, scheduler.getClock().instant().plus(BEFORE_GAZETTEER));
     }
 
     /** One site's trouble is its own: the service starts, other sites answer, and this one is tried again and again. */
@@ -156,7 +155,7 @@ public class SiteIndexes implements SmartLifecycle {
             LOG.error(
                     "The site {} cannot be brought up to date; it will be tried again every {} seconds. Its items are safe in the database.",
                     site,
-                    BETWEEN_COMMITS.toSeconds(),
+                    BETWEEN_COMMITS,
                     failure);
         }
     }
@@ -323,7 +322,8 @@ public class SiteIndexes implements SmartLifecycle {
             return;
         }
         if (warmed.add(site)) {
-            commits.execute(() -> warmQuietly(site));
+            var unused = scheduler.schedule(
+                    () -> warmQuietly(site), scheduler.getClock().instant());
         }
     }
 
@@ -462,8 +462,9 @@ public class SiteIndexes implements SmartLifecycle {
         }
     }
 
-    private void commitAll() {
-        if (room.low()) {
+    @Scheduled(initialDelayString = BETWEEN_COMMITS, fixedDelayString = BETWEEN_COMMITS)
+    void commitAll() {
+        if (!running || room.low()) {
             // An index that fails to write is broken; what it has not written yet, the database has.
             return;
         }
@@ -511,7 +512,6 @@ public class SiteIndexes implements SmartLifecycle {
     @Override
     public void stop() {
         running = false;
-        commits.shutdown();
         Set.copyOf(indexes.keySet()).forEach(this::close);
     }
 }

@@ -1,19 +1,16 @@
 package tidylantern.server.insight;
 
-import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.dao.DataAccessException;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.server.operation.ChangeGate;
-import tidylantern.server.platform.Repeating;
 
 /**
  * How often visitors do something with a search: a text that says what, and a number, and nothing about who did it.
@@ -23,13 +20,11 @@ abstract class VisitorCounts implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(VisitorCounts.class);
     private static final int MOST_UNWRITTEN = 10_000;
     private static final int MOST_KEPT = 20_000;
-    private static final Duration BETWEEN_WRITES = Duration.ofSeconds(5);
 
     private final CountStore store;
     private final TransactionTemplate transaction;
     private final ChangeGate gate;
     private final String what;
-    private final ScheduledExecutorService writes;
     private Map<Done, Long> unwritten = new HashMap<>();
     private volatile boolean running;
 
@@ -39,8 +34,6 @@ abstract class VisitorCounts implements SmartLifecycle {
         this.gate = gate;
         this.store = store;
         this.transaction = transaction;
-        writes = Executors.newSingleThreadScheduledExecutor(
-                Thread.ofPlatform().name("counts-of-" + what).daemon().factory());
     }
 
     private record Done(String search, String text) {}
@@ -89,7 +82,8 @@ abstract class VisitorCounts implements SmartLifecycle {
         });
     }
 
-    private void writeQuietly() {
+    @Scheduled(initialDelayString = "5s", fixedDelayString = "5s")
+    final void writeQuietly() {
         try {
             write();
         } catch (DataAccessException | TransactionException failure) {
@@ -101,13 +95,11 @@ abstract class VisitorCounts implements SmartLifecycle {
     @Override
     public final void start() {
         running = true;
-        Repeating.every(BETWEEN_WRITES, writes, "Writing counts of " + what, this::writeQuietly);
     }
 
     @Override
     public final void stop() {
         running = false;
-        writes.shutdown();
         writeQuietly();
     }
 

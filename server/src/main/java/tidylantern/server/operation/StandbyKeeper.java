@@ -1,30 +1,24 @@
 package tidylantern.server.operation;
 
 import java.io.IOException;
-import java.time.Duration;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.Rearranged;
-import tidylantern.server.platform.Repeating;
 
 /** Keeps what is known of the database beside the indexes, some seconds after each change. */
 @Component
 class StandbyKeeper implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(StandbyKeeper.class);
-    private static final Duration BETWEEN = Duration.ofSeconds(5);
 
     private final Standby standby;
     private final ChangeGate gate;
     private final DiskRoom room;
     private final DatabaseStore database;
-    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(
-            Thread.ofPlatform().name("standby").daemon().factory());
     private int kept = -1;
     private volatile boolean running;
 
@@ -38,10 +32,10 @@ class StandbyKeeper implements SmartLifecycle {
     @Override
     public void start() {
         running = true;
-        Repeating.every(BETWEEN, thread, "Keeping what is known of the database", this::keepQuietly);
     }
 
-    private void keepQuietly() {
+    @Scheduled(initialDelayString = "5s", fixedDelayString = "5s")
+    void keepQuietly() {
         try {
             keep();
         } catch (IOException | RuntimeException failure) {
@@ -69,7 +63,6 @@ class StandbyKeeper implements SmartLifecycle {
     @Override
     public void stop() {
         running = false;
-        thread.shutdown();
         keepQuietly();
     }
 

@@ -1,43 +1,31 @@
 package tidylantern.server.operation;
 
 import java.io.IOException;
-import java.time.Duration;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.context.SmartLifecycle;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Refusal;
-import tidylantern.server.platform.Repeating;
 
 /**
  * Every hour: whoever has something to tidy up does so, and the database file is made smaller where that is worth it.
  */
 @Component
-class Upkeep implements SmartLifecycle {
+class Upkeep {
     private static final Logger LOG = LoggerFactory.getLogger(Upkeep.class);
 
     private final Copies copies;
     private final ApplicationEventPublisher events;
-    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(
-            Thread.ofPlatform().name("upkeep").daemon().factory());
-    private volatile boolean running;
 
     Upkeep(Copies copies, ApplicationEventPublisher events) {
         this.copies = copies;
         this.events = events;
     }
 
-    @Override
-    public void start() {
-        running = true;
-        Repeating.every(Duration.ofHours(1), thread, "What is done every hour", this::hourQuietly);
-    }
-
-    private void hourQuietly() {
+    @Scheduled(initialDelayString = "1h", fixedDelayString = "1h")
+    void hour() {
         try {
             events.publishEvent(new EveryHour());
         } catch (RuntimeException failure) {
@@ -54,16 +42,5 @@ class Upkeep implements SmartLifecycle {
         } catch (IOException | RuntimeException failure) {
             LOG.warn("The database file could not be made smaller", failure);
         }
-    }
-
-    @Override
-    public void stop() {
-        running = false;
-        thread.shutdownNow();
-    }
-
-    @Override
-    public boolean isRunning() {
-        return running;
     }
 }

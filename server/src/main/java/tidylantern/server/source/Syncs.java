@@ -8,7 +8,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -18,13 +17,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.http.HttpStatus;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.mapping.Mapper;
@@ -36,7 +34,6 @@ import tidylantern.server.content.SiteContents;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.Refusal;
-import tidylantern.server.platform.Repeating;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.platform.SomeNames;
 import tidylantern.server.site.Sites;
@@ -54,7 +51,6 @@ public class Syncs implements SmartLifecycle {
     private static final int AT_ONCE_OF_A_SITE = 2;
     private static final int KEPT = 50;
     private static final int MILLIS_TO_END = 10_000;
-    private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(20);
 
     private final SourceStore store;
     private final Sources sources;
@@ -69,8 +65,6 @@ public class Syncs implements SmartLifecycle {
     private final JsonMapper json;
     private final Map<Long, Running> running = new ConcurrentHashMap<>();
     private final SiteTurns turns = new SiteTurns(AT_ONCE, AT_ONCE_OF_A_SITE);
-    private final ScheduledExecutorService schedule = Executors.newSingleThreadScheduledExecutor(
-            Thread.ofPlatform().name("sync-schedule").daemon().factory());
     private volatile boolean started;
 
     Syncs(
@@ -162,7 +156,6 @@ public class Syncs implements SmartLifecycle {
         if (gate.objection() == null) {
             endThoseCutOff();
         }
-        Repeating.every(BETWEEN_LOOKS, schedule, "Running the sources whose time has come", this::runDue);
     }
 
     private void endThoseCutOff() {
@@ -181,7 +174,6 @@ public class Syncs implements SmartLifecycle {
     @Override
     public void stop() {
         started = false;
-        schedule.shutdownNow();
         running.values().forEach(one -> one.stop = true);
         // Whoever waits for an answer need not wait for its end.
         readers.stop();
@@ -194,8 +186,9 @@ public class Syncs implements SmartLifecycle {
         }
     }
 
-    private void runDue() {
-        if (gate.objection() != null) {
+    @Scheduled(initialDelayString = "20s", fixedDelayString = "20s")
+    void runDue() {
+        if (!started || gate.objection() != null) {
             // Their time comes again.
             return;
         }
