@@ -3,11 +3,13 @@ import { useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { useRouter } from 'vue-router'
 import type { Site } from '../../shared/contract'
+import { useAccess } from '../kit/useAccess'
 import { useAttempt } from '../kit/useAttempt'
 import { api } from '../ownerApi'
 
 /** Says on all pages of the sample site what it is, and throws it away. */
 const { site } = defineProps<{ site: Site }>()
+const { runs } = useAccess(() => site.key)
 const router = useRouter()
 const queries = useQueryClient()
 const { busy, wrong, attempt } = useAttempt()
@@ -24,7 +26,15 @@ const throwAway = () =>
     <i class="pi pi-compass" aria-hidden="true" />
     <span>This is the sample site: made up, to try things with.</span>
     <a :href="`${site.address}/`" target="_blank" rel="noopener">See its pages</a>
-    <Button label="Throw it away" size="small" severity="secondary" outlined :loading="busy" @click="throwAway" />
+    <Button
+      v-if="runs"
+      label="Throw it away"
+      size="small"
+      severity="secondary"
+      outlined
+      :loading="busy"
+      @click="throwAway"
+    />
     <span v-if="wrong" class="wrong" role="alert">{{ wrong }}</span>
   </aside>
 </template>

@@ -6,6 +6,7 @@ import { useInstallation } from '../features/site/useInstallation'
 import { formatSize } from '../kit/format'
 import RemarkLine from '../kit/RemarkLine.vue'
 import { useKeys } from '../kit/useSingleKeys'
+import { useAccess } from '../kit/useAccess'
 import { api } from '../ownerApi'
 import GoAnywhere from './GoAnywhere.vue'
 import KeysDialog from './KeysDialog.vue'
@@ -22,6 +23,7 @@ const page = computed(() => {
   const { params, query } = route
   return [site, params.search, params.source, query.kind, query.at, query.copy].join(' ')
 })
+const { role } = useAccess(() => site)
 const installation = useInstallation()
 const notice = computed(() => {
   const now = installation.value
@@ -49,6 +51,10 @@ useKeys({
     <SiteHeader :site="site" @go="going = true" @keys="keys = true" />
     <div id="content" class="content" tabindex="-1">
       <SampleBar v-if="here?.sample" :site="here" />
+      <p v-if="role === 'viewer'" class="viewer">
+        <i class="pi pi-eye" aria-hidden="true" />
+        You look at this site. Its editors and owners change it.
+      </p>
       <div v-if="notice" class="notice">
         <RemarkLine bad>{{ notice }}</RemarkLine>
       </div>
@@ -89,6 +95,16 @@ useKeys({
 }
 .content:focus {
   outline: 0;
+}
+.viewer {
+  margin: 0;
+  padding: 8px 24px;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 13.5px;
+  background: var(--lamp-wash);
+  border-bottom: 1px solid var(--line);
 }
 .notice {
   margin: 16px 24px 0;

@@ -9,6 +9,8 @@ declare module 'vue-router' {
     title?: string
     /** Shown without a session. */
     open?: boolean
+    /** Shown with a session and without one. */
+    invites?: boolean
   }
 }
 
@@ -21,6 +23,11 @@ export const router = createRouter({
       path: '/sign-in',
       component: () => import('../features/entrance/SignInPage.vue'),
       meta: { open: true, title: 'Sign in' },
+    },
+    {
+      path: '/invited',
+      component: () => import('../features/entrance/InvitedPage.vue'),
+      meta: { invites: true, title: 'An invitation' },
     },
     {
       path: '/first-start',
@@ -119,6 +126,7 @@ router.beforeEach(async to => {
   try {
     const now = await session.know()
     if (now.firstStart) return to.path === '/first-start' || '/first-start'
+    if (to.meta.invites) return true
     if (now.name === null)
       return to.meta.open && to.path !== '/first-start'
         ? true

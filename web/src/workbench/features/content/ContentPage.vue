@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { counted } from '../../kit/format'
 import LoadFailure from '../../kit/LoadFailure.vue'
+import { useAccess } from '../../kit/useAccess'
 import { api } from '../../ownerApi'
 import CollectionCard from './CollectionCard.vue'
 import FirstSearchLine from './FirstSearchLine.vue'
@@ -17,6 +18,7 @@ const {
   error,
   refetch,
 } = useQuery({ queryKey: ['collections', () => site], queryFn: () => api.collections(site) })
+const { known, edits } = useAccess(() => site)
 const { data: sources } = useQuery({
   queryKey: ['sources', () => site],
   queryFn: () => api.sources(site),
@@ -37,7 +39,7 @@ const total = computed(() => (collections.value ?? []).reduce((sum, one) => sum 
         </p>
       </div>
       <Button
-        v-if="collections && collections.length > 0"
+        v-if="edits && collections && collections.length > 0"
         label="Bring content in"
         icon="pi pi-plus"
         @click="router.push(`/${site}/sources/new`)"
@@ -72,6 +74,7 @@ const total = computed(() => (collections.value ?? []).reduce((sum, one) => sum 
         />
       </ul>
     </template>
+    <p v-else-if="collections && known && !edits" class="quiet">There is nothing here yet.</p>
     <SiteBeginning v-else-if="collections" :site="site" />
   </main>
 </template>

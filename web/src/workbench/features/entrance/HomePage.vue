@@ -10,6 +10,7 @@ import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import EntranceCard from './EntranceCard.vue'
 import SampleWay from './SampleWay.vue'
+import { useAccess } from '../../kit/useAccess'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { useAttempt } from '../../kit/useAttempt'
 
@@ -17,7 +18,13 @@ const router = useRouter()
 const route = useRoute()
 const queries = useQueryClient()
 const { data: sites, error, refetch } = useQuery({ queryKey: ['sites'], queryFn: api.sites, staleTime: 0 })
-const { data: deleted } = useQuery({ queryKey: ['deleted', 'sites'], queryFn: api.deletedSites, staleTime: 0 })
+const { known, runs } = useAccess(() => '')
+const { data: deleted } = useQuery({
+  queryKey: ['deleted', 'sites'],
+  queryFn: api.deletedSites,
+  staleTime: 0,
+  enabled: runs,
+})
 const name = ref('')
 const address = ref('')
 const { busy, wrong, attempt } = useAttempt()
@@ -50,7 +57,12 @@ const bringBack = (id: number) =>
 
 <template>
   <EntranceCard
-    v-if="sites?.length === 0"
+    v-if="sites?.length === 0 && known && !runs"
+    title="No site yet"
+    lead="You belong to no site now. Ask one of a site's owners for an invitation."
+  />
+  <EntranceCard
+    v-else-if="sites?.length === 0 && runs"
     title="No site yet"
     lead="Make one, or bring back one that was deleted in the last 30 days."
   >

@@ -5,7 +5,7 @@ import type { OwnerChange } from '../../../shared/contract'
 import { formatClock } from '../../kit/format'
 
 /** One change: when, what became of it, by whom, and how it stands now. */
-const { change } = defineProps<{ change: OwnerChange; busy: boolean }>()
+const { change } = defineProps<{ change: OwnerChange; busy: boolean; edits: boolean }>()
 const emit = defineEmits<{ takeBack: [] }>()
 
 const WHY_NOT: Record<Exclude<OwnerChange['standing'], 'stands'>, string> = {
@@ -25,7 +25,7 @@ const whyNot = computed(() => (change.standing === 'stands' ? '' : WHY_NOT[chang
       <small class="quiet">by {{ change.by }}</small>
     </div>
     <Button
-      v-if="change.standing === 'stands'"
+      v-if="change.standing === 'stands' && edits"
       label="Take back"
       icon="pi pi-undo"
       size="small"

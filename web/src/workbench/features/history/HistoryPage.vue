@@ -8,12 +8,14 @@ import LoadFailure from '../../kit/LoadFailure.vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
 import { useAttempt } from '../../kit/useAttempt'
 import { api } from '../../ownerApi'
+import { useAccess } from '../../kit/useAccess'
 import ChangeLine from './ChangeLine.vue'
 import { inDays } from './inDays'
 
 /** What owners changed in a site, day by day, each to be taken back. */
 const { site } = defineProps<{ site: string }>()
 const queries = useQueryClient()
+const { edits } = useAccess(() => site)
 const { data, error, isPending, hasNextPage, isFetchingNextPage, fetchNextPage, refetch } = useInfiniteQuery({
   queryKey: ['changes', () => site],
   queryFn: ({ pageParam }) => api.changes(site, pageParam),
@@ -74,7 +76,14 @@ async function takeBack(change: OwnerChange) {
         <small class="quiet">can be taken back until {{ day.until }}</small>
       </div>
       <ul>
-        <ChangeLine v-for="one in day.changes" :key="one.id" :change="one" :busy="busy" @take-back="takeBack(one)" />
+        <ChangeLine
+          v-for="one in day.changes"
+          :key="one.id"
+          :change="one"
+          :busy="busy"
+          :edits="edits"
+          @take-back="takeBack(one)"
+        />
       </ul>
     </section>
     <Button

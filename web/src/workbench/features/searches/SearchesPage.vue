@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import { ref } from 'vue'
 import type { SearchSummary } from '../../../shared/contract'
 import { counted, formatTime } from '../../kit/format'
+import { useAccess } from '../../kit/useAccess'
 import { api } from '../../ownerApi'
 import DeleteDialog from '../../kit/DeleteDialog.vue'
 import CarryingPages from './CarryingPages.vue'
@@ -16,6 +17,7 @@ const {
   error,
   refetch,
 } = useQuery({ queryKey: ['searches', () => site], queryFn: () => api.searches(site), staleTime: 0 })
+const { known, edits, decides } = useAccess(() => site)
 const deleting = ref<SearchSummary | null>(null)
 const open = (one: SearchSummary) => one.remarks.length
 </script>
@@ -27,7 +29,7 @@ const open = (one: SearchSummary) => one.remarks.length
         <h1>Searches</h1>
         <p class="lead">Each is one search for visitors: a box, live results and a results page of its own.</p>
       </div>
-      <RouterLink class="p-button" :to="`/${site}/searches/new`">
+      <RouterLink v-if="edits" class="p-button" :to="`/${site}/searches/new`">
         <i class="pi pi-plus" aria-hidden="true" />
         New search
       </RouterLink>
@@ -55,6 +57,7 @@ const open = (one: SearchSummary) => one.remarks.length
           <span v-if="open(one) > 0" class="chip">{{ counted(open(one), 'thing') }} to look at</span>
           <code>{{ one.key }}</code>
           <RouterLink
+            v-if="edits"
             class="p-button p-button-text p-button-secondary p-button-sm p-button-rounded p-button-icon-only copy"
             :to="`/${site}/searches/new?copy=${one.key}`"
             :aria-label="`Copy ${one.name}`"
@@ -63,6 +66,7 @@ const open = (one: SearchSummary) => one.remarks.length
             <i class="pi pi-copy" aria-hidden="true" />
           </RouterLink>
           <Button
+            v-if="decides"
             icon="pi pi-trash"
             text
             rounded
@@ -75,6 +79,7 @@ const open = (one: SearchSummary) => one.remarks.length
         </p>
       </li>
     </ul>
+    <p v-else-if="searches && known && !edits" class="quiet">There is none yet.</p>
     <section v-else-if="searches" class="slip empty">
       <h2>Make the first search</h2>
       <p class="lead">

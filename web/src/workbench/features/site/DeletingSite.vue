@@ -5,6 +5,7 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Deletion } from '../../../shared/contract'
 import { formatDay } from '../../kit/format'
+import { useAccess } from '../../kit/useAccess'
 import { api } from '../../ownerApi'
 import { useAttempt } from '../../kit/useAttempt'
 import DeleteDialog from '../../kit/DeleteDialog.vue'
@@ -13,7 +14,13 @@ const { site, name } = defineProps<{ site: string; name: string }>()
 const router = useRouter()
 const queries = useQueryClient()
 const { wrong, attempt } = useAttempt()
-const { data: resting } = useQuery({ queryKey: ['deleted', 'sites'], queryFn: api.deletedSites, staleTime: 0 })
+const { runs } = useAccess(() => site)
+const { data: resting } = useQuery({
+  queryKey: ['deleted', 'sites'],
+  queryFn: api.deletedSites,
+  staleTime: 0,
+  enabled: runs,
+})
 const deleting = ref(false)
 const bringBack = (one: Deletion) =>
   attempt(async () => {

@@ -7,11 +7,14 @@ import InstallationCard from './InstallationCard.vue'
 import OwnPlaces from './OwnPlaces.vue'
 import PasswordForm from './PasswordForm.vue'
 import SetUpFile from './SetUpFile.vue'
+import { useAccess } from '../../kit/useAccess'
+import SitePeople from '../people/SitePeople.vue'
 import SiteForm from './SiteForm.vue'
 import SiteLook from './SiteLook.vue'
 
 /** A site and the installation that it is in. */
 const { site } = defineProps<{ site: string }>()
+const { runs, decides } = useAccess(() => site)
 const { data: here } = useQuery({
   queryKey: ['sites'],
   queryFn: api.sites,
@@ -25,8 +28,8 @@ const { data: here } = useQuery({
       <div>
         <h1>Site</h1>
         <p class="lead">
-          What this site is called, what its searches wear and who may ask them, keys for scripts, names of places, its
-          set-up as a file; and the installation with its copies.
+          What this site is called and who works on it, what its searches wear and who may ask them, names of places;
+          keys for scripts, its set-up as a file, and the installation with its copies.
         </p>
       </div>
       <RouterLink class="p-button p-button-secondary p-button-outlined" :to="`/${site}/history`">
@@ -36,12 +39,13 @@ const { data: here } = useQuery({
     </div>
     <div class="two">
       <SiteForm v-if="here" :site="here" class="part" />
+      <SitePeople :site="site" />
       <SiteLook :site="site" class="part" />
-      <AccessKeys :site="site" />
+      <AccessKeys v-if="runs" :site="site" />
       <OwnPlaces :site="site" />
-      <SetUpFile :site="site" class="part" />
-      <DeletingSite v-if="here" :site="site" :name="here.name" />
-      <InstallationCard />
+      <SetUpFile v-if="runs" :site="site" class="part" />
+      <DeletingSite v-if="here && decides" :site="site" :name="here.name" />
+      <InstallationCard v-if="runs" />
       <PasswordForm />
     </div>
   </main>

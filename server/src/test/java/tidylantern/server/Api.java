@@ -30,6 +30,8 @@ public final class Api {
             .build();
     private final String service;
     private final @Nullable String accessKey;
+    /** Whether a browser's session goes with its requests, and so the token that every change needs. */
+    private boolean inSession;
     /** Key of the site that is pushed to and searched. */
     private String site = "isles";
 
@@ -130,6 +132,9 @@ public final class Api {
         if (accessKey != null) {
             all.putIfAbsent("Authorization", "Bearer " + accessKey);
         }
+        if (inSession && !method.equals("GET")) {
+            all.putIfAbsent("X-XSRF-TOKEN", cookie("XSRF-TOKEN"));
+        }
         all.forEach(request::header);
         try {
             HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
@@ -140,6 +145,19 @@ public final class Api {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(stopped);
         }
+    }
+
+    /** A browser that nobody has signed in with yet, as the workbench uses it. */
+    public static Api browser(String service) {
+        Api browser = new Api(service, null);
+        browser.inSession = true;
+        browser.get("/api/owner/session");
+        return browser;
+    }
+
+    /** Signs in with a {@link #browser}. */
+    public Answer signIn(String name, String password) {
+        return post("/api/owner/session", "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(name, password));
     }
 
     /** The value of a cookie that the service set, or an empty text. */

@@ -97,10 +97,10 @@ class AccessKeys implements InitializingBean {
     }
 
     /** What somebody who sends this key may do; none if it is no key. */
-    Optional<Holder> holder(String key) {
+    Optional<KeyHolder> holder(String key) {
         return store.key(Secrets.hash(key)).map(stored -> {
             note(stored.id());
-            return new Holder(stored.name(), stored.siteKey(), KeyRights.of(stored.rights()));
+            return new KeyHolder(stored.name(), stored.siteKey(), KeyRights.of(stored.rights()));
         });
     }
 
@@ -117,47 +117,5 @@ class AccessKeys implements InitializingBean {
         } catch (DataAccessException failure) {
             LOG.debug("When a key was used could not be noted", failure);
         }
-    }
-
-    /** Whoever sends a key. */
-    record Holder(String name, @Nullable String site, KeyRights rights) {}
-
-    /**
-     * Whether a key opens an address.
-     *
-     * @param path from {@code /api/owner/} on, without that
-     */
-    boolean opens(Holder holder, String method, String path) {
-        String[] parts = path.split("/");
-        boolean reads = method.equals("GET") || method.equals("HEAD");
-        if (holder.site() != null && !holder.site().equals(siteOf(parts))) {
-            return false;
-        }
-        return switch (holder.rights()) {
-            case ALL -> true;
-            // What is deleted takes designs and sources with it, which is more than content.
-            case CONTENT ->
-                (path.matches("sites/[^/]+/collections(/.*)?")
-                                && !(method.equals("DELETE") && path.matches("sites/[^/]+/collections/[^/]+")))
-                        || (reads && path.matches("sites(/[^/]+)?"));
-            case ANSWERS ->
-                reads
-                        && (path.matches("searches/[^/]+/(draft|live-version)/(results|live|face|why|filters/.*)")
-                                || path.matches("sites(/[^/]+(/searches)?)?"));
-        };
-    }
-
-    /** The site that an address is about; null for one about all of them. */
-    private @Nullable String siteOf(String[] parts) {
-        if (parts.length < 2) {
-            return null;
-        }
-        return switch (parts[0]) {
-            case "sites" -> parts[1];
-            case "searches" -> sites.ofSearch(parts[1]);
-            case "sources" -> parts[1].matches("\\d{1,18}") ? sites.ofSource(Long.parseLong(parts[1])) : null;
-            case "syncs" -> parts[1].matches("\\d{1,18}") ? sites.ofSync(Long.parseLong(parts[1])) : null;
-            default -> null;
-        };
     }
 }

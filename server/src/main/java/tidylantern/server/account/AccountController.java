@@ -9,11 +9,8 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,20 +33,22 @@ class AccountController {
     private final AccessKeys keys;
     private final SignInAttempts attempts;
     private final KnownBrowsers browsers;
+    private final Sessions sessions;
     private final TransactionTemplate transaction;
     private final Sites sites;
-    private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
 
     AccountController(
             Accounts accounts,
             AccessKeys keys,
             SignInAttempts attempts,
             KnownBrowsers browsers,
+            Sessions sessions,
             Sites sites,
             TransactionTemplate transaction) {
         this.accounts = accounts;
         this.keys = keys;
         this.browsers = browsers;
+        this.sessions = sessions;
         this.transaction = transaction;
         this.attempts = attempts;
         this.sites = sites;
@@ -106,7 +105,6 @@ class AccountController {
     Session signIn(@RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
         String name = given.name().strip();
         check(name, given.password(), request, "password", "Name and password do not go together. Check both.");
-        browsers.remember(request, response, name);
         return begin(name, request, response);
     }
 
@@ -155,21 +153,11 @@ class AccountController {
             }
         });
         accounts.begun();
-        browsers.remember(request, response, name);
         return begin(name, request, response);
     }
 
     private Session begin(String name, HttpServletRequest request, HttpServletResponse response) {
-        HttpSession old = request.getSession(false);
-        if (old != null) {
-            // A session from before signing in may be known to somebody else.
-            old.invalidate();
-        }
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(name, null, List.of()));
-        SecurityContextHolder.setContext(context);
-        contexts.saveContext(context, request, response);
-        request.getSession().setAttribute(PasswordNumberFilter.NUMBER, accounts.passwordNumber(name));
+        sessions.begin(name, request, response);
         return new Session(false, name);
     }
 

@@ -15,8 +15,8 @@ class AccountStore {
         this.jdbc = jdbc;
     }
 
-    boolean hasOwners() {
-        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM owner)")
+    boolean hasPeople() {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM person)")
                 .query(Boolean.class)
                 .single();
     }
@@ -26,24 +26,26 @@ class AccountStore {
         jdbc.sql("INSERT INTO first_start (only_one) VALUES (1)").update();
     }
 
-    Optional<String> passwordHash(String owner) {
-        return one(String.class, "SELECT password_hash FROM owner WHERE name = :name", owner);
+    Optional<String> passwordHash(String person) {
+        return one(String.class, "SELECT password_hash FROM person WHERE name = :name", person);
     }
 
-    /** How often the owner's password was set; none for nobody. */
-    Optional<Integer> passwordNumber(String owner) {
-        return one(Integer.class, "SELECT password_number FROM owner WHERE name = :name", owner);
+    /** How often somebody's password was set; none for nobody. */
+    Optional<Integer> passwordNumber(String person) {
+        return one(Integer.class, "SELECT password_number FROM person WHERE name = :name", person);
     }
 
-    void addOwner(String name, String passwordHash) {
-        jdbc.sql("INSERT INTO owner (name, password_hash) VALUES (:name, :hash)")
+    /** @throws org.springframework.dao.DuplicateKeyException if somebody has that name */
+    void addPerson(String name, String passwordHash, boolean runsInstallation) {
+        jdbc.sql("INSERT INTO person (name, password_hash, runs_installation) VALUES (:name, :hash, :runs)")
                 .param("name", name)
                 .param("hash", passwordHash)
+                .param("runs", runsInstallation)
                 .update();
     }
 
     void changePassword(String name, String passwordHash) {
-        jdbc.sql("UPDATE owner SET password_hash = :hash, password_number = password_number + 1 WHERE name = :name")
+        jdbc.sql("UPDATE person SET password_hash = :hash, password_number = password_number + 1 WHERE name = :name")
                 .param("name", name)
                 .param("hash", passwordHash)
                 .update();

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.InitializingBean;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
@@ -20,7 +21,7 @@ import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 
-/** Owners and their passwords. */
+/** People and their passwords. */
 @Component
 public class Accounts implements InitializingBean {
     private static final Logger LOG = LoggerFactory.getLogger(Accounts.class);
@@ -36,12 +37,14 @@ public class Accounts implements InitializingBean {
     private final AccountStore store;
     private final Settings settings;
     private final Standby standby;
-    /** By owner, how often the password was set; asked with every request of a session. */
+    private final ApplicationEventPublisher events;
+    /** By person, how often the password was set; asked with every request of a session. */
     private final Map<String, Integer> passwordNumbers = new ConcurrentHashMap<>();
     /** What the first owner has to know, so that no stranger is quicker; null once there is one. */
     private volatile @Nullable String firstStartToken;
 
-    Accounts(AccountStore store, Settings settings, Standby standby) {
+    Accounts(AccountStore store, Settings settings, Standby standby, ApplicationEventPublisher events) {
+        this.events = events;
         this.store = store;
         this.settings = settings;
         this.standby = standby;
@@ -71,7 +74,7 @@ public class Accounts implements InitializingBean {
 
     /** Whether nobody owns this installation yet. */
     public boolean firstStart() {
-        return !standby.active() && !store.hasOwners();
+        return !standby.active() && !store.hasPeople();
     }
 
     /** What a first owner has to know; null where there is an owner. */
@@ -86,7 +89,7 @@ public class Accounts implements InitializingBean {
     @Transactional
     public void addFirstOwner(String token, String name, String password) {
         String known = firstStartToken;
-        if (known == null || store.hasOwners()) {
+        if (known == null || store.hasPeople()) {
             throw Refusal.conflict("This installation has an owner already. Sign in.");
         }
         if (!Secrets.same(token.strip(), known)) {
@@ -109,12 +112,37 @@ public class Accounts implements InitializingBean {
         firstStartToken = null;
     }
 
+    /** Somebody came, or may do something else than before. */
+    public record Changed() {}
+
     private void addOwner(String name, String password) {
+        add(name, password, true);
+    }
+
+    /**
+     * Somebody new who has no part in any site yet; within a transaction.
+     *
+     * @throws Refusal if name or password will not do, or somebody has the name
+     */
+    public void addPerson(String name, String password) {
+        add(name, password, false);
+    }
+
+    private void add(String name, String password, boolean runsInstallation) {
         String tidy = name.strip();
         if (tidy.isEmpty() || tidy.length() > 80) {
             throw Refusal.bad("name", "Give a name of 1 to 80 characters.");
         }
-        store.addOwner(tidy, PASSWORDS.encode(checked("password", password)));
+        try {
+            store.addPerson(tidy, PASSWORDS.encode(checked("password", password)), runsInstallation);
+        } catch (DuplicateKeyException taken) {
+            throw new Refusal(
+                    HttpStatus.CONFLICT,
+                    "name",
+                    "Somebody is called “%s” here. Choose another name; if it is you, sign in first.".formatted(tidy));
+        }
+        passwordNumbers.remove(tidy);
+        events.publishEvent(new Changed());
     }
 
     private static String checked(String field, String password) {
@@ -131,7 +159,7 @@ public class Accounts implements InitializingBean {
         return password;
     }
 
-    /** Whether the password is the owner's. Takes as long for a name that nobody has. */
+    /** Whether the password is somebody's. Takes as long for a name that nobody has. */
     boolean matches(String name, String password) {
         Optional<String> hash = store.passwordHash(name.strip());
         // BCrypt refuses longer ones, and none of those was ever set.
@@ -146,10 +174,10 @@ public class Accounts implements InitializingBean {
         passwordNumbers.remove(name);
     }
 
-    /** How often an owner's password was set; 0 for nobody. */
+    /** How often somebody's password was set; 0 for nobody. */
     int passwordNumber(String name) {
         return passwordNumbers.computeIfAbsent(
-                name, owner -> store.passwordNumber(owner).orElse(0));
+                name, person -> store.passwordNumber(person).orElse(0));
     }
 
     @EventListener

@@ -21,7 +21,8 @@ public enum KeyRights {
         return name().toLowerCase(Locale.ROOT);
     }
 
-    String said() {
+    /** What it may do, as a sentence goes on after "may". */
+    public String said() {
         return switch (this) {
             case CONTENT -> "send content";
             case ANSWERS -> "read answers";

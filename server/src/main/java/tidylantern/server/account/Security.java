@@ -34,13 +34,13 @@ import tidylantern.server.site.RefusedOrigins;
 import tidylantern.server.site.Sites;
 
 /**
- * Who may do what: everything under {@code /api/owner} needs a session (and then its CSRF token for every change) or an
- * access key; the rest is public and reads only. Other origins may ask a search if its site lists them.
+ * Who somebody is: everything under {@code /api/owner} needs a session (and then its CSRF token for every change) or an
+ * access key, and what they may do there is decided by {@code access}; the rest is public and reads only. Other origins
+ * may ask a search if its site lists them.
  */
 @Configuration
 class Security {
     private static final String PUBLIC_SEARCHES = "/api/public/searches/";
-    private static final String OWNERS = "/api/owner/";
     private static final String BEARER = "Bearer ";
     /** Scripts, styles and fonts are our own; pictures come from the owner's site, wherever that is. */
     private static final String CONTENT_POLICY =
@@ -77,13 +77,16 @@ class Security {
         CsrfTokenRequestAttributeHandler plainTokens = new CsrfTokenRequestAttributeHandler();
         // Null: the token is written to its cookie with every answer, so that the workbench has it before it needs it.
         plainTokens.setCsrfRequestAttributeName(null);
-        return http.authorizeHttpRequests(
-                        requests -> requests.requestMatchers("/api/owner/session", "/api/owner/first-start")
-                                .permitAll()
-                                .requestMatchers("/api/owner/**")
-                                .authenticated()
-                                .anyRequest()
-                                .permitAll())
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/api/owner/session",
+                                "/api/owner/first-start",
+                                "/api/owner/invitation",
+                                "/api/owner/invitation/accept")
+                        .permitAll()
+                        .requestMatchers("/api/owner/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens)
                         .csrfTokenRequestHandler(plainTokens)
                         .ignoringRequestMatchers(request -> bearer(request) != null))
@@ -161,7 +164,7 @@ class Security {
                 throws ServletException, IOException {
             String key = bearer(request);
             if (key != null) {
-                Optional<AccessKeys.Holder> holder = keys.holder(key);
+                Optional<KeyHolder> holder = keys.holder(key);
                 if (holder.isEmpty()) {
                     problems.write(
                             response,
@@ -170,26 +173,11 @@ class Security {
                             "No such access key. It may have been removed; make a new one under Site.");
                     return;
                 }
-                String path = request.getRequestURI();
-                if (path.startsWith(OWNERS)
-                        && !keys.opens(holder.get(), request.getMethod(), path.substring(OWNERS.length()))) {
-                    problems.write(
-                            response,
-                            HttpStatus.FORBIDDEN,
-                            null,
-                            "This key may %s%s, and not this."
-                                    .formatted(
-                                            holder.get().rights().said(),
-                                            holder.get().site() == null
-                                                    ? ""
-                                                    : " on the site \"%s\""
-                                                            .formatted(
-                                                                    holder.get().site())));
-                    return;
-                }
                 SecurityContext context = SecurityContextHolder.createEmptyContext();
-                context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                        "the access key “" + holder.get().name() + "”", null, List.of()));
+                UsernamePasswordAuthenticationToken who = UsernamePasswordAuthenticationToken.authenticated(
+                        "the access key “" + holder.get().name() + "”", null, List.of());
+                who.setDetails(holder.get());
+                context.setAuthentication(who);
                 SecurityContextHolder.setContext(context);
                 // The request goes through here once more when its body has arrived.
                 contexts.saveContext(context, request, response);

@@ -82,7 +82,7 @@ class DeletionStore {
                 };
         List<Rows> rows = new ArrayList<>();
         if (kind == Deletions.Kind.SITE) {
-            List.of("site", "site_origin", "own_place", "owner_change")
+            List.of("site", "site_person", "site_origin", "own_place", "owner_change")
                     .forEach(table -> rows.add(new Rows(table, own)));
         }
         if (kind == Deletions.Kind.SITE || kind == Deletions.Kind.COLLECTION) {

@@ -220,6 +220,11 @@ class Deletions {
         }
 
         @Override
+        protected boolean ofOwners() {
+            return true;
+        }
+
+        @Override
         protected @Nullable String now(String site, Deleted deleted) {
             return store.find(deleted.id()).isPresent() ? null : THERE;
         }

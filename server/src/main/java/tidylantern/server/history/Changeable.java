@@ -33,6 +33,11 @@ public abstract class Changeable<W, S> {
         return state;
     }
 
+    /** Whether only owners of the site change it, and so take changes of it back. */
+    protected boolean ofOwners() {
+        return false;
+    }
+
     /** As it is now; null where there is no such thing. Read within the transaction of a change. */
     protected abstract @Nullable S now(String site, W subject);
 

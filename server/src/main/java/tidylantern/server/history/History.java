@@ -11,7 +11,9 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.event.EventListener;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -34,9 +36,11 @@ public class History {
     private final HistoryStore store;
     private final JsonMapper json;
     private final Clock clock;
+    private final ObjectProvider<SiteOwners> owners;
     private final Map<String, Changeable<?, ?>> kinds = new ConcurrentHashMap<>();
 
-    History(HistoryStore store, JsonMapper json, Clock clock) {
+    History(HistoryStore store, JsonMapper json, Clock clock, ObjectProvider<SiteOwners> owners) {
+        this.owners = owners;
         this.store = store;
         this.json = json;
         this.clock = clock;
@@ -163,12 +167,18 @@ public class History {
     /**
      * Has all be as it was before a change.
      *
-     * @throws Refusal if it was changed again since, or cannot be so any more
+     * @throws Refusal if it was changed again since, cannot be so any more, or is not theirs who ask
      */
     void takeBack(String site, long number) {
         forgetOld();
         HistoryStore.StoredChange stored = stored(site, number);
         Changeable<?, ?> kind = kind(stored);
+        if (kind.ofOwners() && !owners.getObject().askHere(site)) {
+            throw new Refusal(
+                    HttpStatus.FORBIDDEN,
+                    null,
+                    "Only owners of the site change this, and take it back. Ask one of them.");
+        }
         String obstacle =
                 switch (standing(kind, site, stored)) {
                     case STANDS -> null;

@@ -29,11 +29,12 @@ final class DatabaseFileStore {
     static final Map<String, String> KEPT = new LinkedHashMap<>();
 
     static {
-        KEPT.put("owner", "SELECT * FROM owner");
+        KEPT.put("person", "SELECT * FROM person");
         KEPT.put("first_start", "SELECT * FROM first_start");
         KEPT.put("secret", "SELECT * FROM secret");
         KEPT.put("site", "SELECT * FROM site");
         KEPT.put("access_key", "SELECT * FROM access_key");
+        KEPT.put("site_person", "SELECT * FROM site_person");
         KEPT.put("site_origin", "SELECT * FROM site_origin");
         KEPT.put("collection", "SELECT * FROM collection");
         KEPT.put("field", "SELECT * FROM field");

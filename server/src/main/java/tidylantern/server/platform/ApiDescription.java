@@ -48,7 +48,8 @@ public class ApiDescription {
     private static final String ACCESS_KEY = "accessKey";
     private static final String SESSION = "session";
     /** Asked by whoever is not signed in yet. */
-    private static final Set<String> OPEN = Set.of("/api/owner/session", "/api/owner/first-start");
+    private static final Set<String> OPEN = Set.of(
+            "/api/owner/session", "/api/owner/first-start", "/api/owner/invitation", "/api/owner/invitation/accept");
 
     /**
      * Two records of one name, of which the second would silently take the place of the first. What a converter throws

@@ -3,6 +3,7 @@ package tidylantern.server.site;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -18,8 +19,10 @@ import org.springframework.web.bind.annotation.RestController;
 class SiteController {
     private final Sites sites;
     private final RefusedOrigins refused;
+    private final ObjectProvider<SiteRoles> roles;
 
-    SiteController(Sites sites, RefusedOrigins refused) {
+    SiteController(Sites sites, RefusedOrigins refused, ObjectProvider<SiteRoles> roles) {
+        this.roles = roles;
         this.sites = sites;
         this.refused = refused;
     }
@@ -35,7 +38,9 @@ class SiteController {
 
     @GetMapping
     List<Sites.Site> all() {
-        return sites.all();
+        return sites.all().stream()
+                .filter(site -> roles.getObject().here(site.key()) != null)
+                .toList();
     }
 
     @PostMapping

@@ -285,6 +285,11 @@ public class Sites {
         }
 
         @Override
+        protected boolean ofOwners() {
+            return true;
+        }
+
+        @Override
         protected @Nullable Said now(String site, String subject) {
             return store.find(site)
                     .map(one -> new Said(one.name(), one.address(), one.timeZone(), store.origins(site)))
