@@ -86,7 +86,7 @@ async function signOut() {
       :aria-label="`Account of ${session.known.value?.name ?? ''}`"
       @click="menu?.toggle($event)"
     >
-      {{ initials }}
+      <span aria-hidden="true">{{ initials }}</span>
     </button>
     <Menu ref="menu" :model="account" popup />
   </header>

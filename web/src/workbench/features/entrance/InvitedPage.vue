@@ -28,7 +28,7 @@ const signedIn = computed(() => session.known.value?.name ?? null)
 const title = computed(() => (invited.value ? `Join ${invited.value.siteName}` : 'An invitation'))
 const lead = computed(() =>
   invited.value
-    ? `${invited.value.by} invites you to be ${invited.value.role === 'viewer' ? 'a viewer' : `an ${invited.value.role}`}, who ${roleInWords(invited.value.role).may}.`
+    ? `${invited.value.by} invites you to be ${roleInWords(invited.value.role).one}, who ${roleInWords(invited.value.role).may}.`
     : '',
 )
 const { busy, wrong, attempt } = useAttempt()
@@ -45,7 +45,10 @@ const join = () =>
 
 <template>
   <EntranceCard :title="title" :lead="lead">
-    <RemarkLine v-if="error" bad>{{ error.message }}</RemarkLine>
+    <template v-if="error">
+      <RemarkLine bad>{{ error.message }}</RemarkLine>
+      <p><RouterLink to="/">To the workbench</RouterLink></p>
+    </template>
     <form v-else-if="invited" @submit.prevent="join">
       <p v-if="signedIn !== null">
         You are signed in as <b>{{ signedIn }}</b>.

@@ -51,10 +51,7 @@ const takeBack = (id: number) =>
       />
       <Button type="submit" label="Make a link" severity="secondary" outlined :loading="busy" />
     </div>
-    <small id="role-may" class="quiet">
-      {{ roleInWords(role).label === 'Owner' ? 'An' : roleInWords(role).label === 'Editor' ? 'An' : 'A' }}
-      {{ roleInWords(role).label.toLowerCase() }} {{ roleInWords(role).may }}.
-    </small>
+    <small id="role-may" class="quiet"> Will be {{ roleInWords(role).one }}, who {{ roleInWords(role).may }}. </small>
     <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
     <div v-if="made" class="made" role="status">
       <p>Send this to one person. It works once, until {{ formatDay(made.until) }}, and is shown this once.</p>

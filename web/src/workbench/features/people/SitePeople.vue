@@ -33,7 +33,10 @@ const since = (one: Person) => (one.since === null ? 'runs the installation' : `
 <template>
   <section class="slip">
     <h2>People</h2>
-    <p class="lead">Who works on this site. What each of them changed stands in What happened.</p>
+    <p class="lead">
+      Who works on this site. What each of them changed stands in
+      <RouterLink :to="`/${site}/history`">what happened</RouterLink>.
+    </p>
     <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
     <ul v-if="people" class="entries">
       <li v-for="one in people" :key="one.name">

@@ -10,6 +10,8 @@ import type { DraftEditing } from './useDraft'
 const { draft, summary } = defineProps<{
   draft: DraftEditing
   summary: SearchSummary | null
+  /** Whether whoever looks may change anything. */
+  edits: boolean
   /** What the last change, which could not be kept, is in the way of. */
   held: 'going' | 'publishing' | null
 }>()
@@ -39,7 +41,7 @@ const isNotKept = computed(() => draft.keeping.value === 'failed' || draft.keepi
       severity="secondary"
       aria-label="Name, key and purpose"
       title="Name, key and purpose"
-      :disabled="!summary"
+      :disabled="!summary || !edits"
       @click="isAbout = true"
     />
     <span class="chip" :class="{ calm: isLive }">{{ state }}</span>
@@ -68,7 +70,7 @@ const isNotKept = computed(() => draft.keeping.value === 'failed' || draft.keepi
       @click="draft.redo"
     />
     <span v-if="summary?.live" class="quiet published">Published {{ formatTime(summary.live.published) }}</span>
-    <Button label="Look over and publish" @click="emit('publish')" />
+    <Button v-if="edits" label="Look over and publish" @click="emit('publish')" />
   </div>
   <div v-if="isNotKept" class="remark bad notice" role="alert">
     <i class="pi pi-exclamation-triangle" aria-hidden="true" />

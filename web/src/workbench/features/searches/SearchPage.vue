@@ -4,6 +4,7 @@ import { onMounted, provide, ref, watch } from 'vue'
 import { onBeforeRouteLeave, onBeforeRouteUpdate, useRouter } from 'vue-router'
 import { RequestFailure } from '../../../shared/http'
 import { api } from '../../ownerApi'
+import { useAccess } from '../../kit/useAccess'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import PathSteps from './PathSteps.vue'
 import SearchBar from './SearchBar.vue'
@@ -23,7 +24,12 @@ const router = useRouter()
 const stage = ref<InstanceType<typeof StagePane>>()
 provide(STAGE, stage)
 // The pages of a site are made anew for each search, so this one is always of the same.
-const draft = useDraft(search, () => stage.value?.refresh())
+const { edits } = useAccess(() => site)
+const draft = useDraft(
+  search,
+  () => stage.value?.refresh(),
+  () => edits.value,
+)
 const publishing = ref(false)
 const asking = ref(false)
 const typed = ref('')
@@ -94,7 +100,14 @@ useKeys({
     <LoadFailure :error="failed" :back="{ to: `/${site}/searches`, name: 'To the searches' }" @again="load" />
   </main>
   <main v-else-if="draft.design.value && collections" class="search">
-    <SearchBar :draft="draft" :summary="summary ?? null" :held="held" @publish="lookOver" @read-again="load" />
+    <SearchBar
+      :edits="edits"
+      :draft="draft"
+      :summary="summary ?? null"
+      :held="held"
+      @publish="lookOver"
+      @read-again="load"
+    />
     <div class="columns" :class="{ 'much-to-compare': here === TRIALS }">
       <PathSteps
         :site="site"

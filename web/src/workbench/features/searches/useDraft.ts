@@ -19,8 +19,9 @@ const MOST_STEPS_BACK = 200
  * until the scope in which it was made ends, and what waits by then is sent all the same.
  *
  * @param onKept called whenever the service has a change, so that the stage can answer from it
+ * @param mayChange whether it is changed at all; whoever only looks changes nothing
  */
-export function useDraft(search: string, onKept: () => void) {
+export function useDraft(search: string, onKept: () => void, mayChange: () => boolean = () => true) {
   const queries = useQueryClient()
   const design = shallowRef<SearchDesign | null>(null)
   const keeping = ref<Keeping>('kept')
@@ -51,7 +52,7 @@ export function useDraft(search: string, onKept: () => void) {
    * @param part names what is changed; changes of one part in a row (a slider being drawn) are one step back
    */
   function change(part: string, changed: (now: SearchDesign) => SearchDesign): void {
-    if (!design.value) return
+    if (!design.value || !mayChange()) return
     const next = changed(design.value)
     if (JSON.stringify(next) === JSON.stringify(design.value)) return
     if (part !== lastPart || past.value.length === 0 || !pause.isPending.value)

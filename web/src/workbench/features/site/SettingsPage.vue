@@ -14,7 +14,7 @@ import SiteLook from './SiteLook.vue'
 
 /** A site and the installation that it is in. */
 const { site } = defineProps<{ site: string }>()
-const { runs, decides } = useAccess(() => site)
+const { runs, edits, decides } = useAccess(() => site)
 const { data: here } = useQuery({
   queryKey: ['sites'],
   queryFn: api.sites,
@@ -27,7 +27,10 @@ const { data: here } = useQuery({
     <div class="page-head">
       <div>
         <h1>Site</h1>
-        <p class="lead">
+        <p v-if="!runs" class="lead">
+          What this site is called and who works on it, what its searches wear and who may ask them, names of places.
+        </p>
+        <p v-else class="lead">
           What this site is called and who works on it, what its searches wear and who may ask them, names of places;
           keys for scripts, its set-up as a file, and the installation with its copies.
         </p>
@@ -38,11 +41,11 @@ const { data: here } = useQuery({
       </RouterLink>
     </div>
     <div class="two">
-      <SiteForm v-if="here" :site="here" class="part" />
+      <fieldset :disabled="!decides"><SiteForm v-if="here" :site="here" class="part" /></fieldset>
       <SitePeople :site="site" />
-      <SiteLook :site="site" class="part" />
+      <fieldset :disabled="!edits"><SiteLook :site="site" class="part" /></fieldset>
       <AccessKeys v-if="runs" :site="site" />
-      <OwnPlaces :site="site" />
+      <fieldset :disabled="!edits"><OwnPlaces :site="site" /></fieldset>
       <SetUpFile v-if="runs" :site="site" class="part" />
       <DeletingSite v-if="here && decides" :site="site" :name="here.name" />
       <InstallationCard v-if="runs" />
@@ -59,6 +62,11 @@ const { data: here } = useQuery({
 .two > * {
   break-inside: avoid;
   margin-bottom: 20px;
+}
+fieldset {
+  margin: 0;
+  padding: 0;
+  border: 0;
 }
 .part {
   padding: 20px 24px 24px;

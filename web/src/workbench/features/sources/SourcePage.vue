@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { SourceShape } from '../../../shared/contract'
 import { formatTime } from '../../kit/format'
+import { useAccess } from '../../kit/useAccess'
 import { api } from '../../ownerApi'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import RemarkLine from '../../kit/RemarkLine.vue'
@@ -13,11 +13,13 @@ import SwitchLine from '../../kit/SwitchLine.vue'
 import { useAttempt } from '../../kit/useAttempt'
 import FirstSearchLine from '../content/FirstSearchLine.vue'
 import RemoveSource from './RemoveSource.vue'
+import SourceActs from './SourceActs.vue'
 import RunState from './RunState.vue'
 import { nameOfOrigin, schedulesFor } from './sourceKinds'
 import SourceRuns from './SourceRuns.vue'
 
 const { site, source } = defineProps<{ site: string; source: number }>()
+const { edits } = useAccess(() => site)
 const router = useRouter()
 const queries = useQueryClient()
 const {
@@ -94,23 +96,15 @@ const uploaded = computed(() => here.value?.settings.address === null)
             }}</RouterLink>.
           </p>
         </div>
-        <div class="acts">
-          <Button
-            label="Change how it is read"
-            severity="secondary"
-            outlined
-            @click="router.push(`/${site}/sources/${source}/change`)"
-          />
-          <Button
-            v-if="!running"
-            label="Run it now"
-            icon="pi pi-refresh"
-            :loading="busy"
-            :disabled="sync?.state === 'asking'"
-            @click="run"
-          />
-          <Button v-else label="Stop" icon="pi pi-stop" severity="secondary" outlined @click="stop(syncs![0]!.id)" />
-        </div>
+        <SourceActs
+          v-if="edits"
+          :running="running"
+          :busy="busy"
+          :asks="sync?.state === 'asking'"
+          @change="router.push(`/${site}/sources/${source}/change`)"
+          @run="run"
+          @stop="stop(syncs![0]!.id)"
+        />
       </div>
       <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
       <FirstSearchLine v-if="sync?.state === 'done'" :site="site" />
@@ -160,11 +154,6 @@ const uploaded = computed(() => here.value?.settings.address === null)
 </template>
 
 <style scoped>
-.acts {
-  display: flex;
-  gap: 8px;
-  flex-shrink: 0;
-}
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 270px;
