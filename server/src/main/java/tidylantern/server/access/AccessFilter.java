@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.RoutedPath;
 
 /** Lets requests of the workbench and of scripts through to what whoever sends them may do, before anything is done. */
 @Component
@@ -32,7 +33,7 @@ class AccessFilter extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getRequestURI().startsWith(OWNERS);
+        return !RoutedPath.of(request).startsWith(OWNERS);
     }
 
     @Override
@@ -43,7 +44,7 @@ class AccessFilter extends OncePerRequestFilter {
         Refusal objection = who == null
                 ? null
                 : access.objection(
-                        who, request.getMethod(), request.getRequestURI().substring(OWNERS.length()));
+                        who, request.getMethod(), RoutedPath.of(request).substring(OWNERS.length()));
         if (objection != null) {
             problems.write(response, objection);
             return;

@@ -15,6 +15,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.platform.RoutedPath;
 
 /**
  * Lets changes through while they can be kept: not while the database is not what it was, while a copy is brought back,
@@ -81,7 +82,7 @@ public class ChangeGate extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        String path = request.getRequestURI();
+        String path = RoutedPath.of(request);
         return READING.contains(request.getMethod())
                 || !path.startsWith(OWNERS)
                 || path.equals(SESSION)

@@ -15,6 +15,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Problems;
+import tidylantern.server.platform.RoutedPath;
 
 /**
  * How many visitors' answers one address may ask for: so many a second, and some seconds' worth of them at once (a
@@ -47,7 +48,7 @@ final class AnswerRate extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        String path = request.getRequestURI();
+        String path = RoutedPath.of(request);
         return perSecond == 0 || !(path.startsWith("/api/public/") || path.startsWith("/s/"));
     }
 

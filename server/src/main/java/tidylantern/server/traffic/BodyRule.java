@@ -25,7 +25,9 @@ record BodyRule(long mostBytes, Duration time, boolean gzip) {
     private record Line(String method, PathPattern path, BodyRule rule) {}
 
     private static final List<Line> LINES = List.of(
-            // These two can be sent by anybody.
+            // These can be sent by anybody.
+            line("POST", "/api/owner/invitation", new BodyRule(4 * KB, SHORT, false)),
+            line("POST", "/api/owner/invitation/accept", new BodyRule(4 * KB, SHORT, false)),
             line("POST", "/api/owner/session", new BodyRule(4 * KB, SHORT, false)),
             line("POST", "/api/owner/first-start", new BodyRule(8 * KB, SHORT, false)),
             line("PUT", "/api/owner/sites/{site}/collections/{collection}/items", new BodyRule(1_000 * MB, LONG, true)),

@@ -37,7 +37,7 @@ final class ServiceValve extends ValveBase {
                 request, () -> request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null));
         String client = Clients.of(request);
         // Without an address where the head could not be read.
-        boolean owners = String.valueOf(request.getRequestURI()).startsWith(OWNERS);
+        boolean owners = String.valueOf(request.getDecodedRequestURI()).startsWith(OWNERS);
         boolean share = all.take(client);
         boolean place = share && (!owners || forOwners.take(OWNERS));
         try {

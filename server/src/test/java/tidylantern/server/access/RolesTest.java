@@ -250,6 +250,25 @@ class RolesTest {
     }
 
     @Test
+    void anAddressThatIsWrittenOtherwiseAsksTheSame() {
+        for (String path : List.of(
+                "/api/owner/sites/here/%63ollections/posts?name=Posts",
+                "/api/owner/sites/%68ere/collections/posts?name=Posts",
+                "/api/owner/%73ites/here/collections/posts?name=Posts",
+                "/api/%6Fwner/sites/here/collections/posts?name=Posts",
+                "/api/owner/sites/here/collections/posts/?name=Posts",
+                "/api/owner//sites/here/collections/posts?name=Posts",
+                "/api/owner/sites/here/collections;a=b/posts?name=Posts",
+                "/api/owner/sites/here/collections%2Fposts?name=Posts",
+                "/api/owner/sites/there/../here/collections/posts?name=Posts")) {
+            assertThat(people.get("editor").send("DELETE", path, null, Map.of()).status())
+                    .as(path)
+                    .isIn(400, 403, 404);
+        }
+        assertThat(running.get("/api/owner/sites/here/collections").json()).hasSize(1);
+    }
+
+    @Test
     void editorsChangeAndPublishAndViewersReadOfIt() {
         Api editor = people.get("editor");
         Api viewer = people.get("viewer");

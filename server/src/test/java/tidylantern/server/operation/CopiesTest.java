@@ -143,6 +143,8 @@ class CopiesTest {
                 IntStream.range(0, 80)
                         .mapToObj(n -> "{\"id\":\"large-%d\",\"_delete\":true}".formatted(n))
                         .collect(Collectors.joining("\n")));
+        // They rest for 30 days.
+        service.part(JdbcClient.class).sql("DELETE FROM resting_item").update();
         long before =
                 api.get("/api/owner/installation").json().path("databaseBytes").asLong();
         service.part(Copies.class).compact(1);

@@ -38,6 +38,11 @@ class AnswerRateTest {
                     .as("the site's script may read why")
                     .isEqualTo("https://isles.example");
             assertThat(refused.json().path("detail").asString()).contains("1 answers a second");
+            assertThat(IntStream.range(0, 30)
+                            .map(n -> api.get("/api/%70ublic/searches/" + search + "/results?q=lobster")
+                                    .status()))
+                    .as("the same address, written otherwise")
+                    .contains(429);
             IntStream.range(0, 30)
                     .forEach(n ->
                             assertThat(api.get("/api/owner/sites").status()).isEqualTo(200));
