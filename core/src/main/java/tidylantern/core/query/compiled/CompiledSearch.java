@@ -62,6 +62,7 @@ public final class CompiledSearch {
         }
     }
 
+    /** Takes a design apart for what its site holds. */
     public static CompiledSearch of(SiteContent content, SearchDesign design) {
         Set<String> languages = content.languages(design.searched());
         return new CompiledSearch(content, design, languages, new Vocabulary(design.words(), languages));
@@ -136,6 +137,7 @@ public final class CompiledSearch {
         return filters;
     }
 
+    /** What the cards of a place show. */
     public CardReading cards(Place place) {
         return Objects.requireNonNull(cards.get(place));
     }

@@ -12,6 +12,7 @@ import org.apache.lucene.search.SimpleCollector;
 
 /** Tells whether so many items are found, and looks no further. */
 public record FoundAtLeast(int wanted) implements CollectorManager<FoundAtLeast.Counter, Boolean> {
+    /** Whether a query finds so many items. */
     public static boolean found(IndexSearcher searcher, Query query, int wanted) throws IOException {
         return searcher.search(query, new FoundAtLeast(wanted));
     }

@@ -36,6 +36,7 @@ public record Phrase(List<WordForms.Word> words, boolean stems) {
                 .orElse(Set.of());
     }
 
+    /** @param place a field of the index that holds words */
     public Query query(String place) {
         if (words.size() == 1) {
             return new TermInSetQuery(

@@ -67,10 +67,12 @@ public final class ReachQuery {
         return found.build();
     }
 
+    /** The items that their owner keeps out of all searches. */
     public static Query keptOut() {
         return new TermQuery(new Term(IndexFields.KEPT_OUT, IndexFields.YES));
     }
 
+    /** The items of a collection. */
     public static Query collection(CollectionKey key) {
         return new TermQuery(new Term(IndexFields.COLLECTION, key.value()));
     }

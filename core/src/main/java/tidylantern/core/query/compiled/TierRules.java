@@ -52,6 +52,7 @@ public final class TierRules {
      */
     public record On(List<Tier> tiers, List<Placement> placements, List<Query> holding) {}
 
+    /** As they hold on a day. */
     public On on(LocalDate day, IndexState state) throws IOException {
         List<Placement> today =
                 placements.stream().filter(placement -> placement.holdsOn(day)).toList();

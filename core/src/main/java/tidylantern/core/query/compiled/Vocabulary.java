@@ -78,6 +78,7 @@ public final class Vocabulary {
         return commonWords;
     }
 
+    /** Whether a word is left out of queries. */
     public boolean stops(WordForms.Word word) {
         return stopWords.contains(word.folded());
     }

@@ -102,6 +102,7 @@ public final class CategoryNumbers {
                         .toList();
     }
 
+    /** Of the values that items have in a state of the index. */
     public static CategoryNumbers of(IndexState state, FieldKey field) throws IOException {
         return state.kept(new OfField(field), CategoryNumbers.class, () -> {
             CategoryNumbers made = new CategoryNumbers(state, field, ValueNumbers.of(state, field));

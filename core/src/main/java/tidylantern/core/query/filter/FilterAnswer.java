@@ -75,6 +75,7 @@ public record FilterAnswer(
                 : around != null ? around.items() > 0 : control == Control.BOX || offers(values);
     }
 
+    /** Whether anything is set in it. */
     public boolean isSet() {
         return bounds != null ? bounds.set() : !text.isEmpty() || isTicked(values);
     }

@@ -37,6 +37,7 @@ public record NarrowedQuery(
         ReadQuery read,
         SetFilters narrowing,
         Effort effort) {
+    /** A query that was submitted. */
     public static NarrowedQuery of(IndexState state, CompiledSearch search, VisitorQuery query, Gazetteer gazetteer)
             throws IOException {
         return of(state, search, query, gazetteer, false);
@@ -88,6 +89,7 @@ public record NarrowedQuery(
                 effort);
     }
 
+    /** How many items it finds. */
     public int total() throws IOException {
         return searcher().count(found());
     }
@@ -107,6 +109,7 @@ public record NarrowedQuery(
                         .build();
     }
 
+    /** Of the collections that are searched. */
     public Set<String> languages() {
         return search.languages();
     }

@@ -52,6 +52,7 @@ public record SetFilters(List<QueryFilter> filters, List<List<String>> starts) {
                 .orElse(null);
     }
 
+    /** Whether anything is set in any of them. */
     public boolean isSet() {
         return filters.stream().anyMatch(one -> one.passed() != null);
     }

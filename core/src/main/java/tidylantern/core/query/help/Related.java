@@ -21,6 +21,7 @@ public final class Related {
 
     private Related() {}
 
+    /** The first of them by the order of the search; none where no word finds any. */
     public static List<ScoreDoc> of(NarrowedQuery asked, Ordering ordering) throws IOException {
         List<TypedText.Spot> words = asked.typed().words();
         if (words.size() < 2) {

@@ -96,6 +96,7 @@ public final class ItemListing {
         });
     }
 
+    /** How many items a filter lets through. */
     public int count(ItemFilter filter) {
         return read(state -> state.searcher().count(query(filter)));
     }

@@ -27,6 +27,7 @@ public final class GroupedTop implements CollectorManager<GroupedTop.Groups, Map
     private final Sort order;
     private final int perGroup;
 
+    /** @param perGroup so many of the first of each collection */
     public GroupedTop(Sort order, int perGroup) {
         this.order = order;
         this.perGroup = perGroup;

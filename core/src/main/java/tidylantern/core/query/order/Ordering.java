@@ -245,10 +245,12 @@ public record Ordering(
         return Math.min(pinned.get(numberOfPinned).at() - numberOfPinned, others);
     }
 
+    /** Whether its tier lifts it before all that are not. */
     public boolean isLifted(int document) {
         return lifted.tiers().containsKey(document);
     }
 
+    /** Whether a pin gives it its place. */
     public boolean isPinned(int document) {
         return pinned.stream().anyMatch(one -> one.document() == document);
     }

@@ -26,6 +26,7 @@ public record StartingItems(
         StartingList.With with, String label, @Nullable Query among) {
     static final StartingItems ALL = new StartingItems(StartingList.With.EVERYTHING, "", null);
 
+    /** Everything, once anything is typed or set. */
     public static StartingItems of(NarrowedQuery asked, Ordering ordering, MostChosen chosen) throws IOException {
         if (asked.query().letters() > 0 || asked.narrowing().isSet()) {
             return ALL;

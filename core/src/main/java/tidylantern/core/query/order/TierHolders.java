@@ -53,6 +53,7 @@ public final class TierHolders {
         this.holding = Arrays.stream(byTier).map(KnownDocuments::new).toList();
     }
 
+    /** Who holds which tier on a day; nobody where there are no tiers. */
     public static TierHolders of(IndexState state, TierRules rules, LocalDate day) throws IOException {
         return rules.tiers().isEmpty()
                 ? NOBODY

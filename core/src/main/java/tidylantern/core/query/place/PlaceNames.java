@@ -84,6 +84,7 @@ public final class PlaceNames {
                 .toList();
     }
 
+    /** @param reach as it is asked of this state */
     public static PlaceNames of(IndexState state, Query reach, FieldKey field) throws IOException {
         InPart key = new InPart(field);
         return state.kept(reach, key, PlaceNames.class, () -> {

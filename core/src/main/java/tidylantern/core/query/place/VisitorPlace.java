@@ -40,6 +40,7 @@ public record VisitorPlace(
     private static final int MOST_TOLD_APART = 50;
     private static final int SHORTEST_BEGINNING = 4;
 
+    /** What somebody says of where they are, looked up among items, the owner's own names and the world's. */
     public static VisitorPlace of(IndexState state, CompiledSearch search, Gazetteer gazetteer, Whereabouts whereabouts)
             throws IOException {
         String typed = whereabouts.name();

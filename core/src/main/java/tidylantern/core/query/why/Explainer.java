@@ -74,6 +74,7 @@ public final class Explainer {
     private final Gazetteer gazetteer;
     private final PlacesInResults places;
 
+    /** @param ref of the item that it is asked about */
     public Explainer(IndexState state, CompiledSearch search, VisitorQuery query, ItemRef ref, Gazetteer gazetteer) {
         this.state = state;
         this.searcher = state.searcher();
@@ -95,6 +96,7 @@ public final class Explainer {
 
     public record Fix(Cure cure, @Nullable FieldKey field, UnaryOperator<SearchDesign> change) {}
 
+    /** Why the query finds the item where it does, or why it does not. */
     public Explanation explain() throws IOException {
         SearchDesign design = search.design();
         NarrowedQuery asked = NarrowedQuery.of(state, search, query, gazetteer);

@@ -40,6 +40,7 @@ public record Explanation(
         leavings = List.copyOf(leavings);
     }
 
+    /** Whether the query finds the item. */
     public boolean found() {
         return place != null;
     }

@@ -86,6 +86,7 @@ public record PinsInPlay(Map<ItemRef, Integer> places, Set<ItemRef> takenOut) {
                 .build();
     }
 
+    /** Finds just these items. */
     public static Query items(Set<ItemRef> items) {
         return new TermInSetQuery(
                 IndexFields.REF,

@@ -94,6 +94,7 @@ public final class ReadQuery {
         return matches;
     }
 
+    /** Whether nothing, or too little, was asked for. */
     public boolean startingList() {
         return matches.isEmpty();
     }
@@ -389,6 +390,7 @@ public final class ReadQuery {
         }
     }
 
+    /** Whether so many items in reach have it that it is taken to be spelled right. */
     public static boolean spelledRight(Query word, Query reach, IndexSearcher searcher) throws IOException {
         return FoundAtLeast.found(searcher, inReach(word, reach), SPELLED_RIGHT_FROM);
     }

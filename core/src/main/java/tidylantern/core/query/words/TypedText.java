@@ -12,6 +12,7 @@ public record TypedText(String text, List<Spot> words) {
     /** One word: as it is compared, and where it stands in the text, in UTF-16 units. */
     public record Spot(String folded, int start, int end) {}
 
+    /** Takes a text apart, as words are told apart in these languages. */
     public static TypedText of(String text, Set<String> languages) {
         List<Spot> words = new ArrayList<>();
         WordForms.each(text, (lower, start, end) -> {
@@ -30,6 +31,7 @@ public record TypedText(String text, List<Spot> words) {
         return Folding.fold(word);
     }
 
+    /** Whether its last letter is of a word, which may be half typed. */
     public boolean endsWithAWord() {
         return !words.isEmpty() && words.getLast().end() == text.length();
     }
