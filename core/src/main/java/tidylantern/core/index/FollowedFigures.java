@@ -6,7 +6,6 @@ import java.util.Objects;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.ConjunctionUtils;
 import org.apache.lucene.search.DocIdSetIterator;
-import org.apache.lucene.search.FilteredDocIdSetIterator;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
@@ -59,7 +58,7 @@ final class FollowedFigures {
             }
             found = found(part, searcher, passing);
         }
-        return figures.over(part, liveOf(found, now));
+        return figures.over(part, LiveDocuments.of(found, now));
     }
 
     private static DocIdSetIterator found(LeafReaderContext part, IndexSearcher searcher, Query passing)
@@ -67,15 +66,6 @@ final class FollowedFigures {
         Scorer scorer =
                 searcher.createWeight(passing, ScoreMode.COMPLETE_NO_SCORES, 1).scorer(part);
         return scorer == null ? DocIdSetIterator.empty() : scorer.iterator();
-    }
-
-    private static DocIdSetIterator liveOf(DocIdSetIterator found, Bits now) {
-        return new FilteredDocIdSetIterator(found) {
-            @Override
-            protected boolean match(int document) {
-                return now.get(document);
-            }
-        };
     }
 
     /** What went since; null where something is there that was not, since an earlier state is asked once more. */

@@ -21,4 +21,13 @@ public interface PartFigures<F> {
      * @return null where the two do not tell, so that all that are left have to be looked at
      */
     @Nullable F without(F all, F gone);
+
+    /** What is left of numbers that only add up, one by one. */
+    static int[] difference(int[] all, int[] gone) {
+        int[] left = all.clone();
+        for (int i = 0; i < left.length; i++) {
+            left[i] -= gone[i];
+        }
+        return left;
+    }
 }

@@ -3,14 +3,13 @@ package tidylantern.core.query.compiled;
 import java.io.IOException;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.DocIdSetIterator;
-import org.apache.lucene.search.FilteredDocIdSetIterator;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.Scorer;
 import org.apache.lucene.search.Weight;
-import org.apache.lucene.util.Bits;
 import org.jspecify.annotations.Nullable;
+import tidylantern.core.index.LiveDocuments;
 
 /** Adds up what one item after the other has in a field. */
 public abstract class DocumentCounting {
@@ -47,19 +46,9 @@ public abstract class DocumentCounting {
         for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
             Scorer scorer = weight.scorer(leaf);
             if (scorer != null) {
-                Bits live = leaf.reader().getLiveDocs();
-                addAll(leaf, live == null ? scorer.iterator() : liveOf(scorer.iterator(), live));
+                addAll(leaf, LiveDocuments.of(scorer.iterator(), leaf.reader().getLiveDocs()));
             }
         }
-    }
-
-    private static DocIdSetIterator liveOf(DocIdSetIterator found, Bits live) {
-        return new FilteredDocIdSetIterator(found) {
-            @Override
-            protected boolean match(int document) {
-                return live.get(document);
-            }
-        };
     }
 
     /** Gets ready to look up what the items of a part have. */

@@ -199,7 +199,7 @@ public final class CategoryNumbers {
 
         @Override
         public int[] without(int[] all, int[] gone) {
-            return IntStream.range(0, all.length).map(i -> all[i] - gone[i]).toArray();
+            return PartFigures.difference(all, gone);
         }
     }
 

@@ -117,7 +117,7 @@ public final class PartPaths {
 
         @Override
         public int[] without(int[] all, int[] gone) {
-            return IntStream.range(0, all.length).map(i -> all[i] - gone[i]).toArray();
+            return PartFigures.difference(all, gone);
         }
     }
 
