@@ -2,14 +2,22 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api } from '../ownerApi'
 
-/** What whoever is signed in may do; nothing until that is known. The service decides in any case. */
+const useOwnAccess = () => useQuery({ queryKey: ['access'], queryFn: api.access }).data
+
+/** Whether whoever is signed in may do everything in the installation; null until that is known. */
+export function useRunsInstallation() {
+  const access = useOwnAccess()
+  return computed(() => access.value?.runsInstallation ?? null)
+}
+
+/** What whoever is signed in may do at a site; nothing until that is known. The service decides in any case. */
 export function useAccess(site: () => string) {
-  const { data: access } = useQuery({ queryKey: ['access'], queryFn: api.access })
-  /** Whether they may do everything in the installation. */
+  const access = useOwnAccess()
   const runs = computed(() => access.value?.runsInstallation === true)
   const role = computed(() => (runs.value ? 'owner' : (access.value?.roles[site()] ?? null)))
   return {
     known: computed(() => access.value !== undefined),
+    /** Everything in the installation. */
     runs,
     role,
     /** Content, sources and searches. */

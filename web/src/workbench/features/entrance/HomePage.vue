@@ -10,7 +10,7 @@ import RemarkLine from '../../kit/RemarkLine.vue'
 import { api } from '../../ownerApi'
 import EntranceCard from './EntranceCard.vue'
 import SampleWay from './SampleWay.vue'
-import { useAccess } from '../../kit/useAccess'
+import { useRunsInstallation } from '../../kit/useAccess'
 import LoadFailure from '../../kit/LoadFailure.vue'
 import { useAttempt } from '../../kit/useAttempt'
 
@@ -18,12 +18,12 @@ const router = useRouter()
 const route = useRoute()
 const queries = useQueryClient()
 const { data: sites, error, refetch } = useQuery({ queryKey: ['sites'], queryFn: api.sites, staleTime: 0 })
-const { known, runs } = useAccess(() => '')
+const runs = useRunsInstallation()
 const { data: deleted } = useQuery({
   queryKey: ['deleted', 'sites'],
   queryFn: api.deletedSites,
   staleTime: 0,
-  enabled: runs,
+  enabled: () => runs.value === true,
 })
 const name = ref('')
 const address = ref('')
@@ -57,7 +57,7 @@ const bringBack = (id: number) =>
 
 <template>
   <EntranceCard
-    v-if="sites?.length === 0 && known && !runs"
+    v-if="sites?.length === 0 && runs === false"
     title="No site yet"
     lead="You belong to no site now. Ask one of a site's owners for an invitation."
   />

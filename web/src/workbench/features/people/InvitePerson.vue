@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import type { Role } from '../../../shared/contract'
 import { formatDay } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
+import ShownOnce from '../../kit/ShownOnce.vue'
 import { useAttempt } from '../../kit/useAttempt'
 import { api } from '../../ownerApi'
 import { roleInWords, ROLES } from './roles'
@@ -53,10 +54,9 @@ const takeBack = (id: number) =>
     </div>
     <small id="role-may" class="quiet"> Will be {{ roleInWords(role).one }}, who {{ roleInWords(role).may }}. </small>
     <RemarkLine v-if="wrong" bad>{{ wrong }}</RemarkLine>
-    <div v-if="made" class="made" role="status">
-      <p>Send this to one person. It works once, until {{ formatDay(made.until) }}, and is shown this once.</p>
-      <code>{{ link }}</code>
-    </div>
+    <ShownOnce v-if="made" :text="link">
+      Send this to one person. It works once, until {{ formatDay(made.until) }}, and is shown this once.
+    </ShownOnce>
     <ul v-if="waiting && waiting.length > 0" class="entries" aria-label="Invitations that wait">
       <li v-for="one in waiting" :key="one.id">
         <span>
@@ -89,17 +89,5 @@ h3 {
   flex-wrap: wrap;
   align-items: center;
   gap: 10px;
-}
-.made {
-  padding: 12px;
-  border-radius: 8px;
-  background: var(--lamp-wash);
-  display: grid;
-  gap: 8px;
-}
-.made code {
-  font-size: 13px;
-  overflow-wrap: anywhere;
-  user-select: all;
 }
 </style>

@@ -7,6 +7,7 @@ import { ref } from 'vue'
 import type { AccessKey, NewKey } from '../../../shared/contract'
 import { formatTime } from '../../kit/format'
 import RemarkLine from '../../kit/RemarkLine.vue'
+import ShownOnce from '../../kit/ShownOnce.vue'
 import { api } from '../../ownerApi'
 import { useAttempt } from '../../kit/useAttempt'
 
@@ -70,12 +71,9 @@ const used = (key: AccessKey) => (key.lastUsed === null ? 'never used' : `last u
       </li>
     </ul>
     <p v-else class="quiet">There is none yet.</p>
-    <div v-if="made" class="made" role="status">
-      <p>
-        <b>{{ made.name }}</b>: copy it now. It is shown this once and kept by nobody.
-      </p>
-      <code>{{ made.key }}</code>
-    </div>
+    <ShownOnce v-if="made" :text="made.key">
+      <b>{{ made.name }}</b>: copy it now. It is shown this once and kept by nobody.
+    </ShownOnce>
     <form @submit.prevent="add">
       <InputText v-model="name" required maxlength="80" placeholder="What it is for" aria-label="Name of the new key" />
       <div class="row">
@@ -117,17 +115,5 @@ form {
   flex-wrap: wrap;
   align-items: center;
   gap: 10px;
-}
-.made {
-  padding: 12px;
-  border-radius: 8px;
-  background: var(--lamp-wash);
-  display: grid;
-  gap: 8px;
-}
-.made code {
-  font-size: 14px;
-  overflow-wrap: anywhere;
-  user-select: all;
 }
 </style>

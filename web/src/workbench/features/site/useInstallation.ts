@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/vue-query'
-import { useAccess } from '../../kit/useAccess'
+import { useRunsInstallation } from '../../kit/useAccess'
 import { api } from '../../ownerApi'
 
 const MINUTE = 60_000
@@ -9,12 +9,12 @@ const MINUTE = 60_000
  * installation.
  */
 export function useInstallation() {
-  const { runs } = useAccess(() => '')
+  const runs = useRunsInstallation()
   return useQuery({
     queryKey: ['installation'],
     queryFn: api.installation,
     refetchInterval: MINUTE,
     staleTime: 0,
-    enabled: runs,
+    enabled: () => runs.value === true,
   }).data
 }

@@ -53,7 +53,7 @@ class PeopleTest {
     void whoIsInvitedJoinsLooksEditsAndGoes() {
         owner.open(world.service() + "/workbench/shared-isles/settings");
         owner.seeText("button", "Make a link").click();
-        String link = owner.see(".made code").getText();
+        String link = owner.see(".once code").getText();
         owner.mustBeAccessible("people of a site");
         other.open(link);
         other.seeText("h1", "Join Shared isles");

@@ -83,7 +83,7 @@ class Access implements SiteRoles, SiteOwners {
     }
 
     @Override
-    public boolean askHere(String site) {
+    public boolean isAskedByOwner(String site) {
         return here(site) == Role.OWNER;
     }
 

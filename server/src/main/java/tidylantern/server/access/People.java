@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -136,7 +135,7 @@ class People {
     private void mustBelong(String site, String person) {
         sites.get(site);
         if (runsInstallation(person)) {
-            throw Refusal.conflict("“%s” runs the installation, and so is an owner of every site.".formatted(person));
+            throw Refusal.conflict("“%s” runs the installation, and so owns every site.".formatted(person));
         }
         if (store.role(site, person) == null) {
             throw Refusal.notFound("Nobody called “%s” belongs to this site.".formatted(person));
@@ -221,21 +220,15 @@ class People {
                 accounts.addPerson(name, password);
             }
             Role role = Role.of(stored.role());
-            Role before = Optional.ofNullable(store.role(stored.siteKey(), name))
-                    .map(Role::of)
-                    .orElse(null);
-            if (!runsInstallation(name) && (before == null || !before.covers(role))) {
-                history.note(changes, stored.siteKey(), name, said(before), said(role), name);
+            Said before = changes.now(stored.siteKey(), name);
+            if (!runsInstallation(name) && (before == null || !before.role().covers(role))) {
+                history.note(changes, stored.siteKey(), name, before, new Said(role), name);
                 store.put(stored.siteKey(), name, stored.role(), OffsetDateTime.now(clock));
             }
             return stored.siteKey();
         }));
         known.forget();
         return site;
-    }
-
-    private static @Nullable Said said(@Nullable Role role) {
-        return role == null ? null : new Said(role);
     }
 
     private record Said(Role role) {}
@@ -246,7 +239,7 @@ class People {
         }
 
         @Override
-        protected boolean ofOwners() {
+        protected boolean ownersOnly() {
             return true;
         }
 

@@ -89,8 +89,9 @@ class PeopleStore {
     }
 
     void addInvitation(String site, String role, String hash, OffsetDateTime made, String by) {
-        jdbc.sql(
-                        "INSERT INTO invitation (site_key, role, token_hash, made, made_by) VALUES (:site, :role, :hash, :made, :by)")
+        jdbc.sql("""
+                INSERT INTO invitation (site_key, role, token_hash, made, made_by)
+                VALUES (:site, :role, :hash, :made, :by)""")
                 .param("site", site)
                 .param("role", role)
                 .param("hash", hash)

@@ -5,7 +5,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
@@ -46,30 +45,23 @@ public class CompiledSearches {
     }
 
     private CompiledSearch compiled(SiteContent content, SearchDesign design) {
-        List<CompiledSearch> some;
         synchronized (last) {
-            some = List.copyOf(last);
-        }
-        CompiledSearch like = null;
-        for (CompiledSearch one : some) {
-            if (one.content() == content && one.design().equals(design)) {
-                return one;
+            List<CompiledSearch> ofContent =
+                    last.stream().filter(one -> one.content() == content).toList();
+            for (CompiledSearch one : ofContent) {
+                if (one.design().equals(design)) {
+                    return one;
+                }
             }
-            like = closer(like, one, content, design);
-        }
-        CompiledSearch made = like == null ? CompiledSearch.of(content, design) : like.with(design);
-        synchronized (last) {
+            // An owner who changes a draft seldom changes its words, which then need not be taken apart once more.
+            CompiledSearch made = ofContent.isEmpty()
+                    ? CompiledSearch.of(content, design)
+                    : ofContent.getFirst().with(design);
             last.addFirst(made);
             if (last.size() > LAST) {
                 last.removeLast();
             }
+            return made;
         }
-        return made;
-    }
-
-    /** One of the same words, which need not be taken apart once more. */
-    private static @Nullable CompiledSearch closer(
-            @Nullable CompiledSearch like, CompiledSearch one, SiteContent content, SearchDesign design) {
-        return like == null && one.content() == content && one.design().words().equals(design.words()) ? one : like;
     }
 }

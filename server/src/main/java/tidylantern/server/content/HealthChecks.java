@@ -4,10 +4,8 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
@@ -16,22 +14,17 @@ import org.springframework.stereotype.Component;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Item;
-import tidylantern.core.content.ItemId;
-import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.health.Finding;
 import tidylantern.core.health.HealthCheck;
-import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Looks over a site's content; once a change, since it reads every item. */
 @Component
 public class HealthChecks {
     private static final int BATCH = 500;
-    private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
-
     private final ContentStore store;
     private final SiteContents contents;
     private final SiteIndexes indexes;
@@ -92,7 +85,7 @@ public class HealthChecks {
 
     private List<Finding> look(String site, Collection collection, LocalDate today) {
         HealthCheck check = new HealthCheck(collection, today);
-        ItemReader reader = new ItemReader(collection);
+        StoredItemReader reader = new StoredItemReader(collection, json);
         List<ContentStore.StoredItem> items = new ArrayList<>(store.itemsAfter(site, collection.key(), "", BATCH));
         while (!items.isEmpty()) {
             Map<String, OwnerMark> marks = store.marks(
@@ -113,10 +106,9 @@ public class HealthChecks {
     }
 
     /** Null for an item that no longer fits its fields: the index has passed it over, and it is told as such. */
-    private @Nullable Item read(ItemReader reader, ContentStore.StoredItem item) {
+    private static @Nullable Item read(StoredItemReader reader, ContentStore.StoredItem item) {
         try {
-            return reader.read(
-                    new ItemId(item.itemId()), Objects.requireNonNull(json.readValue(item.properties(), OBJECT)));
+            return reader.read(item);
         } catch (ItemRefused broken) {
             return null;
         }

@@ -12,8 +12,10 @@ import tidylantern.core.content.CollectionKey;
 class RestingItemStore {
     private static final String OF_A_REMOVAL =
             "r.site_key = :site AND r.collection_key = :collection AND r.removed_by = :removal ";
-    private static final String THERE_AGAIN =
-            "EXISTS (SELECT 1 FROM item i WHERE i.site_key = r.site_key AND i.collection_key = r.collection_key AND i.item_id = r.item_id) ";
+    private static final String THERE_AGAIN = """
+            EXISTS (SELECT 1 FROM item i
+            WHERE i.site_key = r.site_key AND i.collection_key = r.collection_key AND i.item_id = r.item_id)
+            """;
 
     private final JdbcClient jdbc;
     private final NamedParameterJdbcTemplate batches;
@@ -61,13 +63,13 @@ class RestingItemStore {
      */
     List<ContentStore.StoredItem> after(
             String site, CollectionKey collection, long removal, boolean gone, String last, int most) {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                 SELECT r.collection_key, r.item_id, r.properties, r.title, r.address, r.removed_by AS change_number,
                 r.rests_from AS changed, s.source_id
                 FROM resting_item r LEFT JOIN source s ON s.source_id = r.source_id WHERE\s""" + OF_A_REMOVAL + "AND "
-                                + (gone ? "NOT " : "") + THERE_AGAIN
-                                + "AND r.item_id > :last ORDER BY r.site_key, r.collection_key, r.removed_by, r.item_id LIMIT :most")
+                        + (gone ? "NOT " : "") + THERE_AGAIN
+                        + "AND r.item_id > :last ORDER BY r.site_key, r.collection_key, r.removed_by, r.item_id "
+                        + "LIMIT :most")
                 .param("site", site)
                 .param("collection", collection.value())
                 .param("removal", removal)

@@ -135,14 +135,20 @@ public class SiteContents {
     }
 
     /**
-     * Reads what was just committed. Whoever asks meanwhile still has what was there before.
+     * Reads what was just committed. Whoever asks meanwhile still has what was there before; where it cannot be read
+     * now, whoever asks next tries again.
      *
      * @param beforeShown what is to be done with it first
      */
     void renew(String site, Consumer<SiteContent> beforeShown) {
-        beforeShown.accept(kept(site, read(site)));
-        // Read once more within the map's own lock, since others forget it too: what they changed meanwhile counts.
-        known.compute(site, (key, before) -> kept(key, read(key)));
+        try {
+            beforeShown.accept(kept(site, read(site)));
+            // Read once more within the map's own lock, since others forget it too: what they changed meanwhile counts.
+            known.compute(site, (key, before) -> kept(key, read(key)));
+        } catch (DataAccessException | TransactionException unreadable) {
+            LOG.warn("What was changed in the collections of {} cannot be read yet", site, unreadable);
+            forget(site);
+        }
     }
 
     /** What is written next is read from the database; to be called once a change is committed, or was taken back. */

@@ -153,7 +153,7 @@ public class SiteIndexes implements SmartLifecycle {
         } catch (RuntimeException failure) {
             behind.add(site);
             LOG.error(
-                    "The site {} cannot be brought up to date; it will be tried again every {} seconds. Its items are safe in the database.",
+                    "The site {} cannot be brought up to date; it will be tried again every {}. Its items are safe in the database.",
                     site,
                     BETWEEN_COMMITS,
                     failure);

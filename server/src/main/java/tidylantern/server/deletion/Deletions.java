@@ -220,7 +220,7 @@ class Deletions {
         }
 
         @Override
-        protected boolean ofOwners() {
+        protected boolean ownersOnly() {
             return true;
         }
 

@@ -34,7 +34,7 @@ public abstract class Changeable<W, S> {
     }
 
     /** Whether only owners of the site change it, and so take changes of it back. */
-    protected boolean ofOwners() {
+    protected boolean ownersOnly() {
         return false;
     }
 

@@ -173,7 +173,7 @@ public class History {
         forgetOld();
         HistoryStore.StoredChange stored = stored(site, number);
         Changeable<?, ?> kind = kind(stored);
-        if (kind.ofOwners() && !owners.getObject().askHere(site)) {
+        if (kind.ownersOnly() && !owners.getObject().isAskedByOwner(site)) {
             throw new Refusal(
                     HttpStatus.FORBIDDEN,
                     null,

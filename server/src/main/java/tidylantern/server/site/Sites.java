@@ -285,7 +285,7 @@ public class Sites {
         }
 
         @Override
-        protected boolean ofOwners() {
+        protected boolean ownersOnly() {
             return true;
         }
 

@@ -3,34 +3,79 @@ package tidylantern.server.content;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.dao.DataAccessResourceFailureException;
+import tidylantern.core.content.Field;
+import tidylantern.core.content.OwnPlace;
+import tidylantern.core.content.SiteContent;
 import tidylantern.server.RunningService;
+import tidylantern.server.site.Sites;
 
-/** What is at hand of a site while its database cannot be read, and afterwards. */
+/** What is kept at hand of a site's content while it changes and while the database cannot be read. */
 class SiteContentsTest {
-    @Test
-    void whatWasReadLastIsUsedUntilTheDatabaseCanBeReadAgain(@TempDir Path data) {
-        try (RunningService service = RunningService.on(data)) {
-            service.api().withSite().push("posts", "{\"id\":\"1\",\"title\":\"Lobster\"}");
-            SiteContents contents = service.part(SiteContents.class);
-            JdbcClient database = service.part(JdbcClient.class);
-            String before = label(contents);
-            database.sql("UPDATE collection SET label = 'Stories'").update();
-            database.sql("ALTER TABLE field RENAME TO field_elsewhere").update();
-            contents.forget("isles");
-            assertThat(label(contents))
-                    .as("nothing can be read")
-                    .isEqualTo(before)
-                    .isNotEqualTo("Stories");
-            database.sql("ALTER TABLE field_elsewhere RENAME TO field").update();
-            contents.readAgainIfStale("isles");
-            assertThat(label(contents)).as("it can be read again").isEqualTo("Stories");
-        }
+    private final List<String> collections = new ArrayList<>(List.of("posts"));
+    private boolean broken;
+
+    private SiteContents contents(RunningService service) {
+        ContentStore store = new ContentStore(null, null, null) {
+            @Override
+            List<StoredCollection> collections(String site) {
+                if (broken) {
+                    throw new DataAccessResourceFailureException("the disk is gone");
+                }
+                return collections.stream()
+                        .map(key -> new StoredCollection(key, key, "en"))
+                        .toList();
+            }
+
+            @Override
+            Map<String, List<Field>> fields(String site) {
+                return Map.of();
+            }
+        };
+        PlacementStore placements = new PlacementStore(null) {
+            @Override
+            List<StoredPlacement> ofSite(String site) {
+                return List.of();
+            }
+        };
+        OwnPlaceStore places = new OwnPlaceStore(null) {
+            @Override
+            List<OwnPlace> ofSite(String site) {
+                return List.of();
+            }
+        };
+        return new SiteContents(store, placements, places, service.part(Sites.class));
     }
 
-    private static String label(SiteContents contents) {
-        return contents.of("isles").collections().getFirst().label();
+    @Test
+    void whatIsCommittedIsKnownHoweverItCanBeRead(@TempDir Path data) {
+        try (RunningService service = RunningService.on(data)) {
+            service.api().withSite();
+            SiteContents contents = contents(service);
+            SiteContent first = contents.of("isles");
+            contents.renew("isles", next -> assertThat(next).isSameAs(first));
+            assertThat(contents.of("isles"))
+                    .as("what says the same is the same")
+                    .isSameAs(first);
+            collections.add("notes");
+            contents.renew("isles", next -> assertThat(contents.of("isles"))
+                    .as("until it is ready")
+                    .isSameAs(first));
+            assertThat(contents.of("isles").collections()).hasSize(2);
+            collections.add("homes");
+            broken = true;
+            contents.renew("isles", next -> {});
+            assertThat(contents.of("isles").collections())
+                    .as("as it was read last")
+                    .hasSize(2);
+            broken = false;
+            contents.readAgainIfStale("isles");
+            assertThat(contents.of("isles").collections()).hasSize(3);
+        }
     }
 }

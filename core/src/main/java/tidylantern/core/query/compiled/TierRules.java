@@ -50,17 +50,17 @@ public final class TierRules {
      *
      * @param holding of each tier, the items that hold it, as a state of the index is asked for them
      */
-    public record On(List<Tier> tiers, List<Placement> placements, List<Query> holding) {}
+    public record OfDay(List<Tier> tiers, List<Placement> placements, List<Query> holding) {}
 
     /** As they hold on a day. */
-    public On on(LocalDate day, IndexState state) throws IOException {
+    public OfDay ofDay(LocalDate day, IndexState state) throws IOException {
         List<Placement> today =
                 placements.stream().filter(placement -> placement.holdsOn(day)).toList();
         List<Query> holding = new ArrayList<>();
         for (Tier tier : tiers) {
             holding.add(state.searcher().rewrite(holding(tier, today)));
         }
-        return new On(tiers, today, holding);
+        return new OfDay(tiers, today, holding);
     }
 
     /** Those placed by hand and those that a rule of the tier names. */

@@ -106,7 +106,7 @@ public final class CategoryNumbers {
     public static CategoryNumbers of(IndexState state, FieldKey field) throws IOException {
         return state.kept(new OfField(field), CategoryNumbers.class, () -> {
             CategoryNumbers made = new CategoryNumbers(state, field, ValueNumbers.of(state, field));
-            ValueNumbers anew = ValueNumbers.of(state, field, made.howManyLive);
+            ValueNumbers anew = ValueNumbers.renewed(state, field, made.howManyLive);
             return anew == made.all ? made : new CategoryNumbers(state, field, anew);
         });
     }
@@ -213,7 +213,7 @@ public final class CategoryNumbers {
     }
 
     /** -1 for a value that no item has. */
-    int number(String key) {
+    public int number(String key) {
         int number = all.number(key);
         return number >= 0 && number < living.length && living[number] ? number : -1;
     }

@@ -45,7 +45,7 @@ final class ValueNumbers {
         }
 
         /** @param living how many of the values items have */
-        synchronized ValueNumbers get(int living) {
+        synchronized ValueNumbers renewed(int living) {
             if (numbers.size() > 2 * living + MOST_DEAD) {
                 numbers = new ValueNumbers(numbers.field);
             }
@@ -63,9 +63,13 @@ final class ValueNumbers {
         return current(state, field).get();
     }
 
-    /** Another one, where most of the values are none any more. */
-    static ValueNumbers of(IndexState state, FieldKey field, int living) throws IOException {
-        return current(state, field).get(living);
+    /**
+     * The one that counts from now on: another one where most of the values are none any more.
+     *
+     * @param living how many of the values items have
+     */
+    static ValueNumbers renewed(IndexState state, FieldKey field, int living) throws IOException {
+        return current(state, field).renewed(living);
     }
 
     /** What a part's own numbers of values and of spellings are here. */

@@ -57,10 +57,10 @@ public final class TierHolders {
     public static TierHolders of(IndexState state, TierRules rules, LocalDate day) throws IOException {
         return rules.tiers().isEmpty()
                 ? NOBODY
-                : state.kept(rules, day, TierHolders.class, () -> reckoned(state, rules.on(day, state)));
+                : state.kept(rules, day, TierHolders.class, () -> reckoned(state, rules.ofDay(day, state)));
     }
 
-    private static TierHolders reckoned(IndexState state, TierRules.On on) throws IOException {
+    private static TierHolders reckoned(IndexState state, TierRules.OfDay on) throws IOException {
         List<InPart> parts = new ArrayList<>();
         for (LeafReaderContext part : state.parts()) {
             parts.add(state.ofPart(part, on, InPart.class, InPart.class, () -> InPart.of(part, state.searcher(), on)));
@@ -145,7 +145,7 @@ public final class TierHolders {
             this.places = places;
         }
 
-        static InPart of(LeafReaderContext part, IndexSearcher searcher, TierRules.On on) throws IOException {
+        static InPart of(LeafReaderContext part, IndexSearcher searcher, TierRules.OfDay on) throws IOException {
             byte[] tierOf = new byte[part.reader().maxDoc()];
             Map<Integer, Integer> places = new HashMap<>();
             Map<Integer, Integer> ordinals = new HashMap<>();

@@ -135,7 +135,7 @@ public final class ReadQuery {
 
     /** Reads one query. */
     private static final class Reader {
-        private final Words design;
+        private final Words matching;
         private final SiteContent content;
         private final List<FieldKey> prose;
         private final IndexSearcher searcher;
@@ -152,7 +152,7 @@ public final class ReadQuery {
          */
         Reader(CompiledSearch search, Words words, List<FieldKey> prose, IndexSearcher searcher, Effort effort) {
             this.effort = effort;
-            this.design = words;
+            this.matching = words;
             this.content = search.content();
             this.prose = prose;
             this.searcher = searcher;
@@ -163,7 +163,7 @@ public final class ReadQuery {
 
         ReadQuery read(VisitorQuery query, PinnedQueries pinned) throws IOException {
             String text = query.text();
-            Operators.Node operators = design.operators() ? Operators.read(text) : null;
+            Operators.Node operators = matching.operators() ? Operators.read(text) : null;
             Query found = operators == null ? null : query(operators);
             BooleanQuery.Builder all = new BooleanQuery.Builder().add(reach, BooleanClause.Occur.FILTER);
             if (found != null) {
@@ -181,7 +181,7 @@ public final class ReadQuery {
             if (parts.isEmpty()) {
                 return new ReadQuery(reach, reach, reach, List.of(), List.of());
             }
-            Query lucene = all.setMinimumNumberShouldMatch(design.needed().of(parts.size()))
+            Query lucene = all.setMinimumNumberShouldMatch(matching.needed().of(parts.size()))
                     .build();
             PinsInPlay pins =
                     PinsInPlay.of(pinned, parts.stream().map(Part::match).toList(), query.today());
@@ -228,7 +228,7 @@ public final class ReadQuery {
                 }
                 case Operators.Node.Quoted quoted -> {
                     List<WordForms.Word> words = WordForms.allWordsOf(quoted.text(), languages);
-                    PhraseMatch phrase = new PhraseMatch(new Phrase(words, false), design);
+                    PhraseMatch phrase = new PhraseMatch(new Phrase(words, false), matching);
                     mark(List.of(phrase));
                     yield words.isEmpty() ? null : phrase.query(searcher.getIndexReader(), content);
                 }
@@ -305,7 +305,7 @@ public final class ReadQuery {
                 WrittenOtherwise otherwise = new WrittenOtherwise(
                         word,
                         languages,
-                        design.stemming(),
+                        matching.stemming(),
                         joined.getOrDefault(word.folded(), List.of()).stream()
                                 .distinct()
                                 .toList(),
@@ -313,7 +313,7 @@ public final class ReadQuery {
                 found.add(new WordMatch(
                         word,
                         codes.getOrDefault(word.folded(), Set.of()),
-                        design,
+                        matching,
                         last && left == 0,
                         wholeName,
                         alternatives.getOrDefault(word.folded(), List.of()).stream()
@@ -376,14 +376,14 @@ public final class ReadQuery {
                 // Scripts that write no blanks have their words side by side already.
                 return null;
             }
-            boolean open = last && to == typed.size() && design.partOfWord().starts();
+            boolean open = last && to == typed.size() && matching.partOfWord().starts();
             WrittenOtherwise.JoinedWords one =
                     new WrittenOtherwise.JoinedWords(word.getFirst(), row.size() == typed.size(), open);
-            if (!one.held(searcher.getIndexReader(), prose, design.stemming())
+            if (!one.held(searcher.getIndexReader(), prose, matching.stemming())
                     || !effort.mayPutTogether(one.word().folded())) {
                 return null;
             }
-            Phrase asTyped = new Phrase(row, design.stemming());
+            Phrase asTyped = new Phrase(row, matching.stemming());
             BooleanQuery.Builder anywhere = new BooleanQuery.Builder();
             prose.forEach(field -> anywhere.add(asTyped.query(IndexFields.words(field)), BooleanClause.Occur.SHOULD));
             return spelledRight(anywhere.build(), reach, searcher) ? null : one;
