@@ -28,6 +28,11 @@ export type FilterShape = Schemas['FilterShape']
 export type FilterValue = Schemas['Offered']
 export type FilterBounds = Schemas['Bounds']
 export type Filter = Schemas['Filter']
+export type FilterSource = Filter['source']
+/** One kind of source: `SourceOf<'category'>`. */
+export type SourceOf<Kind extends FilterSource['of']> = Extract<FilterSource, { of: Kind }>
+export type FilterRules = Schemas['FilterRules']
+export type FilterToday = Schemas['FilterToday']
 export type TierFace = Schemas['TierFace']
 export type Standing = Schemas['Standing']
 export type Tier = Schemas['Tier']

@@ -15,8 +15,10 @@ import type {
   FeaturedShare,
   FieldCount,
   FieldKind,
-  FilterFigures,
+  Filter,
   FilterProposal,
+  FilterRules,
+  FilterToday,
   FirstStart,
   Finding,
   FoundBy,
@@ -344,7 +346,11 @@ export const api = {
   endDraftLinks: (search: string) => send('DELETE', `/searches/${path(search)}/draft/links`),
   placeChoices: (search: string) => get<PlaceChoices>(`/searches/${path(search)}/draft/places`),
   filterProposals: (search: string) => get<FilterProposal[]>(`/searches/${path(search)}/draft/filter-proposals`),
-  filterFigures: (search: string) => get<FilterFigures[]>(`/searches/${path(search)}/draft/filter-figures`),
+  filterFigures: (search: string) => get<FilterToday[]>(`/searches/${path(search)}/draft/filter-figures`),
+  filterRules: () => get<FilterRules>('/filter-rules'),
+  /** The joint filter of two, as it would be; the draft stays as it is. */
+  joinedFilter: (search: string, filter: Filter, other: Filter, key: string) =>
+    send<Filter>('POST', `/searches/${path(search)}/draft/joined-filter`, { filter, other, key }),
   filterValues: (search: string, field: string) =>
     get<CountedValue[]>(`/searches/${path(search)}/draft/filter-values?${new URLSearchParams({ field })}`),
   reach: (search: string) => get<ReachCounts>(`/searches/${path(search)}/draft/reach`),

@@ -1,34 +1,38 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { Filter } from '../../../shared/contract'
+import { ref, toRef } from 'vue'
+import type { Filter, FilterRules } from '../../../shared/contract'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import { wrongWithKey } from './filters'
 
 /** What a filter is called in addresses, and what stands below its label. */
-const { taken } = defineProps<{
+const { taken, rules } = defineProps<{
   /** Names in addresses that others have. */
   taken: readonly string[]
+  rules: FilterRules
 }>()
 const filter = defineModel<Filter>({ required: true })
-const settings = settingsOf(filter)
+const head = settingsOf(toRef(settingsOf(filter), 'head'))
 const wrong = ref('')
 function rename(key: string) {
-  wrong.value = wrongWithKey(key, taken)
-  if (wrong.value === '') filter.value = { ...filter.value, key }
+  wrong.value = wrongWithKey(key, taken, rules)
+  if (wrong.value === '') head.key = key
 }
 </script>
 
 <template>
-  <FoldingSection title="Address and help" :said="`?${filter.key}=${filter.help === '' ? '' : ` · ${filter.help}`}`">
+  <FoldingSection
+    title="Address and help"
+    :said="`?${filter.head.key}=${filter.head.help === '' ? '' : ` · ${filter.head.help}`}`"
+  >
     <TextField
       label="In the address"
       beside
       :wrong="wrong"
-      :model-value="filter.key"
+      :model-value="filter.head.key"
       @update:model-value="rename($event)"
     />
-    <TextField v-model="settings.help" label="A line of help below it" :maxlength="200" />
+    <TextField v-model="head.help" label="A line of help below it" :maxlength="rules.limits['head.help']!.most" />
   </FoldingSection>
 </template>

@@ -3,12 +3,14 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import type { Filter, FilterProposal } from '../../../shared/contract'
+import type { Filter, FilterProposal, FilterSource } from '../../../shared/contract'
+import { fieldsOf, partsOf } from './filters'
+import { withEntry } from './filterValues'
 
 /** What visitors read for every filter, and for the values that have a label of their own, in one table. */
 const { filters, proposals } = defineProps<{ filters: readonly Filter[]; proposals: readonly FilterProposal[] }>()
 const open = defineModel<boolean>('open', { required: true })
-const emit = defineEmits<{ relabel: [key: string, changed: Partial<Filter>] }>()
+const emit = defineEmits<{ relabel: [key: string, change: (filter: Filter) => Filter] }>()
 interface Row {
   id: string
   filter: Filter
@@ -18,16 +20,30 @@ interface Row {
   part: boolean
 }
 const wanted = ref('')
-const ownLabel = (filter: Filter) => proposals.find(one => one.field === filter.field)?.label ?? filter.field
+const isJoint = ({ filter }: Row) => filter.source.of === 'joint'
+const ownLabel = ({ source }: Filter) => {
+  const [field] = fieldsOf(source)
+  return proposals.find(one => one.field === field)?.label ?? field!
+}
 /** Of a value not even its name is known here, but the key that stands for it. */
 const ownName = (value: string) => value.replaceAll('/', ' › ').replaceAll('-', ' ')
+/** What visitors read for values, by their keys; words, distances and joint filters have none. */
+function labelsOf(source: FilterSource): Record<string, string> {
+  if (source.of === 'category') return source.looks.labels
+  return 'labels' in source ? source.labels : {}
+}
+function withLabels(source: FilterSource, labels: Record<string, string>): FilterSource {
+  if (source.of === 'category') return { ...source, looks: { ...source.looks, labels } }
+  return 'labels' in source ? { ...source, labels } : source
+}
 function rowsOf(filter: Filter, part: boolean): Row[] {
+  const { key, label } = filter.head
   return [
-    { id: filter.key, filter, value: null, own: ownLabel(filter), said: filter.label, part },
-    ...Object.entries(filter.labels)
+    { id: key, filter, value: null, own: ownLabel(filter), said: label, part },
+    ...Object.entries(labelsOf(filter.source))
       .sort()
-      .map(([value, said]) => ({ id: `${filter.key}=${value}`, filter, value, own: ownName(value), said, part })),
-    ...(filter.joined?.parts.flatMap(one => rowsOf(one, true)) ?? []),
+      .map(([value, said]) => ({ id: `${key}=${value}`, filter, value, own: ownName(value), said, part })),
+    ...partsOf(filter).flatMap(one => rowsOf(one, true)),
   ]
 }
 const rows = computed(() =>
@@ -35,14 +51,13 @@ const rows = computed(() =>
     .flatMap(filter => rowsOf(filter, false))
     .filter(row => `${row.own} ${row.said}`.toLowerCase().includes(wanted.value.trim().toLowerCase())),
 )
-function say(row: Row, text: string) {
-  if (text === row.said) return
-  if (row.value === null) {
-    emit('relabel', row.filter.key, { label: text === '' ? row.own : text })
-  } else {
-    const { [row.value]: _before, ...others } = row.filter.labels
-    emit('relabel', row.filter.key, { labels: text === '' ? others : { ...others, [row.value]: text } })
-  }
+function say({ filter, value, own, said }: Row, text: string) {
+  if (text === said) return
+  emit('relabel', filter.head.key, now =>
+    value === null
+      ? { ...now, head: { ...now.head, label: text === '' ? own : text } }
+      : { ...now, source: withLabels(now.source, withEntry(labelsOf(now.source), value, text)) },
+  )
 }
 </script>
 
@@ -75,7 +90,7 @@ function say(row: Row, text: string) {
         <tr v-for="row in rows" :key="row.id" :class="{ value: row.value !== null, part: row.part }">
           <td>
             <template v-if="row.value === null">
-              <b>{{ row.filter.joined ? 'Joined filter' : row.own }}</b>
+              <b>{{ isJoint(row) ? 'Joined filter' : row.own }}</b>
             </template>
             <template v-else>{{ row.own }}</template>
           </td>
@@ -90,7 +105,7 @@ function say(row: Row, text: string) {
           </td>
           <td>
             <Button
-              v-if="(row.value !== null || row.said !== row.own) && !row.filter.joined"
+              v-if="(row.value !== null || row.said !== row.own) && !isJoint(row)"
               icon="pi pi-replay"
               text
               rounded

@@ -1,66 +1,79 @@
 <script setup lang="ts">
-import { computed, toRef } from 'vue'
-import type { FieldKind, Filter } from '../../../shared/contract'
-import ChoiceField from '../../kit/ChoiceField.vue'
+import { computed } from 'vue'
+import type { Filter, FilterRules } from '../../../shared/contract'
 import FoldingSection from '../../kit/FoldingSection.vue'
-import NumberField from '../../kit/NumberField.vue'
 import SwitchField from '../../kit/SwitchField.vue'
-import { settingsOf } from '../../kit/settingsOf'
-import type { Control } from './filters'
+import { lowered, ORDERS } from './listNames'
+import RowOfValues from './sources/RowOfValues.vue'
+import ValueListSettings from './sources/ValueListSettings.vue'
 
 /** How the values of a filter stand: in which order, how many, with what beside them. */
-const { kind, control } = defineProps<{ kind: FieldKind; control: Control | null }>()
+defineProps<{ rules: FilterRules }>()
 const filter = defineModel<Filter>({ required: true })
-const settings = settingsOf(filter)
-const rules = settingsOf(toRef(settings, 'values'))
-const ORDERS: readonly { value: Filter['order']; label: string }[] = [
-  { value: 'name', label: 'By name' },
-  { value: 'name-down', label: 'By name, last first' },
-  { value: 'number', label: 'By the number in the name' },
-  { value: 'count', label: 'Most items first' },
-]
-const WITHOUT: readonly { value: Filter['withoutResults']; label: string }[] = [
-  { value: 'dim', label: 'Greyed' },
-  { value: 'hide', label: 'Not shown' },
-  { value: 'found', label: 'Only of what is found' },
-]
-/** Steps and months have a fixed row of values, of which none comes from the items found. */
-const without = computed(() => (kind === 'category' ? WITHOUT : WITHOUT.slice(0, 2)))
-const isOne = (...some: (Control | null)[]) => some.includes(control)
-/** Values stand one below the other or side by side, each with its number. */
-const hasValues = computed(() => !isOne('range', 'at-least', 'at-most', 'span', 'box', null))
-const ordered = computed(() => kind === 'category' && filter.value.picked === null)
-const cut = computed(() => isOne('list', 'one-of', 'chips', 'pictures', 'months'))
-const said = computed(() =>
-  [
-    ordered.value ? ORDERS.find(one => one.value === filter.value.order)?.label.toLowerCase() : '',
-    cut.value ? `${filter.value.cutAfter} at first` : '',
-    hasValues.value && !filter.value.counts ? 'no numbers' : '',
-    filter.value.folded ? 'folded at first' : '',
+const source = computed(() => filter.value.source)
+const put = (changed: Filter['source']) => {
+  filter.value = { ...filter.value, source: changed }
+}
+/** The values are in an order that the owner sets by itself, not by picking them one after the other. */
+const isOrdered = computed(
+  () => source.value.of === 'joint' || (source.value.of === 'category' && source.value.offered.picked === null),
+)
+const isRow = computed(
+  () =>
+    (source.value.of === 'number' && source.value.control === 'bands') ||
+    (source.value.of === 'day' && source.value.control === 'months'),
+)
+/** Whether values stand there, each with its number; those of categories have theirs in their list. */
+const hasNumbers = computed(
+  () =>
+    isRow.value ||
+    ['yes-no', 'distance'].includes(source.value.of) ||
+    (source.value.of === 'day' && source.value.control === 'from-today'),
+)
+const counts = computed({
+  get: () => 'counts' in source.value && source.value.counts,
+  set: on => {
+    if ('counts' in source.value) put({ ...source.value, counts: on })
+  },
+})
+const folded = computed({
+  get: () => filter.value.shown.folded,
+  set: on => {
+    filter.value = { ...filter.value, shown: { ...filter.value.shown, folded: on } }
+  },
+})
+const said = computed(() => {
+  const list = 'list' in source.value ? source.value.list : null
+  const isCut = list ? !('control' in source.value && source.value.control === 'menu') : isRow.value
+  const cutAfter = list?.cutAfter ?? ('cutAfter' in source.value ? source.value.cutAfter : 0)
+  return [
+    list && isOrdered.value ? lowered(ORDERS, list.order) : '',
+    isCut ? `${cutAfter} at first` : '',
+    (list ? list.counts : counts.value || !hasNumbers.value) ? '' : 'no numbers',
+    folded.value ? 'folded at first' : '',
   ]
     .filter(Boolean)
-    .join(', '),
-)
+    .join(', ')
+})
 </script>
 
 <template>
   <FoldingSection title="List" :said="said">
-    <ChoiceField v-if="ordered" v-model="settings.order" label="Listed" :options="ORDERS" />
-    <ChoiceField
-      v-if="isOne('list', 'one-of', 'menu', 'chips', 'pictures', 'bands', 'months')"
-      v-model="settings.withoutResults"
-      label="Without results"
-      :options="without"
+    <ValueListSettings
+      v-if="source.of === 'category' || source.of === 'joint'"
+      :model-value="source.list"
+      :control="source.control"
+      :ordered="isOrdered"
+      :rules="rules"
+      @update:model-value="put({ ...source, list: $event })"
     />
-    <NumberField v-if="cut" v-model="settings.cutAfter" label="Shown at first" :min="1" :max="1000" />
-    <NumberField
-      v-if="isOne('list') && kind === 'category'"
-      v-model="rules.searchFrom"
-      label="Searched by name from"
-      :min="1"
-      :max="10000"
+    <RowOfValues
+      v-if="isRow && (source.of === 'number' || source.of === 'day')"
+      :model-value="source"
+      :rules="rules"
+      @update:model-value="put($event)"
     />
-    <SwitchField v-if="hasValues" v-model="settings.counts" label="Number of items beside each" />
-    <SwitchField v-model="settings.folded" label="Only the label at first" />
+    <SwitchField v-if="hasNumbers" v-model="counts" label="Number of items beside each" />
+    <SwitchField v-model="folded" label="Only the label at first" />
   </FoldingSection>
 </template>

@@ -1,22 +1,30 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { ref } from 'vue'
-import type { FieldKind, Filter } from '../../../shared/contract'
+import { computed, ref } from 'vue'
+import type { Filter, SourceOf } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FilterValues from './FilterValues.vue'
 
 /** The fields of which a filter is joined, and their values. */
-const { kindOf } = defineProps<{ search: string; kindOf: (filter: Filter) => FieldKind }>()
+const { atWork } = defineProps<{
+  search: string
+  /** A filter as it works over the kind that its field has. */
+  atWork: (filter: Filter) => Filter
+}>()
 const emit = defineEmits<{ apart: [] }>()
-const joint = defineModel<NonNullable<Filter['joined']>>({ required: true })
+const joint = defineModel<SourceOf<'joint'>>({ required: true })
 const HEADINGS = [
   { value: true, label: 'Under a heading each' },
   { value: false, label: 'In one list' },
 ]
+const parts = computed(() => joint.value.parts.map(atWork))
 /** The part whose values are being chosen. */
 const open = ref<string | null>(null)
-const put = (at: number, part: Filter) => {
-  joint.value = { ...joint.value, parts: joint.value.parts.map((one, n) => (n === at ? part : one)) }
+const put = (at: number, source: SourceOf<'category'>) => {
+  joint.value = {
+    ...joint.value,
+    parts: joint.value.parts.map((one, n) => (n === at ? { ...one, source } : one)),
+  }
 }
 </script>
 
@@ -29,23 +37,25 @@ const put = (at: number, part: Filter) => {
     :model-value="joint.headings"
     @update:model-value="joint = { ...joint, headings: $event }"
   />
-  <div v-for="(part, n) in joint.parts" :key="part.key" class="joined">
+  <div v-for="(part, n) in parts" :key="part.head.key" class="joined">
     <button
       type="button"
       class="opens"
-      :aria-expanded="open === part.key"
-      @click="open = open === part.key ? null : part.key"
+      :aria-expanded="open === part.head.key"
+      @click="open = open === part.head.key ? null : part.head.key"
     >
-      <i :class="open === part.key ? 'pi pi-angle-down' : 'pi pi-angle-right'" aria-hidden="true" />
-      {{ part.label }}
+      <i :class="open === part.head.key ? 'pi pi-angle-down' : 'pi pi-angle-right'" aria-hidden="true" />
+      {{ part.head.label }}
     </button>
     <FilterValues
-      v-if="open === part.key && kindOf(part) === 'category'"
+      v-if="open === part.head.key && part.source.of === 'category'"
       :search="search"
-      :model-value="part"
+      :model-value="part.source"
       @update:model-value="put(n, $event)"
     />
-    <small v-else-if="open === part.key" class="quiet">Its yes stands in the list, as “{{ part.label }}”.</small>
+    <small v-else-if="open === part.head.key" class="quiet"
+      >Its yes stands in the list, as “{{ part.head.label }}”.</small
+    >
   </div>
   <Button class="apart" label="Take apart" size="small" severity="secondary" outlined @click="emit('apart')" />
 </template>

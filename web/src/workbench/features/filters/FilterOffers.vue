@@ -4,22 +4,22 @@ import { computed } from 'vue'
 import type { FilterProposal } from '../../../shared/contract'
 import { counted } from '../../kit/format'
 import { contentOf } from './filterLines'
-import { CONTROL_NAMES } from './filters'
+import { CONTROL_NAMES, controlOf } from './filters'
 
 /** Fields by which visitors could narrow, and cannot yet. */
 const { proposals } = defineProps<{ proposals: readonly FilterProposal[] }>()
 const emit = defineEmits<{ add: [proposal: FilterProposal] }>()
 /** Those by which several items are found at once, and the others. */
 const groups = computed(() => [
-  { proposals: proposals.filter(one => !one.nearlyUnique), isUnique: false },
-  { proposals: proposals.filter(one => one.nearlyUnique), isUnique: true },
+  { proposals: proposals.filter(one => !one.says.nearlyUnique), isUnique: false },
+  { proposals: proposals.filter(one => one.says.nearlyUnique), isUnique: true },
 ])
 const line = (proposal: FilterProposal) =>
   [
-    ...(proposal.nearlyUnique ? [] : [CONTROL_NAMES[proposal.control]]),
+    ...(proposal.says.nearlyUnique ? [] : [CONTROL_NAMES[controlOf(proposal.filter.source)]]),
     contentOf(proposal),
-    counted(proposal.items, 'item'),
-    ...(proposal.nearlyUnique ? [] : [proposal.collections.join(', ')]),
+    counted(proposal.says.items, 'item'),
+    ...(proposal.says.nearlyUnique ? [] : [proposal.collections.join(', ')]),
   ].join(' · ')
 </script>
 

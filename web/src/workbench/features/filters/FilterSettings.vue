@@ -1,63 +1,96 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { CollectionShape, FieldKind, Filter } from '../../../shared/contract'
+import { computed, toRef } from 'vue'
+import type { CollectionShape, Filter, FilterRules } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import FilterAddress from './FilterAddress.vue'
-import FilterHandling from './FilterHandling.vue'
 import FilterListing from './FilterListing.vue'
-import FilterOfParts from './FilterOfParts.vue'
-import FilterStart from './FilterStart.vue'
-import FilterValues from './FilterValues.vue'
 import FilterWhereAndWhen from './FilterWhereAndWhen.vue'
-import type { Control } from './filters'
+import CategorySettings from './sources/CategorySettings.vue'
+import DaySettings from './sources/DaySettings.vue'
+import DistanceSettings from './sources/DistanceSettings.vue'
+import JointSettings from './sources/JointSettings.vue'
+import NumberSettings from './sources/NumberSettings.vue'
+import StartChoice from './sources/StartChoice.vue'
+import YesNoSettings from './sources/YesNoSettings.vue'
 
 /** Everything about one filter: the usual first, the rest under lines that say what is set there. */
-const { fitting, joinWith } = defineProps<{
+const { joinWith } = defineProps<{
   search: string
+  rules: FilterRules
   /** The other filters of the search that visitors meet. */
   others: readonly Filter[]
   /** Names in addresses that others have. */
   taken: readonly string[]
-  /** Of its field. */
-  kind: FieldKind
-  /** Controls for that kind, the usual one first; none while no item has a value. */
-  fitting: readonly Control[]
   /** Those that are searched. */
   collections: readonly CollectionShape[]
   /** Filters that it can be joined with; none for a part of a joint one. */
   joinWith: readonly Filter[]
-  kindOf: (filter: Filter) => FieldKind
+  /** A filter as it works over the kind that its field has. */
+  atWork: (filter: Filter) => Filter
 }>()
 const emit = defineEmits<{ join: [other: string]; apart: [] }>()
 const filter = defineModel<Filter>({ required: true })
 const settings = settingsOf(filter)
-const control = computed<Control | null>(() => {
-  const own = filter.value.control
-  return own !== null && fitting.includes(own) ? own : (fitting[0] ?? own)
-})
-const joinable = computed(() => joinWith.map(other => ({ value: other.key, label: other.label })))
+const head = settingsOf(toRef(settings, 'head'))
+const source = computed(() => filter.value.source)
+const joinable = computed(() => joinWith.map(other => ({ value: other.head.key, label: other.head.label })))
 </script>
 
 <template>
   <div class="settings">
-    <TextField v-model="settings.label" label="Visitors read" :maxlength="80" required />
-    <FilterHandling v-model="filter" :control="control" :fitting="fitting" />
-    <FilterStart v-if="control !== 'distance'" v-model="filter" :kind="kind" :control="control" />
-    <FilterOfParts
-      v-if="filter.joined"
-      :model-value="filter.joined"
+    <TextField v-model="head.label" label="Visitors read" :maxlength="rules.limits['head.label']!.most" required />
+    <CategorySettings
+      v-if="source.of === 'category'"
+      :model-value="source"
       :search="search"
-      :kind-of="kindOf"
-      @update:model-value="settings.joined = $event"
+      :rules="rules"
+      :filter="filter.head.key"
+      @update:model-value="settings.source = $event"
+    />
+    <JointSettings
+      v-else-if="source.of === 'joint'"
+      :model-value="source"
+      :search="search"
+      :rules="rules"
+      :filter="filter.head.key"
+      :at-work="atWork"
+      @update:model-value="settings.source = $event"
       @apart="emit('apart')"
     />
-    <FilterValues
-      v-else-if="kind === 'category'"
-      v-model="filter"
-      :search="search"
-      :pictures="control === 'pictures'"
+    <NumberSettings
+      v-else-if="source.of === 'number'"
+      :model-value="source"
+      :rules="rules"
+      :filter="filter.head.key"
+      @update:model-value="settings.source = $event"
+    />
+    <DaySettings
+      v-else-if="source.of === 'day'"
+      :model-value="source"
+      :rules="rules"
+      :filter="filter.head.key"
+      @update:model-value="settings.source = $event"
+    />
+    <YesNoSettings
+      v-else-if="source.of === 'yes-no'"
+      :model-value="source"
+      :rules="rules"
+      :filter="filter.head.key"
+      @update:model-value="settings.source = $event"
+    />
+    <DistanceSettings
+      v-else-if="source.of === 'distance'"
+      :model-value="source"
+      :rules="rules"
+      @update:model-value="settings.source = $event"
+    />
+    <StartChoice
+      v-else
+      :filter="filter.head.key"
+      :model-value="source"
+      @update:model-value="settings.source = $event"
     />
     <ChoiceField
       v-if="joinable.length > 0"
@@ -67,9 +100,9 @@ const joinable = computed(() => joinWith.map(other => ({ value: other.key, label
       model-value=""
       @update:model-value="emit('join', $event)"
     />
-    <FilterListing v-model="filter" :kind="kind" :control="control" />
+    <FilterListing v-model="filter" :rules="rules" />
     <FilterWhereAndWhen v-model="filter" :others="others" :collections="collections" />
-    <FilterAddress v-model="filter" :taken="taken" />
+    <FilterAddress v-model="filter" :taken="taken" :rules="rules" />
   </div>
 </template>
 

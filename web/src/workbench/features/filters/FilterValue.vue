@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
-import type { CountedValue, Filter } from '../../../shared/contract'
+import { computed, nextTick, ref, toRef, useTemplateRef } from 'vue'
+import type { CountedValue, SourceOf } from '../../../shared/contract'
 import { formatNumber } from '../../kit/format'
 import IconButton from '../../kit/IconButton.vue'
+import { settingsOf } from '../../kit/settingsOf'
 import { canCountAs, isOff, isOffWithAbove, isOn, withEntry, withMerged, withTurned } from './filterValues'
 import ValuePicture from './ValuePicture.vue'
 
@@ -17,13 +18,14 @@ const { value, values, nameOf } = defineProps<{
   /** Whether each value has a colour or a picture. */
   pictures: boolean
 }>()
-const filter = defineModel<Filter>({ required: true })
+const source = defineModel<SourceOf<'category'>>({ required: true })
+const settings = settingsOf(source)
+const offered = toRef(settings, 'offered')
+const rules = settingsOf(offered)
+const looks = settingsOf(toRef(settings, 'looks'))
 const key = computed(() => value.value)
 const name = computed(() => value.names.at(-1) ?? value.value)
-const setRules = (changed: Partial<Filter['values']>) => {
-  filter.value = { ...filter.value, values: { ...filter.value.values, ...changed } }
-}
-const merged = computed(() => filter.value.values.merged)
+const merged = computed(() => offered.value.merged)
 const countsAs = computed(() => merged.value[key.value])
 const isMerging = ref(false)
 const targets = computed(() =>
@@ -33,7 +35,7 @@ const targets = computed(() =>
 )
 function merge(target: string | null) {
   isMerging.value = false
-  setRules({ merged: withMerged(merged.value, key.value, target) })
+  rules.merged = withMerged(merged.value, key.value, target)
 }
 const isLabelling = ref(false)
 const label = useTemplateRef<{ $el: HTMLInputElement }>('label')
@@ -44,22 +46,22 @@ async function write() {
 }
 function labelled(text: string) {
   isLabelling.value = false
-  const labels = withEntry(filter.value.labels, key.value, text === name.value ? '' : text)
-  if (labels[key.value] !== filter.value.labels[key.value]) filter.value = { ...filter.value, labels }
+  const labels = withEntry(looks.labels, key.value, text === name.value ? '' : text)
+  if (labels[key.value] !== looks.labels[key.value]) looks.labels = labels
 }
 </script>
 
 <template>
   <li
-    :class="{ off: (!filter.picked && isOff(filter, key)) || countsAs }"
+    :class="{ off: (!offered.picked && isOff(offered, key)) || countsAs }"
     :style="{ paddingLeft: `${(value.names.length - 1) * 20}px` }"
   >
     <label>
       <input
         type="checkbox"
-        :checked="isOn(filter, key)"
-        :disabled="(!filter.picked && isOffWithAbove(filter, key)) || countsAs !== undefined"
-        @change="filter = withTurned(filter, key)"
+        :checked="isOn(offered, key)"
+        :disabled="(!offered.picked && isOffWithAbove(offered, key)) || countsAs !== undefined"
+        @change="offered = withTurned(offered, key)"
       />
       {{ name }}
     </label>
@@ -68,7 +70,7 @@ function labelled(text: string) {
       ref="label"
       size="small"
       maxlength="80"
-      :default-value="filter.labels[key] ?? name"
+      :default-value="source.looks.labels[key] ?? name"
       :aria-label="`What visitors read for ${name}`"
       @keydown.enter.prevent="($event.target as HTMLInputElement).blur()"
       @blur="labelled(($event.target as HTMLInputElement).value.trim())"
@@ -92,7 +94,7 @@ function labelled(text: string) {
       <IconButton icon="times" :label="`Let ${name} be itself again`" @click="merge(null)" />
     </template>
     <template v-else>
-      <em v-if="filter.labels[key]" class="quiet">“{{ filter.labels[key] }}”</em>
+      <em v-if="source.looks.labels[key]" class="quiet">“{{ source.looks.labels[key] }}”</em>
       <IconButton icon="pencil" :label="`What visitors read for ${name}`" @click="write" />
       <IconButton
         icon="link"
@@ -104,8 +106,8 @@ function labelled(text: string) {
     <ValuePicture
       v-if="pictures"
       :name="name"
-      :model-value="filter.values.pictures[key] ?? ''"
-      @update:model-value="setRules({ pictures: withEntry(filter.values.pictures, key, $event) })"
+      :model-value="source.looks.pictures[key] ?? ''"
+      @update:model-value="looks.pictures = withEntry(source.looks.pictures, key, $event)"
     />
     <span class="number quiet">{{ formatNumber(value.count) }}</span>
   </li>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, toRef } from 'vue'
-import type { Filter } from '../../../shared/contract'
+import type { SourceOf } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import { counted, formatNumber } from '../../kit/format'
@@ -22,15 +22,16 @@ const { search, pictures = false } = defineProps<{
   /** Whether each value has a colour or a picture. */
   pictures?: boolean
 }>()
-const filter = defineModel<Filter>({ required: true })
-const settings = settingsOf(filter)
-const rules = settingsOf(toRef(settings, 'values'))
+const source = defineModel<SourceOf<'category'>>({ required: true })
+const settings = settingsOf(source)
+const offered = toRef(settings, 'offered')
+const rules = settingsOf(offered)
 
 const SHOWN = 200
 const FEW = 10
 const { data } = useQuery({
-  queryKey: ['reach', () => search, 'filter-values', () => filter.value.field],
-  queryFn: () => api.filterValues(search, filter.value.field),
+  queryKey: ['reach', () => search, 'filter-values', () => source.value.field],
+  queryFn: () => api.filterValues(search, source.value.field),
   staleTime: 0,
 })
 const values = computed(() => data.value ?? [])
@@ -48,8 +49,8 @@ const found = computed(() =>
   values.value.filter(value => value.names.join(' ').toLowerCase().includes(wanted.value.trim().toLowerCase())),
 )
 const turnFound = (on: boolean) => {
-  filter.value = withAllTurned(
-    filter.value,
+  offered.value = withAllTurned(
+    offered.value,
     found.value.map(value => value.value),
     on,
   )
@@ -58,21 +59,21 @@ const MODES = [
   { value: false, label: 'All but some' },
   { value: true, label: 'Hand-picked' },
 ]
-const isPicked = computed(() => filter.value.picked !== null)
-const takenOff = computed(() => values.value.filter(value => isOff(filter.value, value.value)))
+const isPicked = computed(() => offered.value.picked !== null)
+const takenOff = computed(() => values.value.filter(value => isOff(offered.value, value.value)))
 const summary = computed(() => {
-  if (filter.value.picked) return counted(filter.value.picked.length, 'value')
+  if (offered.value.picked) return counted(offered.value.picked.length, 'value')
   return takenOff.value.length === 0 ? 'all of them' : `${counted(takenOff.value.length, 'value')} taken off`
 })
 const rule = computed(() => {
   if (!isPicked.value) return 'Taking one off takes off what lies below it. Its items are still found.'
-  return filter.value.values.withBelow || !isTree.value
+  return offered.value.withBelow || !isTree.value
     ? 'A picked value stands for all that lies below it. New values stay away.'
     : 'A picked value stands for the items that name it itself. New values stay away.'
 })
 function nameOf(key: string): string {
   const known = values.value.find(value => value.value === key)
-  const name = filter.value.labels[key] ?? known?.names.join(' › ') ?? key
+  const name = source.value.looks.labels[key] ?? known?.names.join(' › ') ?? key
   return known || !data.value ? name : `${name} (no item has it)`
 }
 </script>
@@ -87,30 +88,30 @@ function nameOf(key: string): string {
       label="Which values are on the list"
       :options="MODES"
       :model-value="isPicked"
-      @update:model-value="settings.picked = $event ? [] : null"
+      @update:model-value="rules.picked = $event ? [] : null"
     />
     <template v-if="isTree && !isPicked">
-      <SwitchField v-model="settings.tree" label="As a tree" />
+      <SwitchField v-model="rules.tree" label="As a tree" />
       <ChoiceField
         label="Down to"
         :options="depths"
-        :model-value="Math.min(filter.values.depth, levels)"
+        :model-value="Math.min(offered.depth, levels)"
         @update:model-value="rules.depth = $event"
       />
     </template>
     <SwitchField v-if="isTree && isPicked" v-model="rules.withBelow" label="With what lies below" />
     <ReorderableList
-      v-if="filter.picked && filter.picked.length > 0"
+      v-if="offered.picked && offered.picked.length > 0"
       class="picked"
       label="Picked, in this order"
-      :items="filter.picked"
+      :items="offered.picked"
       :key-of="key => key"
       :name-of="nameOf"
-      @move="(from, to) => (settings.picked = moved(filter.picked ?? [], from, to))"
+      @move="(from, to) => (rules.picked = moved(offered.picked ?? [], from, to))"
     >
       <template #default="{ item: key }">{{ nameOf(key) }}</template>
       <template #after-steps="{ item: key }">
-        <IconButton icon="times" :label="`Take ${nameOf(key)} off`" @click="filter = withTurned(filter, key)" />
+        <IconButton icon="times" :label="`Take ${nameOf(key)} off`" @click="offered = withTurned(offered, key)" />
       </template>
     </ReorderableList>
     <div v-if="values.length > FEW" class="line">
@@ -131,7 +132,7 @@ function nameOf(key: string): string {
       <FilterValue
         v-for="value in found.slice(0, SHOWN)"
         :key="value.value"
-        v-model="filter"
+        v-model="source"
         :value="value"
         :values="values"
         :name-of="nameOf"

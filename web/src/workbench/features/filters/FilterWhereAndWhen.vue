@@ -14,14 +14,13 @@ const { others, collections } = defineProps<{
   collections: readonly CollectionShape[]
 }>()
 const filter = defineModel<Filter>({ required: true })
-const settings = settingsOf(filter)
-const shown = settingsOf(toRef(settings, 'shown'))
+const shown = settingsOf(toRef(settingsOf(filter), 'shown'))
 const PAGES: readonly { value: Filter['shown']['page']; label: string }[] = [
   { value: 'side', label: 'Beside' },
   { value: 'top', label: 'Above' },
   { value: 'nowhere', label: 'No' },
 ]
-const DEVICES: readonly { value: Filter['devices']; label: string }[] = [
+const DEVICES: readonly { value: Filter['shown']['devices']; label: string }[] = [
   { value: 'all', label: 'Everywhere' },
   { value: 'wide', label: 'Wide' },
   { value: 'narrow', label: 'Phones' },
@@ -30,14 +29,14 @@ const DEVICES: readonly { value: Filter['devices']; label: string }[] = [
 const ALWAYS = '*'
 const afters = computed(() => [
   { value: ALWAYS, label: 'Always' },
-  ...others.map(one => ({ value: one.key, label: `Once ${one.label} is set` })),
+  ...others.map(one => ({ value: one.head.key, label: `Once ${one.head.label} is set` })),
 ])
 const tick = (key: string) => {
   const now = filter.value.shown.collections
   shown.collections = now.includes(key) ? now.filter(one => one !== key) : [...now, key]
 }
 const said = computed(() => {
-  const { shown, devices, after } = filter.value
+  const { shown } = filter.value
   const places = [
     { side: 'beside the results', top: 'above the results', nowhere: '' }[shown.page],
     shown.box ? 'at the box' : '',
@@ -45,8 +44,8 @@ const said = computed(() => {
   ].filter(Boolean)
   return [
     places.length > 0 ? places.join(' and ') : 'nowhere',
-    { all: '', wide: 'wide screens', narrow: 'phones' }[devices],
-    after === null ? '' : (afters.value.find(one => one.value === after)?.label.toLowerCase() ?? ''),
+    { all: '', wide: 'wide screens', narrow: 'phones' }[shown.devices],
+    shown.after === null ? '' : (afters.value.find(one => one.value === shown.after)?.label.toLowerCase() ?? ''),
     shown.narrowing ? 'while it narrows' : '',
     shown.collections.length > 0 ? 'with some results' : '',
   ]
@@ -60,13 +59,13 @@ const said = computed(() => {
     <ChoiceField v-model="shown.page" label="On the results page" buttons :options="PAGES" />
     <SwitchField v-model="shown.box" label="Beside the search box" />
     <SwitchField v-model="shown.home" label="Among the filters alone on a page" />
-    <ChoiceField v-model="settings.devices" label="Widths" buttons :options="DEVICES" />
+    <ChoiceField v-model="shown.devices" label="Widths" buttons :options="DEVICES" />
     <ChoiceField
       v-if="others.length > 0"
       label="When"
       :options="afters"
-      :model-value="filter.after ?? ALWAYS"
-      @update:model-value="settings.after = $event === ALWAYS ? null : $event"
+      :model-value="filter.shown.after ?? ALWAYS"
+      @update:model-value="shown.after = $event === ALWAYS ? null : $event"
     />
     <SwitchField v-model="shown.narrowing" label="Only while it can narrow" />
     <fieldset v-if="collections.length > 1" class="some">

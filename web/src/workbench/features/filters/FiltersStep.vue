@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, inject, onBeforeUnmount, ref, watch } from 'vue'
-import type { CollectionShape, Filter, FilterProposal, SearchSummary } from '../../../shared/contract'
+import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import IconButton from '../../kit/IconButton.vue'
 import NameButton from '../../kit/NameButton.vue'
 import ReorderableList from '../../kit/ReorderableList.vue'
@@ -13,18 +13,9 @@ import FilterOffers from './FilterOffers.vue'
 import FilterPlacesEditor from './FilterPlacesEditor.vue'
 import FilterPartsHead from './FilterPartsHead.vue'
 import FilterSettings from './FilterSettings.vue'
-import {
-  canMove,
-  rowsOf,
-  withAllShown,
-  withApart,
-  withChanged,
-  withForgotten,
-  withJoined,
-  withMoved,
-  withoutRow,
-} from './filterList'
-import { filterFrom, inUse, keyFrom, keysOf } from './filters'
+import { canMove, rowsOf, withAllShown, withForgotten, withMoved, withoutRow } from './filterList'
+import { inUse, keysOf } from './filters'
+import { useFilterEdits } from './useFilterEdits'
 import { useFilterFacts } from './useFilterFacts'
 
 /** What visitors can narrow by, proposed from the content. */
@@ -38,7 +29,7 @@ const { draft, search, summary, collections } = defineProps<{
 const filters = computed(() => draft.design.value!.filters)
 const used = computed(() => inUse(filters.value))
 const rows = computed(() => rowsOf(filters.value))
-const { proposals, offered, kindOf, fitting, joinWith, warnings, line } = useFilterFacts(
+const { rules, proposals, offered, atWork, joinWith, warnings, line } = useFilterFacts(
   () => search,
   () => collections,
   () => filters.value,
@@ -46,7 +37,8 @@ const { proposals, offered, kindOf, fitting, joinWith, warnings, line } = useFil
 const searched = computed(() =>
   collections.filter(one => draft.design.value!.reach.collections.some(other => other.collection === one.key)),
 )
-const open = ref<string | null>(null)
+const edits = useFilterEdits(() => search, draft, rules)
+const { put, change, open, wrong } = edits
 const relabelling = ref(false)
 
 /** The filter whose settings are open, or that the owner points at, is lit on the stage. */
@@ -54,36 +46,6 @@ const stage = inject(STAGE)!
 const pointed = ref<string | null>(null)
 watch([open, pointed], () => stage.value?.light(pointed.value ?? open.value))
 onBeforeUnmount(() => stage.value?.light(null))
-
-function put(part: string, changed: Filter[]) {
-  draft.change(part, design => ({ ...design, filters: changed }))
-}
-function add(proposal: FilterProposal) {
-  const key = keyFrom(proposal.control === 'distance' ? 'distance' : proposal.label, keysOf(filters.value))
-  put('filters.add', [...filters.value, filterFrom(proposal, key)])
-}
-function change(key: string, now: Filter) {
-  if (open.value === key) open.value = now.key
-  put(
-    `filter.${key}`,
-    withChanged(filters.value, key, () => now),
-  )
-}
-function join(key: string, other: string) {
-  const joint = withJoined(filters.value, key, other)
-  if (!joint) return
-  put('filters.join', joint.filters)
-  open.value = joint.key
-}
-function setApart(key: string, apart: boolean) {
-  put('filters.apart', withApart(filters.value, key, apart))
-  open.value = null
-}
-const relabel = (key: string, now: Partial<Filter>) =>
-  put(
-    'filters.labels',
-    withChanged(filters.value, key, filter => ({ ...filter, ...now })),
-  )
 </script>
 
 <template>
@@ -101,37 +63,38 @@ const relabel = (key: string, now: Partial<Filter>) =>
   </div>
   <p class="lead">What visitors can narrow by, in the order they see them. Every number beside a value is exact.</p>
   <StepRemarks step="filters" :summary="summary" />
+  <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
   <ReorderableList
     v-if="rows.length > 0"
     class="filters"
     label="Filters"
     :items="rows"
     :key-of="row => `${row.at}-${row.part}`"
-    :name-of="row => row.filter.label"
+    :name-of="row => row.filter.head.label"
     :can-move="(from, to) => canMove(rows[from]!, rows[to]!)"
     @move="(from, to) => put('filters.order', withMoved(filters, rows[from]!, rows[to]!))"
-    @point="pointed = rows[$event]?.filter.key ?? null"
+    @point="pointed = rows[$event]?.filter.head.key ?? null"
   >
     <template #above="{ item: row }">
       <FilterPartsHead
         v-if="row.part === 0"
-        :label="filters[row.at]!.label"
-        @together="setApart(filters[row.at]!.key, false)"
+        :label="filters[row.at]!.head.label"
+        @together="edits.setApart(filters[row.at]!.head.key, false)"
         @forget="put('filters.forget', withForgotten(filters, row.at))"
       />
     </template>
     <template #default="{ item: { filter } }">
       <NameButton
-        :name="filter.label"
+        :name="filter.head.label"
         :line="line(filter)"
-        :open="open === filter.key"
-        @click="open = open === filter.key ? null : filter.key"
+        :open="open === filter.head.key"
+        @click="open = open === filter.head.key ? null : filter.head.key"
       />
     </template>
     <template #after-steps="{ item: row }">
       <IconButton
         icon="times"
-        :label="`Take away the filter ${row.filter.label}`"
+        :label="`Take away the filter ${row.filter.head.label}`"
         @click="put('filters.remove', withoutRow(filters, row))"
       />
     </template>
@@ -141,23 +104,22 @@ const relabel = (key: string, now: Partial<Filter>) =>
         {{ warning }}
       </p>
       <FilterSettings
-        v-if="open === row.filter.key"
+        v-if="rules && open === row.filter.head.key"
         :search="search"
-        :kind="kindOf(row.filter)"
-        :kind-of="kindOf"
-        :fitting="fitting(row.filter)"
-        :others="used.filter(one => one.key !== row.filter.key)"
-        :taken="keysOf(filters).filter(key => key !== row.filter.key)"
+        :rules="rules"
+        :others="used.filter(one => one.head.key !== row.filter.head.key)"
+        :taken="keysOf(filters).filter(key => key !== row.filter.head.key)"
         :collections="searched"
         :join-with="joinWith(row)"
-        :model-value="row.filter"
-        @update:model-value="change(row.filter.key, $event)"
-        @join="join(row.filter.key, $event)"
-        @apart="setApart(row.filter.key, true)"
+        :at-work="atWork"
+        :model-value="atWork(row.filter)"
+        @update:model-value="change(row.filter.head.key, $event)"
+        @join="edits.join(row.filter.head.key, $event)"
+        @apart="edits.setApart(row.filter.head.key, true)"
       />
     </template>
   </ReorderableList>
-  <FilterOffers v-if="offered.length > 0" :proposals="offered" @add="add" />
+  <FilterOffers v-if="rules && offered.length > 0" :proposals="offered" @add="edits.add" />
   <p v-else-if="proposals && filters.length === 0" class="slip empty">
     No searched collection has a field to narrow by. Correct a kind under Content, or search another collection.
   </p>
@@ -169,7 +131,7 @@ const relabel = (key: string, now: Partial<Filter>) =>
       @update:model-value="draft.change('filters.places', design => ({ ...design, filterPlaces: $event }))"
       @all="(where, shown) => put('filters.shown', withAllShown(filters, where, shown))"
     />
-    <FilterLabels v-model:open="relabelling" :filters="filters" :proposals="proposals ?? []" @relabel="relabel" />
+    <FilterLabels v-model:open="relabelling" :filters="filters" :proposals="proposals ?? []" @relabel="edits.relabel" />
   </template>
 </template>
 

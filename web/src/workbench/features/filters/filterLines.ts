@@ -1,6 +1,6 @@
-import type { FieldKind, Filter, FilterFigures, FilterProposal } from '../../../shared/contract'
+import type { FieldKind, Filter, FilterProposal, FilterToday } from '../../../shared/contract'
 import { counted, formatNumber } from '../../kit/format'
-import { CONTROL_NAMES, type Control } from './filters'
+import { CONTROL_NAMES, controlOf, partsOf } from './filters'
 
 const CONTENTS: Partial<Record<FieldKind, string>> = {
   'yes-no': 'yes or no',
@@ -15,36 +15,31 @@ const bound = (kind: FieldKind, value: string) =>
     : formatNumber(Number(value))
 
 /** What a field holds: how many values, or from where to where. */
-export function contentOf(proposal: FilterProposal): string {
-  if (proposal.kind === 'category') return `${counted(proposal.values, 'value')}${proposal.tree ? ' as a tree' : ''}`
-  if (proposal.least === null) return CONTENTS[proposal.kind] ?? proposal.kind
-  const unit = proposal.unit ? ` ${proposal.unit}` : ''
-  return `${bound(proposal.kind, proposal.least)} to ${bound(proposal.kind, proposal.greatest!)}${unit}`
+export function contentOf({ kind, says, filter }: FilterProposal, source = filter.source): string {
+  if (kind === 'category') return `${counted(says.values, 'value')}${says.tree ? ' as a tree' : ''}`
+  if (says.least === null) return CONTENTS[kind] ?? kind
+  const unit = source.of === 'number' && source.unit ? ` ${source.unit}` : ''
+  return `${bound(kind, says.least)} to ${bound(kind, says.greatest!)}${unit}`
 }
 
-function valuesOf(filter: Filter, kind: FieldKind, proposal?: FilterProposal, figure?: FilterFigures): string {
-  if (kind === 'category' && figure) {
-    const asTree = !filter.joined && proposal?.tree && filter.tree && !filter.picked
-    return `${counted(figure.values, 'value')}${asTree ? ' as a tree' : ''}`
+function valuesOf({ source }: Filter, proposal?: FilterProposal, today?: FilterToday): string {
+  if ((source.of === 'category' || source.of === 'joint') && today) {
+    const asTree = source.of === 'category' && proposal?.says.tree && source.offered.tree && !source.offered.picked
+    return `${counted(today.figures.values, 'value')}${asTree ? ' as a tree' : ''}`
   }
-  return proposal && !filter.joined ? contentOf(proposal) : ''
+  return proposal && source.of !== 'joint' ? contentOf(proposal, source) : ''
 }
 
 /** What a filter is, in one line: how it is handled, what it holds, in how many items, what is left out. */
-export function lineOf(
-  filter: Filter,
-  control: Control | undefined,
-  kind: FieldKind,
-  proposal: FilterProposal | undefined,
-  figure: FilterFigures | undefined,
-): string {
-  if (!proposal && !filter.joined) return 'no item has a value'
-  const left = figure?.leftOut
+export function lineOf(filter: Filter, proposal: FilterProposal | undefined, today: FilterToday | undefined): string {
+  const parts = partsOf(filter)
+  if (!proposal && parts.length === 0) return 'no item has a value'
+  const left = today?.figures.leftOut
   return [
-    control ? CONTROL_NAMES[control] : '',
-    filter.joined ? `${filter.joined.parts.map(part => part.label).join(' and ')} together` : '',
-    valuesOf(filter, kind, proposal, figure),
-    counted(figure?.items ?? proposal?.items ?? 0, 'item'),
+    CONTROL_NAMES[controlOf(filter.source)],
+    parts.length > 0 ? `${parts.map(part => part.head.label).join(' and ')} together` : '',
+    valuesOf(filter, proposal, today),
+    counted(today?.figures.items ?? proposal?.says.items ?? 0, 'item'),
     left && left.values > 0 ? `${counted(left.values, 'value')} left out, in ${counted(left.items, 'item')}` : '',
   ]
     .filter(part => part !== '')

@@ -1,6 +1,6 @@
-import type { Filter, FilterPlaces } from '../../../shared/contract'
+import type { Filter, FilterPlaces, SourceOf } from '../../../shared/contract'
 import { moved } from '../../kit/moved'
-import { joined, keyFrom, keysOf } from './filters'
+import { keysOf, partsOf } from './filters'
 
 /**
  * One row of the list: a filter that visitors meet, by itself or as a part of a joint one that stands apart just now.
@@ -15,10 +15,14 @@ export interface FilterRow {
 
 export const rowsOf = (filters: readonly Filter[]): FilterRow[] =>
   filters.flatMap((filter, at): FilterRow[] =>
-    filter.joined?.apart
-      ? filter.joined.parts.map((part, n) => ({ filter: part, at, part: n }))
+    filter.source.of === 'joint' && filter.source.apart
+      ? filter.source.parts.map((part, n) => ({ filter: part, at, part: n }))
       : [{ filter, at, part: null }],
   )
+
+/** A joint filter with other parts, or standing apart or together; one of a single field stays as it is. */
+const withJoint = (filter: Filter, change: (joint: SourceOf<'joint'>) => SourceOf<'joint'>): Filter =>
+  filter.source.of === 'joint' ? { ...filter, source: change(filter.source) } : filter
 
 /** One that stands apart stays among its own. */
 export const canMove = (from: FilterRow, to: FilterRow) => (from.part === null ? to.part === null : from.at === to.at)
@@ -28,9 +32,7 @@ export function withMoved(filters: readonly Filter[], from: FilterRow, to: Filte
   const { part } = from
   if (part === null || to.part === null) return moved(filters, from.at, to.at)
   return filters.map((filter, n) =>
-    n === from.at && filter.joined
-      ? { ...filter, joined: { ...filter.joined, parts: moved(filter.joined.parts, part, to.part!) } }
-      : filter,
+    n === from.at ? withJoint(filter, joint => ({ ...joint, parts: moved(joint.parts, part, to.part!) })) : filter,
   )
 }
 
@@ -38,67 +40,58 @@ export function withMoved(filters: readonly Filter[], from: FilterRow, to: Filte
 export function withChanged(filters: readonly Filter[], key: string, change: (filter: Filter) => Filter): Filter[] {
   const renamed = new Map<string, string>()
   const one = (filter: Filter): Filter => {
-    if (filter.key !== key) return filter
+    if (filter.head.key !== key) return filter
     const now = change(filter)
-    if (now.key !== key) renamed.set(key, now.key)
+    if (now.head.key !== key) renamed.set(key, now.head.key)
     return now
   }
   return filters
     .map(one)
-    .map(filter =>
-      filter.joined ? { ...filter, joined: { ...filter.joined, parts: filter.joined.parts.map(one) } } : filter,
-    )
-    .map(filter =>
-      filter.after !== null && renamed.has(filter.after) ? { ...filter, after: renamed.get(filter.after)! } : filter,
-    )
+    .map(filter => withJoint(filter, joint => ({ ...joint, parts: joint.parts.map(one) })))
+    .map(filter => {
+      const after = renamed.get(filter.shown.after ?? '')
+      return after === undefined ? filter : { ...filter, shown: { ...filter.shown, after } }
+    })
 }
 
 /** Those that waited for one that goes show always. */
 function withoutWaiting(some: Filter[]): Filter[] {
   const keys = keysOf(some)
   return some.map(filter =>
-    filter.after !== null && !keys.includes(filter.after) ? { ...filter, after: null } : filter,
+    filter.shown.after !== null && !keys.includes(filter.shown.after)
+      ? { ...filter, shown: { ...filter.shown, after: null } }
+      : filter,
   )
 }
 
 /** A joint filter with other parts; of one alone there is nothing to join. */
 const withParts = (filter: Filter, parts: Filter[]): Filter[] =>
-  parts.length < 2 ? parts : [{ ...filter, joined: { ...filter.joined!, parts } }]
+  parts.length < 2 ? parts : [withJoint(filter, joint => ({ ...joint, parts }))]
 
 export function withoutRow(filters: readonly Filter[], row: FilterRow): Filter[] {
   const left = (filter: Filter) =>
-    row.part === null || !filter.joined
+    row.part === null
       ? []
       : withParts(
           filter,
-          filter.joined.parts.filter((_, n) => n !== row.part),
+          partsOf(filter).filter((_, n) => n !== row.part),
         )
   return withoutWaiting(filters.flatMap((filter, n) => (n === row.at ? left(filter) : [filter])))
 }
 
-/** With two filters joined, and the key of the joint one; null where one of them is gone. */
-export function withJoined(
-  filters: readonly Filter[],
-  key: string,
-  otherKey: string,
-): { filters: Filter[]; key: string } | null {
-  const filter = filters.find(one => one.key === key)
-  const other = filters.find(one => one.key === otherKey)
-  if (!filter || !other) return null
-  const joint = joined(filter, other, keyFrom(filter.label, keysOf(filters)))
-  return {
-    filters: filters.filter(one => one.key !== otherKey).map(one => (one.key === key ? joint : one)),
-    key: joint.key,
-  }
-}
+/** With a joint filter in place of the first of the two that it is made of. */
+export const withJoined = (filters: readonly Filter[], key: string, other: string, joint: Filter): Filter[] =>
+  filters.filter(one => one.head.key !== other).map(one => (one.head.key === key ? joint : one))
 
 /** With a joint filter's parts by themselves, or together again. */
 export const withApart = (filters: readonly Filter[], key: string, apart: boolean): Filter[] =>
-  withChanged(filters, key, filter => (filter.joined ? { ...filter, joined: { ...filter.joined, apart } } : filter))
+  withChanged(filters, key, filter => withJoint(filter, joint => ({ ...joint, apart })))
 
 /** With the parts of a joint filter for good by themselves. */
 export const withForgotten = (filters: readonly Filter[], at: number): Filter[] =>
-  withoutWaiting(filters.flatMap((filter, n) => (n === at && filter.joined ? filter.joined.parts : [filter])))
+  withoutWaiting(
+    filters.flatMap((filter, n) => (n === at && filter.source.of === 'joint' ? filter.source.parts : [filter])),
+  )
 
 /** With every filter in a place, or none. */
 export function withAllShown(filters: readonly Filter[], where: keyof FilterPlaces, shown: boolean): Filter[] {
@@ -109,8 +102,8 @@ export function withAllShown(filters: readonly Filter[], where: keyof FilterPlac
       where === 'page' ? { ...filter.shown, page: onPage(filter.shown.page) } : { ...filter.shown, [where]: shown },
   })
   return filters.map(filter =>
-    filter.joined?.apart
-      ? { ...filter, joined: { ...filter.joined, parts: filter.joined.parts.map(set) } }
+    filter.source.of === 'joint' && filter.source.apart
+      ? withJoint(filter, joint => ({ ...joint, parts: joint.parts.map(set) }))
       : set(filter),
   )
 }

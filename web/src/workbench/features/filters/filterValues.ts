@@ -1,35 +1,39 @@
-import type { Filter } from '../../../shared/contract'
+import type { SourceOf } from '../../../shared/contract'
+
+/** Which values of a category field are on offer. */
+export type OfferedValues = SourceOf<'category'>['offered']
 
 /** Taken off the list by itself, or with one above it. */
-export const isOff = (filter: Filter, value: string) =>
-  filter.except.some(one => value === one || value.startsWith(`${one}/`))
+export const isOff = (offered: OfferedValues, value: string) =>
+  offered.except.some(one => value === one || value.startsWith(`${one}/`))
 
-export const isOffWithAbove = (filter: Filter, value: string) => filter.except.some(one => value.startsWith(`${one}/`))
+export const isOffWithAbove = (offered: OfferedValues, value: string) =>
+  offered.except.some(one => value.startsWith(`${one}/`))
 
-export const isOn = (filter: Filter, value: string) => filter.picked?.includes(value) ?? !isOff(filter, value)
+export const isOn = (offered: OfferedValues, value: string) => offered.picked?.includes(value) ?? !isOff(offered, value)
 
 /** With one value on the list that was off it, or off it that was on. */
-export function withTurned(filter: Filter, value: string): Filter {
-  const { picked, except } = filter
+export function withTurned(offered: OfferedValues, value: string): OfferedValues {
+  const { picked, except } = offered
   if (picked)
-    return { ...filter, picked: picked.includes(value) ? picked.filter(one => one !== value) : [...picked, value] }
-  const changed = isOff(filter, value)
+    return { ...offered, picked: picked.includes(value) ? picked.filter(one => one !== value) : [...picked, value] }
+  const changed = isOff(offered, value)
     ? except.filter(one => one !== value)
     : [...except.filter(one => !one.startsWith(`${value}/`)), value]
-  return { ...filter, except: changed }
+  return { ...offered, except: changed }
 }
 
 /** With several values on the list, or off it. */
-export function withAllTurned(filter: Filter, values: readonly string[], on: boolean): Filter {
+export function withAllTurned(offered: OfferedValues, values: readonly string[], on: boolean): OfferedValues {
   const without = (some: string[]) => some.filter(one => !values.includes(one))
   const together = (some: string[]) => [...new Set([...some, ...values])]
-  const { picked, except } = filter
+  const { picked, except } = offered
   return picked
-    ? { ...filter, picked: on ? together(picked) : without(picked) }
-    : { ...filter, except: on ? without(except) : together(except) }
+    ? { ...offered, picked: on ? together(picked) : without(picked) }
+    : { ...offered, except: on ? without(except) : together(except) }
 }
 
-type Merged = Filter['values']['merged']
+type Merged = OfferedValues['merged']
 
 /** With a value that counts as another one, or as itself again; what counted as it counts as the other from now on. */
 export function withMerged(merged: Merged, value: string, target: string | null): Merged {

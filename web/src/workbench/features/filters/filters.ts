@@ -1,6 +1,6 @@
-import type { FieldKind, Filter, FilterProposal } from '../../../shared/contract'
+import type { FieldKind, Filter, FilterRules, FilterShape, FilterSource } from '../../../shared/contract'
 
-export type Control = NonNullable<Filter['control']>
+export type Control = FilterShape['control']
 
 export const CONTROL_NAMES: Record<Control, string> = {
   list: 'Values to tick',
@@ -21,90 +21,47 @@ export const CONTROL_NAMES: Record<Control, string> = {
   box: 'A box for words',
 }
 
-/** What a category field, and a joint filter, can be handled with. */
-export const CATEGORY_CONTROLS: readonly Control[] = ['list', 'one-of', 'menu', 'chips', 'pictures']
+/** What a source is handled with; words and distances leave no choice. */
+export const controlOf = (source: FilterSource): Control =>
+  source.of === 'word' ? 'box' : source.of === 'distance' ? 'distance' : source.control
 
-/** As many filters can be joined. */
-export const MOST_PARTS = 12
+/** The fields that a source draws on. */
+export const fieldsOf = (source: FilterSource): string[] =>
+  source.of === 'joint' ? source.parts.flatMap(part => fieldsOf(part.source)) : [source.field]
 
-/** A filter ready to use, made of what the content says. */
-export function filterFrom(proposal: FilterProposal, key: string): Filter {
-  return {
-    key,
-    label: proposal.label,
-    help: '',
-    field: proposal.field,
-    control: proposal.control,
-    except: [],
-    picked: null,
-    labels: {},
-    several: 'any',
-    order: proposal.control === 'chips' ? 'count' : 'name',
-    tree: proposal.tree,
-    counts: true,
-    withoutResults: 'dim',
-    cutAfter: 8,
-    folded: false,
-    unit: proposal.unit,
-    bands: [],
-    neutral: '',
-    devices: 'all',
-    after: null,
-    values: { withBelow: true, merged: {}, depth: 0, searchFrom: 20, pictures: {} },
-    start: { all: false, chosen: [] },
-    shown: { page: 'side', box: false, home: false, narrowing: false, collections: [] },
-    joined: null,
-    radii: [1, 2, 5, 10, 25],
-  }
-}
-
-/** Kinds whose values can stand in one list with those of other fields. */
-export const isJoinable = (kind: FieldKind | undefined) => kind === 'category' || kind === 'yes-no'
-
-/** A joint filter of two, or with one more; both keep all they have, for when they stand alone again. */
-export function joined(filter: Filter, other: Filter, key: string): Filter {
-  if (filter.joined) return { ...filter, joined: { ...filter.joined, parts: [...filter.joined.parts, other] } }
-  return {
-    ...filter,
-    key,
-    control: filter.control === 'switch' || filter.control === 'ticks' ? 'list' : filter.control,
-    except: [],
-    picked: null,
-    labels: {},
-    start: { all: false, chosen: [] },
-    values: { ...filter.values, merged: {}, pictures: {} },
-    joined: { parts: [filter, other], headings: true, apart: false },
-  }
-}
+/** What is joined in a filter; nothing in one of a single field. */
+export const partsOf = (filter: Filter): readonly Filter[] => (filter.source.of === 'joint' ? filter.source.parts : [])
 
 /** What visitors meet: those joined together, and in place of those apart their parts. */
 export const inUse = (filters: readonly Filter[]): Filter[] =>
-  filters.flatMap(filter => (filter.joined?.apart ? filter.joined.parts : [filter]))
+  filters.flatMap(filter => (filter.source.of === 'joint' && filter.source.apart ? filter.source.parts : [filter]))
 
 /** All names in addresses that are taken, of parts too. */
 export const keysOf = (filters: readonly Filter[]): string[] =>
-  filters.flatMap(filter => [filter.key, ...(filter.joined?.parts.map(part => part.key) ?? [])])
+  filters.flatMap(filter => [filter.head.key, ...partsOf(filter).map(part => part.head.key)])
 
-/** More than this nobody scrolls through in a menu. */
-const LONG_MENU = 100
-/** A field that fewer items have takes almost everything away once a visitor sets it. */
-const FEW = 0.05
+/** Whether a filter works over a field of a kind as it is; the kind may have changed since it was made. */
+export const fitsKind = (filter: Filter, kind: FieldKind, rules: FilterRules): boolean =>
+  filter.source.of === 'joint' || (rules.controls[kind] ?? []).includes(controlOf(filter.source))
 
-/** What an owner should know about a filter as it is now. */
-export function warningsOf(filter: Filter, proposal: FilterProposal | undefined, inReach: number): string[] {
-  if (!proposal) return ['No item that can be found has a value, so visitors do not see it.']
-  const warnings: string[] = []
-  if (inReach > 0 && proposal.items / inReach < FEW)
-    warnings.push(
-      `Only ${Math.max(1, Math.round((100 * proposal.items) / inReach))} % of what is searched has a value; everything else drops out once it is set.`,
-    )
-  const values = filter.picked?.length ?? proposal.values
-  if (filter.shown.page === 'nowhere' && !filter.shown.box && !filter.shown.home)
-    warnings.push('It is shown in no place, so visitors cannot set it.')
-  if (filter.control === 'menu' && values > LONG_MENU)
-    warnings.push(`${values.toLocaleString()} values are too many for a menu. A list shows a few and more on demand.`)
-  if (filter.picked?.length === 0) warnings.push('Nothing is picked yet, so visitors do not see it.')
-  return warnings
+/** What is wrong with a filter's name in addresses; empty if nothing is. */
+export function wrongWithKey(key: string, others: readonly string[], rules: FilterRules): string {
+  const longest = rules.limits['head.key']!.most
+  if (!/^[a-z0-9][a-z0-9-]*$/.test(key) || key.length > longest)
+    return `Small letters, digits and hyphens only, ${longest} at most.`
+  if (rules.taken.includes(key)) return 'The search itself uses this name.'
+  return others.includes(key) ? 'Another filter has this name.' : ''
+}
+
+/** A name that no other filter has: the one that is wanted, or the same with a number behind it. */
+export function freeKey(wanted: string, others: readonly string[], rules: FilterRules): string {
+  const longest = rules.limits['head.key']!.most
+  const free = (key: string) => !others.includes(key) && !rules.taken.includes(key)
+  for (let n = 1; ; n++) {
+    const ending = n === 1 ? '' : `-${n}`
+    const key = wanted.slice(0, longest - ending.length) + ending
+    if (free(key)) return key
+  }
 }
 
 /**
@@ -117,32 +74,4 @@ export function stepsFrom(text: string): number[] | null {
     .filter(part => part !== '')
     .map(part => Number(part.replace(/,$/, '').replace(',', '.')))
   return numbers.every((number, n) => Number.isFinite(number) && (n === 0 || number > numbers[n - 1]!)) ? numbers : null
-}
-
-/** Parameters of the search itself, which no filter may be called by. */
-const TAKEN = ['q', 'page', 'order', 'near', 'place', 'within', 'below', 'named']
-const LONGEST_KEY = 40
-
-/** What is wrong with a filter's name in addresses; empty if nothing is. */
-export function wrongWithKey(key: string, others: readonly string[]): string {
-  if (!/^[a-z0-9][a-z0-9-]*$/.test(key) || key.length > LONGEST_KEY)
-    return `Small letters, digits and hyphens only, ${LONGEST_KEY} at most.`
-  if (TAKEN.includes(key)) return 'The search itself uses this name.'
-  return others.includes(key) ? 'Another filter has this name.' : ''
-}
-
-/** A free name for a filter with this label. */
-export function keyFrom(label: string, others: readonly string[]): string {
-  const plain =
-    label
-      .normalize('NFD')
-      .toLowerCase()
-      .replace(/\p{M}/gu, '')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, LONGEST_KEY - 4) || 'filter'
-  for (let n = 1; ; n++) {
-    const key = n === 1 ? plain : `${plain}-${n}`
-    if (wrongWithKey(key, others) === '') return key
-  }
 }

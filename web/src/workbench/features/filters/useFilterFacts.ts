@@ -3,60 +3,61 @@ import { computed } from 'vue'
 import type { CollectionShape, FieldKind, Filter } from '../../../shared/contract'
 import { api } from '../../ownerApi'
 import { lineOf } from './filterLines'
-import { CATEGORY_CONTROLS, isJoinable, MOST_PARTS, warningsOf, type Control } from './filters'
 import type { FilterRow } from './filterList'
+import { fieldsOf, fitsKind, partsOf } from './filters'
 
-/** What the content says about the filters of a search: fields to narrow by, values and items today, warnings. */
+/** What the service says about the filters of a search: what they may be, fields to narrow by, what they do today. */
 export function useFilterFacts(
   search: () => string,
   collections: () => readonly CollectionShape[],
   filters: () => readonly Filter[],
 ) {
+  const { data: rules } = useQuery({ queryKey: ['filter-rules'], queryFn: api.filterRules, staleTime: Infinity })
   const { data: proposals } = useQuery({
     queryKey: ['reach', search, 'filter-proposals'],
     queryFn: () => api.filterProposals(search()),
     staleTime: 0,
   })
-  const { data: figures } = useQuery({
+  const { data: today } = useQuery({
     queryKey: ['reach', search, 'filter-figures'],
     queryFn: () => api.filterFigures(search()),
     staleTime: 0,
   })
-  const { data: reach } = useQuery({ queryKey: ['reach', search], queryFn: () => api.reach(search()), staleTime: 0 })
 
-  const proposalOf = (field: string) => proposals.value?.find(one => one.field === field)
+  const proposalOf = (filter: Filter) => proposals.value?.find(one => one.field === fieldsOf(filter.source)[0])
+  const todayOf = (filter: Filter) => today.value?.find(one => one.figures.key === filter.head.key)
   /** Fields that no filter has yet. */
   const offered = computed(() => {
-    const taken = new Set(filters().flatMap(one => [one.field, ...(one.joined?.parts.map(part => part.field) ?? [])]))
+    const taken = new Set(filters().flatMap(one => fieldsOf(one.source)))
     return (proposals.value ?? []).filter(one => !taken.has(one.field))
   })
-  const kindOf = (filter: Filter): FieldKind =>
-    filter.joined
-      ? 'category'
-      : (proposalOf(filter.field)?.kind ??
-        collections()
-          .flatMap(one => one.fields)
-          .find(field => field.key === filter.field)?.kind ??
-        'category')
-  /** Controls for a filter, the usual one first; none while no item has a value. */
-  const fitting = (filter: Filter): readonly Control[] =>
-    filter.joined ? CATEGORY_CONTROLS : (proposalOf(filter.field)?.controls ?? [])
+  /** The kind of the field of a filter of one field. */
+  const kindOf = (filter: Filter): FieldKind | undefined =>
+    proposalOf(filter)?.kind ??
+    collections()
+      .flatMap(one => one.fields)
+      .find(field => field.key === fieldsOf(filter.source)[0])?.kind
+  /** A filter as it works: over a field that changed its kind, with what fits the kind of today. */
+  function atWork(filter: Filter): Filter {
+    const proposal = proposalOf(filter)
+    return proposal && rules.value && !fitsKind(filter, proposal.kind, rules.value)
+      ? { ...filter, source: proposal.filter.source }
+      : filter
+  }
+  const isJoinable = (filter: Filter) => {
+    const kind = kindOf(filter)
+    return filter.source.of === 'joint' || (kind !== undefined && rules.value?.joinable.includes(kind))
+  }
   /** Filters that one can be joined with. */
-  const joinWith = (row: FilterRow) =>
-    row.part !== null || (row.filter.joined?.parts.length ?? 0) >= MOST_PARTS || !isJoinable(kindOf(row.filter))
+  function joinWith({ filter, part }: FilterRow): Filter[] {
+    const most = rules.value?.limits['source.parts']?.most ?? 0
+    return part !== null || partsOf(filter).length >= most || !isJoinable(filter)
       ? []
-      : filters().filter(other => other.key !== row.filter.key && !other.joined && isJoinable(kindOf(other)))
-  const warnings = (filter: Filter) =>
-    proposals.value && reach.value && !filter.joined
-      ? warningsOf(filter, proposalOf(filter.field), reach.value.inReach)
-      : []
-  const line = (filter: Filter) =>
-    lineOf(
-      filter,
-      filter.control ?? fitting(filter)[0],
-      kindOf(filter),
-      proposalOf(filter.field),
-      figures.value?.find(one => one.key === filter.key),
-    )
-  return { proposals, offered, kindOf, fitting, joinWith, warnings, line }
+      : filters().filter(
+          other => other.head.key !== filter.head.key && other.source.of !== 'joint' && isJoinable(other),
+        )
+  }
+  const warnings = (filter: Filter) => todayOf(filter)?.warnings ?? []
+  const line = (filter: Filter) => lineOf(atWork(filter), proposalOf(filter), todayOf(filter))
+  return { rules, proposals, offered, atWork, joinWith, warnings, line }
 }

@@ -1,6 +1,6 @@
 import type { DesignChange, CollectionShape, OrderKey, ReachRule, SearchDesign } from '../../../shared/contract'
 import { FRAME_CHOICES, SIDES } from '../cards/frameNames'
-import { CONTROL_NAMES } from '../filters/filters'
+import { CONTROL_NAMES, partsOf } from '../filters/filters'
 import { formatNumber, withDays } from '../../kit/format'
 import { optionsFor, said as saidOrder } from '../order/orders'
 import {
@@ -139,22 +139,26 @@ const PARTS: Readonly<Record<string, string>> = {
   neutral: 'what is read for none',
   devices: 'where there is room',
   after: 'shown once there is set',
-  values: '',
+  head: '',
+  source: '',
+  offered: '',
+  'source.looks': '',
+  list: '',
+  hidesEmpty: 'without those that would give nothing',
+  measured: 'measured in',
+  allAtStart: 'all ticked at first',
   withBelow: 'with what lies below',
   merged: 'counted as another:',
   depth: 'levels',
   searchFrom: 'searched by name from',
   pictures: 'picture of',
   start: 'at first',
-  all: 'all ticked',
-  chosen: 'ticked',
   shown: 'shown',
   page: 'on the results page',
   box: 'beside the box',
   home: 'alone on a page',
   narrowing: 'only while it narrows',
   collections: 'only with results of',
-  joined: '',
   body: '',
   frame: '',
   parts: 'part',
@@ -228,6 +232,17 @@ const PARTS: Readonly<Record<string, string>> = {
   inAddress: 'the address says what is shown',
 }
 
+/** Where the values of a filter come from. */
+const SOURCES: Readonly<Record<string, string>> = {
+  category: 'values of a category',
+  number: 'numbers',
+  day: 'days',
+  'yes-no': 'yes or no',
+  word: 'words of a text',
+  distance: 'distances',
+  joint: 'values of several fields',
+}
+
 /** Parts whose entries go by keys, which may be called as a part is. */
 const BY_KEY = ['labels', 'merged', 'pictures', 'parts']
 
@@ -238,6 +253,7 @@ const optionNames = (options: readonly { value: string; label: string }[]) =>
 /** What an owner chose from a fixed row, by the part that holds it; a text of the owner's is told as it is. */
 const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   control: CONTROL_NAMES,
+  measured: { km: 'kilometres', mi: 'miles' },
   partOfWord: { whole: 'a whole word only', start: 'the start', inside: 'any part' },
   several: { any: 'one is enough', all: 'all must hold' },
   withoutResults: { dim: 'greyed', hide: 'not shown', found: 'only of what is found' },
@@ -280,9 +296,9 @@ export function tellerOf(design: SearchDesign | null, collections: readonly Coll
     ...collections.flatMap(one => one.fields.map(field => [`words.weights.${field.key}`, field.label] as const)),
     ...collections.map(one => [`reach.collections.${one.key}`, one.label] as const),
     ...(design?.filters ?? []).flatMap(filter => [
-      [`filters.${filter.key}`, filter.label] as const,
-      ...(filter.joined?.parts ?? []).map(
-        part => [`filters.${filter.key}.joined.parts.${part.key}`, part.label] as const,
+      [`filters.${filter.head.key}`, filter.head.label] as const,
+      ...partsOf(filter).map(
+        part => [`filters.${filter.head.key}.source.parts.${part.head.key}`, part.head.label] as const,
       ),
     ]),
     ...(design?.tiers ?? []).map(tier => [`tiers.${tier.key}`, tier.name] as const),
@@ -319,7 +335,9 @@ export function tellerOf(design: SearchDesign | null, collections: readonly Coll
       .map(
         (part, n) =>
           labels.get(change.path.slice(0, change.path.length - rest.length + n + 1).join('.')) ??
-          (BY_KEY.includes(rest[n - 1] ?? '') ? part : (PARTS[part] ?? asWords(part))),
+          (BY_KEY.includes(rest[n - 1] ?? '')
+            ? part
+            : (PARTS[`${rest[n - 1]}.${part}`] ?? PARTS[part] ?? asWords(part))),
       )
       .filter(part => part !== '')
       .join(' ')
@@ -343,6 +361,7 @@ export function tellerOf(design: SearchDesign | null, collections: readonly Coll
     if ('author' in value && 'address' in value) return rule(value as unknown as ReachRule)
     if (typeof value.weight === 'number') return formatNumber(value.weight)
     if (ownLabel(value) !== undefined) return 'there'
+    if (typeof value.of === 'string') return SOURCES[value.of] ?? value.of
     const held = Object.entries(value).filter(([, one]) => one !== null && !(Array.isArray(one) && one.length === 0))
     return held.map(([key, one]) => `${PARTS[key] ?? asWords(key)} ${shown([...path, key], one)}`).join(', ')
   }
@@ -361,8 +380,8 @@ function rule(of: ReachRule): string {
 
 function ownLabel(value: unknown): string | undefined {
   if (typeof value !== 'object' || value === null) return undefined
-  const { label, name } = value as { label?: string; name?: string }
-  return label ?? name
+  const { label, name, head } = value as { label?: string; name?: string; head?: { label: string } }
+  return label ?? name ?? head?.label
 }
 
 function listed(texts: readonly string[]): string {

@@ -8,7 +8,7 @@ import IconButton from '../../kit/IconButton.vue'
 import { moved } from '../../kit/moved'
 import ReorderableList from '../../kit/ReorderableList.vue'
 import TextField from '../../kit/TextField.vue'
-import { keyFrom } from '../filters/filters'
+import { keyFrom } from '../../kit/keyFrom'
 import OrderKeys from './OrderKeys.vue'
 import type { OrderOption } from './orders'
 

@@ -1,6 +1,6 @@
 import type { CollectionShape, SearchDesign, Tier, TierHolders, TierLooks } from '../../../shared/contract'
 import { counted } from '../../kit/format'
-import { keyFrom } from '../filters/filters'
+import { keyFrom } from '../../kit/keyFrom'
 
 /** Looks to begin with, each unlike the others; what a new tier gets, in this order. */
 export const READY_LOOKS: readonly { name: string; looks: TierLooks }[] = [

@@ -20,8 +20,9 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.compiled.CompiledSearch;
@@ -54,8 +55,8 @@ final class EffortBench {
         List<WordNet.Entry> nouns =
                 WordNet.entries().stream().filter(WordNet.Entry::noun).toList();
         SearchDesign plain = SearchDesign.firstFor("Nouns", SITE);
-        CompiledSearch withTree =
-                CompiledSearch.of(SITE, plain.withFilters(List.of(Filter.of(TREE, "Tree", new FieldKey(TREE)))));
+        CompiledSearch withTree = CompiledSearch.of(
+                SITE, plain.withFilters(List.of(Filter.of(TREE, "Tree", CategorySource.usual(new FieldKey(TREE))))));
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
         try (SiteIndex index = indexed(folder, nouns)) {
             SearchEngine engine = new SearchEngine(index);

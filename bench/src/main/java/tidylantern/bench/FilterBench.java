@@ -18,10 +18,11 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.compiled.CompiledSearch;
@@ -86,7 +87,7 @@ final class FilterBench {
                         .withTypos(new Words.Typos(false, true))
                         .withHelp(new Help(false, false, false, List.of())))
                 .withFilters(Stream.concat(CATEGORIES.stream(), NUMBERS.stream())
-                        .map(key -> Filter.of(key, key, new FieldKey(key)))
+                        .map(key -> Filter.of(key, key, CategorySource.usual(new FieldKey(key))))
                         .toList());
         CompiledSearch search = CompiledSearch.of(SITE, design);
         CompiledSearch unfiltered = CompiledSearch.of(SITE, design.withFilters(List.of()));

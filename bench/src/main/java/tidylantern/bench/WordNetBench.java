@@ -18,10 +18,11 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.compiled.CompiledSearch;
@@ -65,7 +66,7 @@ final class WordNetBench {
     /** With filters over the two categories, so that they are counted. */
     private static SearchDesign counting(SearchDesign design) {
         return design.withFilters(CATEGORIES.stream()
-                .map(field -> Filter.of(field.value(), field.value(), field))
+                .map(field -> Filter.of(field.value(), field.value(), CategorySource.usual(field)))
                 .toList());
     }
 

@@ -73,7 +73,7 @@ class FilterCellsTest {
     /**
      * One filter, and what is done with it.
      *
-     * @param filter the rest of its part of the design
+     * @param source what its source says beside the control
      * @param steps labels to choose one after the other, or what is typed
      * @param has whether an item has what a label or a typed text stands for
      */
@@ -81,7 +81,7 @@ class FilterCellsTest {
             String key,
             String control,
             boolean all,
-            Map<String, Object> filter,
+            Map<String, Object> source,
             List<String> steps,
             BiPredicate<Map<String, Object>, String> has) {
         boolean onlyOne() {
@@ -141,6 +141,10 @@ class FilterCellsTest {
                 .toList();
     }
 
+    private static Map<String, Object> part(String key, String label, String field) {
+        return Map.of("head", Map.of("key", key, "label", label), "source", Map.of("of", "category", "field", field));
+    }
+
     private static List<Cell> cells() {
         List<Cell> cells = new ArrayList<>();
         BiPredicate<Map<String, Object>, String> tags =
@@ -153,16 +157,20 @@ class FilterCellsTest {
                 String key = control + (all ? "-all" : "-any");
                 String several = all ? "all" : "any";
                 cells.add(new Cell(
-                        key, control, all, Map.of("several", several, "field", "tags"), List.of("Oak", "Elm"), tags));
-                List<Map<String, Object>> parts = List.of(
-                        Map.of("key", "t" + cells.size(), "label", "Tags", "field", "tags"),
-                        Map.of("key", "k" + cells.size(), "label", "Kind", "field", "kind"));
+                        key,
+                        control,
+                        all,
+                        Map.of("of", "category", "several", several, "field", "tags"),
+                        List.of("Oak", "Elm"),
+                        tags));
+                List<Map<String, Object>> parts =
+                        List.of(part("t" + cells.size(), "Tags", "tags"), part("k" + cells.size(), "Kind", "kind"));
                 // Under a heading each, or in one list.
                 cells.add(new Cell(
                         key + "-joined",
                         control,
                         all,
-                        Map.of("several", several, "joined", Map.of("headings", !all, "parts", parts)),
+                        Map.of("of", "joint", "several", several, "headings", !all, "parts", parts),
                         List.of("Gig", "Ash"),
                         tagsOrKind));
             }
@@ -170,22 +178,40 @@ class FilterCellsTest {
         for (String field : List.of("size", "price")) {
             BiPredicate<Map<String, Object>, String> between =
                     (item, said) -> item.get(field) instanceof Integer number && isBetween(number, said);
-            cells.add(new Cell(field + "-range", "range", false, Map.of("field", field), List.of("5..20"), between));
+            cells.add(new Cell(
+                    field + "-range",
+                    "range",
+                    false,
+                    Map.of("of", "number", "field", field),
+                    List.of("5..20"),
+                    between));
             cells.add(new Cell(
                     field + "-bands",
                     "bands",
                     false,
-                    Map.of("field", field, "bands", List.of(10, 20)),
+                    Map.of("of", "number", "field", field, "bands", List.of(10, 20)),
                     List.of("up to 10", "20 and more"),
                     between));
-            cells.add(new Cell(field + "-least", "at-least", false, Map.of("field", field), List.of("12.."), between));
-            cells.add(new Cell(field + "-most", "at-most", false, Map.of("field", field), List.of("..12"), between));
+            cells.add(new Cell(
+                    field + "-least",
+                    "at-least",
+                    false,
+                    Map.of("of", "number", "field", field),
+                    List.of("12.."),
+                    between));
+            cells.add(new Cell(
+                    field + "-most",
+                    "at-most",
+                    false,
+                    Map.of("of", "number", "field", field),
+                    List.of("..12"),
+                    between));
         }
         cells.add(new Cell(
                 "span",
                 "span",
                 false,
-                Map.of("field", "days"),
+                Map.of("of", "day", "field", "days"),
                 List.of(TODAY.minusDays(9) + ".." + TODAY.plusDays(9)),
                 (item, span) -> hasDay(
                         item,
@@ -194,32 +220,33 @@ class FilterCellsTest {
                 "months",
                 "months",
                 false,
-                Map.of("field", "days"),
+                Map.of("of", "day", "field", "days"),
                 List.of(month(TODAY.toString())),
                 (item, said) -> hasDay(item, day -> month(day).equals(said))));
         cells.add(new Cell(
                 "today",
                 "from-today",
                 false,
-                Map.of("field", "days"),
+                Map.of("of", "day", "field", "days"),
                 List.of("From today"),
                 (item, said) -> hasDay(item, day -> day.compareTo(TODAY.toString()) >= 0)));
         BiPredicate<Map<String, Object>, String> open =
                 (item, said) -> Boolean.valueOf(said.equals("Yes")).equals(item.get("open"));
-        cells.add(new Cell("switch", "switch", false, Map.of("field", "open"), List.of("Yes"), open));
-        cells.add(new Cell("ticks", "ticks", false, Map.of("field", "open"), List.of("No", "Yes"), open));
+        cells.add(new Cell("switch", "switch", false, Map.of("of", "yes-no", "field", "open"), List.of("Yes"), open));
+        cells.add(
+                new Cell("ticks", "ticks", false, Map.of("of", "yes-no", "field", "open"), List.of("No", "Yes"), open));
         cells.add(new Cell(
                 "words",
                 "box",
                 false,
-                Map.of("field", "summary"),
+                Map.of("of", "word", "field", "summary"),
                 List.of("red"),
                 (item, word) -> item.get("summary") instanceof String text && text.startsWith(word)));
         cells.add(new Cell(
                 "code",
                 "box",
                 false,
-                Map.of("field", "code"),
+                Map.of("of", "word", "field", "code"),
                 List.of("QH2"),
                 (item, code) -> code.equals(item.get("code"))));
         // All places lie on one meridian; R = 6371.0088 km makes a degree of it 111.195 km.
@@ -227,7 +254,7 @@ class FilterCellsTest {
                 "far",
                 "distance",
                 false,
-                Map.of("field", "place", "radii", List.of(3, 8)),
+                Map.of("of", "distance", "field", "place", "radii", List.of(3, 8)),
                 List.of("3 km", "8 km"),
                 (item, said) -> item.get("place") instanceof Map<?, ?> place
                         && Math.abs((Double) place.get("lat") - middle()) * 111.195
@@ -284,17 +311,17 @@ class FilterCellsTest {
                 "filters",
                 JSON.valueToTree(CELLS.stream()
                         .map(cell -> {
-                            Map<String, Object> filter = new HashMap<>(cell.filter());
-                            filter.putAll(Map.of(
-                                    "key",
-                                    cell.key(),
-                                    "label",
-                                    cell.key(),
-                                    "control",
-                                    cell.control(),
+                            Map<String, Object> source = new HashMap<>(cell.source());
+                            if (!cell.control().equals("box") && !cell.control().equals("distance")) {
+                                source.put("control", cell.control());
+                            }
+                            return Map.of(
+                                    "head",
+                                    Map.of("key", cell.key(), "label", cell.key()),
                                     "shown",
-                                    JSON.readTree(place.shown)));
-                            return filter;
+                                    JSON.readTree(place.shown),
+                                    "source",
+                                    source);
                         })
                         .toList()));
         Api.Answer kept = api.send(

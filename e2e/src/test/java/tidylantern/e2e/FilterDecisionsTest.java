@@ -87,6 +87,7 @@ class FilterDecisionsTest {
         browser.until("kept", () -> design(key)
                 .path("filters")
                 .path(0)
+                .path("source")
                 .path("several")
                 .asString()
                 .equals("all"));

@@ -44,7 +44,7 @@ class HostedPageAuditTest {
                 List.of("kitchen"),
                 Map.of(
                         "filters",
-                        "[{\"key\": \"course\", \"label\": \"Course\", \"field\": \"course\"}]",
+                        "[{\"head\": {\"key\": \"course\", \"label\": \"Course\"}, \"source\": {\"of\": \"category\", \"field\": \"course\"}}]",
                         "page",
                         """
                         {"shows": {"popular": {"filter": "course", "most": 5, "below": true}}}"""));

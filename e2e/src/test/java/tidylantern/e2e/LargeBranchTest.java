@@ -59,7 +59,11 @@ class LargeBranchTest {
         String search = "/api/owner/searches/" + key;
         Api.Answer draft = api.get(search + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
-        design.set("filters", new JsonMapper().readTree("[{\"key\":\"quay\",\"label\":\"Quay\",\"field\":\"quay\"}]"));
+        design.set(
+                "filters",
+                new JsonMapper()
+                        .readTree(
+                                "[{\"head\":{\"key\":\"quay\",\"label\":\"Quay\"},\"source\":{\"of\":\"category\",\"field\":\"quay\"}}]"));
         Api.Answer kept = api.send(
                 "PUT",
                 search + "/draft",

@@ -258,7 +258,7 @@ class OwnSiteTest {
                 List.of("homes"),
                 Map.of(
                         "filters",
-                                "[{\"key\": \"kind\", \"label\": \"Kind\", \"field\": \"offer\", \"shown\": {\"home\": true}}]",
+                                "[{\"head\": {\"key\": \"kind\", \"label\": \"Kind\"}, \"shown\": {\"home\": true}, \"source\": {\"of\": \"category\", \"field\": \"offer\"}}]",
                         "live", """
                 {"grouped": false, "most": 6, "form": {"columns": 2, "gap": 8, "width": 640}}""",
                         // As the demo's search of homes has them, with price and picture.

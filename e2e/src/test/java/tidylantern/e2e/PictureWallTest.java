@@ -25,7 +25,11 @@ class PictureWallTest {
                 world,
                 "Wall of pictures",
                 List.of("pictures"),
-                Map.of("filters", "[{\"key\": \"motif\", \"label\": \"Motif\", \"field\": \"tags\"}]", "page", """
+                Map.of(
+                        "filters",
+                        "[{\"head\": {\"key\": \"motif\", \"label\": \"Motif\"}, \"source\": {\"of\": \"category\", \"field\": \"tags\"}}]",
+                        "page",
+                        """
                         {"perPage": 12, "layout": {"arranged": "wall", "viewer": true, "tags": "motif"},
                          "shows": {"popular": {"filter": "motif", "most": 5, "below": true}}}"""));
         page = world.service() + "/s/" + key;

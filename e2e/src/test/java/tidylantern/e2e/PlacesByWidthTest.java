@@ -47,7 +47,7 @@ class PlacesByWidthTest {
                              "narrow": {"opening": "%1$s", "heading": true, "label": true},
                              "narrowUpTo": 600, "chooser": {"field": "island"}}""".formatted(opening),
                             "filters",
-                            "[{\"key\": \"island\", \"label\": \"Island\", \"field\": \"island\"}]",
+                            "[{\"head\": {\"key\": \"island\", \"label\": \"Island\"}, \"source\": {\"of\": \"category\", \"field\": \"island\"}}]",
                             "live",
                             "{\"where\": \"%s\", \"inList\": %s}".formatted(where, where.equals("nowhere"))));
             for (Browser browser : List.of(Browser.wide(), Browser.phone())) {
@@ -92,8 +92,8 @@ class PlacesByWidthTest {
                     "Page " + arranged + " " + paging,
                     List.of("homes", "pictures"),
                     Map.of("filters", """
-                            [{"key": "island", "label": "Island", "field": "island"},
-                             {"key": "price", "label": "Price", "field": "price"}]""", "page", """
+                            [{"head": {"key": "island", "label": "Island"}, "source": {"of": "category", "field": "island"}},
+                             {"head": {"key": "price", "label": "Price"}, "source": {"of": "number", "field": "price"}}]""", "page", """
                             {"paging": "%s", "perPage": 10,
                              "shows": {"box": true, "copyLink": true, "time": true, "popular": {"filter": "island"}},
                              "layout": {"arranged": "%s"}}""".formatted(paging, arranged)));

@@ -230,7 +230,8 @@ class PlacesTest {
                 List.of("homes"),
                 Map.of(
                         "page", "{\"told\": {\"inAddress\": false}}",
-                        "filters", "[{\"key\": \"garden\", \"label\": \"Garden\", \"field\": \"garden\"}]"));
+                        "filters",
+                                "[{\"head\": {\"key\": \"garden\", \"label\": \"Garden\"}, \"source\": {\"of\": \"yes-no\", \"field\": \"garden\"}}]"));
         browser.open(page(key));
         WebElement input = browser.see(box(), "input");
         browser.untilTexts(results(), ".count", texts -> !texts.isEmpty());
@@ -417,8 +418,8 @@ class PlacesTest {
                 Map.of(
                         "page", "{\"shows\": {\"nothing\": {\"sign\": \"lamp\"}}}",
                         "filters", """
-                        [{"key": "garden", "label": "Garden", "field": "garden"},
-                         {"key": "bedrooms", "label": "Bedrooms", "field": "bedrooms"}]"""));
+                        [{"head": {"key": "garden", "label": "Garden"}, "source": {"of": "yes-no", "field": "garden"}},
+                         {"head": {"key": "bedrooms", "label": "Bedrooms"}, "source": {"of": "number", "field": "bedrooms"}}]"""));
         browser.open(page(key) + "?q=harbour&garden=yes&bedrooms=40..");
         browser.untilTexts(results(), ".heading", texts -> texts.contains("Nothing found for “harbour”"));
         browser.see(results(), "svg.nothing-sign");

@@ -27,7 +27,9 @@ class StrictPagesTest {
                 world,
                 "Strict pages",
                 List.of("kitchen"),
-                Map.of("filters", "[{\"key\": \"course\", \"label\": \"Course\", \"field\": \"course\"}]"));
+                Map.of(
+                        "filters",
+                        "[{\"head\": {\"key\": \"course\", \"label\": \"Course\"}, \"source\": {\"of\": \"category\", \"field\": \"course\"}}]"));
         browser = Browser.wide();
     }
 

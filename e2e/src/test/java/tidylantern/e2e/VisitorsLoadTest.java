@@ -130,7 +130,7 @@ class VisitorsLoadTest {
                 .as("no element, no script")
                 .isZero();
         String key = LiveSearch.of(world, "Light", List.of("kitchen"), Map.of("filters", """
-                [{"key": "course", "label": "Course", "field": "course"}]"""));
+                [{"head": {"key": "course", "label": "Course"}, "source": {"of": "category", "field": "course"}}]"""));
         try (OnePageSite site = OnePageSite.of("""
                 <!doctype html><html lang="en"><head><meta charset="utf-8"><title>Box</title>
                 <script type="module" src="%1$s/elements/tidy-lantern.js"></script></head><body>

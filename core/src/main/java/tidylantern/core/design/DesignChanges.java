@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.box.Paint;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.CardPart;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.design.text.Reworded;
 import tidylantern.core.design.text.WordedLabel;
 

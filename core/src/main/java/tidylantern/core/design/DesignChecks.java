@@ -19,6 +19,11 @@ import tidylantern.core.design.box.BoxPainting;
 import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.MentionPart;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterSource;
+import tidylantern.core.design.filter.JointSource;
 import tidylantern.core.design.look.LookChecks;
 import tidylantern.core.design.look.WornLook;
 import tidylantern.core.design.results.LiveList;
@@ -167,7 +172,8 @@ public final class DesignChecks {
                 .orElse(null);
         if (filter == null) {
             remark(Step.PAGE, "%s, of the filter \"%s\", and there is no such filter. Choose another.", what, key);
-        } else if (filter.joined() != null || content.kind(filter.field()) != FieldKind.CATEGORY) {
+        } else if (!(filter.source() instanceof CategorySource categories)
+                || content.kind(categories.field()) != FieldKind.CATEGORY) {
             remark(
                     Step.PAGE,
                     "%s, of the filter \"%s\", which is none of one field's categories. Choose another.",
@@ -321,14 +327,13 @@ public final class DesignChecks {
     }
 
     private void filter(Filter filter) {
-        if (filter.joined() == null) {
-            filterField(filter, "the filter \"%s\"".formatted(filter.label()));
-        } else {
-            filter.joined()
-                    .parts()
+        if (filter.source() instanceof JointSource joint) {
+            joint.parts()
                     .forEach(part -> filterField(
                             part, "the part \"%s\" of the filter \"%s\"".formatted(part.label(), filter.label())));
-            filter.joined().parts().forEach(part -> joinedPart(part, filter));
+            joint.parts().forEach(part -> joinedPart(part, filter));
+        } else {
+            filterField(filter, "the filter \"%s\"".formatted(filter.label()));
         }
         List<CollectionKey> with = filter.shown().collections();
         if (!with.isEmpty() && with.stream().noneMatch(design.searched()::contains)) {
@@ -340,20 +345,21 @@ public final class DesignChecks {
     }
 
     private void joinedPart(Filter part, Filter joint) {
-        FieldKind kind = content.kind(part.field());
-        if (kind != null && !Control.joinable(kind)) {
+        FieldKey field = part.fields().getFirst();
+        FieldKind kind = content.kind(field);
+        if (kind != null && !FilterSource.canBeJoined(kind)) {
             remark(
                     Step.FILTERS,
                     "The field \"%s\" is of kind %s by now, whose values cannot stand among those of other fields."
                             + " Take \"%s\" apart.",
-                    part.field(),
+                    field,
                     kind,
                     joint.label());
         }
     }
 
     private void filterField(Filter filter, String who) {
-        FieldKey field = filter.field();
+        FieldKey field = filter.fields().getFirst();
         FieldKind kind = content.kind(field);
         if (kind == null) {
             remark(Step.FILTERS, "No collection has the field \"%s\", so %s offers nothing. Take it away.", field, who);
@@ -367,15 +373,15 @@ public final class DesignChecks {
                     who);
         } else if (noneReachedHas(field)) {
             remark(Step.FILTERS, "No searched collection has the field \"%s\", so %s offers nothing.", field, who);
-        } else if (filter.control() != null && filter.control() != filter.controlFor(kind)) {
+        } else if (!FilterSource.fits(filter.source(), kind)) {
             remark(
                     Step.FILTERS,
                     "The field \"%s\" is of kind %s by now, so %s shows as %s and not as %s.",
                     field,
                     kind,
                     who,
-                    filter.controlFor(kind),
-                    filter.control());
+                    filter.over(kind).source().control(),
+                    filter.source().control());
         }
     }
 

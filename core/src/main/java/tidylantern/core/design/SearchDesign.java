@@ -16,6 +16,9 @@ import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterPlaces;
 import tidylantern.core.design.look.Look;
 import tidylantern.core.design.results.LiveList;
 import tidylantern.core.design.results.ResultsPage;
@@ -54,7 +57,7 @@ public record SearchDesign(
         List<Card> cards,
         Look look,
         VisitorTexts texts) {
-    public static final int CURRENT_VERSION = 2;
+    public static final int CURRENT_VERSION = 3;
     public static final int MOST_FILTERS = 50;
     public static final int MOST_TIERS = 12;
     public static final int MOST_PINS = 500;
@@ -85,10 +88,10 @@ public record SearchDesign(
                 keys.size(),
                 MOST_FILTERS);
         for (int i = 0; i < filters.size(); i++) {
-            String after = filters.get(i).after();
+            String after = filters.get(i).shown().after();
             DesignFault.unless(
                     after == null || keys.contains(after),
-                    "filters[" + i + "].after",
+                    "filters[" + i + "].shown.after",
                     "\"%s\" waits for \"%s\", and there is no such filter",
                     filters.get(i).key(),
                     after);
@@ -322,13 +325,15 @@ public record SearchDesign(
                 .toList();
     }
 
-    /** The filter whose values stand below pictures that open large; null where none do. */
-    public @Nullable Filter tagFilter() {
+    /** The categories that stand below pictures that open large; null where none do. */
+    public @Nullable CategorySource pictureTags() {
         return !page.layout().opensPictures()
                 ? null
                 : filtersInUse().stream()
                         .filter(filter -> filter.key().equals(page.layout().tags()))
-                        .filter(filter -> filter.joined() == null)
+                        .map(Filter::source)
+                        .filter(CategorySource.class::isInstance)
+                        .map(CategorySource.class::cast)
                         .findFirst()
                         .orElse(null);
     }

@@ -6,7 +6,17 @@ import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.design.Control;
+import tidylantern.core.design.box.Chooser;
+import tidylantern.core.design.filter.CategoryControl;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterHead;
+import tidylantern.core.design.filter.FilterSource;
+import tidylantern.core.design.filter.NumberSource;
+import tidylantern.core.design.filter.OfferedValues;
+import tidylantern.core.design.filter.ValueList;
+import tidylantern.core.design.filter.ValueOrder;
 import tidylantern.core.query.filter.CategoryCount;
 import tidylantern.core.query.filter.FilterAnswer;
 
@@ -53,11 +63,43 @@ public record NarrowingField(
         return Control.fitting(kind());
     }
 
-    /** With which it is handled best, as far as kind and name tell. */
-    public Control control() {
-        return kind() == FieldKind.CATEGORY && !tree && FieldWords.TAGS.name(field)
-                ? Control.CHIPS
-                : controls().getFirst();
+    /** A filter over it, called as the field is in addresses. */
+    public Filter filter() {
+        String plain = kind() == FieldKind.PLACE ? "distance" : field.key().hyphenated();
+        String key = plain.isEmpty()
+                ? "filter"
+                : FilterHead.TAKEN.contains(plain) || plain.equals(Chooser.KEY) ? "by-" + plain : plain;
+        return Filter.of(
+                key.substring(0, Math.min(key.length(), FilterHead.LONGEST_KEY)),
+                field.label().substring(0, Math.min(field.label().length(), FilterHead.LONGEST_LABEL)),
+                source());
+    }
+
+    /** Where a filter over it takes its values from, as far as kind, name and unit tell what is best. */
+    public FilterSource source() {
+        FilterSource usual = FilterSource.usual(key(), kind());
+        return switch (usual) {
+            case CategorySource ignored ->
+                CategorySource.of(
+                        key(),
+                        isOfTags() ? CategoryControl.CHIPS : CategoryControl.LIST,
+                        OfferedValues.all(tree),
+                        ValueList.by(isOfTags() ? ValueOrder.COUNT : ValueOrder.NAME));
+            case NumberSource numbers -> NumberSource.of(key(), numbers.control(), unit(), List.of());
+            case null -> throw new IllegalStateException("nobody narrows by " + kind());
+            default -> usual;
+        };
+    }
+
+    /** Whether its values are tags, none of which lies below another. */
+    boolean isOfTags() {
+        return kind() == FieldKind.CATEGORY && !tree && FieldWords.TAGS.name(field);
+    }
+
+    /** What stands behind its numbers, where the content says it and there is room for it; else empty. */
+    String unit() {
+        String said = kind() == FieldKind.MONEY ? currency : field.unit();
+        return said == null || said.length() > NumberSource.LONGEST_UNIT ? "" : said;
     }
 
     /**

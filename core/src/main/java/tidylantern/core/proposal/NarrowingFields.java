@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import tidylantern.core.content.Collection;
@@ -12,9 +13,10 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterSource;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.compiled.CompiledSearch;
@@ -78,11 +80,16 @@ public final class NarrowingFields {
     private List<FilterAnswer> answers(List<Field> fields) {
         List<Filter> filters = new ArrayList<>();
         for (Field field : fields) {
-            filters.add(Filter.of("f" + filters.size(), field.label(), field.key()));
+            filters.add(Filter.of("f" + filters.size(), field.label(), usual(field)));
         }
         return new SearchEngine(index)
                 .answer(CompiledSearch.of(content, design.withFilters(filters)), VisitorQuery.plain("", today))
                 .filters();
+    }
+
+    /** Nobody narrows by what has none. */
+    private static FilterSource usual(Field field) {
+        return Objects.requireNonNull(FilterSource.usual(field.key(), field.kind()));
     }
 
     private ItemFilter having(Field field) {

@@ -16,9 +16,18 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.Item;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
-import tidylantern.core.design.box.Chooser;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.DayControl;
+import tidylantern.core.design.filter.DaySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterHead;
+import tidylantern.core.design.filter.FilterShown;
+import tidylantern.core.design.filter.FilterSource;
+import tidylantern.core.design.filter.NumberControl;
+import tidylantern.core.design.filter.NumberSource;
+import tidylantern.core.design.filter.ValueList;
+import tidylantern.core.design.filter.ValueOrder;
+import tidylantern.core.design.filter.WithoutResults;
 import tidylantern.core.query.filter.CategoryCount;
 import tidylantern.core.query.filter.FilterAnswer;
 
@@ -202,10 +211,9 @@ final class ProposedFilters {
 
     /** What visitors look for first stands first; what they switch stands last. */
     private int rank(NarrowingField field) {
-        boolean isTags = field.control() == Control.CHIPS;
         return switch (field.kind()) {
             case DATE -> kind == KindOfSite.TRIPS ? 0 : 5;
-            case CATEGORY -> isTags ? 6 : 1;
+            case CATEGORY -> field.isOfTags() ? 6 : 1;
             case MONEY -> 2;
             case NUMBER -> 3;
             case PLACE -> kind == KindOfSite.DIRECTORY ? 0 : 4;
@@ -214,10 +222,7 @@ final class ProposedFilters {
     }
 
     private static String key(NarrowingField field, Set<String> taken) {
-        String plain =
-                field.kind() == FieldKind.PLACE ? "distance" : field.key().hyphenated();
-        boolean isTaken = Filter.TAKEN.contains(plain) || plain.equals(Chooser.KEY);
-        String wanted = isTaken ? "by-" + plain : plain;
+        String wanted = field.filter().key();
         String first = wanted.substring(0, Math.min(wanted.length(), LONGEST_KEY));
         String key = first;
         for (int n = 2; !taken.add(key); n++) {
@@ -230,62 +235,63 @@ final class ProposedFilters {
         String label = field.kind() == FieldKind.PLACE
                 ? names.of("distance")
                 : field.field().label();
-        Control control = control(field);
-        Filter filter = Filter.of(key, label.substring(0, Math.min(label.length(), 80)), field.key())
-                .withControl(control)
-                .withShown(shown(field));
-        if (field.kind() == FieldKind.CATEGORY) {
-            boolean isChips = control == Control.CHIPS;
-            return filter.ordered(
-                    order(field), field.tree(), isChips ? Filter.WithoutResults.HIDE : Filter.WithoutResults.DIM);
-        }
-        String unit = field.kind() == FieldKind.MONEY
-                ? field.currency()
-                : field.field().unit();
-        Filter measured = unit == null || unit.length() > 12 ? filter : filter.withUnit(unit);
-        return control == Control.BANDS
-                ? measured.withBands(NumberSteps.between(numbers(field).sorted().toList()))
-                : measured;
+        return new Filter(
+                new FilterHead(key, label.substring(0, Math.min(label.length(), FilterHead.LONGEST_LABEL)), ""),
+                shown(field),
+                source(field));
     }
 
-    private static Filter.Order order(NarrowingField field) {
-        boolean areNumbers = field.values().stream()
-                .allMatch(value -> Character.isDigit(value.names().getLast().codePointAt(0)));
-        if (areNumbers) {
-            return Filter.Order.NUMBER;
-        }
-        return field.control() == Control.CHIPS
-                        || (!field.tree() && field.values().size() > LONG_LIST)
-                ? Filter.Order.COUNT
-                : Filter.Order.NAME;
-    }
-
-    private Control control(NarrowingField field) {
-        return switch (field.kind()) {
-            case NUMBER, MONEY -> controlOfNumbers(field);
-            case DATE -> isToCome(field) ? Control.MONTHS : Control.SPAN;
-            default -> field.control();
+    private FilterSource source(NarrowingField field) {
+        FilterSource best = field.source();
+        return switch (best) {
+            case CategorySource categories ->
+                CategorySource.of(field.key(), categories.control(), categories.offered(), list(field));
+            case NumberSource ignored -> numberSource(field);
+            case DaySource ignored -> DaySource.of(field.key(), isToCome(field) ? DayControl.MONTHS : DayControl.SPAN);
+            default -> best;
         };
     }
 
-    private Control controlOfNumbers(NarrowingField field) {
+    private NumberSource numberSource(NarrowingField field) {
+        NumberControl control = control(field);
+        return NumberSource.of(
+                field.key(),
+                control,
+                field.unit(),
+                control == NumberControl.BANDS
+                        ? NumberSteps.between(numbers(field).sorted().toList())
+                        : List.of());
+    }
+
+    private static ValueList list(NarrowingField field) {
+        return ValueList.of(order(field), field.isOfTags() ? WithoutResults.HIDE : WithoutResults.DIM);
+    }
+
+    private static ValueOrder order(NarrowingField field) {
+        boolean areNumbers = field.values().stream()
+                .allMatch(value -> Character.isDigit(value.names().getLast().codePointAt(0)));
+        if (areNumbers) {
+            return ValueOrder.NUMBER;
+        }
+        return field.isOfTags() || (!field.tree() && field.values().size() > LONG_LIST)
+                ? ValueOrder.COUNT
+                : ValueOrder.NAME;
+    }
+
+    private NumberControl control(NarrowingField field) {
         if (field.kind() == FieldKind.NUMBER && FieldWords.THE_MORE.name(field.field())) {
-            return Control.AT_LEAST;
+            return NumberControl.AT_LEAST;
         }
         if (field.kind() == FieldKind.NUMBER && FieldWords.THE_LESS.name(field.field())) {
-            return Control.AT_MOST;
+            return NumberControl.AT_MOST;
         }
-        return NumberSteps.areUneven(numbers(field).sorted().toList()) ? Control.BANDS : Control.RANGE;
+        return NumberSteps.areUneven(numbers(field).sorted().toList()) ? NumberControl.BANDS : NumberControl.RANGE;
     }
 
     /** On the results page, while it takes anything away; of some collections only, while any of these is found. */
-    private Filter.Shown shown(NarrowingField field) {
+    private FilterShown shown(NarrowingField field) {
         boolean isOfAll = field.collections().size() == samples.size();
-        return new Filter.Shown(
-                Filter.OnPage.SIDE,
-                false,
-                false,
-                true,
+        return FilterShown.whileNarrowing(
                 isOfAll || field.items() >= MOST_ITEMS * inReach
                         ? List.of()
                         : field.collections().stream().map(one -> one.key()).toList());

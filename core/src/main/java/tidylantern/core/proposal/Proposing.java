@@ -18,7 +18,6 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.DesignChecks.Step;
 import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
@@ -31,6 +30,8 @@ import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.card.ReadyCards;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.design.results.Arranged;
 import tidylantern.core.design.results.Layout;
 import tidylantern.core.design.results.PopularCategories;
@@ -360,7 +361,7 @@ final class Proposing {
 
     private void page(List<Filter> filters) {
         Filter categories = filters.stream()
-                .filter(filter -> content.kind(filter.field()) == FieldKind.CATEGORY)
+                .filter(filter -> filter.source() instanceof CategorySource)
                 .findFirst()
                 .orElse(null);
         if (kind == KindOfSite.PICTURES) {

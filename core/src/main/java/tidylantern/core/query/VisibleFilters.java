@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import tidylantern.core.content.CollectionKey;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.query.filter.FilterAnswer;
 
 /**
@@ -31,8 +31,9 @@ public record VisibleFilters(SearchDesign design, int total, List<FilterAnswer> 
             return false;
         }
         return set.contains(filter.key())
-                || ((filter.after() == null
-                                || design.inUseAs(filter.after()).stream().anyMatch(set::contains))
+                || ((filter.shown().after() == null
+                                || design.inUseAs(filter.shown().after()).stream()
+                                        .anyMatch(set::contains))
                         && (!filter.shown().narrowing() || answer.narrows(total))
                         && (filter.shown().collections().isEmpty()
                                 || filter.shown().collections().stream().anyMatch(among::contains)));

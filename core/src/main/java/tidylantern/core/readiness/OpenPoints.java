@@ -15,11 +15,13 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.DesignChecks;
-import tidylantern.core.design.Filter;
-import tidylantern.core.design.FilterPlaces;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Tier;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterPlaces;
+import tidylantern.core.design.filter.JointSource;
+import tidylantern.core.design.filter.OnPage;
 import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.design.text.Language;
 import tidylantern.core.design.text.VisitorTexts;
@@ -112,12 +114,13 @@ public final class OpenPoints {
     }
 
     private boolean isOfCategories(Filter filter) {
-        return filter.joined() == null && content.kind(filter.field()) == FieldKind.CATEGORY;
+        return !(filter.source() instanceof JointSource)
+                && content.kind(filter.fields().getFirst()) == FieldKind.CATEGORY;
     }
 
     private static boolean isHidden(Filter filter, FilterPlaces places) {
         boolean onPage =
-                filter.shown().page() != Filter.OnPage.NOWHERE && places.page().shown();
+                filter.shown().page() != OnPage.NOWHERE && places.page().shown();
         boolean besideBox = filter.shown().box() && places.box().shown();
         boolean alone = filter.shown().home() && places.home().shown();
         return !onPage && !besideBox && !alone;

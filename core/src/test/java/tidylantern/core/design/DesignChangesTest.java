@@ -13,12 +13,14 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.design.box.BoxArrangement;
@@ -43,6 +45,10 @@ import tidylantern.core.design.card.Place;
 import tidylantern.core.design.card.Step;
 import tidylantern.core.design.card.TitlePart;
 import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterBuilder;
+import tidylantern.core.design.filter.FilterPlaces;
+import tidylantern.core.design.filter.NumberSource;
 import tidylantern.core.design.look.BoxForm;
 import tidylantern.core.design.look.CardForm;
 import tidylantern.core.design.look.ColourToken;
@@ -94,16 +100,22 @@ class DesignChangesTest {
 
     private static SearchDesign full() {
         ReachRule sea = ReachRule.category(KIND, "sea");
-        Filter filter = Filter.of("kind", "Kind", KIND).withPicked(List.of("a", "b", "c", "d", "e", "f", "g", "h"));
-        Filter same = Filter.of("sort", "Kind", new FieldKey("sort"));
-        Filter joint = Filter.of("what", "What", KIND)
-                .withJoined(new Filter.Joined(
-                        List.of(
-                                Filter.of("one", "One", KIND),
-                                Filter.of("two", "Two", new FieldKey("sort")),
-                                Filter.of("three", "Three", new FieldKey("third"))),
-                        true,
-                        false));
+        Filter filter = FilterBuilder.like(FilterBuilder.categories("kind", "Kind", "kind"))
+                .picked("a", "b", "c", "d", "e", "f", "g", "h")
+                .made();
+        Filter same = Filter.of("sort", "Kind", NumberSource.usual(new FieldKey("sort")));
+        Filter joint = FilterBuilder.joint(
+                "what",
+                "What",
+                true,
+                false,
+                FilterBuilder.categories("one", "One", "kind"),
+                FilterBuilder.categories("two", "Two", "sort"),
+                FilterBuilder.usual("three", "third", FieldKind.YES_NO));
+        List<Filter> others = List.of(
+                FilterBuilder.usual("days", "days", FieldKind.DATE),
+                FilterBuilder.usual("note", "note", FieldKind.TEXT),
+                FilterBuilder.usual("by-place", "where", FieldKind.PLACE));
         return new SearchDesign(
                 SearchDesign.CURRENT_VERSION,
                 "Shore",
@@ -122,7 +134,7 @@ class DesignChangesTest {
                         List.of("the", "of"),
                         false,
                         new Help(true, true, true, List.of(new Help.SeeAlso("boat", List.of("ferry", "punt"))))),
-                List.of(filter, same, joint),
+                Stream.concat(Stream.of(filter, same, joint), others.stream()).toList(),
                 FilterPlaces.usual(),
                 new ResultOrder(
                         List.of(OrderKey.of(OrderKey.By.TIER), OrderKey.of(OrderKey.By.RELEVANCE)),
@@ -274,11 +286,14 @@ class DesignChangesTest {
 
     @Test
     void aNinthPickedValueIsTold() {
-        assertThat(changes(design -> design.withFilters(List.of(
-                        design.filters().getFirst().withPicked(List.of("a", "b", "c", "d", "e", "f", "g", "h", "i")),
-                        design.filters().get(1),
-                        design.filters().get(2)))))
-                .containsExactly(new DesignChange(List.of("filters", "kind", "picked"), List.of(), List.of("i")));
+        assertThat(changes(design -> design.withFilters(Stream.concat(
+                                Stream.of(FilterBuilder.like(design.filters().getFirst())
+                                        .picked("a", "b", "c", "d", "e", "f", "g", "h", "i")
+                                        .made()),
+                                design.filters().stream().skip(1))
+                        .toList())))
+                .containsExactly(new DesignChange(
+                        List.of("filters", "kind", "source", "offered", "picked"), List.of(), List.of("i")));
     }
 
     @Test
@@ -287,7 +302,9 @@ class DesignChangesTest {
                 .containsExactly(new DesignChange(List.of("pins"), List.of("ferry", "boat"), List.of("boat", "ferry")));
         assertThat(changes(design -> design.withFilters(design.filters().reversed())))
                 .containsExactly(new DesignChange(
-                        List.of("filters"), List.of("kind", "sort", "what"), List.of("what", "sort", "kind")));
+                        List.of("filters"),
+                        List.of("kind", "sort", "what", "days", "note", "by-place"),
+                        List.of("by-place", "note", "days", "what", "sort", "kind")));
         assertThat(changes(design -> design.withOrder(new ResultOrder(
                         design.order().withWords(),
                         design.order().withoutWords(),
@@ -356,7 +373,7 @@ class DesignChangesTest {
             constructor.setAccessible(true);
             return constructor.newInstance(values);
         } catch (InvocationTargetException refused) {
-            assertThat(refused.getCause()).isInstanceOf(IllegalArgumentException.class);
+            assertThat(refused.getCause()).isInstanceOfAny(IllegalArgumentException.class, NullPointerException.class);
             return null;
         } catch (ReflectiveOperationException impossible) {
             throw new IllegalStateException(impossible);

@@ -26,6 +26,8 @@ import tidylantern.core.design.card.Place;
 import tidylantern.core.design.card.Step;
 import tidylantern.core.design.card.TitlePart;
 import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.WordSource;
 import tidylantern.core.design.results.Arranged;
 import tidylantern.core.design.results.Layout;
 import tidylantern.core.design.results.LiveList;
@@ -226,7 +228,7 @@ class SearchDesignTest {
         assertThat(pageRemarks(bare, StartingList.of(StartingList.With.EVERYTHING), null, list))
                 .as("only on a wall do pictures open")
                 .isEmpty();
-        SearchDesign ofWords = bare.withFilters(List.of(Filter.of("sort", "Sort", FieldKey.TITLE)));
+        SearchDesign ofWords = bare.withFilters(List.of(Filter.of("sort", "Sort", WordSource.usual(FieldKey.TITLE))));
         assertThat(pageRemarks(ofWords, category, null, null))
                 .singleElement()
                 .asString()

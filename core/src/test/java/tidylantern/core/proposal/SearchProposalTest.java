@@ -24,13 +24,16 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
 import tidylantern.core.design.DesignChecks;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
+import tidylantern.core.design.filter.CategoryControl;
+import tidylantern.core.design.filter.DayControl;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.NumberControl;
+import tidylantern.core.design.filter.NumberSource;
 import tidylantern.core.design.results.Arranged;
 import tidylantern.core.query.SearchFixture;
 
@@ -186,11 +189,13 @@ class SearchProposalTest {
                 new Said("area", FieldKind.NUMBER, n -> 40 + 3 * n),
                 new Said("phone", FieldKind.NUMBER, n -> 555_000 + n));
         SearchProposal proposal = proposal();
-        assertThat(filter(proposal, "price").control()).isEqualTo(Control.BANDS);
-        assertThat(filter(proposal, "price").bands()).isNotEmpty();
-        assertThat(filter(proposal, "bedrooms").control()).isEqualTo(Control.AT_LEAST);
-        assertThat(filter(proposal, "minutes").control()).isEqualTo(Control.AT_MOST);
-        assertThat(filter(proposal, "area").control()).isEqualTo(Control.RANGE);
+        assertThat(filter(proposal, "price").source().control()).isEqualTo(NumberControl.BANDS);
+        assertThat(filter(proposal, "price").source())
+                .isInstanceOfSatisfying(
+                        NumberSource.class, source -> assertThat(source.bands()).isNotEmpty());
+        assertThat(filter(proposal, "bedrooms").source().control()).isEqualTo(NumberControl.AT_LEAST);
+        assertThat(filter(proposal, "minutes").source().control()).isEqualTo(NumberControl.AT_MOST);
+        assertThat(filter(proposal, "area").source().control()).isEqualTo(NumberControl.RANGE);
         assertThat(filters(proposal)).doesNotContain("phone");
         assertThat(proposal.told()).isEqualTo(KindOfSite.HOMES);
     }
@@ -208,7 +213,7 @@ class SearchProposalTest {
         assertThat(proposal.design().order().withoutWords())
                 .containsExactly(OrderKey.of(OrderKey.By.NEXT_DAY, new FieldKey("days")));
         assertThat(filters(proposal)).startsWith("days");
-        assertThat(filter(proposal, "days").control()).isEqualTo(Control.MONTHS);
+        assertThat(filter(proposal, "days").source().control()).isEqualTo(DayControl.MONTHS);
     }
 
     @ParameterizedTest
@@ -360,7 +365,7 @@ class SearchProposalTest {
                 new Said("tags", FieldKind.CATEGORY, n -> "tag " + n % 5));
         SearchProposal proposal = proposal(new SearchProposal.Wanted("Ours", kind, null, Set.of()));
         assertThat(proposal.kind()).isEqualTo(kind);
-        assertThat(filter(proposal, "tags").control()).isEqualTo(Control.CHIPS);
+        assertThat(filter(proposal, "tags").source().control()).isEqualTo(CategoryControl.CHIPS);
     }
 
     @Test

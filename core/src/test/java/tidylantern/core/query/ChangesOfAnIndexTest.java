@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.TreeMap;
 import org.apache.lucene.index.Term;
@@ -22,14 +23,13 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.Placement;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
@@ -37,6 +37,13 @@ import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
 import tidylantern.core.design.TierLooks;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.DayControl;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterBuilder;
+import tidylantern.core.design.filter.NumberControl;
+import tidylantern.core.design.filter.OnlyControl;
+import tidylantern.core.design.filter.YesNoControl;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.IndexState;
 import tidylantern.core.index.SiteIndex;
@@ -67,7 +74,10 @@ class ChangesOfAnIndexTest {
     }
 
     private static Filter filter(String key, String field, Control control) {
-        return Filter.of(key, key, new FieldKey(field)).withControl(control);
+        FieldKind kind = Objects.requireNonNull(SearchFixture.SITE.kind(new FieldKey(field)));
+        return FilterBuilder.like(FilterBuilder.usual(key, field, kind))
+                .handledWith(control)
+                .made();
     }
 
     private static SearchDesign design() {
@@ -81,15 +91,16 @@ class ChangesOfAnIndexTest {
                         List.of(),
                         List.of(ReachRule.category(new FieldKey("kind"), "hidden"))))))
                 .withFilters(List.of(
-                        Filter.of("tree", "Tree", new FieldKey("tags")),
-                        Filter.of("merged", "Merged", new FieldKey("tags"))
-                                .withValues(new Filter.ValueRules(true, Map.of("sea/reef", "land"), 0, null, Map.of())),
-                        Filter.of("kind", "Kind", new FieldKey("kind")),
-                        filter("price", "price", Control.RANGE),
-                        filter("bands", "size", Control.BANDS),
-                        filter("months", "days", Control.MONTHS),
-                        filter("open", "open", Control.SWITCH),
-                        filter("around", "where", Control.DISTANCE)))
+                        FilterBuilder.categories("tree", "Tree", "tags"),
+                        FilterBuilder.like(FilterBuilder.categories("merged", "Merged", "tags"))
+                                .ruled(true, Map.of("sea/reef", "land"), 0)
+                                .made(),
+                        FilterBuilder.categories("kind", "Kind", "kind"),
+                        filter("price", "price", NumberControl.RANGE),
+                        filter("bands", "size", NumberControl.BANDS),
+                        filter("months", "days", DayControl.MONTHS),
+                        filter("open", "open", YesNoControl.SWITCH),
+                        filter("around", "where", OnlyControl.DISTANCE)))
                 .withOrder(new ResultOrder(keys, keys, null, null))
                 .withTiers(List.of(
                         new Tier(

@@ -18,9 +18,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemRef;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.WordSource;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.why.Explanation;
@@ -66,8 +67,8 @@ class EffortTest {
 
     @Test
     void wordsOfAFilterAreTheAnswersToo() {
-        SearchDesign filtered =
-                SearchFixture.design().withFilters(List.of(Filter.of("body", "Body", new FieldKey("body"))));
+        SearchDesign filtered = SearchFixture.design()
+                .withFilters(List.of(Filter.of("body", "Body", WordSource.usual(new FieldKey("body")))));
         Map<String, List<String>> mistyped = Map.of("body", List.of(WRONG.getLast()));
         String six = String.join(" ", WRONG.subList(0, Effort.MOST_BENT));
         assertThat(total(filtered, "", mistyped)).as("the filter alone").isEqualTo(1);

@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -26,9 +27,22 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.design.Control;
 import tidylantern.core.design.DesignFault;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.CategoryControl;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.DayControl;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterBuilder;
+import tidylantern.core.design.filter.JointSource;
+import tidylantern.core.design.filter.NumberControl;
+import tidylantern.core.design.filter.NumberSource;
+import tidylantern.core.design.filter.OfferedValues;
+import tidylantern.core.design.filter.OnlyControl;
+import tidylantern.core.design.filter.Several;
+import tidylantern.core.design.filter.ValueOrder;
+import tidylantern.core.design.filter.WithoutResults;
+import tidylantern.core.design.filter.YesNoControl;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.core.query.words.VisitorQuery;
@@ -71,7 +85,10 @@ class FilterKindsTest {
     }
 
     private static Filter filter(String field, Control control) {
-        return Filter.of(field, field, new FieldKey(field)).withControl(control);
+        return FilterBuilder.like(FilterBuilder.usual(
+                        field, field, Objects.requireNonNull(SearchFixture.SITE.kind(new FieldKey(field)))))
+                .handledWith(control)
+                .made();
     }
 
     private static SearchFixture prices(Path folder) {
@@ -86,7 +103,7 @@ class FilterKindsTest {
     @Test
     void boundsAreInclusiveAndWhatHasNoValueDropsOut(@TempDir Path folder) throws Exception {
         try (SearchFixture site = prices(folder)) {
-            List<Filter> range = List.of(filter("price", Control.RANGE));
+            List<Filter> range = List.of(filter("price", NumberControl.RANGE));
             FilterAnswer.Bounds bounds = bounds(answer(site, range, "", Map.of()), 0);
             assertThat(List.of(
                             String.valueOf(bounds.min()), String.valueOf(bounds.max()), bounds.count(), bounds.step()))
@@ -102,10 +119,14 @@ class FilterKindsTest {
                     .extracting(FilterAnswer.Bounds::from, FilterAnswer.Bounds::to, FilterAnswer.Bounds::count)
                     .as("own bounds are left out of the bars")
                     .containsExactly("10", "40", 5);
-            assertThat(answer(site, List.of(filter("price", Control.AT_LEAST)), "", Map.of("price", List.of("40")))
+            assertThat(answer(
+                                    site,
+                                    List.of(filter("price", NumberControl.AT_LEAST)),
+                                    "",
+                                    Map.of("price", List.of("40")))
                             .total())
                     .isEqualTo(2);
-            assertThat(answer(site, List.of(filter("price", Control.AT_MOST)), "", Map.of("price", List.of("10")))
+            assertThat(answer(site, List.of(filter("price", NumberControl.AT_MOST)), "", Map.of("price", List.of("10")))
                             .total())
                     .isEqualTo(3);
         }
@@ -114,13 +135,15 @@ class FilterKindsTest {
     @Test
     void stepsAreRoundUnlessTheOwnerSetsThem(@TempDir Path folder) throws Exception {
         try (SearchFixture site = prices(folder)) {
-            Filter bands = filter("price", Control.BANDS);
+            Filter bands = filter("price", NumberControl.BANDS);
             assertThat(said(answer(site, List.of(bands), "", Map.of()), 0))
                     .isEqualTo("..20 3, 20..40 1, 40..60 1, 60..80 0, 80.. 1");
             assertThat(said(
                             answer(
                                     site,
-                                    List.of(bands.withBands(List.of(10.0, 50.5))),
+                                    List.of(FilterBuilder.like(bands)
+                                            .bands(10.0, 50.5)
+                                            .made()),
                                     "",
                                     Map.of("price", List.of("..10", "50.5.."))),
                             0))
@@ -128,13 +151,15 @@ class FilterKindsTest {
             assertThat(said(
                             answer(
                                     site,
-                                    List.of(bands.withBands(List.of(10.0))),
+                                    List.of(FilterBuilder.like(bands)
+                                            .bands(10.0)
+                                            .made()),
                                     "",
                                     Map.of("price", List.of("7..40"))),
                             0))
                     .as("an older address")
                     .isEqualTo("..10 3, 10.. 4, *7..40 3");
-            assertThatThrownBy(() -> bands.withBands(List.of(10.0, 10.0)))
+            assertThatThrownBy(() -> FilterBuilder.like(bands).bands(10.0, 10.0))
                     .isInstanceOf(DesignFault.class)
                     .hasMessageContaining("must go up");
         }
@@ -171,7 +196,7 @@ class FilterKindsTest {
                                         Map.of("price", List.of(value, "95..95")))
                                 .total())
                         .as("the rest is kept, %s", control)
-                        .isEqualTo(control == Control.AT_MOST ? 5 : 1);
+                        .isEqualTo(control == NumberControl.AT_MOST ? 5 : 1);
             }
         }
     }
@@ -195,13 +220,13 @@ class FilterKindsTest {
                 .item(SearchFixture.POSTS, "trip", Map.of("days", List.of("2026-04-02", "2026-06-30")))
                 .post("never", "title", "Never")
                 .indexed()) {
-            assertThat(answer(site, List.of(filter("days", Control.SPAN)), "", Map.of("days", List.of(span)))
+            assertThat(answer(site, List.of(filter("days", DayControl.SPAN)), "", Map.of("days", List.of(span)))
                             .total())
                     .isEqualTo(found);
             assertThat(said(
                             answer(
                                     site,
-                                    List.of(filter("days", Control.MONTHS)),
+                                    List.of(filter("days", DayControl.MONTHS)),
                                     "",
                                     Map.of("days", List.of("2026-05"))),
                             0))
@@ -209,7 +234,7 @@ class FilterKindsTest {
             assertThat(said(
                             answer(
                                     site,
-                                    List.of(filter("days", Control.FROM_TODAY)),
+                                    List.of(filter("days", DayControl.FROM_TODAY)),
                                     "",
                                     Map.of("days", List.of("today.."))),
                             0))
@@ -223,13 +248,17 @@ class FilterKindsTest {
                 .post("in", "summary", "A long oar", "title", "Boat")
                 .post("out", "title", "Boat with oars", "code", "OAR-1")
                 .indexed()) {
-            assertThat(answer(site, List.of(filter("summary", Control.BOX)), "boat", Map.of("summary", List.of("oars")))
+            assertThat(answer(
+                                    site,
+                                    List.of(filter("summary", OnlyControl.BOX)),
+                                    "boat",
+                                    Map.of("summary", List.of("oars")))
                             .total())
                     .isEqualTo(1);
-            assertThat(answer(site, List.of(filter("code", Control.BOX)), "", Map.of("code", List.of("oar1")))
+            assertThat(answer(site, List.of(filter("code", OnlyControl.BOX)), "", Map.of("code", List.of("oar1")))
                             .total())
                     .isEqualTo(1);
-            assertThat(answer(site, List.of(filter("summary", Control.BOX)), "", Map.of("summary", List.of("!")))
+            assertThat(answer(site, List.of(filter("summary", OnlyControl.BOX)), "", Map.of("summary", List.of("!")))
                             .total())
                     .as("nothing but punctuation")
                     .isEqualTo(2);
@@ -261,9 +290,9 @@ class FilterKindsTest {
 
     /** Whether an item has one value of a filter, as its control means it. */
     private static boolean has(Plain item, Filter filter, String value) {
-        String field = filter.field().value();
-        if (filter.joined() != null) {
-            return filter.joined().parts().stream()
+        String field = field(filter);
+        if (filter.source() instanceof JointSource joint) {
+            return joint.parts().stream()
                     .anyMatch(part -> value.startsWith(part.key() + ":")
                             && has(item, part, value.substring(part.key().length() + 1)));
         }
@@ -300,13 +329,14 @@ class FilterKindsTest {
      * value with those above it.
      */
     private static Set<String> countsFor(String path, Filter filter) {
-        boolean alone = filter.picked() != null && !filter.values().withBelow();
+        OfferedValues offered = ((CategorySource) filter.source()).offered();
+        boolean alone = offered.picked() != null && !offered.withBelow();
         Set<String> values = new HashSet<>();
         for (String level : alone ? List.of(path) : levels(path)) {
             String merged = levels(level).reversed().stream()
-                    .filter(filter.values().merged()::containsKey)
+                    .filter(offered.merged()::containsKey)
                     .findFirst()
-                    .map(filter.values().merged()::get)
+                    .map(offered.merged()::get)
                     .orElse(null);
             values.addAll(merged == null ? List.of(level) : alone ? List.of(merged) : levels(merged));
         }
@@ -343,10 +373,13 @@ class FilterKindsTest {
     }
 
     private static boolean keepsOwn(Filter filter) {
-        return filter.several() == Filter.Several.ALL
-                && (filter.control() == Control.LIST
-                        || filter.control() == Control.CHIPS
-                        || filter.control() == Control.PICTURES);
+        return switch (filter.source()) {
+            case CategorySource one ->
+                one.several() == Several.ALL && !one.control().onlyOne();
+            case JointSource one ->
+                one.several() == Several.ALL && !one.control().onlyOne();
+            default -> false;
+        };
     }
 
     private static Map<String, Object> item(Random random) {
@@ -403,44 +436,37 @@ class FilterKindsTest {
         if (random.nextInt(3) == 0) {
             return List.of();
         }
-        if (filter.joined() != null) {
-            List<String> all = filter.joined().parts().stream()
-                    .flatMap(part -> set(
-                                    random,
-                                    part.withControl(
-                                            FIELDS.get(part.field().value()) == FieldKind.YES_NO
-                                                    ? Control.SWITCH
-                                                    : Control.LIST))
-                            .stream()
-                            .map(value -> part.key() + ":" + value))
+        if (filter.source() instanceof JointSource joint) {
+            List<String> all = joint.parts().stream()
+                    .flatMap(part -> set(random, part).stream().map(value -> part.key() + ":" + value))
                     .toList();
-            return filter.control().onlyOne() ? all.stream().limit(1).toList() : all;
+            return joint.control().onlyOne() ? all.stream().limit(1).toList() : all;
         }
         int low = random.nextInt(60) - 3;
         LocalDate day = TODAY.plusDays(random.nextInt(80) - 50);
-        return switch (filter.control()) {
-            case LIST, CHIPS, PICTURES ->
+        return switch (filter.source().control()) {
+            case CategoryControl.LIST, CategoryControl.CHIPS, CategoryControl.PICTURES ->
                 IntStream.rangeClosed(0, random.nextInt(2))
-                        .mapToObj(n -> (filter.field().value().equals("kind")
+                        .mapToObj(n -> (field(filter).equals("kind")
                                         ? List.of("x", "y", "z")
                                         : List.of("a", "a/b", "c", "c/b", "d"))
                                 .get(random.nextInt(3)))
                         .distinct()
                         .toList();
-            case DISTANCE -> List.of(List.of("3", "8", "17.5").get(random.nextInt(3)));
-            case ONE_OF, MENU -> List.of(filter.field().value().equals("kind") ? "y" : "a");
-            case RANGE -> List.of(random.nextBoolean() ? low + ".." + (low + 30) : low + "..");
-            case BANDS -> List.of("..10", "10..20").subList(0, 1 + random.nextInt(2));
-            case AT_LEAST -> List.of(low + "..");
-            case AT_MOST -> List.of(".." + low);
-            case SPAN -> List.of(day + ".." + day.plusDays(20));
-            case MONTHS -> List.of("2026-05", "2026-06").subList(0, 1 + random.nextInt(2));
-            case FROM_TODAY -> List.of("today..");
-            case SWITCH -> List.of("yes");
-            case TICKS ->
+            case OnlyControl.DISTANCE -> List.of(List.of("3", "8", "17.5").get(random.nextInt(3)));
+            case CategoryControl.ONE_OF, CategoryControl.MENU ->
+                List.of(field(filter).equals("kind") ? "y" : "a");
+            case NumberControl.RANGE -> List.of(random.nextBoolean() ? low + ".." + (low + 30) : low + "..");
+            case NumberControl.BANDS -> List.of("..10", "10..20").subList(0, 1 + random.nextInt(2));
+            case NumberControl.AT_LEAST -> List.of(low + "..");
+            case NumberControl.AT_MOST -> List.of(".." + low);
+            case DayControl.SPAN -> List.of(day + ".." + day.plusDays(20));
+            case DayControl.MONTHS -> List.of("2026-05", "2026-06").subList(0, 1 + random.nextInt(2));
+            case DayControl.FROM_TODAY -> List.of("today..");
+            case YesNoControl.SWITCH -> List.of("yes");
+            case YesNoControl.TICKS ->
                 List.of(List.of("yes"), List.of("no"), List.of("yes", "no")).get(random.nextInt(3));
-            case BOX -> List.of(filter.key().equals("code") ? "QH1" : WORDS.get(random.nextInt(3)));
-            case null -> List.of();
+            case OnlyControl.BOX -> List.of(filter.key().equals("code") ? "QH1" : WORDS.get(random.nextInt(3)));
         };
     }
 
@@ -471,14 +497,8 @@ class FilterKindsTest {
                 for (Map.Entry<String, FieldKind> field : FIELDS.entrySet()) {
                     if (random.nextInt(3) > 0) {
                         List<Control> fitting = Control.fitting(field.getValue());
-                        Filter filter = filter(field.getKey(), fitting.get(random.nextInt(fitting.size())))
-                                .withBands(List.of(10.0, 20.0))
-                                .withSeveral(Filter.Several.values()[random.nextInt(2)])
-                                .ordered(
-                                        Filter.Order.values()[random.nextInt(4)],
-                                        random.nextBoolean(),
-                                        Filter.WithoutResults.values()[random.nextInt(3)]);
-                        filters.add(field.getValue() == FieldKind.CATEGORY ? refined(random, filter) : filter);
+                        filters.add(
+                                varied(random, filter(field.getKey(), fitting.get(random.nextInt(fitting.size())))));
                     }
                 }
                 if (random.nextBoolean()) {
@@ -486,9 +506,12 @@ class FilterKindsTest {
                     List<Filter> parts = new ArrayList<>(
                             List.of(refined(random, part("tags")), refined(random, part("kind")), part("open")));
                     parts.remove(random.nextInt(3));
-                    filters.add(filter("joint", fitting.get(random.nextInt(fitting.size())))
-                            .withSeveral(Filter.Several.values()[random.nextInt(2)])
-                            .withJoined(new Filter.Joined(parts, random.nextBoolean(), false)));
+                    Filter joint = FilterBuilder.joint(
+                            "joint", "Joint", random.nextBoolean(), false, parts.toArray(Filter[]::new));
+                    filters.add(FilterBuilder.like(joint)
+                            .handledWith(fitting.get(random.nextInt(fitting.size())))
+                            .ticked(Several.values()[random.nextInt(2)])
+                            .made());
                 }
                 for (Filter filter : filters) {
                     // A value that no item has or that is not on offer is passed over; here it would only blur the
@@ -498,7 +521,7 @@ class FilterKindsTest {
                             set(random, filter).stream()
                                     .filter(value -> isOnOffer(filter, value, items))
                                     .toList());
-                    if (filter.control() == Control.DISTANCE && random.nextInt(4) == 0) {
+                    if (filter.source().control() == OnlyControl.DISTANCE && random.nextInt(4) == 0) {
                         set.put(filter.key(), List.of());
                     }
                 }
@@ -516,38 +539,55 @@ class FilterKindsTest {
     }
 
     private static boolean isOnOffer(Filter filter, String value, List<Plain> items) {
-        if (filter.joined() != null) {
-            return filter.joined().parts().stream()
+        if (filter.source() instanceof JointSource joint) {
+            return joint.parts().stream()
                     .anyMatch(part -> value.startsWith(part.key() + ":")
                             && isOnOffer(part, value.substring(part.key().length() + 1), items));
         }
-        return FIELDS.get(filter.field().value()) != FieldKind.CATEGORY
-                || (filter.offers(value)
+        return !(filter.source() instanceof CategorySource categories)
+                || (categories.offered().offers(value)
                         && items.stream()
-                                .anyMatch(item -> item.of(filter.field().value()).stream()
+                                .anyMatch(item -> item.of(categories.field().value()).stream()
                                         .anyMatch(
                                                 path -> levels(path.toString()).contains(value))));
     }
 
     private static Filter part(String field) {
-        return Filter.of("p-" + field, field, new FieldKey(field));
+        return FilterBuilder.usual("p-" + field, field, Objects.requireNonNull(FIELDS.get(field)));
+    }
+
+    private static String field(Filter filter) {
+        return filter.fields().getFirst().value();
+    }
+
+    /** With what may be decided of it at random. */
+    private static Filter varied(Random random, Filter filter) {
+        FilterBuilder varied = FilterBuilder.like(filter);
+        if (filter.source() instanceof NumberSource) {
+            return varied.bands(10.0, 20.0).made();
+        }
+        if (!(filter.source() instanceof CategorySource)) {
+            return filter;
+        }
+        varied.ticked(Several.values()[random.nextInt(2)])
+                .listed(ValueOrder.values()[random.nextInt(4)], WithoutResults.values()[random.nextInt(3)]);
+        return refined(random, (random.nextBoolean() ? varied.inOneList() : varied).made());
     }
 
     /** Some values merged, picked or taken off. */
     private static Filter refined(Random random, Filter filter) {
-        boolean tags = filter.field().value().equals("tags");
+        boolean tags = field(filter).equals("tags");
         Map<String, String> merged = random.nextInt(3) > 0
                 ? Map.of()
                 : tags
                         ? List.of(Map.of("c/b", "a/b"), Map.of("c", "d"), Map.of("a/b", "c/b", "d", "c/b"))
                                 .get(random.nextInt(3))
                         : Map.of("z", "x");
-        Filter refined =
-                filter.withValues(new Filter.ValueRules(random.nextBoolean(), merged, random.nextInt(3), null, null));
+        FilterBuilder refined = FilterBuilder.like(filter).ruled(random.nextBoolean(), merged, random.nextInt(3));
         return switch (random.nextInt(3)) {
-            case 0 -> refined.withPicked(tags ? List.of("a/b", "a", "d") : List.of("y", "x"));
-            case 1 -> refined.withExcept(tags ? List.of("c") : List.of());
-            default -> refined;
+            case 0 -> (tags ? refined.picked("a/b", "a", "d") : refined.picked("y", "x")).made();
+            case 1 -> (tags ? refined.except("c") : refined).made();
+            default -> refined.made();
         };
     }
 
@@ -559,19 +599,20 @@ class FilterKindsTest {
                 .count());
         for (FilterAnswer given : answer.filters()) {
             Filter filter = given.filter();
-            String field = filter.field().value();
+            String field = field(filter);
             List<Plain> counted = found.stream()
                     .filter(item -> filters.stream()
                             .allMatch(other -> (other.equals(filter) && !keepsOwn(filter))
                                     || passes(item, other, set.getOrDefault(other.key(), List.of()))))
                     .toList();
-            String what = filter.control() + " of " + field + " with " + set;
+            String what = filter.source().control() + " of " + field + " with " + set;
             each(given.values(), value -> assertThat(value.count())
                     .as("%s: %s, %s", what, value.value(), filter)
                     .isEqualTo((int) counted.stream()
                             .filter(item -> has(item, filter, value.value()))
                             .count()));
-            if (filter.withoutResults() == Filter.WithoutResults.FOUND && FIELDS.get(field) == FieldKind.CATEGORY) {
+            if (filter.source() instanceof CategorySource categories
+                    && categories.list().withoutResults() == WithoutResults.FOUND) {
                 List<Plain> passing = found.stream()
                         .filter(item -> filters.stream()
                                 .allMatch(other -> passes(item, other, set.getOrDefault(other.key(), List.of()))))
@@ -615,7 +656,7 @@ class FilterKindsTest {
                 }
                 assertThat(bounds.bars().stream().mapToInt(Integer::intValue).sum())
                         .as(what)
-                        .isEqualTo(filter.control() == Control.RANGE ? bounds.count() : 0);
+                        .isEqualTo(filter.source().control() == NumberControl.RANGE ? bounds.count() : 0);
             }
         }
     }

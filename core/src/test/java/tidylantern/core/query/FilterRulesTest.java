@@ -16,20 +16,26 @@ import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.design.Control;
+import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.DesignChange;
 import tidylantern.core.design.DesignChanges;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.DesignFault;
-import tidylantern.core.design.Filter;
-import tidylantern.core.design.Filter.Joined;
-import tidylantern.core.design.Filter.OnPage;
-import tidylantern.core.design.Filter.Shown;
-import tidylantern.core.design.Filter.Start;
-import tidylantern.core.design.Filter.ValueRules;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.CategoryControl;
+import tidylantern.core.design.filter.DistanceSource;
+import tidylantern.core.design.filter.DistanceUnit;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterBuilder;
+import tidylantern.core.design.filter.JointSource;
+import tidylantern.core.design.filter.OfferedValues;
+import tidylantern.core.design.filter.OnPage;
+import tidylantern.core.design.filter.Several;
+import tidylantern.core.design.filter.ValueLooks;
+import tidylantern.core.design.filter.ValueOrder;
+import tidylantern.core.design.filter.WithoutResults;
+import tidylantern.core.design.filter.YesNoSource;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.core.query.filter.FilterFigures;
@@ -37,11 +43,14 @@ import tidylantern.core.query.words.Whereabouts;
 
 /** What an owner decides about a filter, one rule after the other; product.md, 'Filters'. */
 class FilterRulesTest {
-    private static final Filter TAGS = Filter.of("tag", "Tag", new FieldKey("tags"));
-    private static final Filter KINDS = Filter.of("kind", "Kind", new FieldKey("kind"));
-    private static final Filter OPEN = Filter.of("open", "Open on Sundays", new FieldKey("open"));
-    private static final Filter WHERE =
-            Filter.of("where", "Near", new FieldKey("where")).withControl(Control.DISTANCE);
+    private static final Filter TAGS = FilterBuilder.categories("tag", "Tag", "tags");
+    private static final Filter KINDS = FilterBuilder.categories("kind", "Kind", "kind");
+    private static final Filter OPEN = Filter.of("open", "Open on Sundays", YesNoSource.usual(new FieldKey("open")));
+    private static final Filter WHERE = Filter.of("where", "Near", DistanceSource.usual(new FieldKey("where")));
+
+    private static Filter joint(boolean headings, boolean apart, Filter... parts) {
+        return FilterBuilder.joint("what", "What", headings, apart, parts);
+    }
 
     private static SearchDesign design(Filter... filters) {
         return SearchFixture.design().withFilters(List.of(filters));
@@ -65,8 +74,8 @@ class FilterRulesTest {
                         .toList());
     }
 
-    private static ValueRules rules(boolean withBelow, Map<String, String> merged, int depth) {
-        return new ValueRules(withBelow, merged, depth, null, null);
+    private static OfferedValues rules(boolean withBelow, Map<String, String> merged, int depth) {
+        return new OfferedValues(List.of(), null, withBelow, merged, true, depth);
     }
 
     private static SearchFixture boats(Path folder) {
@@ -87,7 +96,10 @@ class FilterRulesTest {
     @Test
     void aPickedParentStandsAloneIfTheOwnerSaysSo(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign alone = design(TAGS.withPicked(List.of("sea", "fast")).withValues(rules(false, Map.of(), 0)));
+            SearchDesign alone = design(FilterBuilder.like(TAGS)
+                    .picked("sea", "fast")
+                    .ruled(false, Map.of(), 0)
+                    .made());
             assertThat(said(answer(site, alone, Map.of()), 0)).isEqualTo("Sea 1, Fast 1");
             assertThat(answer(site, alone, Map.of("tag", List.of("sea"))).total())
                     .isEqualTo(1);
@@ -101,7 +113,8 @@ class FilterRulesTest {
     @Test
     void aTreeEndsWhereTheOwnerEndsIt(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign flat = design(TAGS.withValues(rules(true, Map.of(), 1)));
+            SearchDesign flat =
+                    design(FilterBuilder.like(TAGS).ruled(true, Map.of(), 1).made());
             assertThat(said(answer(site, flat, Map.of()), 0)).isEqualTo("Fast 1, Sea 3");
             assertThat(answer(site, flat, Map.of("tag", List.of("sea/gigs"))).total())
                     .as("what is deeper cannot be ticked")
@@ -128,7 +141,10 @@ class FilterRulesTest {
             site.indexed();
             Map<String, String> merged =
                     IntStream.range(1, 301).boxed().collect(Collectors.toMap(tag -> "tag" + tag, tag -> "tag0"));
-            SearchDesign design = design(TAGS.withPicked(List.of("tag0")).withValues(rules(true, merged, 0)));
+            SearchDesign design = design(FilterBuilder.like(TAGS)
+                    .picked("tag0")
+                    .ruled(true, merged, 0)
+                    .made());
             assertThat(said(answer(site, design, Map.of()), 0))
                     .as("the items of tags 0 to 300")
                     .isEqualTo("tag0 16");
@@ -138,12 +154,16 @@ class FilterRulesTest {
     @Test
     void mergedValuesCountOnceAndOldAddressesWithThemHold(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign merged = design(TAGS.withValues(rules(true, Map.of("fast", "sea/gigs"), 0))
-                    .withLabels(Map.of("sea/gigs", "Quick boats")));
+            SearchDesign merged = design(FilterBuilder.like(TAGS)
+                    .ruled(true, Map.of("fast", "sea/gigs"), 0)
+                    .labelled(Map.of("sea/gigs", "Quick boats"))
+                    .made());
             assertThat(said(answer(site, merged, Map.of()), 0)).isEqualTo("Sea 3 (Quick boats 1, Skiffs 1)");
             assertThat(said(answer(site, merged, Map.of("tag", List.of("fast"))), 0))
                     .isEqualTo("Sea 3 (*Quick boats 1, Skiffs 1)");
-            SearchDesign gone = design(TAGS.withValues(rules(true, Map.of("fast", "sea/cutters"), 0)));
+            SearchDesign gone = design(FilterBuilder.like(TAGS)
+                    .ruled(true, Map.of("fast", "sea/cutters"), 0)
+                    .made());
             assertThat(said(answer(site, gone, Map.of()), 0))
                     .as("no item has what it counts as")
                     .isEqualTo("Fast 1, Sea 3 (Gigs 1, Skiffs 1)");
@@ -159,7 +179,8 @@ class FilterRulesTest {
     @Test
     void aFilterBeginsAtItsStartUntilSomethingOrNothingIsSet(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign chosen = design(TAGS.withStart(new Start(false, List.of("fast", "gone"))), KINDS);
+            SearchDesign chosen =
+                    design(FilterBuilder.like(TAGS).startingWith("fast", "gone").made(), KINDS);
             Answer begun = answer(site, chosen, Map.of());
             assertThat(begun.total()).isEqualTo(1);
             assertThat(begun.filters().getFirst().start())
@@ -173,7 +194,8 @@ class FilterRulesTest {
                             .getFirst()
                             .start())
                     .containsExactly("fast");
-            Answer all = answer(site, design(TAGS.withStart(new Start(true, null))), Map.of());
+            Answer all = answer(
+                    site, design(FilterBuilder.like(TAGS).startingWithAll().made()), Map.of());
             assertThat(said(all, 0)).isEqualTo("*Fast 1, *Sea 3 (Gigs 1, Skiffs 1)");
             assertThat(all.total())
                     .as("without a value an item is not among them")
@@ -185,8 +207,8 @@ class FilterRulesTest {
     void aFilterShowsWhileItNarrowsAndWithResultsOfItsCollections(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
             SearchDesign design = design(
-                    TAGS.withShown(new Shown(null, null, null, true, null)),
-                    KINDS.withShown(new Shown(OnPage.TOP, null, null, null, List.of(new CollectionKey("notes")))),
+                    FilterBuilder.like(TAGS).shown(OnPage.SIDE, true).made(),
+                    FilterBuilder.like(KINDS).shown(OnPage.TOP, false, "notes").made(),
                     OPEN);
             assertThat(answer(site, design, Map.of()).shown()).containsExactlyInAnyOrder("tag", "kind", "open");
             assertThat(answer(site, design, Map.of("open", List.of("yes"))).shown())
@@ -202,8 +224,8 @@ class FilterRulesTest {
     @Test
     void valuesOfSeveralFieldsStandInOneFilter(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            Filter joint = Filter.of("what", "What", new FieldKey("tags"))
-                    .withJoined(new Joined(List.of(TAGS.withExcept(List.of("sea/skiffs")), KINDS, OPEN), true, false));
+            Filter joint = joint(
+                    true, false, FilterBuilder.like(TAGS).except("sea/skiffs").made(), KINDS, OPEN);
             assertThat(said(answer(site, design(joint), Map.of()), 0))
                     .isEqualTo(
                             "Tag: Fast 1, Tag: Sea 3 (Gigs 1), Kind: Fast 1, Kind: Slow 2, Open on Sundays: Open on Sundays 2");
@@ -214,18 +236,28 @@ class FilterRulesTest {
             assertThat(ticked.total()).as("any of them").isEqualTo(3);
             assertThat(answer(
                                     site,
-                                    design(joint.withSeveral(Filter.Several.ALL)),
+                                    design(FilterBuilder.like(joint)
+                                            .ticked(Several.ALL)
+                                            .made()),
                                     Map.of("what", List.of("open:yes", "tag:sea")))
                             .total())
                     .as("all of them")
                     .isEqualTo(2);
-            Filter list = joint.withJoined(new Joined(joint.joined().parts(), false, false))
-                    .ordered(Filter.Order.COUNT, true, Filter.WithoutResults.HIDE);
+            Filter list = FilterBuilder.like(joint(
+                            false,
+                            false,
+                            FilterBuilder.like(TAGS).except("sea/skiffs").made(),
+                            KINDS,
+                            OPEN))
+                    .listed(ValueOrder.COUNT, WithoutResults.HIDE)
+                    .made();
             assertThat(said(answer(site, design(list), Map.of()), 0))
                     .isEqualTo("Sea 3 (Gigs 1), Open on Sundays 2, Slow 2, Fast 1, Fast 1");
             assertThat(answer(
                                     site,
-                                    design(joint.withControl(Control.MENU)),
+                                    design(FilterBuilder.like(joint)
+                                            .handledWith(CategoryControl.MENU)
+                                            .made()),
                                     Map.of("what", List.of("kind:slow", "tag:fast")))
                             .total())
                     .as("one of a menu: the first part's")
@@ -236,29 +268,27 @@ class FilterRulesTest {
     @Test
     void joinedFiltersStandApartAndTogetherAgainWithAllTheyHave(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            Filter joint = Filter.of("what", "What", new FieldKey("tags"))
-                    .withJoined(new Joined(List.of(TAGS.withExcept(List.of("sea")), KINDS), true, true));
-            SearchDesign apart = design(joint, OPEN.withAfter("what"));
+            Filter withoutSea = FilterBuilder.like(TAGS).except("sea").made();
+            Filter joint = joint(true, true, withoutSea, KINDS);
+            SearchDesign apart =
+                    design(joint, FilterBuilder.like(OPEN).after("what").made());
             assertThat(answer(site, apart, Map.of()).filters())
                     .extracting(one -> one.filter().key())
                     .containsExactly("tag", "kind", "open");
             assertThat(answer(site, apart, Map.of("tag", List.of("fast"))).shown())
                     .as("what waits for the joint filter waits for any of its parts")
                     .contains("open");
-            assertThat(DesignChanges.between(
-                            design(joint),
-                            design(joint.withJoined(new Joined(joint.joined().parts(), true, false)))))
+            assertThat(DesignChanges.between(design(joint), design(joint(true, false, withoutSea, KINDS))))
                     .extracting(DesignChange::path)
-                    .containsExactly(List.of("filters", "what", "joined", "apart"));
+                    .containsExactly(List.of("filters", "what", "source", "apart"));
             assertThatThrownBy(() -> design(joint, TAGS))
                     .isInstanceOf(DesignFault.class)
                     .hasMessageContaining("the key \"tag\" stands twice");
-            assertThatThrownBy(() -> new Joined(List.of(TAGS), true, false))
+            assertThatThrownBy(() -> JointSource.usual(List.of(TAGS)))
                     .isInstanceOf(DesignFault.class)
                     .hasMessageContaining("2 to 12");
         }
-        Filter wrong = Filter.of("what", "What", new FieldKey("tags"))
-                .withJoined(new Joined(List.of(TAGS, Filter.of("price", "Price", new FieldKey("price"))), true, false));
+        Filter wrong = joint(true, false, TAGS, FilterBuilder.usual("price", "price", FieldKind.MONEY));
         assertThat(DesignChecks.of(design(wrong), SearchFixture.SITE))
                 .extracting(DesignChecks.Remark::text)
                 .anyMatch(text -> text.contains("cannot stand among those of other fields"));
@@ -268,9 +298,11 @@ class FilterRulesTest {
     void whatIsLeftOutIsCountedWithItsItems(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
             SearchDesign design = design(
-                    TAGS.withExcept(List.of("sea/gigs")),
-                    KINDS.withPicked(List.of("fast")),
-                    Filter.of("more", "More", new FieldKey("tags")).withValues(rules(true, Map.of("fast", "sea"), 1)));
+                    FilterBuilder.like(TAGS).except("sea/gigs").made(),
+                    FilterBuilder.like(KINDS).picked("fast").made(),
+                    FilterBuilder.like(FilterBuilder.categories("more", "More", "tags"))
+                            .ruled(true, Map.of("fast", "sea"), 1)
+                            .made());
             List<FilterFigures> figures = site.engine().figures(CompiledSearch.of(SearchFixture.SITE, design));
             assertThat(figures).extracting(FilterFigures::values).containsExactly(3, 1, 1);
             assertThat(figures).extracting(FilterFigures::items).containsExactly(3, 3, 3);
@@ -305,10 +337,10 @@ class FilterRulesTest {
 
     @Test
     void aPictureIsAColourOrAnAddress() {
-        assertThat(new ValueRules(null, null, null, null, Map.of("sea", "#0E5f63", "fast", "/fast.svg")).pictures())
+        assertThat(new ValueLooks(Map.of(), Map.of("sea", "#0E5f63", "fast", "/fast.svg")).pictures())
                 .hasSize(2);
         for (String wrong : List.of("red", "#12", "javascript:alert(1)", "data:text/html,x", "")) {
-            assertThatThrownBy(() -> new ValueRules(null, null, null, null, Map.of("sea", wrong)))
+            assertThatThrownBy(() -> new ValueLooks(Map.of(), Map.of("sea", wrong)))
                     .as(wrong)
                     .isInstanceOf(DesignFault.class);
         }
@@ -386,7 +418,17 @@ class FilterRulesTest {
                             .around())
                     .extracting(FilterAnswer.Around::unknown)
                     .isEqualTo("Elsewhere");
-            assertThat(said(around(site, "50,-5", "", "", WHERE.withRadii(List.of(1.0, 1.5, 7.0), "mi"), "1.5"), 0))
+            assertThat(said(
+                            around(
+                                    site,
+                                    "50,-5",
+                                    "",
+                                    "",
+                                    FilterBuilder.like(WHERE)
+                                            .radii(DistanceUnit.MI, 1.0, 1.5, 7.0)
+                                            .made(),
+                                    "1.5"),
+                            0))
                     .isEqualTo("1 1, *1.5 2, 7 3");
         }
     }

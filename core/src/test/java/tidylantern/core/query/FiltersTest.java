@@ -23,14 +23,18 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.core.content.Collection;
-import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
 import tidylantern.core.design.DesignFault;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.CategoryControl;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterBuilder;
+import tidylantern.core.design.filter.Several;
+import tidylantern.core.design.filter.ValueOrder;
+import tidylantern.core.design.filter.WithoutResults;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.core.query.why.Explanation;
@@ -39,8 +43,8 @@ import tidylantern.core.query.words.Whereabouts;
 
 /** Filters: product.md, 'Filters'. Counts are held against a plain loop over the items, without Lucene. */
 class FiltersTest {
-    private static final Filter TAGS = Filter.of("tag", "Tag", new FieldKey("tags"));
-    private static final Filter KINDS = Filter.of("kind", "Kind", new FieldKey("kind"));
+    private static final Filter TAGS = FilterBuilder.categories("tag", "Tag", "tags");
+    private static final Filter KINDS = FilterBuilder.categories("kind", "Kind", "kind");
 
     private static SearchDesign design(Filter... filters) {
         return SearchFixture.design().withFilters(List.of(filters));
@@ -95,14 +99,19 @@ class FiltersTest {
     @Test
     void ticksOfAnAllFilterAreKeptIn(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            Answer ticked =
-                    answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", Map.of("tag", List.of("fast")));
+            Answer ticked = answer(
+                    site,
+                    design(FilterBuilder.like(TAGS).ticked(Several.ALL).made()),
+                    "",
+                    Map.of("tag", List.of("fast")));
             assertThat(offered(ticked, 0))
                     .as("what one more tick leaves")
                     .isEqualTo("*Fast 2, Land 1 (Gigs 1), Sea 1 (Gigs 1, Skiffs 0)");
             assertThat(answer(
                                     site,
-                                    design(TAGS.withSeveral(Filter.Several.ALL)),
+                                    design(FilterBuilder.like(TAGS)
+                                            .ticked(Several.ALL)
+                                            .made()),
                                     "",
                                     Map.of("tag", List.of("fast", "sea")))
                             .total())
@@ -113,7 +122,7 @@ class FiltersTest {
     @Test
     void anExceptionIsTakenOffTheListWithAllBelowAndItsItemsAreStillFound(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign design = design(TAGS.withExcept(List.of("sea")));
+            SearchDesign design = design(FilterBuilder.like(TAGS).except("sea").made());
             assertThat(offered(answer(site, design, "", Map.of()), 0)).isEqualTo("Fast 2, Land 1 (Gigs 1)");
             assertThat(answer(site, design, "", Map.of("tag", List.of("sea/gigs")))
                             .total())
@@ -125,7 +134,10 @@ class FiltersTest {
     @Test
     void aFlatListTellsTheSameNameUnderTwoParentsApart(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            Filter flat = TAGS.ordered(Filter.Order.COUNT, false, Filter.WithoutResults.HIDE);
+            Filter flat = FilterBuilder.like(TAGS)
+                    .inOneList()
+                    .listed(ValueOrder.COUNT, WithoutResults.HIDE)
+                    .made();
             assertThat(offered(answer(site, design(flat), "boat", Map.of()), 0))
                     .isEqualTo("Sea 2, Fast 1, Gigs (Sea) 1, Skiffs 1");
         }
@@ -134,8 +146,10 @@ class FiltersTest {
     @Test
     void handPickedValuesStandAloneInTheOwnersOrderUnderTheOwnersLabels(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign design = design(TAGS.withPicked(List.of("sea", "gone", "land/gigs"))
-                    .withLabels(Map.of("land/gigs", "Carts <b>", "sea", "At sea")));
+            SearchDesign design = design(FilterBuilder.like(TAGS)
+                    .picked("sea", "gone", "land/gigs")
+                    .labelled(Map.of("land/gigs", "Carts <b>", "sea", "At sea"))
+                    .made());
             assertThat(offered(answer(site, design, "", Map.of()), 0))
                     .as("a picked parent stands for all below it")
                     .isEqualTo("At sea 2, Carts <b> 1");
@@ -150,8 +164,11 @@ class FiltersTest {
     @Test
     void aFilterThatWaitsForAnotherShowsOnceThatIsSet(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            SearchDesign design =
-                    design(TAGS, Filter.of("more", "More", new FieldKey("tags")).withAfter("tag"));
+            SearchDesign design = design(
+                    TAGS,
+                    FilterBuilder.like(FilterBuilder.categories("more", "More", "tags"))
+                            .after("tag")
+                            .made());
             Answer before = answer(site, design, "", Map.of());
             assertThat(before.filters()).extracting(before::shows).containsExactly(true, false);
             Answer then = answer(site, design, "", Map.of("tag", List.of("sea")));
@@ -161,10 +178,11 @@ class FiltersTest {
                     .as("what is set stays in sight")
                     .extracting(alone::shows)
                     .containsExactly(true, true);
-            assertThatThrownBy(() -> design(TAGS.withAfter("gone")))
+            assertThatThrownBy(
+                            () -> design(FilterBuilder.like(TAGS).after("gone").made()))
                     .isInstanceOfSatisfying(
-                            DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[0].after"));
-            assertThatThrownBy(() -> TAGS.withAfter("tag"))
+                            DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[0].shown.after"));
+            assertThatThrownBy(() -> FilterBuilder.like(TAGS).after("tag").made())
                     .isInstanceOf(DesignFault.class)
                     .hasMessageContaining("cannot wait for itself");
         }
@@ -179,7 +197,13 @@ class FiltersTest {
                     .indexed();
             Map<String, List<String>> ticked =
                     Map.of("tag", all.stream().map(String::toLowerCase).toList());
-            assertThat(answer(site, design(TAGS.withSeveral(Filter.Several.ALL)), "", ticked)
+            assertThat(answer(
+                                    site,
+                                    design(FilterBuilder.like(TAGS)
+                                            .ticked(Several.ALL)
+                                            .made()),
+                                    "",
+                                    ticked)
                             .total())
                     .isEqualTo(1);
             assertThat(answer(site, design(TAGS), "", ticked).total()).isEqualTo(2);
@@ -255,10 +279,13 @@ class FiltersTest {
     @Test
     void ofAOneOfListTheFirstKnownValueHolds(@TempDir Path folder) throws Exception {
         try (SearchFixture site = boats(folder)) {
-            for (Control control : List.of(Control.ONE_OF, Control.MENU)) {
+            for (CategoryControl control : List.of(CategoryControl.ONE_OF, CategoryControl.MENU)) {
                 Answer answer = answer(
                         site,
-                        design(TAGS.withControl(control).withSeveral(Filter.Several.ALL)),
+                        design(FilterBuilder.like(TAGS)
+                                .handledWith(control)
+                                .ticked(Several.ALL)
+                                .made()),
                         "",
                         Map.of("tag", List.of("nope", "land", "sea")));
                 assertThat(offered(answer, 0))
@@ -279,7 +306,10 @@ class FiltersTest {
             assertThat(offered(
                             answer(
                                     site,
-                                    design(KINDS.ordered(Filter.Order.NUMBER, false, Filter.WithoutResults.DIM)),
+                                    design(FilterBuilder.like(KINDS)
+                                            .inOneList()
+                                            .listed(ValueOrder.NUMBER, WithoutResults.DIM)
+                                            .made()),
                                     "",
                                     Map.of()),
                             0))
@@ -287,7 +317,10 @@ class FiltersTest {
             assertThat(offered(
                             answer(
                                     site,
-                                    design(KINDS.ordered(Filter.Order.NAME_DOWN, false, Filter.WithoutResults.DIM)),
+                                    design(FilterBuilder.like(KINDS)
+                                            .inOneList()
+                                            .listed(ValueOrder.NAME_DOWN, WithoutResults.DIM)
+                                            .made()),
                                     "",
                                     Map.of()),
                             0))
@@ -405,13 +438,13 @@ class FiltersTest {
 
     @Test
     void whatCannotBeAFilterNamesTheKey() {
-        assertThatThrownBy(() -> Filter.of("page", "Page", new FieldKey("tags")))
+        assertThatThrownBy(() -> FilterBuilder.categories("page", "Page", "tags"))
                 .isInstanceOf(DesignFault.class)
                 .hasMessageContaining("parameter of the search itself");
-        assertThatThrownBy(() -> Filter.of("Ta g", "Tag", new FieldKey("tags")))
+        assertThatThrownBy(() -> FilterBuilder.categories("Ta g", "Tag", "tags"))
                 .isInstanceOf(DesignFault.class)
                 .hasMessageContaining("cannot stand in an address");
-        assertThatThrownBy(() -> Filter.of("tag", " ", new FieldKey("tags")))
+        assertThatThrownBy(() -> FilterBuilder.categories("tag", " ", "tags"))
                 .isInstanceOfSatisfying(
                         DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("label"));
         assertThatThrownBy(() -> design(TAGS, TAGS))
@@ -419,11 +452,15 @@ class FiltersTest {
                         DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("filters[1]"));
     }
 
+    private static Several several(Filter filter) {
+        return ((CategorySource) filter.source()).several();
+    }
+
     private record Plain(String title, List<String> tags, List<String> kinds) {
         boolean passes(Filter filter, List<String> ticked) {
             Set<String> values = values(filter);
             return ticked.isEmpty()
-                    || (filter.several() == Filter.Several.ALL
+                    || (several(filter) == Several.ALL
                             ? values.containsAll(ticked)
                             : ticked.stream().anyMatch(values::contains));
         }
@@ -469,8 +506,12 @@ class FiltersTest {
                 items.remove(gone);
                 for (int query = 0; query < 25; query++) {
                     List<Filter> filters = new ArrayList<>(List.of(
-                            TAGS.withSeveral(Filter.Several.values()[random.nextInt(2)]),
-                            KINDS.withSeveral(Filter.Several.values()[random.nextInt(2)])));
+                            FilterBuilder.like(TAGS)
+                                    .ticked(Several.values()[random.nextInt(2)])
+                                    .made(),
+                            FilterBuilder.like(KINDS)
+                                    .ticked(Several.values()[random.nextInt(2)])
+                                    .made()));
                     Map<String, List<String>> ticked =
                             new HashMap<>(Map.of("tag", some(random, 2, 2), "kind", some(random, 2, 1)));
                     ticked.replaceAll((key, values) -> values.stream()
@@ -503,7 +544,7 @@ class FiltersTest {
             Map<String, Integer> expected = new TreeMap<>();
             for (Plain item : found) {
                 boolean counts = filters.stream()
-                        .allMatch(other -> (other.equals(filter) && filter.several() == Filter.Several.ANY)
+                        .allMatch(other -> (other.equals(filter) && several(filter) == Several.ANY)
                                 || item.passes(other, ticked.getOrDefault(other.key(), List.of())));
                 if (counts) {
                     item.values(filter).forEach(value -> expected.merge(value, 1, Integer::sum));
@@ -513,7 +554,7 @@ class FiltersTest {
             collect(answer.filters().get(i).values(), counted);
             counted.values().removeIf(count -> count == 0);
             assertThat(counted)
-                    .as("%s of %s, ticked %s", filter.several(), filter.key(), ticked)
+                    .as("%s of %s, ticked %s", several(filter), filter.key(), ticked)
                     .isEqualTo(expected);
         }
     }

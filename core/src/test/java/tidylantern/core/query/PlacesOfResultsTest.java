@@ -23,7 +23,6 @@ import org.junit.jupiter.api.io.TempDir;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.OrderKey.By;
 import tidylantern.core.design.Pin;
@@ -33,6 +32,8 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
 import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.SearchBox;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.design.results.Arranged;
 import tidylantern.core.design.results.LiveList;
 import tidylantern.core.design.results.PopularCategories;
@@ -175,7 +176,7 @@ class PlacesOfResultsTest {
         ResultsPage usual = ResultsPage.usual();
         ResultsPage.NothingFound nothing = new ResultsPage.NothingFound(null, true, related, true);
         ResultsPage.Shows shows = new ResultsPage.Shows(null, null, null, null, null, null, null, popular, nothing);
-        return design().withFilters(List.of(Filter.of("kind", "Kind", KIND)))
+        return design().withFilters(List.of(Filter.of("kind", "Kind", CategorySource.usual(KIND))))
                 .withOrder(new ResultOrder(
                         List.of(OrderKey.of(By.TITLE)), List.of(OrderKey.of(By.TITLE)), List.of(), null))
                 .withPage(new ResultsPage(null, 10, null, null, null, shows, start, usual.told()));
@@ -344,7 +345,7 @@ class PlacesOfResultsTest {
     @Test
     void aCollectionChosenInTheBoxNarrowsEverythingAlike() {
         fill(60, 8);
-        SearchDesign design = design().withFilters(List.of(Filter.of("kind", "Kind", KIND)))
+        SearchDesign design = design().withFilters(List.of(Filter.of("kind", "Kind", CategorySource.usual(KIND))))
                 .withBox(SearchBox.usual().withChooser(Chooser.ofCollections()));
         Map<String, List<String>> notes = Map.of("in", List.of("notes"));
 
@@ -402,8 +403,9 @@ class PlacesOfResultsTest {
         site.post("b", "title", "Gull", "kind", "Shore", "tags", "South");
         site.post("c", "title", "Tern", "kind", "Sea", "tags", "South");
         site.indexed();
-        SearchDesign design = design().withFilters(
-                        List.of(Filter.of("kind", "Kind", KIND), Filter.of("tags", "Tags", new FieldKey("tags"))));
+        SearchDesign design = design().withFilters(List.of(
+                Filter.of("kind", "Kind", CategorySource.usual(KIND)),
+                Filter.of("tags", "Tags", CategorySource.usual(new FieldKey("tags")))));
         Map<String, List<String>> both = Map.of("kind", List.of("sea"), "tags", List.of("south"));
 
         Answer nothing = answer(design, "gull", 1, both);

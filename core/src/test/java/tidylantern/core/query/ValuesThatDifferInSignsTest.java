@@ -12,10 +12,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterBuilder;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.filter.FilterAnswer;
 
@@ -45,7 +47,7 @@ class ValuesThatDifferInSignsTest {
     }
 
     private static Filter kind() {
-        return Filter.of("kind", "Kind", KIND);
+        return Filter.of("kind", "Kind", CategorySource.usual(KIND));
     }
 
     private Answer answer(Filter filter, String... given) {
@@ -86,20 +88,24 @@ class ValuesThatDifferInSignsTest {
 
     @Test
     void aDesignOfBeforeGoesOnWorking() {
-        assertThat(answer(kind().withExcept(List.of("self-catering")))
+        assertThat(answer(FilterBuilder.like(kind()).except("self-catering").made())
                         .filters()
                         .getFirst()
                         .values())
                 .extracting(FilterAnswer.Offered::value)
                 .doesNotContain("self~catering")
                 .contains("c~23.");
-        assertThat(answer(kind().withPicked(List.of("self-catering", "c")))
+        assertThat(answer(FilterBuilder.like(kind())
+                                .picked("self-catering", "c")
+                                .made())
                         .filters()
                         .getFirst()
                         .values())
                 .extracting(FilterAnswer.Offered::value)
                 .containsExactly("self~catering", "c");
-        assertThat(answer(kind().withLabels(Map.of("self-catering", "Cook yourself")))
+        assertThat(answer(FilterBuilder.like(kind())
+                                .labelled(Map.of("self-catering", "Cook yourself"))
+                                .made())
                         .filters()
                         .getFirst()
                         .values())

@@ -24,10 +24,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.OwnPlace;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.DistanceSource;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.place.FarApart;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.place.GazetteerFixture;
@@ -76,7 +77,8 @@ class WhereaboutsTest {
     }
 
     private static FilterAnswer.Around around(SearchFixture site, SiteContent content, String typed) {
-        SearchDesign design = nearest().withFilters(List.of(Filter.of("where", "Near", new FieldKey("where"))));
+        SearchDesign design =
+                nearest().withFilters(List.of(Filter.of("where", "Near", DistanceSource.usual(new FieldKey("where")))));
         return answer(site, content, design, Whereabouts.of("", typed, ""))
                 .filters()
                 .getFirst()

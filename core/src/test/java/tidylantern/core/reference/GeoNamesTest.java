@@ -24,11 +24,15 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.DistanceSource;
+import tidylantern.core.design.filter.DistanceUnit;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterBuilder;
+import tidylantern.core.design.filter.NumberControl;
+import tidylantern.core.design.filter.NumberSource;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.Answer;
@@ -85,12 +89,14 @@ class GeoNamesTest {
             }
             index.apply(all, List.of(), 1);
             SiteContent content = new SiteContent(List.of(PLACES));
-            Filter country = Filter.of("country", "Country", new FieldKey("country"));
-            Filter population = Filter.of("population", "Population", new FieldKey("population"))
-                    .withControl(Control.BANDS)
-                    .withBands(BANDS);
-            Filter where =
-                    Filter.of("where", "Near", new FieldKey("where")).withRadii(List.of(10.0, 100.0, 1_000.0), "km");
+            Filter country = FilterBuilder.categories("country", "Country", "country");
+            Filter population = Filter.of(
+                    "population",
+                    "Population",
+                    NumberSource.of(new FieldKey("population"), NumberControl.BANDS, "", BANDS));
+            Filter where = FilterBuilder.like(Filter.of("where", "Near", DistanceSource.usual(new FieldKey("where"))))
+                    .radii(DistanceUnit.KM, 10.0, 100.0, 1_000.0)
+                    .made();
             SearchDesign design =
                     SearchDesign.firstFor("Places", content).withFilters(List.of(country, population, where));
             Map<String, List<String>> set = new HashMap<>();

@@ -1,6 +1,7 @@
 package tidylantern.server.design;
 
 import org.springframework.stereotype.Component;
+import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.text.VisitorTexts;
@@ -23,17 +24,21 @@ public class DesignJson {
         this.json = json;
     }
 
-    /** @throws Refusal naming the path of the key at fault */
-    public SearchDesign read(String document) {
+    /**
+     * @param content of the site that the design is for: what an older document means may hang on the kinds of its
+     *     fields
+     * @throws Refusal naming the path of the key at fault, as the current version has it
+     */
+    public SearchDesign read(String document, SiteContent content) {
         try {
-            return read(json.readTree(document));
+            return read(json.readTree(document), content);
         } catch (JacksonException wrong) {
             throw JsonProblems.of(wrong);
         }
     }
 
-    /** @throws Refusal naming the path of the key at fault */
-    public SearchDesign read(JsonNode tree) {
+    /** The same of one that is taken apart already. */
+    public SearchDesign read(JsonNode tree, SiteContent content) {
         try {
             if (!tree.isObject()) {
                 throw Refusal.bad(null, "A search design is a JSON object.");
@@ -43,7 +48,7 @@ public class DesignJson {
                         "version",
                         "The design says no version; the current one is %d.".formatted(SearchDesign.CURRENT_VERSION));
             }
-            SearchDesign design = json.treeToValue(DesignSteps.upToDate(tree), SearchDesign.class);
+            SearchDesign design = json.treeToValue(DesignSteps.upToDate(tree, content), SearchDesign.class);
             checkTexts(design.texts());
             return design;
         } catch (JacksonException wrong) {

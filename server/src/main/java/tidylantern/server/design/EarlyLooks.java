@@ -187,7 +187,11 @@ public class EarlyLooks {
     }
 
     private Running running(EarlyLookStore.StoredSplit split) {
-        return new Running(split.splitId(), split.percent(), split.ends().toInstant(), json.read(split.design()));
+        return new Running(
+                split.splitId(),
+                split.percent(),
+                split.ends().toInstant(),
+                json.read(split.design(), searches.contentOf(split.searchKey())));
     }
 
     /** Where the draft of a search stands in place of its live version, by letter. */

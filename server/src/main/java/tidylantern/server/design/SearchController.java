@@ -117,7 +117,7 @@ class SearchController {
             @RequestBody(content = @Content(schema = @Schema(implementation = SearchDesign.class)))
                     @org.springframework.web.bind.annotation.RequestBody
                     String document) {
-        return tagged(searches.changeDraft(key, revision(ifMatch), json.read(document)));
+        return tagged(searches.changeDraft(key, revision(ifMatch), json.read(document, searches.contentOf(key))));
     }
 
     @PostMapping("/searches/{key}/publish")

@@ -19,6 +19,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.DesignChange;
 import tidylantern.core.design.DesignChanges;
 import tidylantern.core.design.DesignChecks;
@@ -146,7 +147,7 @@ public class Searches implements DesignsInUse {
     }
 
     private Summary summary(SearchStore.StoredSearch search) {
-        SearchDesign draft = json.read(search.draft());
+        SearchDesign draft = json.read(search.draft(), contents.of(search.siteKey()));
         Optional<Live> published = findLive(search.searchKey());
         return new Summary(
                 search.searchKey(),
@@ -248,15 +249,31 @@ public class Searches implements DesignsInUse {
 
     /** By key. */
     public List<Draft> drafts(String site) {
+        SiteContent content = contents.of(site);
         return store.ofSite(site).stream()
-                .map(search -> new Draft(search.searchKey(), site, search.draftRevision(), json.read(search.draft())))
+                .map(search ->
+                        new Draft(search.searchKey(), site, search.draftRevision(), json.read(search.draft(), content)))
                 .toList();
+    }
+
+    /** What designs for a site are held against. */
+    public SiteContent contentOfSite(String site) {
+        return contents.of(site);
+    }
+
+    /** @throws Refusal if there is no such search */
+    SiteContent contentOf(String key) {
+        return contents.of(stored(key).siteKey());
     }
 
     /** @throws Refusal if there is no such search */
     public Draft draft(String key) {
         SearchStore.StoredSearch search = stored(key);
-        return new Draft(key, search.siteKey(), search.draftRevision(), json.read(search.draft()));
+        return new Draft(
+                key,
+                search.siteKey(),
+                search.draftRevision(),
+                json.read(search.draft(), contents.of(search.siteKey())));
     }
 
     /**
@@ -307,7 +324,7 @@ public class Searches implements DesignsInUse {
 
     /** @throws Refusal if there is no such version, or nothing of it can be read any more */
     public SearchDesign version(String key, int version) {
-        return json.read(storedVersion(key, version).design());
+        return json.read(storedVersion(key, version).design(), contentOf(key));
     }
 
     private SearchStore.StoredVersion storedVersion(String key, int version) {
@@ -366,7 +383,8 @@ public class Searches implements DesignsInUse {
         String said = said("why", why);
         transaction.executeWithoutResult(status -> {
             SearchStore.StoredSearch search = store.findToChange(key).orElseThrow(() -> noSuchSearch(key));
-            requirePublishable(json.read(atRevision(search, revision)), search.siteKey());
+            requirePublishable(
+                    json.read(atRevision(search, revision), contents.of(search.siteKey())), search.siteKey());
             store.plan(key, new SearchStore.StoredPlan(key, search.draft(), due, by, said, null));
         });
         return summary(key);
@@ -441,7 +459,7 @@ public class Searches implements DesignsInUse {
     private void addVersion(
             String key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
         SearchStore.StoredSearch search = store.findToChange(key).orElseThrow(() -> noSuchSearch(key));
-        SearchDesign published = json.read(design.apply(search));
+        SearchDesign published = json.read(design.apply(search), contents.of(search.siteKey()));
         requirePublishable(published, search.siteKey());
         int before = search.liveVersion() == null ? 0 : search.liveVersion();
         store.addVersion(
@@ -480,7 +498,7 @@ public class Searches implements DesignsInUse {
                             key,
                             live.siteKey(),
                             live.liveVersion(),
-                            json.read(stored.design()),
+                            json.read(stored.design(), contents.of(live.siteKey())),
                             stored.published(),
                             stored.publishedBy());
                 })

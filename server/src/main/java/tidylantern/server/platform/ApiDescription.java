@@ -34,6 +34,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.design.Colour;
 import tidylantern.core.design.box.Paint;
+import tidylantern.core.design.filter.Control;
 
 /** The API's description at {@code /v3/api-docs}, from which the front end's types are made. */
 @Configuration
@@ -123,6 +124,11 @@ public class ApiDescription {
                 Class<?> raw = java == null ? Object.class : java.getRawClass();
                 if (CoreJson.TOLD_BY.containsKey(raw)) {
                     return oneOf(raw, context);
+                }
+                if (raw == Control.class) {
+                    StringSchema choices = new StringSchema();
+                    Control.all().forEach(control -> choices.addEnumItem(control.toString()));
+                    return choices;
                 }
                 Schema<?> resolved = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
                 if (raw.isRecord()) {

@@ -22,6 +22,7 @@ import tidylantern.core.design.box.Paint;
 import tidylantern.core.design.card.CardPart;
 import tidylantern.core.design.card.Format;
 import tidylantern.core.design.card.PicturePart;
+import tidylantern.core.design.filter.FilterSource;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.StreamReadFeature;
@@ -31,6 +32,7 @@ import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.deser.std.FromStringDeserializer;
 import tools.jackson.databind.deser.std.StdDeserializer;
+import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.jsontype.NamedType;
 import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.ser.std.StdSerializer;
@@ -43,7 +45,8 @@ import tools.jackson.databind.ser.std.ToStringSerializer;
 @Configuration
 public class CoreJson {
     /** The sealed types of a design, each with the property that tells which of its records stands there. */
-    static final Map<Class<?>, String> TOLD_BY = Map.of(CardPart.class, "part", Format.class, "format");
+    static final Map<Class<?>, String> TOLD_BY =
+            Map.of(CardPart.class, "part", Format.class, "format", FilterSource.class, "of");
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "part", requireTypeIdForSubtypes = OptBoolean.FALSE)
     private interface ToldByPart {}
@@ -51,9 +54,17 @@ public class CoreJson {
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "format", requireTypeIdForSubtypes = OptBoolean.FALSE)
     private interface ToldByFormat {}
 
-    /** What a record of a sealed type is called: {@code picture} for {@link PicturePart}. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "of", requireTypeIdForSubtypes = OptBoolean.FALSE)
+    private interface ToldByKind {}
+
+    /**
+     * What a record of a sealed type is called: {@code picture} for {@link PicturePart}, {@code yes-no} for its source.
+     */
     static String nameOf(Class<?> type) {
-        return type.getSimpleName().replace("Part", "").toLowerCase(Locale.ROOT);
+        return type.getSimpleName()
+                .replaceFirst("Part|Source$", "")
+                .replaceAll("([a-z])([A-Z])", "$1-$2")
+                .toLowerCase(Locale.ROOT);
     }
 
     /**
@@ -99,9 +110,17 @@ public class CoreJson {
         });
         module.setMixInAnnotation(CardPart.class, ToldByPart.class);
         module.setMixInAnnotation(Format.class, ToldByFormat.class);
+        module.setMixInAnnotation(FilterSource.class, ToldByKind.class);
         TOLD_BY.keySet().forEach(type -> Arrays.stream(type.getPermittedSubclasses())
                 .forEach(one -> module.registerSubtypes(new NamedType(one, nameOf(one)))));
+        // What is usual is written by a mapper of its own, since the one that is being built reads with it.
+        JsonMapper writing = JsonMapper.builder()
+                .addModule(module)
+                .enable(EnumFeature.WRITE_ENUMS_USING_TO_STRING)
+                .build();
+        SimpleModule usual = new SimpleModule("usual values").setDeserializerModifier(new UsualValues(writing));
         return builder -> builder.addModule(module)
+                .addModule(usual)
                 .enable(EnumFeature.READ_ENUMS_USING_TO_STRING, EnumFeature.WRITE_ENUMS_USING_TO_STRING)
                 .enable(
                         DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES,

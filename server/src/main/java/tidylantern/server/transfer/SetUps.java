@@ -103,7 +103,8 @@ class SetUps {
         List<String> notes = new ArrayList<>(given.leftOut());
         List<String> made = new ArrayList<>();
         for (SetUp.SearchSetUp search : given.searches()) {
-            Searches.Draft draft = searches.add(site.key(), search.key(), designs.read(search.design()));
+            Searches.Draft draft = searches.add(
+                    site.key(), search.key(), designs.read(search.design(), searches.contentOfSite(site.key())));
             made.add(draft.search());
             trials.addShapes(draft.search(), search.trials());
             if (!draft.search().equals(search.key())) {

@@ -65,7 +65,7 @@ class TransferController {
             @RequestBody(content = @Content(schema = @Schema(implementation = SearchDesign.class)))
                     @org.springframework.web.bind.annotation.RequestBody
                     String document) {
-        SearchDesign design = designs.read(document);
+        SearchDesign design = designs.read(document, searches.contentOfSite(site));
         return searches.summary(searches.add(site, KeyNames.from(design.name(), "search", taken -> false), design)
                 .search());
     }

@@ -11,11 +11,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.DayControl;
+import tidylantern.core.design.filter.DistanceSource;
+import tidylantern.core.design.filter.DistanceUnit;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.NumberControl;
+import tidylantern.core.design.filter.OnlyControl;
 import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.design.text.VisitorTexts;
 import tidylantern.core.design.text.VisitorTexts.Spoken;
@@ -29,32 +33,30 @@ import tidylantern.server.text.Texts;
  *
  * @param texts in the language of the answer, as the owner words them
  * @param own what the design has to say in this language
- * @param miles whether distances are told in miles; in kilometres otherwise
+ * @param unit in which distances are told
  */
-record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, boolean miles) {
-    private static final String MILES = "mi";
-    private static final String KM = "km";
-    /** The international yard and pound agreement of 1959. */
-    private static final double KM_PER_MILE = 1.609344;
-
+record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, DistanceUnit unit) {
     private static final double LEAST = 0.1;
     private static final int FAR = 10;
     private static final int LONGEST_HEADER = 200;
 
     /**
-     * Far is told in the unit of the filter by distance.
+     * Distances are told in the unit of the filter by distance.
      *
      * @param asked languages as the header Accept-Language names them; null for none. Of what is searched in several
      *     languages the first by its code counts.
      */
     static AnswerTexts of(SiteContent content, SearchDesign design, @Nullable String asked) {
         Locale searched = Locale.forLanguageTag(content.language(design.searched()));
-        boolean miles = design.filtersInUse().stream()
-                .anyMatch(filter -> content.kind(filter.field()) == FieldKind.PLACE
-                        && filter.unit().equals(MILES));
+        DistanceUnit unit = design.filtersInUse().stream()
+                        .map(Filter::source)
+                        .anyMatch(source ->
+                                source instanceof DistanceSource distance && distance.measured() == DistanceUnit.MI)
+                ? DistanceUnit.MI
+                : DistanceUnit.KM;
         Spoken spoken = design.texts().spoken(tags(asked), searched);
         Texts texts = Texts.in(spoken.texts()).reworded(design.texts().reworded(spoken.texts()));
-        return new AnswerTexts(spoken, texts, design.texts(), miles);
+        return new AnswerTexts(spoken, texts, design.texts(), unit);
     }
 
     /** What no header of this kind is asks for nothing. */
@@ -105,19 +107,20 @@ record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, boolean miles) 
 
     /** "1.2 km away": a tenth where it is not far, and "under 0.1 km away" below that. */
     String away(double km) {
-        double far = miles ? km / KM_PER_MILE : km;
+        double far = km * DistanceUnit.KM.metres() / unit.metres();
         NumberFormat format = NumberFormat.getNumberInstance(language());
         format.setMaximumFractionDigits(far < FAR ? 1 : 0);
-        String distance = format.format(Math.max(far, LEAST)) + " " + (miles ? MILES : KM);
+        String distance = format.format(Math.max(far, LEAST)) + " " + unit;
         return say("away", Map.of("distance", far < LEAST ? say("under", Map.of("distance", distance)) : distance));
     }
 
     /** What stands for none of a filter's values, in the owner's words or in the usual ones. */
     String neutral(FilterAnswer answer) {
         Filter filter = answer.filter();
-        return !filter.neutral().isEmpty()
-                ? worded(DesignLabels.neutralOf(filter.key()), filter.neutral())
-                : say(answer.control() == Control.DISTANCE ? "anyDistance" : "any");
+        String neutral = filter.source().neutral();
+        return !neutral.isEmpty()
+                ? worded(DesignLabels.neutralOf(filter.key()), neutral)
+                : say(answer.control() == OnlyControl.DISTANCE ? "anyDistance" : "any");
     }
 
     /** A value on offer as visitors read it: its name or, where it has none, what it says by itself. */
@@ -127,10 +130,10 @@ record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, boolean miles) 
         }
         String said = value.value();
         return switch (control) {
-            case BANDS -> band(said, unit.isEmpty() ? "" : " " + unit);
-            case FROM_TODAY -> say("fromToday");
-            case MONTHS -> monthOrDays(said);
-            case DISTANCE -> number(Double.parseDouble(said)) + " " + (unit.equals(MILES) ? MILES : KM);
+            case NumberControl.BANDS -> band(said, unit.isEmpty() ? "" : " " + unit);
+            case DayControl.FROM_TODAY -> say("fromToday");
+            case DayControl.MONTHS -> monthOrDays(said);
+            case OnlyControl.DISTANCE -> number(Double.parseDouble(said)) + " " + unit;
             // What is left without a name are the answers of a yes/no field.
             default -> say(said.equals(IndexFields.YES) ? "yes" : "no");
         };

@@ -13,10 +13,10 @@ import org.springframework.util.MultiValueMap;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.filter.CategoryControl;
 import tidylantern.core.design.results.PopularCategories;
 import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.results.StartingList;
@@ -155,7 +155,7 @@ class Answering {
         PopularCategories popular = design.page().shows().popular();
         return popular == null
                 ? List.of()
-                : SearchAnswers.drawn(answer.popular(), Control.LIST, "", texts, base).stream()
+                : SearchAnswers.drawn(answer.popular(), CategoryControl.LIST, "", texts, base).stream()
                         .map(value -> new PopularValue(popular.filter(), value.value(), value.label(), value.count()))
                         .toList();
     }
@@ -193,7 +193,7 @@ class Answering {
                             named);
             // Values that come apart have names of their own.
             return SearchAnswers.drawn(
-                    values, Control.LIST, "", texts, sites.get(site).address());
+                    values, CategoryControl.LIST, "", texts, sites.get(site).address());
         });
     }
 

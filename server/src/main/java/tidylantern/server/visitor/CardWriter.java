@@ -10,7 +10,6 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
 import tidylantern.core.design.card.ButtonPart;
@@ -22,6 +21,7 @@ import tidylantern.core.design.card.PicturePart;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.card.TitlePart;
 import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.design.filter.CategorySource;
 import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.MarkedText;
@@ -63,15 +63,16 @@ final class CardWriter {
 
     /** What the item stands under in the filter of tags, as that filter has it; none where pictures open nothing. */
     List<SearchAnswers.Tag> tags(Hit hit) {
-        Filter filter = design.tagFilter();
-        return filter == null || !(hit.values().get(filter.field()) instanceof FieldValue.Categories categories)
+        CategorySource source = design.pictureTags();
+        return source == null || !(hit.values().get(source.field()) instanceof FieldValue.Categories categories)
                 ? List.of()
                 : categories.paths().stream()
                         .map(path -> {
-                            String value = filter.values().standsFor(path.key());
-                            return new SearchAnswers.Tag(value, filter.labels().getOrDefault(value, path.label()));
+                            String value = source.offered().standsFor(path.key());
+                            return new SearchAnswers.Tag(
+                                    value, source.looks().labels().getOrDefault(value, path.label()));
                         })
-                        .filter(tag -> filter.offers(tag.value()))
+                        .filter(tag -> source.offered().offers(tag.value()))
                         .distinct()
                         .toList();
     }

@@ -3,13 +3,16 @@ package tidylantern.server.visitor;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.ToIntFunction;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import tidylantern.core.design.Words;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.filter.FilterFigures;
 import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.core.readiness.FilterWarnings;
 import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
@@ -32,6 +35,28 @@ public class DraftFacts {
     /** What each filter does: values on offer, items, and what is left out. */
     public List<FilterFigures> filters(Searches.Draft draft) {
         return indexes.engine(draft.site()).figures(compiled.of(draft.site(), draft.design()));
+    }
+
+    /**
+     * What a filter does today.
+     *
+     * @param warnings what its owner should know, in whole sentences
+     */
+    record FilterToday(FilterFigures figures, List<String> warnings) {}
+
+    /** The same with what owners should know of each. */
+    List<FilterToday> filtersToday(Searches.Draft draft) {
+        int inReach =
+                indexes.listing(draft.site()).counts(draft.design().reach()).inReach();
+        Map<String, FilterFigures> figures =
+                filters(draft).stream().collect(Collectors.toMap(FilterFigures::key, one -> one, (one, same) -> one));
+        return draft.design().filtersInUse().stream()
+                .filter(filter -> figures.containsKey(filter.key()))
+                .map(filter -> {
+                    FilterFigures own = Objects.requireNonNull(figures.get(filter.key()));
+                    return new FilterToday(own, FilterWarnings.of(filter, own, inReach));
+                })
+                .toList();
     }
 
     /** How many items hold each tier, by the tier's key. */

@@ -29,6 +29,7 @@ import tidylantern.core.design.Sign;
 import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.ReadyBox;
 import tidylantern.core.design.box.SearchBox;
+import tidylantern.core.design.filter.JointSource;
 import tidylantern.core.design.look.ColourToken;
 import tidylantern.core.design.look.LookType;
 import tidylantern.core.embedding.EmbeddingCheck;
@@ -197,9 +198,10 @@ class OwnerPlacesController {
 
     private static List<CategoryChoice> categories(SiteContent content, Searches.Draft draft) {
         return draft.design().filtersInUse().stream()
-                .filter(filter -> filter.joined() == null && content.kind(filter.field()) == FieldKind.CATEGORY)
+                .filter(filter -> !(filter.source() instanceof JointSource)
+                        && content.kind(filter.fields().getFirst()) == FieldKind.CATEGORY)
                 .filter(filter -> !filter.key().equals(Chooser.KEY))
-                .map(filter -> new CategoryChoice(filter.key(), filter.field(), filter.label()))
+                .map(filter -> new CategoryChoice(filter.key(), filter.fields().getFirst(), filter.label()))
                 .toList();
     }
 

@@ -3,7 +3,6 @@ package tidylantern.server.visitor;
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -12,22 +11,15 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
-import tidylantern.core.design.Control;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.index.StopWordLists;
-import tidylantern.core.proposal.NarrowingField;
-import tidylantern.core.query.filter.CategoryCount;
-import tidylantern.core.query.filter.FilterAnswer;
-import tidylantern.core.query.filter.FilterFigures;
 import tidylantern.core.query.listing.ItemFilter;
 import tidylantern.core.query.listing.ItemListing;
 import tidylantern.core.query.listing.ReachCounts;
@@ -46,10 +38,8 @@ class OwnerReachController {
     private final Searches searches;
     private final SiteIndexes indexes;
     private final SiteContents contents;
-    private final DraftFacts facts;
 
-    OwnerReachController(Searches searches, SiteIndexes indexes, SiteContents contents, DraftFacts facts) {
-        this.facts = facts;
+    OwnerReachController(Searches searches, SiteIndexes indexes, SiteContents contents) {
         this.searches = searches;
         this.indexes = indexes;
         this.contents = contents;
@@ -132,93 +122,6 @@ class OwnerReachController {
                                 "",
                                 List.of(new ItemFilter.InReach(reach, true), new ItemFilter.Says(field, true))))))
                 .toList();
-    }
-
-    @Operation(summary = "What each of the draft's filters does today: values on offer, items, and what is left out.")
-    @GetMapping("/searches/{key}/draft/filter-figures")
-    List<FilterFigures> filterFigures(@PathVariable String key) {
-        return facts.filters(searches.draft(key));
-    }
-
-    /**
-     * A field that visitors could narrow by.
-     *
-     * @param collections that have it, by their labels
-     * @param items in the draft's reach that have a value
-     * @param kind by which the controls go
-     * @param values how many category values they have, those above them included; 0 for other kinds
-     * @param tree whether values lie below one another
-     * @param nearlyUnique whether most items have a value of their own, so that narrowing by it leads to one of them at
-     *     most
-     * @param controls with which it may be handled
-     * @param control with which it is handled best
-     * @param unit of numbers, where the content says it; may be empty
-     * @param least number or day among these items; null for other kinds
-     * @param greatest of them
-     */
-    record FilterProposal(
-            FieldKey field,
-            FieldKind kind,
-            String label,
-            List<String> collections,
-            int items,
-            int values,
-            boolean tree,
-            boolean nearlyUnique,
-            List<Control> controls,
-            Control control,
-            String unit,
-            @Nullable String least,
-            @Nullable String greatest) {}
-
-    @Operation(
-            summary =
-                    "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
-    @GetMapping("/searches/{key}/draft/filter-proposals")
-    List<FilterProposal> filterProposals(@PathVariable String key) {
-        Searches.Draft draft = searches.draft(key);
-        // Boxes for words last: they take typing, and few sites need one.
-        return indexes.narrowing(draft.site(), draft.design()).stream()
-                .map(OwnerReachController::proposal)
-                .sorted(Comparator.comparing(FilterProposal::nearlyUnique)
-                        .thenComparing((FilterProposal proposal) -> proposal.control() == Control.BOX)
-                        .thenComparing(
-                                Comparator.comparingInt(FilterProposal::items).reversed())
-                        .thenComparing(FilterProposal::label))
-                .toList();
-    }
-
-    private static FilterProposal proposal(NarrowingField field) {
-        FilterAnswer.Bounds bounds = field.bounds();
-        return new FilterProposal(
-                field.key(),
-                field.kind(),
-                field.field().label(),
-                field.collections().stream().map(Collection::label).toList(),
-                field.items(),
-                field.values().size(),
-                field.tree(),
-                field.nearlyUnique(),
-                field.controls(),
-                field.control(),
-                field.currency(),
-                bounds == null ? null : bounds.min(),
-                bounds == null ? null : bounds.max());
-    }
-
-    @Operation(
-            summary = "The values of a category field among the items that the draft reaches, with those above them.")
-    @GetMapping("/searches/{key}/draft/filter-values")
-    List<CategoryCount> filterValues(@PathVariable String key, @RequestParam String field) {
-        Searches.Draft draft = searches.draft(key);
-        if (!FieldKey.fits(field) || contents.of(draft.site()).kind(new FieldKey(field)) != FieldKind.CATEGORY) {
-            throw Refusal.notFound("No collection has a field \"%s\" of kind category.".formatted(field));
-        }
-        return indexes.values(
-                draft.site(),
-                new FieldKey(field),
-                new ItemFilter(
-                        null, "", List.of(new ItemFilter.InReach(draft.design().reach(), true))));
     }
 
     @Operation(

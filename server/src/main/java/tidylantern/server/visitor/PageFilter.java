@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.OnPage;
+import tidylantern.core.design.filter.OnlyControl;
 import tidylantern.core.query.filter.FilterAnswer;
 
 /**
@@ -32,9 +32,9 @@ record PageFilter(
         boolean inView) {
     static PageFilter of(SearchAnswers.FilterShape filter, boolean anyShown, AnswerTexts texts) {
         FilterAnswer.Bounds bounds = filter.bounds();
-        String written = bounds != null ? interval(bounds) : filter.control() == Control.BOX ? filter.text() : null;
+        String written = bounds != null ? interval(bounds) : filter.control() == OnlyControl.BOX ? filter.text() : null;
         boolean onlyOne = filter.control().onlyOne()
-                || (filter.control() == Control.DISTANCE && !filter.values().isEmpty());
+                || (filter.control() == OnlyControl.DISTANCE && !filter.values().isEmpty());
         List<PageValue> values = new ArrayList<>(values(filter, filter.values(), 0, texts));
         if (onlyOne) {
             // Otherwise nothing could take the choice back.
@@ -56,7 +56,7 @@ record PageFilter(
                         : filter.around().known()
                                 ? filter.around().name()
                                 : filter.around().unknown(),
-                anyShown && filter.offers() && filter.shown().page() != Filter.OnPage.NOWHERE);
+                anyShown && filter.offers() && filter.shown().page() != OnPage.NOWHERE);
     }
 
     /** As the address has it; empty where nothing is set. */

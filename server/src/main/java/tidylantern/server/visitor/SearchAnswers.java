@@ -9,9 +9,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
-import tidylantern.core.design.FilterPlaces;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.TierLooks;
 import tidylantern.core.design.box.BoxArrangement;
@@ -22,6 +19,14 @@ import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.PartGroup;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.Devices;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterPlaces;
+import tidylantern.core.design.filter.FilterSource;
+import tidylantern.core.design.filter.JointSource;
+import tidylantern.core.design.filter.OnPage;
+import tidylantern.core.design.filter.Several;
 import tidylantern.core.design.results.Layout;
 import tidylantern.core.design.results.LiveList;
 import tidylantern.core.design.results.ResultsPage;
@@ -178,8 +183,8 @@ final class SearchAnswers {
             String help,
             Control control,
             boolean offers,
-            Filter.Devices devices,
-            Filter.Several several,
+            Devices devices,
+            Several several,
             boolean counts,
             int cutAfter,
             boolean folded,
@@ -191,46 +196,60 @@ final class SearchAnswers {
             String text,
             FilterAnswer.@Nullable Around around,
             List<String> start,
-            Filter.Shown shown,
+            ShownIn shown,
             int searchFrom,
             boolean headings) {
         static FilterShape of(FilterAnswer answer, boolean offers, AnswerTexts texts, String siteAddress) {
             Filter filter = answer.filter();
+            FilterSource source = filter.source();
             return new FilterShape(
                     filter.key(),
                     filter.key().equals(Chooser.KEY)
                             ? texts.say("searchIn")
                             : texts.worded(DesignLabels.ofFilter(filter.key()), filter.label()),
-                    texts.worded(DesignLabels.helpOf(filter.key()), filter.help()),
+                    texts.worded(
+                            DesignLabels.helpOf(filter.key()), filter.head().help()),
                     answer.control(),
                     offers,
-                    filter.devices(),
-                    filter.several(),
-                    filter.counts(),
-                    filter.cutAfter(),
-                    filter.folded(),
-                    filter.unit(),
+                    filter.shown().devices(),
+                    source.several(),
+                    source.counts(),
+                    source.cutAfter(),
+                    filter.shown().folded(),
+                    source.unit(),
                     texts.neutral(answer),
                     underWordedHeadings(
-                            filter, drawn(answer.values(), answer.control(), filter.unit(), texts, siteAddress), texts),
+                            filter, drawn(answer.values(), answer.control(), source.unit(), texts, siteAddress), texts),
                     answer.further(),
                     answer.bounds(),
                     answer.text(),
                     answer.around(),
                     answer.start(),
-                    filter.shown(),
-                    filter.values().searchFrom(),
+                    new ShownIn(
+                            filter.shown().page(),
+                            filter.shown().box(),
+                            filter.shown().home()),
+                    source.searchFrom(),
                     answer.values().stream().anyMatch(value -> !value.heading().isEmpty()));
         }
     }
 
+    /**
+     * In which places a filter is shown.
+     *
+     * @param page where on the results page
+     * @param box beside the search box
+     * @param home in the form that stands alone
+     */
+    record ShownIn(OnPage page, boolean box, boolean home) {}
+
     /** Of a joint filter the headings are the labels of its parts. */
     private static List<FilterAnswer.Offered> underWordedHeadings(
             Filter filter, List<FilterAnswer.Offered> values, AnswerTexts texts) {
-        if (filter.joined() == null) {
+        if (!(filter.source() instanceof JointSource joint)) {
             return values;
         }
-        Map<String, String> worded = filter.joined().parts().stream()
+        Map<String, String> worded = joint.parts().stream()
                 .collect(Collectors.toMap(
                         Filter::label,
                         part -> texts.worded(DesignLabels.ofFilter(part.key()), part.label()),

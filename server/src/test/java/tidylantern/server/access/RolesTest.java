@@ -65,6 +65,7 @@ class RolesTest {
             "PUT /password",
             "GET /sites",
             "GET /stop-words",
+            "GET /filter-rules",
             "POST /synonym-tables");
 
     private static RunningService service;

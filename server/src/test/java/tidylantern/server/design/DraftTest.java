@@ -114,7 +114,7 @@ class DraftTest {
                 "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"shelf\"}]} | cards[0].place | shelf",
                 "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | page.address | no web address",
                 "{\"version\":1,\"name\":\"\"} | name | 1 to 80 characters",
-                "{\"version\":3,\"name\":\"x\"} | version | not one this product reads",
+                "{\"version\":4,\"name\":\"x\"} | version | not one this product reads",
                 "{\"name\":\"x\"} | version | says no version"
             })
     void whatCannotHoldIsRefusedWithThePathOfItsKey(String document, String key, String reason) {
@@ -248,7 +248,7 @@ class DraftTest {
                    "box": false, "popular": null,
                    "nothing": {"sign": null, "withoutOne": true, "related": true, "everything": true}},
                  "start": {"with": "everything", "filter": null, "value": null}, "told": {"inAddress": true, "listed": true}}"""));
-        expected.put("version", 2);
+        expected.put("version", 3);
         // A collection has no sign of its own.
         expected.path("reach").path("collections").forEach(searched -> ((ObjectNode) searched).putNull("sign"));
         assertThat(kept.json()).isEqualTo(expected);
@@ -264,7 +264,7 @@ class DraftTest {
         assertThat(page.path("layout").path("arranged").asString()).isEqualTo("wall");
         assertThat(page.path("layout").path("columns").asInt()).isEqualTo(3);
         assertThat(page.path("start").path("with").asString()).isEqualTo("featured");
-        assertThat(kept.json().path("version").asInt()).isEqualTo(2);
+        assertThat(kept.json().path("version").asInt()).isEqualTo(3);
     }
 
     @Test

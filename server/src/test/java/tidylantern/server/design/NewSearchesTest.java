@@ -51,7 +51,7 @@ class NewSearchesTest {
 
     private static String filters(JsonNode design) {
         return StreamSupport.stream(design.path("filters").spliterator(), false)
-                .map(filter -> filter.path("key").asString())
+                .map(filter -> filter.path("head").path("key").asString())
                 .collect(Collectors.joining(" "));
     }
 

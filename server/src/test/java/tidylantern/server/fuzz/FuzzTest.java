@@ -166,8 +166,8 @@ class FuzzTest {
         Api.Answer draft = owner.get("/api/owner/searches/" + key + "/draft");
         var design = (tools.jackson.databind.node.ObjectNode) draft.json();
         design.set("filters", new tools.jackson.databind.json.JsonMapper().readTree("""
-                [{"key":"kind","label":"Kind","field":"kind"},{"key":"price","label":"Price","field":"price"},{"key":"day","label":"Day","field":"day"},{"key":"open","label":"Open","field":"open"},
-                 {"key":"where","label":"Near","field":"where"},{"key":"words","label":"Words","field":"title"}]"""));
+                [{"head":{"key":"kind","label":"Kind"},"source":{"of":"category","field":"kind"}},{"head":{"key":"price","label":"Price"},"source":{"of":"number","field":"price"}},{"head":{"key":"day","label":"Day"},"source":{"of":"day","field":"day"}},{"head":{"key":"open","label":"Open"},"source":{"of":"yes-no","field":"open"}},
+                 {"head":{"key":"where","label":"Near"},"source":{"of":"distance","field":"where"}},{"head":{"key":"words","label":"Words"},"source":{"of":"word","field":"title"}}]"""));
         Api.Answer kept = owner.send(
                 "PUT",
                 "/api/owner/searches/" + key + "/draft",

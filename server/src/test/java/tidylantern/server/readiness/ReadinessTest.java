@@ -84,9 +84,9 @@ class ReadinessTest {
     @Test
     void filtersThatNobodySeesOrThatLeadToOneItem() {
         decide("filters", """
-                [{"key":"sort","label":"Sort","field":"sort","shown":{"page":"nowhere"}},
-                 {"key":"code","label":"Code","field":"code"},
-                 {"key":"wire","label":"Wires","field":"sort","picked":[]}]""");
+                [{"head":{"key":"sort","label":"Sort"},"shown":{"page":"nowhere"},"source":{"of":"category","field":"sort"}},
+                 {"head":{"key":"code","label":"Code"},"source":{"of":"category","field":"code"}},
+                 {"head":{"key":"wire","label":"Wires"},"source":{"of":"category","field":"sort","offered":{"picked":[]}}}]""");
 
         assertThat(open())
                 .satisfiesExactly(
@@ -136,7 +136,7 @@ class ReadinessTest {
     void labelsWithoutAWordingInALanguageInUse() {
         decide(
                 "filters",
-                "[{\"key\":\"sort\",\"label\":\"Sort\",\"field\":\"sort\"},{\"key\":\"sort-2\",\"label\":\"Made of\",\"field\":\"sort\"}]");
+                "[{\"head\":{\"key\":\"sort\",\"label\":\"Sort\"},\"source\":{\"of\":\"category\",\"field\":\"sort\"}},{\"head\":{\"key\":\"sort-2\",\"label\":\"Made of\"},\"source\":{\"of\":\"category\",\"field\":\"sort\"}}]");
         decide("texts", "{\"labels\":[{\"label\":\"filters.sort.label\",\"language\":\"de\",\"wording\":\"Art\"}]}");
 
         assertThat(open())

@@ -8,7 +8,12 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import tidylantern.core.design.Control;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.DayControl;
+import tidylantern.core.design.filter.DistanceUnit;
+import tidylantern.core.design.filter.NumberControl;
+import tidylantern.core.design.filter.OnlyControl;
+import tidylantern.core.design.filter.YesNoControl;
 import tidylantern.core.design.text.Language;
 import tidylantern.core.design.text.VisitorTexts;
 import tidylantern.core.query.filter.FilterAnswer;
@@ -16,14 +21,14 @@ import tidylantern.server.text.Texts;
 
 /** What answers write goes by the language that is asked for and the search, not by the machine. */
 class AnswerTextsTest {
-    private static final AnswerTexts ENGLISH = in(Locale.ENGLISH, false);
-    private static final AnswerTexts GERMAN = in(Locale.GERMAN, false);
+    private static final AnswerTexts ENGLISH = in(Locale.ENGLISH, DistanceUnit.KM);
+    private static final AnswerTexts GERMAN = in(Locale.GERMAN, DistanceUnit.KM);
 
     /** As texts come, in the language of a locale, or in English. */
-    static AnswerTexts in(Locale formats, boolean miles) {
+    static AnswerTexts in(Locale formats, DistanceUnit unit) {
         Language language = Language.of(formats).orElse(Language.EN);
         return new AnswerTexts(
-                new VisitorTexts.Spoken(language, formats), Texts.in(language), VisitorTexts.asTheyCome(), miles);
+                new VisitorTexts.Spoken(language, formats), Texts.in(language), VisitorTexts.asTheyCome(), unit);
     }
 
     /** By what the design says, what the page asks for, and the language of what is searched, which is French here. */
@@ -59,7 +64,7 @@ class AnswerTextsTest {
     void distancesAreInTheUnitOfTheSearch() {
         assertThat(ENGLISH.away(1.24)).isEqualTo("1.2 km away");
         // 1 mile is 1.609344 km by definition: the international yard and pound agreement of 1959.
-        assertThat(in(Locale.ENGLISH, true).away(1.609344 * 3)).isEqualTo("3 mi away");
+        assertThat(in(Locale.ENGLISH, DistanceUnit.MI).away(1.609344 * 3)).isEqualTo("3 mi away");
         assertThat(ENGLISH.away(0.02)).isEqualTo("under 0.1 km away");
         assertThat(ENGLISH.away(1_234.5)).isEqualTo("1,234 km away");
         assertThat(GERMAN.away(1.24)).isEqualTo("1,2 km entfernt");
@@ -74,18 +79,19 @@ class AnswerTextsTest {
 
     @Test
     void aValueWithoutANameSaysWhatItIs() {
-        assertThat(said(ENGLISH, Control.BANDS, "..1500", "EUR")).isEqualTo("up to 1,500 EUR");
-        assertThat(said(ENGLISH, Control.BANDS, "1500..3000.5", "")).isEqualTo("1,500 to 3,000.5");
-        assertThat(said(GERMAN, Control.BANDS, "3000..", "m²")).isEqualTo("3.000 m² und mehr");
-        assertThat(said(ENGLISH, Control.BANDS, "-20..-5", "")).isEqualTo("-20 to -5");
-        assertThat(said(ENGLISH, Control.MONTHS, "2026-05", "")).isEqualTo("May 2026");
-        assertThat(said(ENGLISH, Control.MONTHS, "2026-05-02..2026-06-01", "")).isEqualTo("May 2, 2026 to Jun 1, 2026");
-        assertThat(said(ENGLISH, Control.MONTHS, "..2026-06-01", "")).isEqualTo("up to Jun 1, 2026");
-        assertThat(said(ENGLISH, Control.FROM_TODAY, "today..", "")).isEqualTo("From today");
-        assertThat(said(ENGLISH, Control.DISTANCE, "2.5", "")).isEqualTo("2.5 km");
-        assertThat(said(GERMAN, Control.DISTANCE, "2.5", "mi")).isEqualTo("2,5 mi");
-        assertThat(said(ENGLISH, Control.SWITCH, "yes", "")).isEqualTo("Yes");
-        assertThat(said(ENGLISH, Control.TICKS, "no", "")).isEqualTo("No");
+        assertThat(said(ENGLISH, NumberControl.BANDS, "..1500", "EUR")).isEqualTo("up to 1,500 EUR");
+        assertThat(said(ENGLISH, NumberControl.BANDS, "1500..3000.5", "")).isEqualTo("1,500 to 3,000.5");
+        assertThat(said(GERMAN, NumberControl.BANDS, "3000..", "m²")).isEqualTo("3.000 m² und mehr");
+        assertThat(said(ENGLISH, NumberControl.BANDS, "-20..-5", "")).isEqualTo("-20 to -5");
+        assertThat(said(ENGLISH, DayControl.MONTHS, "2026-05", "")).isEqualTo("May 2026");
+        assertThat(said(ENGLISH, DayControl.MONTHS, "2026-05-02..2026-06-01", ""))
+                .isEqualTo("May 2, 2026 to Jun 1, 2026");
+        assertThat(said(ENGLISH, DayControl.MONTHS, "..2026-06-01", "")).isEqualTo("up to Jun 1, 2026");
+        assertThat(said(ENGLISH, DayControl.FROM_TODAY, "today..", "")).isEqualTo("From today");
+        assertThat(said(ENGLISH, OnlyControl.DISTANCE, "2.5", "km")).isEqualTo("2.5 km");
+        assertThat(said(GERMAN, OnlyControl.DISTANCE, "2.5", "mi")).isEqualTo("2,5 mi");
+        assertThat(said(ENGLISH, YesNoControl.SWITCH, "yes", "")).isEqualTo("Yes");
+        assertThat(said(ENGLISH, YesNoControl.TICKS, "no", "")).isEqualTo("No");
     }
 
     private static String said(AnswerTexts texts, Control control, String value, String unit) {

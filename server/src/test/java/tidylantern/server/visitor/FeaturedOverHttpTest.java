@@ -383,8 +383,9 @@ class FeaturedOverHttpTest {
                 key,
                 design -> design.set(
                         "filters",
-                        JSON.readTree("[{\"key\":\"near\",\"label\":\"Near\",\"field\":\"at\"}]"
-                                .replace("\"near\"", "\"how-far\""))));
+                        JSON.readTree(
+                                "[{\"head\":{\"key\":\"near\",\"label\":\"Near\"},\"source\":{\"of\":\"distance\",\"field\":\"at\"}}]"
+                                        .replace("\"near\"", "\"how-far\""))));
         JsonNode around = api.get("/api/owner/searches/" + key + "/draft/results?place=" + typed)
                 .json()
                 .path("filters")

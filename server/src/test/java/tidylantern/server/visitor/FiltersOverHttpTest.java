@@ -48,7 +48,7 @@ class FiltersOverHttpTest {
         search = api.publishedSearch("Shore");
         Api.Answer kept = filters(
                 search,
-                "[{\"key\":\"where\",\"label\":\"Where\",\"field\":\"where\"},{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"order\":\"count\"}]");
+                "[{\"head\":{\"key\":\"where\",\"label\":\"Where\"},\"source\":{\"of\":\"category\",\"field\":\"where\"}},{\"head\":{\"key\":\"kind\",\"label\":\"Kind\"},\"source\":{\"of\":\"category\",\"field\":\"kind\",\"list\":{\"order\":\"count\"}}}]");
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
         api.send("POST", "/api/owner/searches/" + search + "/publish", "", Map.of("If-Match", kept.header("ETag")));
     }
@@ -158,8 +158,8 @@ class FiltersOverHttpTest {
         String decks = api.publishedSearch("Decks");
         Api.Answer kept = filters(
                 decks,
-                "[{\"key\":\"oars\",\"label\":\"Oars\",\"field\":\"oars\"},{\"key\":\"dry\",\"label\":\"Dry\",\"field\":\"dry\"},{\"key\":\"sails\",\"label\":\"Sails\",\"field\":\"sails\",\"control\":\"months\"},"
-                        + "{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"control\":\"one-of\",\"neutral\":\"Any boat\"},{\"key\":\"called\",\"label\":\"Called\",\"field\":\"title\"}]");
+                "[{\"head\":{\"key\":\"oars\",\"label\":\"Oars\"},\"source\":{\"of\":\"number\",\"field\":\"oars\"}},{\"head\":{\"key\":\"dry\",\"label\":\"Dry\"},\"source\":{\"of\":\"yes-no\",\"field\":\"dry\"}},{\"head\":{\"key\":\"sails\",\"label\":\"Sails\"},\"source\":{\"of\":\"day\",\"field\":\"sails\",\"control\":\"months\"}},"
+                        + "{\"head\":{\"key\":\"kind\",\"label\":\"Kind\"},\"source\":{\"of\":\"category\",\"field\":\"kind\",\"control\":\"one-of\",\"neutral\":\"Any boat\"}},{\"head\":{\"key\":\"called\",\"label\":\"Called\"},\"source\":{\"of\":\"word\",\"field\":\"title\"}}]");
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
         assertThat(api.send(
                                 "POST",
@@ -229,8 +229,8 @@ class FiltersOverHttpTest {
         String quays = api.publishedSearch("Quays");
         Api.Answer kept = filters(
                 quays,
-                "[{\"key\":\"near-me\",\"label\":\"Near\",\"field\":\"at\",\"radii\":[2,5]},"
-                        + "{\"key\":\"what\",\"label\":\"What\",\"start\":{\"chosen\":[\"kind:gig\"]},\"values\":{\"pictures\":{}},\"joined\":{\"parts\":[{\"key\":\"kind\",\"label\":\"Kind\",\"field\":\"kind\",\"values\":{\"pictures\":{\"gig\":\"/gig.svg\"}}},{\"key\":\"dry\",\"label\":\"Dry\",\"field\":\"dry\"}]}}]");
+                "[{\"head\":{\"key\":\"near-me\",\"label\":\"Near\"},\"source\":{\"of\":\"distance\",\"field\":\"at\",\"radii\":[2,5]}},"
+                        + "{\"head\":{\"key\":\"what\",\"label\":\"What\"},\"source\":{\"of\":\"joint\",\"parts\":[{\"head\":{\"key\":\"kind\",\"label\":\"Kind\"},\"source\":{\"of\":\"category\",\"field\":\"kind\",\"looks\":{\"pictures\":{\"gig\":\"/gig.svg\"}}}},{\"head\":{\"key\":\"dry\",\"label\":\"Dry\"},\"source\":{\"of\":\"yes-no\",\"field\":\"dry\"}}],\"start\":[\"kind:gig\"]}}]");
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
         assertThat(api.send(
                                 "POST",
@@ -303,7 +303,7 @@ class FiltersOverHttpTest {
                         "8 results");
         JsonNode figures = api.get("/api/owner/searches/" + quays + "/draft/filter-figures")
                 .json();
-        assertThat(figures.path(1).path("values").asInt())
+        assertThat(figures.path(1).path("figures").path("values").asInt())
                 .as("gig, skiff and the yes of dry")
                 .isEqualTo(3);
         assertThat(api.get(address).json().path("filterPlaces").path("box").toString())
@@ -371,9 +371,9 @@ class FiltersOverHttpTest {
                 .json();
         assertThat(StreamSupport.stream(proposals.spliterator(), false)
                         .map(one -> one.path("field").asString() + " "
-                                + one.path("items").asInt() + " "
-                                + one.path("values").asInt() + " "
-                                + one.path("tree").asBoolean())
+                                + one.path("says").path("items").asInt() + " "
+                                + one.path("says").path("values").asInt() + " "
+                                + one.path("says").path("tree").asBoolean())
                         .toList())
                 .containsExactlyInAnyOrder(
                         "where 30 3 true",
@@ -387,11 +387,16 @@ class FiltersOverHttpTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(List.of(
-                        oars.path("control").asString(),
-                        oars.path("least").asString(),
-                        oars.path("greatest").asString()))
+                        oars.path("filter").path("source").path("control").asString(),
+                        oars.path("says").path("least").asString(),
+                        oars.path("says").path("greatest").asString()))
                 .containsExactly("range", "0", "29");
-        assertThat(oars.path("controls").toString()).isEqualTo("[\"range\",\"bands\",\"at-least\",\"at-most\"]");
+        JsonNode rules = api.get("/api/owner/filter-rules").json();
+        assertThat(rules.path("controls").path("number").toString())
+                .isEqualTo("[\"range\",\"bands\",\"at-least\",\"at-most\"]");
+        assertThat(rules.path("controls").path("image")).isEmpty();
+        assertThat(rules.path("joinable").toString()).isEqualTo("[\"category\",\"yes-no\"]");
+        assertThat(rules.path("limits").path("source.parts").toString()).isEqualTo("{\"least\":2,\"most\":12}");
         assertThat(api.get("/api/owner/searches/" + search + "/draft/filter-values?field=where")
                         .json())
                 .hasSize(3);
@@ -404,11 +409,16 @@ class FiltersOverHttpTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "[{\"key\":\"q\",\"label\":\"Q\",\"field\":\"kind\"}] | filters[0].key",
-                "[{\"key\":\"k\",\"label\":\"\",\"field\":\"kind\"}] | filters[0].label",
-                "[{\"key\":\"k\",\"label\":\"K\",\"field\":\"kind\"},{\"key\":\"k\",\"label\":\"L\",\"field\":\"where\"}] | filters[1]",
-                "[{\"key\":\"k\",\"label\":\"K\",\"field\":\"kind\",\"cutAfter\":0}] | filters[0].cutAfter",
-                "[{\"key\":\"k\",\"label\":\"K\",\"field\":\"kind\",\"colour\":\"red\"}] | filters[0].colour"
+                "[{\"head\":{\"key\":\"q\",\"label\":\"Q\"},\"source\":{\"of\":\"category\",\"field\":\"kind\"}}] | filters[0].head.key",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"\"},\"source\":{\"of\":\"category\",\"field\":\"kind\"}}] | filters[0].head.label",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"K\"},\"source\":{\"of\":\"category\",\"field\":\"kind\"}},{\"head\":{\"key\":\"k\",\"label\":\"L\"},\"source\":{\"of\":\"category\",\"field\":\"where\"}}] | filters[1]",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"K\"},\"source\":{\"of\":\"category\",\"field\":\"kind\",\"list\":{\"cutAfter\":0}}}] | filters[0].source.list.cutAfter",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"K\"},\"source\":{\"of\":\"category\",\"field\":\"kind\"},\"colour\":\"red\"}] | filters[0].colour",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"K\"},\"source\":{\"of\":\"category\"}}] | filters[0].source.field",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"K\"},\"source\":{\"field\":\"kind\"}}] | filters[0].source",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"K\"}}] | filters[0].source",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"K\"},\"source\":{\"of\":\"category\",\"field\":\"kind\",\"control\":\"range\"}}] | filters[0].source.control",
+                "[{\"head\":{\"key\":\"k\",\"label\":\"K\"},\"source\":{\"of\":\"day\",\"field\":\"sails\",\"bands\":[1]}}] | filters[0].source.bands"
             })
     void whatIsNoFilterIsRefusedNamingTheKey(String filters, String field) {
         Api.Answer refused = filters(search, filters);

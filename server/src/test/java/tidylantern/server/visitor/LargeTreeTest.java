@@ -30,14 +30,16 @@ class LargeTreeTest {
             JsonNode proposal = api.get("/api/owner/searches/" + search + "/draft/filter-proposals")
                     .json()
                     .path(0);
-            assertThat(proposal.path("values").asInt()).isEqualTo(453);
-            assertThat(proposal.path("tree").asBoolean()).isTrue();
+            assertThat(proposal.path("says").path("values").asInt()).isEqualTo(453);
+            assertThat(proposal.path("says").path("tree").asBoolean()).isTrue();
 
             Api.Answer draft = api.get("/api/owner/searches/" + search + "/draft");
             ObjectNode design = (ObjectNode) draft.json();
             design.set(
                     "filters",
-                    new JsonMapper().readTree("[{\"key\":\"harbour\",\"label\":\"Harbour\",\"field\":\"harbour\"}]"));
+                    new JsonMapper()
+                            .readTree(
+                                    "[{\"head\":{\"key\":\"harbour\",\"label\":\"Harbour\"},\"source\":{\"of\":\"category\",\"field\":\"harbour\"}}]"));
             Api.Answer kept = api.send(
                     "PUT",
                     "/api/owner/searches/" + search + "/draft",
@@ -106,7 +108,7 @@ class LargeTreeTest {
                     "filters",
                     new JsonMapper()
                             .readTree(
-                                    "[{\"key\":\"harbour\",\"label\":\"Harbour\",\"field\":\"harbour\"},{\"key\":\"boat\",\"label\":\"Boat\",\"field\":\"boat\"}]"));
+                                    "[{\"head\":{\"key\":\"harbour\",\"label\":\"Harbour\"},\"source\":{\"of\":\"category\",\"field\":\"harbour\"}},{\"head\":{\"key\":\"boat\",\"label\":\"Boat\"},\"source\":{\"of\":\"category\",\"field\":\"boat\"}}]"));
             Api.Answer kept = api.send(
                     "PUT",
                     "/api/owner/searches/" + search + "/draft",

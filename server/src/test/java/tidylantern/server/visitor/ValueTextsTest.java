@@ -20,6 +20,7 @@ import tidylantern.core.design.card.Format.Days.Told;
 import tidylantern.core.design.card.Format.Days.Which;
 import tidylantern.core.design.card.Lettering;
 import tidylantern.core.design.card.ValuePart;
+import tidylantern.core.design.filter.DistanceUnit;
 import tidylantern.core.query.MarkedText;
 
 /** What a card writes of a field's value. */
@@ -31,7 +32,7 @@ class ValueTextsTest {
             Locale language, Format format, FieldValue value, @Nullable String unit) {
         FieldKey key = new FieldKey("field");
         Field field = new Field(key, value.kind(), "field", "Garden", unit, Map.of());
-        return new ValueTexts(AnswerTextsTest.in(language, false), TODAY)
+        return new ValueTexts(AnswerTextsTest.in(language, DistanceUnit.KM), TODAY)
                 .write(ValuePart.of(key, format, Lettering.usual()), value, field, SITE);
     }
 

@@ -1,11 +1,15 @@
 package tidylantern.core.design.box;
 
-import java.util.List;
 import java.util.Objects;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.design.Control;
 import tidylantern.core.design.DesignFault;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.CategoryControl;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterHead;
+import tidylantern.core.design.filter.FilterShown;
+import tidylantern.core.design.filter.OfferedValues;
+import tidylantern.core.design.filter.ValueList;
 
 /**
  * What can be chosen in the box beside the words: a collection, or a category with all below it. It narrows live
@@ -29,8 +33,9 @@ public record Chooser(FieldKey field) {
 
     /** The filter that narrows by what is chosen. It stands nowhere but in the box. */
     public Filter filter() {
-        return Filter.of(KEY, KEY, field)
-                .withControl(Control.MENU)
-                .withShown(new Filter.Shown(Filter.OnPage.NOWHERE, false, false, false, List.of()));
+        return new Filter(
+                new FilterHead(KEY, KEY, ""),
+                FilterShown.nowhere(),
+                CategorySource.of(field, CategoryControl.MENU, OfferedValues.all(true), ValueList.usual()));
     }
 }

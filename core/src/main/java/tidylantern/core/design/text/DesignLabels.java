@@ -2,10 +2,10 @@ package tidylantern.core.design.text;
 
 import java.util.List;
 import java.util.stream.Stream;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
+import tidylantern.core.design.filter.Filter;
 
 /** The labels that an owner gave and visitors read, each by where it stands in the design. */
 public final class DesignLabels {
@@ -62,8 +62,8 @@ public final class DesignLabels {
     private static Stream<UsualLabel> of(Filter filter) {
         return Stream.of(
                 new UsualLabel(ofFilter(filter.key()), filter.label()),
-                new UsualLabel(helpOf(filter.key()), filter.help()),
-                new UsualLabel(neutralOf(filter.key()), filter.neutral()));
+                new UsualLabel(helpOf(filter.key()), filter.head().help()),
+                new UsualLabel(neutralOf(filter.key()), filter.source().neutral()));
     }
 
     private static Stream<UsualLabel> of(Tier tier) {

@@ -15,10 +15,10 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.filter.CategorySource;
 
 /**
  * What the cards of one place show, and what is read of items for them.
@@ -45,7 +45,7 @@ public record CardReading(
             shown.put(collection, card.fields());
             lines.put(collection, card.excerptLines());
         }
-        Filter tags = place == Place.WALL ? design.tagFilter() : null;
+        CategorySource tags = place == Place.WALL ? design.pictureTags() : null;
         if (tags != null) {
             shown.replaceAll((collection, fields) ->
                     Stream.concat(fields.stream(), Stream.of(tags.field())).collect(Collectors.toSet()));

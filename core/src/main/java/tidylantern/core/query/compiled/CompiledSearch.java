@@ -15,10 +15,10 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.card.Place;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.index.IndexState;
 import tidylantern.core.index.WordForms;
 

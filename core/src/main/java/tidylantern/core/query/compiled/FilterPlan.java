@@ -7,76 +7,105 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
 import tidylantern.core.design.FieldWeight;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.Words;
+import tidylantern.core.design.filter.CategoryControl;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterSource;
+import tidylantern.core.design.filter.JointSource;
+import tidylantern.core.design.filter.ValueList;
+import tidylantern.core.design.filter.WordSource;
+import tidylantern.core.design.filter.YesNoControl;
+import tidylantern.core.design.filter.YesNoSource;
 import tidylantern.core.index.IndexFields;
 
 /** A filter of a search with what its content says of it, ready for the queries that come. The same only as itself. */
 public final class FilterPlan {
     private final Filter filter;
-    private final @Nullable FieldKind kind;
     private final boolean first;
     private final List<FilterPlan> parts;
     private final @Nullable Words words;
 
-    private FilterPlan(
-            Filter filter, @Nullable FieldKind kind, boolean first, List<FilterPlan> parts, @Nullable Words words) {
+    private FilterPlan(Filter filter, boolean first, List<FilterPlan> parts, @Nullable Words words) {
         this.filter = filter;
-        this.kind = kind;
         this.first = first;
         this.parts = parts;
         this.words = words;
     }
 
-    static FilterPlan of(Filter filter, CompiledSearch search) {
+    static FilterPlan of(Filter designed, CompiledSearch search) {
         SiteContent content = search.content();
-        FieldKind kind = content.kind(filter.field());
+        FieldKind kind = content.kind(designed.fields().getFirst());
+        Filter filter = designed.over(kind);
         return new FilterPlan(
                 filter,
-                kind,
-                search.design().filtersInUse().stream()
-                        .filter(one -> content.kind(one.field()) == FieldKind.PLACE)
-                        .findFirst()
-                        .filter(filter::equals)
-                        .isPresent(),
-                filter.joined() == null ? List.of() : parts(filter, filter.joined(), search),
-                kind == FieldKind.TEXT || kind == FieldKind.CODE
-                        ? search.design()
-                                .words()
-                                .withWeights(List.of(new FieldWeight(filter.field(), 1)))
-                                .withNeeded(Words.WordsNeeded.ALL)
-                                .withOperators(false)
+                isFirstByDistance(designed, search),
+                filter.source() instanceof JointSource joint ? parts(joint, search) : List.of(),
+                filter.source() instanceof WordSource words
+                        ? words(words, search.design().words())
                         : null);
     }
 
-    /** The parts as the whole has them shown and set. */
-    private static List<FilterPlan> parts(Filter whole, Filter.Joined joined, CompiledSearch search) {
-        Control control = Objects.requireNonNullElse(whole.controlFor(FieldKind.CATEGORY), Control.LIST);
+    private static boolean isFirstByDistance(Filter filter, CompiledSearch search) {
+        return search.design().filtersInUse().stream()
+                .filter(one -> one.fields().stream().map(search.content()::kind).anyMatch(FieldKind.PLACE::equals))
+                .findFirst()
+                .filter(filter::equals)
+                .isPresent();
+    }
+
+    private static Words words(WordSource source, Words words) {
+        return words.withWeights(List.of(new FieldWeight(source.field(), 1)))
+                .withNeeded(Words.WordsNeeded.ALL)
+                .withOperators(false);
+    }
+
+    /** The parts as the whole has them shown and set; what cannot be joined by now is left out. */
+    private static List<FilterPlan> parts(JointSource joint, CompiledSearch search) {
         List<FilterPlan> parts = new ArrayList<>();
-        for (Filter part : joined.parts()) {
-            FieldKind kind = search.content().kind(part.field());
-            if (!Control.joinable(kind)) {
-                continue;
+        for (Filter part : joint.parts()) {
+            FilterSource own =
+                    part.over(search.content().kind(part.fields().getFirst())).source();
+            FilterSource here =
+                    switch (own) {
+                        case CategorySource categories -> within(joint, categories);
+                        case YesNoSource yesNo ->
+                            new YesNoSource(
+                                    yesNo.field(),
+                                    YesNoControl.SWITCH,
+                                    Map.of(IndexFields.YES, part.label()),
+                                    yesNo.counts(),
+                                    List.of());
+                        default -> null;
+                    };
+            if (here != null
+                    && FilterSource.fits(
+                            here, search.content().kind(part.fields().getFirst()))) {
+                parts.add(of(new Filter(part.head(), part.shown(), here), search));
             }
-            boolean yesNo = kind == FieldKind.YES_NO;
-            Filter here = part.withControl(yesNo ? Control.SWITCH : control.onlyOne() ? Control.ONE_OF : Control.LIST)
-                    .withSeveral(whole.several())
-                    .ordered(part.order(), part.tree(), whole.withoutResults())
-                    .withStart(new Filter.Start(whole.start().all(), List.of()));
-            parts.add(of(yesNo ? here.withLabels(Map.of(IndexFields.YES, part.label())) : here, search));
         }
         return List.copyOf(parts);
     }
 
-    public Filter filter() {
-        return filter;
+    private static CategorySource within(JointSource joint, CategorySource part) {
+        ValueList own = part.list();
+        return new CategorySource(
+                part.field(),
+                joint.control().onlyOne() ? CategoryControl.ONE_OF : CategoryControl.LIST,
+                joint.several(),
+                part.offered(),
+                part.looks(),
+                new ValueList(
+                        own.order(), joint.list().withoutResults(), own.counts(), own.cutAfter(), own.searchFrom()),
+                part.neutral(),
+                List.of(),
+                joint.allAtStart());
     }
 
-    /** Of its field; null where no collection has the field any more. */
-    public @Nullable FieldKind kind() {
-        return kind;
+    /** As it works over what the content holds. */
+    public Filter filter() {
+        return filter;
     }
 
     /** Whether it is the first by distance, which the parameter 'within' of the public contract means. */

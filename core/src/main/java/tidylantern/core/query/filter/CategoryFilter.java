@@ -2,7 +2,6 @@ package tidylantern.core.query.filter;
 
 import java.io.IOException;
 import java.util.BitSet;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -24,9 +23,12 @@ import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.FieldKind;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.OfferedValues;
+import tidylantern.core.design.filter.Several;
+import tidylantern.core.design.filter.ValueLooks;
+import tidylantern.core.design.filter.WithoutResults;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.query.compiled.DocumentCounting;
 import tidylantern.core.query.compiled.FilterPlan;
@@ -45,8 +47,8 @@ public final class CategoryFilter implements QueryFilter {
     private final QueryFilter.Setting in;
     private final Query reach;
     private final FilterPlan plan;
-    private final Filter filter;
-    private final Control control;
+    private final CategorySource source;
+    private final OfferedValues offered;
     private final CategoryNumbers numbers;
     private final CategoryNumbers.Reading reading;
     /** As large as the field has values, so not there before anything is to be counted. */
@@ -55,39 +57,45 @@ public final class CategoryFilter implements QueryFilter {
     private @Nullable CategoryTally countingFound;
     private final List<String> values;
 
-    CategoryFilter(FilterPlan plan, List<String> given, QueryFilter.Setting in) throws IOException {
-        this(plan, in, ignored -> given);
+    CategoryFilter(FilterPlan plan, CategorySource source, List<String> given, QueryFilter.Setting in)
+            throws IOException {
+        this(plan, source, in, ignored -> given);
     }
 
-    private CategoryFilter(FilterPlan plan, QueryFilter.Setting in, Function<CategoryFilter, List<String>> given)
+    private CategoryFilter(
+            FilterPlan plan,
+            CategorySource designed,
+            QueryFilter.Setting in,
+            Function<CategoryFilter, List<String>> given)
             throws IOException {
         this.in = in;
         this.plan = plan;
         reach = in.search().reachIn(in.state());
-        control = Objects.requireNonNullElse(plan.filter().controlFor(FieldKind.CATEGORY), Control.LIST);
-        numbers = CategoryNumbers.of(in.state(), plan.filter().field());
-        Rules rules = in.state().kept(in.search(), plan, Rules.class, () -> Rules.of(plan.filter(), numbers));
-        filter = rules.filter();
+        numbers = CategoryNumbers.of(in.state(), designed.field());
+        Rules rules = in.state().kept(in.search(), plan, Rules.class, () -> Rules.of(designed, numbers));
+        source = rules.source();
+        offered = source.offered();
         reading = rules.reading();
         values = given.apply(this).stream()
                 .flatMap(value -> Rules.today(value, numbers))
-                .map(filter.values()::standsFor)
+                .map(offered::standsFor)
                 .distinct()
-                .filter(value -> numbers.has(value) && filter.offers(value))
-                .limit(control.onlyOne() ? 1 : VisitorQuery.MOST_VALUES)
+                .filter(value -> numbers.has(value) && offered.offers(value))
+                .limit(source.control().onlyOne() ? 1 : VisitorQuery.MOST_VALUES)
                 .toList();
     }
 
     /** With every value on offer ticked; of a tree those at the top, which stand for all below. */
-    static CategoryFilter ofAll(FilterPlan plan, QueryFilter.Setting in) throws IOException {
-        Filter filter = plan.filter();
+    static CategoryFilter ofAll(FilterPlan plan, CategorySource source, QueryFilter.Setting in) throws IOException {
+        OfferedValues offered = source.offered();
         return new CategoryFilter(
                 plan,
+                source,
                 in,
-                made -> filter.picked() != null
-                        ? filter.picked()
+                made -> offered.picked() != null
+                        ? offered.picked()
                         : IntStream.of(
-                                        filter.tree()
+                                        offered.tree()
                                                 ? made.numbers.below(-1)
                                                 : made.numbers.numbers().toArray())
                                 .mapToObj(made.numbers::key)
@@ -96,52 +104,43 @@ public final class CategoryFilter implements QueryFilter {
     }
 
     /** The owner's rules of the values as they hold for the values that there are in a state of the index. */
-    private record Rules(Filter filter, CategoryNumbers.Reading reading) {
-        static Rules of(Filter whole, CategoryNumbers numbers) {
-            Filter filter = withLivingTargets(withKeysOfToday(whole, numbers), numbers);
+    private record Rules(CategorySource source, CategoryNumbers.Reading reading) {
+        static Rules of(CategorySource designed, CategoryNumbers numbers) {
+            OfferedValues offered = today(designed.offered(), numbers);
+            CategorySource source = new CategorySource(
+                    designed.field(),
+                    designed.control(),
+                    designed.several(),
+                    offered,
+                    new ValueLooks(
+                            today(designed.looks().labels(), numbers),
+                            today(designed.looks().pictures(), numbers)),
+                    designed.list(),
+                    designed.neutral(),
+                    designed.start(),
+                    designed.allAtStart());
             return new Rules(
-                    filter,
-                    new CategoryNumbers.Reading(
-                            filter.values().merged(),
-                            filter.picked() != null && !filter.values().withBelow()));
+                    source,
+                    new CategoryNumbers.Reading(offered.merged(), offered.picked() != null && !offered.withBelow()));
         }
 
         /** A design may name values by the keys that they had before signs counted in them. */
-        private static Filter withKeysOfToday(Filter whole, CategoryNumbers numbers) {
-            Filter.ValueRules rules = whole.values();
-            Stream<String> named = Stream.of(
-                            whole.except(),
-                            Objects.requireNonNullElse(whole.picked(), List.<String>of()),
-                            whole.labels().keySet(),
-                            rules.merged().keySet(),
-                            rules.merged().values(),
-                            rules.pictures().keySet())
-                    .flatMap(Collection::stream);
-            if (named.allMatch(key -> today(key, numbers).allMatch(key::equals))) {
-                return whole;
-            }
-            Map<String, String> merged = today(rules.merged(), numbers).entrySet().stream()
+        private static OfferedValues today(OfferedValues designed, CategoryNumbers numbers) {
+            Map<String, String> merged = today(designed.merged(), numbers).entrySet().stream()
                     .map(one -> Map.entry(
                             one.getKey(),
                             today(one.getValue(), numbers).findFirst().orElseThrow()))
-                    .filter(one -> !one.getKey().equals(one.getValue()))
+                    // A value that no item has any more cannot take others in: they are themselves again until it comes
+                    // back.
+                    .filter(one -> !one.getKey().equals(one.getValue()) && numbers.has(one.getValue()))
                     .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-            return whole.withExcept(whole.except().stream()
-                            .flatMap(key -> today(key, numbers))
-                            .toList())
-                    .withPicked(
-                            whole.picked() == null
-                                    ? null
-                                    : whole.picked().stream()
-                                            .flatMap(key -> today(key, numbers))
-                                            .toList())
-                    .withLabels(today(whole.labels(), numbers))
-                    .withValues(new Filter.ValueRules(
-                            rules.withBelow(),
-                            merged,
-                            rules.depth(),
-                            rules.searchFrom(),
-                            today(rules.pictures(), numbers)));
+            return new OfferedValues(
+                    today(designed.except(), numbers),
+                    designed.picked() == null ? null : today(designed.picked(), numbers),
+                    designed.withBelow(),
+                    merged,
+                    designed.tree(),
+                    designed.depth());
         }
 
         /** What a key stands for; one that no item has stands for itself. */
@@ -150,28 +149,20 @@ public final class CategoryFilter implements QueryFilter {
             return keys.isEmpty() ? Stream.of(key) : keys.stream();
         }
 
+        private static List<String> today(List<String> keys, CategoryNumbers numbers) {
+            return keys.stream().flatMap(key -> today(key, numbers)).toList();
+        }
+
         private static Map<String, String> today(Map<String, String> byKey, CategoryNumbers numbers) {
             return byKey.entrySet().stream()
                     .flatMap(one -> today(one.getKey(), numbers).map(key -> Map.entry(key, one.getValue())))
                     .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one));
         }
-
-        /** A value that no item has any more cannot take others in: they are themselves again until it comes back. */
-        private static Filter withLivingTargets(Filter whole, CategoryNumbers numbers) {
-            Filter.ValueRules rules = whole.values();
-            Map<String, String> living = rules.merged().entrySet().stream()
-                    .filter(one -> numbers.has(one.getValue()))
-                    .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
-            return living.size() == rules.merged().size()
-                    ? whole
-                    : whole.withValues(new Filter.ValueRules(
-                            rules.withBelow(), living, rules.depth(), rules.searchFrom(), rules.pictures()));
-        }
     }
 
     @Override
     public Filter filter() {
-        return filter;
+        return plan.filter();
     }
 
     @Override
@@ -182,7 +173,8 @@ public final class CategoryFilter implements QueryFilter {
     @Override
     public List<String> said() {
         return values.stream()
-                .map(value -> filter.labels()
+                .map(value -> source.looks()
+                        .labels()
                         .getOrDefault(
                                 value, numbers.names(numbers.number(value)).getLast()))
                 .toList();
@@ -190,7 +182,7 @@ public final class CategoryFilter implements QueryFilter {
 
     @Override
     public boolean keepsOwn() {
-        return filter.several() == Filter.Several.ALL && !control.onlyOne();
+        return source.several() == Several.ALL && !source.control().onlyOne();
     }
 
     @Override
@@ -214,8 +206,8 @@ public final class CategoryFilter implements QueryFilter {
                     .toList();
             passed.add(
                     terms.size() == 1
-                            ? new TermQuery(new Term(IndexFields.values(filter.field()), terms.getFirst()))
-                            : new TermInSetQuery(IndexFields.values(filter.field()), terms),
+                            ? new TermQuery(new Term(IndexFields.values(source.field()), terms.getFirst()))
+                            : new TermInSetQuery(IndexFields.values(source.field()), terms),
                     keepsOwn() ? Occur.FILTER : Occur.SHOULD);
         }
         return passed.build();
@@ -232,7 +224,7 @@ public final class CategoryFilter implements QueryFilter {
         CategoryNumbers.Paths read = numbers.paths(reading);
         int[][] ofPaths = read.of(leaf);
         int[] numberOf = read.numbers(leaf);
-        SortedSetDocValues paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+        SortedSetDocValues paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(source.field()));
         boolean all = keepsOwn();
         BitSet met = new BitSet();
         return document -> {
@@ -260,7 +252,7 @@ public final class CategoryFilter implements QueryFilter {
     @Override
     public CategoryTally counting() throws IOException {
         if (counting == null) {
-            counting = CategoryTally.of(numbers, filter.field(), reading);
+            counting = CategoryTally.of(numbers, source.field(), reading);
         }
         return counting;
     }
@@ -268,8 +260,8 @@ public final class CategoryFilter implements QueryFilter {
     @Override
     public @Nullable CategoryTally countingFound() throws IOException {
         // Where the own ticks are kept in for the counts, these are those of the items found.
-        if (countingFound == null && filter.withoutResults() == Filter.WithoutResults.FOUND && !keepsOwn()) {
-            countingFound = CategoryTally.of(numbers, filter.field(), reading);
+        if (countingFound == null && source.list().withoutResults() == WithoutResults.FOUND && !keepsOwn()) {
+            countingFound = CategoryTally.of(numbers, source.field(), reading);
         }
         return countingFound;
     }
@@ -284,7 +276,7 @@ public final class CategoryFilter implements QueryFilter {
     @Override
     public FilterAnswer answer() throws IOException {
         FilterValues.Offer offer = counted().offered();
-        return FilterAnswer.of(filter, control, offer.values(), offer.further());
+        return FilterAnswer.of(plan.filter(), offer.values(), offer.further());
     }
 
     @Override
@@ -296,7 +288,7 @@ public final class CategoryFilter implements QueryFilter {
     private FilterValues counted() throws IOException {
         CategoryTally found = countingFound();
         return new FilterValues(
-                filter,
+                source,
                 numbers,
                 counting().counts(),
                 found == null ? counting().counts() : found.counts(),
@@ -308,7 +300,7 @@ public final class CategoryFilter implements QueryFilter {
 
     @Override
     public @Nullable CategoryFilter withOnly(String value) throws IOException {
-        CategoryFilter set = new CategoryFilter(plan, List.of(value), in);
+        CategoryFilter set = new CategoryFilter(plan, source, List.of(value), in);
         return set.values.isEmpty() ? null : set;
     }
 
@@ -316,7 +308,7 @@ public final class CategoryFilter implements QueryFilter {
     public List<FilterAnswer.Offered> inReach() throws IOException {
         int[] inReach = numbers.inReach(reach, reading);
         int[] places = numbers.placesByName(in.language());
-        return new FilterValues(filter, numbers, inReach, inReach, inReach, places, List.of(), in.language())
+        return new FilterValues(source, numbers, inReach, inReach, inReach, places, List.of(), in.language())
                 .offered()
                 .values();
     }
@@ -335,7 +327,7 @@ public final class CategoryFilter implements QueryFilter {
             public void open(LeafReaderContext leaf) throws IOException {
                 here = read.of(leaf);
                 numberOf = read.numbers(leaf);
-                paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+                paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(source.field()));
                 base = leaf.docBase;
             }
 
@@ -373,7 +365,7 @@ public final class CategoryFilter implements QueryFilter {
 
     private IntStream offered(int[] inReach) {
         return IntStream.range(0, numbers.size())
-                .filter(number -> inReach[number] > 0 && filter.offers(numbers.key(number)));
+                .filter(number -> inReach[number] > 0 && offered.offers(numbers.key(number)));
     }
 
     @Override
@@ -395,7 +387,7 @@ public final class CategoryFilter implements QueryFilter {
                 public void open(LeafReaderContext leaf) throws IOException {
                     here = read.of(leaf);
                     numberOf = read.numbers(leaf);
-                    paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(filter.field()));
+                    paths = DocValues.getSortedSet(leaf.reader(), IndexFields.paths(source.field()));
                 }
 
                 @Override
@@ -423,10 +415,10 @@ public final class CategoryFilter implements QueryFilter {
 
     /** Whether an item with the value can be found by ticking something: it, what it counts as, or one above it. */
     private boolean isCovered(String value) {
-        String stands = filter.values().standsFor(value);
-        return filter.picked() == null
-                ? !filter.excepts(stands)
-                : (filter.values().withBelow() ? CategoryNumbers.withThoseAbove(stands) : Stream.of(stands))
-                        .anyMatch(filter.picked()::contains);
+        String stands = offered.standsFor(value);
+        return offered.picked() == null
+                ? !offered.excepts(stands)
+                : (offered.withBelow() ? CategoryNumbers.withThoseAbove(stands) : Stream.of(stands))
+                        .anyMatch(offered.picked()::contains);
     }
 }

@@ -15,28 +15,24 @@ import org.apache.lucene.search.TermQuery;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
-import tidylantern.core.content.FieldKind;
-import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
-import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.compiled.DocumentCounting;
 
 /** The collections that are searched, one of which can be chosen, in the owner's order. */
 public final class CollectionFilter implements QueryFilter {
     private final Filter filter;
-    private final Control control;
     private final List<Collection> offered;
     private final List<String> values;
     private final OfCollections counting = new OfCollections();
 
-    CollectionFilter(Filter filter, List<String> given, SiteContent content, SearchDesign design) {
+    CollectionFilter(Filter filter, List<String> given, CompiledSearch search) {
         this(
                 filter,
                 given,
-                design.reach().collections().stream()
-                        .map(searched -> content.collection(searched.collection()))
+                search.design().reach().collections().stream()
+                        .map(searched -> search.content().collection(searched.collection()))
                         .filter(Objects::nonNull)
                         .toList());
     }
@@ -44,7 +40,6 @@ public final class CollectionFilter implements QueryFilter {
     private CollectionFilter(Filter filter, List<String> given, List<Collection> offered) {
         this.filter = filter;
         this.offered = offered;
-        control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.MENU);
         values = given.stream()
                 .filter(value ->
                         offered.stream().anyMatch(one -> one.key().value().equals(value)))
@@ -95,7 +90,7 @@ public final class CollectionFilter implements QueryFilter {
             choices.add(FilterAnswer.Offered.of(
                     key, one.label(), counting.items.getOrDefault(one.key(), 0), values.contains(key)));
         }
-        return FilterAnswer.of(filter, control, choices);
+        return FilterAnswer.of(filter, choices);
     }
 
     @Override

@@ -19,8 +19,9 @@ import org.apache.lucene.search.Query;
 import org.apache.lucene.util.SloppyMath;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.OwnPlace;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.DistanceSource;
+import tidylantern.core.design.filter.DistanceUnit;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.place.Position;
@@ -36,17 +37,11 @@ import tidylantern.core.query.place.VisitorPlace;
  */
 public final class DistanceFilter implements QueryFilter {
     private static final Pattern DISTANCE = Pattern.compile("\\d{1,15}(\\.\\d{1,15})?");
-    private static final double METRES_PER_KM = 1_000;
-    /** International mile, 1959. */
-    private static final double METRES_PER_MILE = 1_609.344;
-
-    private static final String MILES = "mi";
     /** The half of the Earth's girth, beyond which nothing lies. */
     private static final double FARTHEST = 20_037_508;
 
     private final Filter filter;
-    private final String unit;
-    private final double metres;
+    private final DistanceSource source;
     private final PlaceNames names;
     private final List<String> own;
     private final VisitorPlace located;
@@ -57,11 +52,11 @@ public final class DistanceFilter implements QueryFilter {
     private final double[] offered;
     private final Within counting;
 
-    DistanceFilter(FilterPlan plan, List<String> given, QueryFilter.Setting in) throws IOException {
+    DistanceFilter(FilterPlan plan, DistanceSource source, List<String> given, QueryFilter.Setting in)
+            throws IOException {
         filter = plan.filter();
-        unit = filter.unit().equals(MILES) ? MILES : "km";
-        metres = unit.equals(MILES) ? METRES_PER_MILE : METRES_PER_KM;
-        names = PlaceNames.of(in.state(), in.search().reachIn(in.state()), filter.field());
+        this.source = source;
+        names = PlaceNames.of(in.state(), in.search().reachIn(in.state()), source.field());
         own = in.search().content().ownPlaces().stream().map(OwnPlace::name).toList();
         located = in.located();
         Double within = in.query().whereabouts().within();
@@ -70,9 +65,14 @@ public final class DistanceFilter implements QueryFilter {
                 .filter(one -> DISTANCE.matcher(one).matches())
                 .map(Double::valueOf)
                 .findFirst()
-                .orElse(plan.first() && within != null ? within * METRES_PER_KM / metres : null);
+                .orElse(
+                        plan.first() && within != null
+                                ? within
+                                        * DistanceUnit.KM.metres()
+                                        / source.measured().metres()
+                                : null);
         radius = around == null ? null : wanted;
-        DoubleStream ofOwner = filter.radii().stream().mapToDouble(Double::doubleValue);
+        DoubleStream ofOwner = source.radii().stream().mapToDouble(Double::doubleValue);
         // What an older address has set stays in sight, so that it can be changed.
         offered = around == null
                 ? new double[0]
@@ -95,7 +95,7 @@ public final class DistanceFilter implements QueryFilter {
 
     @Override
     public List<String> said() {
-        return radius == null ? List.of() : List.of(digits(radius) + " " + unit);
+        return radius == null ? List.of() : List.of(digits(radius) + " " + source.unit());
     }
 
     private static String digits(double number) {
@@ -103,7 +103,7 @@ public final class DistanceFilter implements QueryFilter {
     }
 
     private double inMetres(double distance) {
-        return Math.min(distance * metres, FARTHEST);
+        return Math.min(distance * source.measured().metres(), FARTHEST);
     }
 
     @Override
@@ -111,7 +111,7 @@ public final class DistanceFilter implements QueryFilter {
         if (radius == null || around == null) {
             return null;
         }
-        String place = IndexFields.place(filter.field());
+        String place = IndexFields.place(source.field());
         return new IndexOrDocValuesQuery(
                 LatLonPoint.newDistanceQuery(place, around.latitude(), around.longitude(), inMetres(radius)),
                 LatLonDocValuesField.newSlowDistanceQuery(
@@ -139,7 +139,6 @@ public final class DistanceFilter implements QueryFilter {
                 .toList();
         return new FilterAnswer(
                 filter,
-                Control.DISTANCE,
                 values,
                 null,
                 "",
@@ -170,7 +169,7 @@ public final class DistanceFilter implements QueryFilter {
 
         @Override
         public void open(LeafReaderContext leaf) throws IOException {
-            positions = DocValues.getSortedNumeric(leaf.reader(), IndexFields.place(filter.field()));
+            positions = DocValues.getSortedNumeric(leaf.reader(), IndexFields.place(source.field()));
         }
 
         @Override

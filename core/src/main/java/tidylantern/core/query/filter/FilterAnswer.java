@@ -2,12 +2,14 @@ package tidylantern.core.query.filter;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.OnlyControl;
 
 /**
  * What a filter offers for one query.
  *
+ * @param filter as it works over what the content holds
  * @param values to tick, in the design's order, those of a tree with what lies below them; none for bounds and boxes
  * @param further how many more there are beside and behind these, which are asked for by letters of their names
  * @param bounds of a number or of days; null for other controls
@@ -17,7 +19,6 @@ import tidylantern.core.design.Filter;
  */
 public record FilterAnswer(
         Filter filter,
-        Control control,
         List<Offered> values,
         int further,
         @Nullable Bounds bounds,
@@ -29,28 +30,25 @@ public record FilterAnswer(
         start = List.copyOf(start);
     }
 
-    FilterAnswer(
-            Filter filter,
-            Control control,
-            List<Offered> values,
-            @Nullable Bounds bounds,
-            String text,
-            @Nullable Around around) {
-        this(filter, control, values, 0, bounds, text, around, List.of());
+    FilterAnswer(Filter filter, List<Offered> values, @Nullable Bounds bounds, String text, @Nullable Around around) {
+        this(filter, values, 0, bounds, text, around, List.of());
     }
 
-    static FilterAnswer of(Filter filter, Control control, List<Offered> values) {
-        return of(filter, control, values, 0);
+    static FilterAnswer of(Filter filter, List<Offered> values) {
+        return of(filter, values, 0);
     }
 
-    static FilterAnswer of(Filter filter, Control control, List<Offered> values, int further) {
-        return new FilterAnswer(filter, control, values, further, null, "", null, List.of());
+    static FilterAnswer of(Filter filter, List<Offered> values, int further) {
+        return new FilterAnswer(filter, values, further, null, "", null, List.of());
     }
 
     FilterAnswer withStart(List<String> changed) {
-        return changed.isEmpty()
-                ? this
-                : new FilterAnswer(filter, control, values, further, bounds, text, around, changed);
+        return changed.isEmpty() ? this : new FilterAnswer(filter, values, further, bounds, text, around, changed);
+    }
+
+    /** What it is handled with. */
+    public Control control() {
+        return filter.source().control();
     }
 
     /** Whether anything that may be set in it would take some of so many results away. */
@@ -60,7 +58,7 @@ public record FilterAnswer(
                         ? bounds.count() > 0 && (bounds.count() < total || bounds.varied())
                         : around != null
                                 ? around.items() > 0
-                                : control == Control.BOX ? total > 1 : narrows(values, total));
+                                : control() == OnlyControl.BOX ? total > 1 : narrows(values, total));
     }
 
     private static boolean narrows(List<Offered> values, int total) {
@@ -72,7 +70,7 @@ public record FilterAnswer(
     public boolean offers() {
         return bounds != null
                 ? bounds.min() != null || bounds.set()
-                : around != null ? around.items() > 0 : control == Control.BOX || offers(values);
+                : around != null ? around.items() > 0 : control() == OnlyControl.BOX || offers(values);
     }
 
     /** Whether anything is set in it. */

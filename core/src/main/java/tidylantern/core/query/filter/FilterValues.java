@@ -13,7 +13,10 @@ import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.OfferedValues;
+import tidylantern.core.design.filter.ValueList;
+import tidylantern.core.design.filter.ValueLooks;
 import tidylantern.core.index.IndexFields;
 
 /** Makes of the counts of a category field what a filter shows. */
@@ -28,7 +31,9 @@ public final class FilterValues {
 
     private static final Pattern NUMBER = Pattern.compile("\\d{1,15}([.,]\\d{1,15})?");
 
-    private final Filter filter;
+    private final OfferedValues rules;
+    private final ValueLooks looks;
+    private final ValueList list;
     private final CategoryNumbers numbers;
     private final int[] counts;
     private final int[] found;
@@ -47,7 +52,7 @@ public final class FilterValues {
      * @param language whose rules names are ordered by
      */
     FilterValues(
-            Filter filter,
+            CategorySource source,
             CategoryNumbers numbers,
             int[] counts,
             int[] found,
@@ -55,7 +60,9 @@ public final class FilterValues {
             int[] placesByName,
             List<String> ticked,
             String language) {
-        this.filter = filter;
+        rules = source.offered();
+        looks = source.looks();
+        list = source.list();
         this.numbers = numbers;
         this.counts = counts;
         this.found = found;
@@ -68,12 +75,12 @@ public final class FilterValues {
         }
         // Comparing by a language's rules is slow, so the content's own names are put in order once; the owner's labels
         // are few.
-        Comparator<FilterAnswer.Offered> byName = filter.labels().isEmpty()
+        Comparator<FilterAnswer.Offered> byName = looks.labels().isEmpty()
                 ? Comparator.comparingInt(value -> placesByName[numbers.number(value.value())])
                 : Comparator.comparing(
                         FilterAnswer.Offered::label, Collator.getInstance(Locale.forLanguageTag(language)));
         Comparator<FilterAnswer.Offered> ties = byName.thenComparing(FilterAnswer.Offered::value);
-        order = switch (filter.order()) {
+        order = switch (list.order()) {
             case NAME -> ties;
             case NAME_DOWN -> ties.reversed();
             case NUMBER ->
@@ -89,10 +96,10 @@ public final class FilterValues {
      * above it.
      */
     Offer offered() {
-        if (filter.picked() != null) {
+        if (rules.picked() != null) {
             return new Offer(picked(), 0);
         }
-        List<FilterAnswer.Offered> all = filter.tree() ? level(-1) : flat(numbers -> numbers);
+        List<FilterAnswer.Offered> all = rules.tree() ? level(-1) : flat(numbers -> numbers);
         List<FilterAnswer.Offered> shown = cut(all);
         return new Offer(shown, all.size() - shown.size());
     }
@@ -101,7 +108,7 @@ public final class FilterValues {
     record Offer(List<FilterAnswer.Offered> values, int further) {}
 
     private List<FilterAnswer.Offered> picked() {
-        return Objects.requireNonNull(filter.picked()).stream()
+        return Objects.requireNonNull(rules.picked()).stream()
                 .map(numbers::number)
                 .filter(number -> number >= 0 && inReach[number] > 0)
                 .map(number -> value(number, label(number), 0, List.of()))
@@ -112,13 +119,13 @@ public final class FilterValues {
     /** What lies right below a value, all of it; nothing where there is no such value. */
     List<FilterAnswer.Offered> below(String value) {
         int number = numbers.number(value);
-        return number < 0 || !filter.tree() || filter.picked() != null ? List.of() : level(number);
+        return number < 0 || !rules.tree() || rules.picked() != null ? List.of() : level(number);
     }
 
     /** All values with some letters in the name, wherever they stand, in one list. */
     List<FilterAnswer.Offered> named(String letters) {
         String wanted = IndexFields.folded(letters.strip());
-        if (filter.picked() != null) {
+        if (rules.picked() != null) {
             return picked().stream()
                     .filter(value -> IndexFields.folded(value.label()).contains(wanted))
                     .toList();
@@ -139,7 +146,7 @@ public final class FilterValues {
                     boolean ambiguous = names.size() > 1 && sameLabel.getOrDefault(names.getLast(), 0) > 1;
                     return value(
                             number,
-                            ambiguous && !filter.labels().containsKey(numbers.key(number))
+                            ambiguous && !looks.labels().containsKey(numbers.key(number))
                                     ? names.getLast() + " (" + names.get(names.size() - 2) + ")"
                                     : label(number),
                             0,
@@ -150,7 +157,7 @@ public final class FilterValues {
 
     /** What none in reach has is not on offer. */
     private boolean isOnOffer(int number) {
-        return inReach[number] > 0 && filter.offers(numbers.key(number));
+        return inReach[number] > 0 && rules.offers(numbers.key(number));
     }
 
     private List<FilterAnswer.Offered> level(int parent) {
@@ -179,7 +186,7 @@ public final class FilterValues {
                 ticked.contains(numbers.key(number)),
                 below,
                 children,
-                filter.values().pictures().getOrDefault(numbers.key(number), ""),
+                looks.pictures().getOrDefault(numbers.key(number), ""),
                 "");
     }
 
@@ -198,7 +205,7 @@ public final class FilterValues {
 
     private boolean isShown(FilterAnswer.Offered value) {
         return needed(value)
-                || switch (filter.withoutResults()) {
+                || switch (list.withoutResults()) {
                     case DIM -> true;
                     case HIDE -> value.count() > 0;
                     case FOUND -> found[numbers.number(value.value())] > 0;
@@ -207,7 +214,7 @@ public final class FilterValues {
 
     /** What visitors read: the owner's label, or the value's own name. */
     private String label(int number) {
-        return filter.labels()
+        return looks.labels()
                 .getOrDefault(numbers.key(number), numbers.names(number).getLast());
     }
 

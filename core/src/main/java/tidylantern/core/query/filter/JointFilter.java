@@ -12,9 +12,12 @@ import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.FieldKind;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.JointSource;
+import tidylantern.core.design.filter.Several;
+import tidylantern.core.design.filter.WithoutResults;
+import tidylantern.core.design.filter.YesNoSource;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.query.compiled.DocumentCounting;
 import tidylantern.core.query.compiled.FilterPlan;
@@ -27,24 +30,22 @@ public final class JointFilter implements QueryFilter {
     private static final String BETWEEN = ":";
 
     private final Filter filter;
-    private final boolean headings;
-    private final Control control;
+    private final JointSource source;
     private final List<QueryFilter> parts = new ArrayList<>();
     private final Collator collator;
     private @Nullable DocumentCounting counting;
     private @Nullable DocumentCounting countingFound;
 
     /** @param given null for the start */
-    JointFilter(FilterPlan plan, boolean headings, @Nullable List<String> given, QueryFilter.Setting in)
+    JointFilter(FilterPlan plan, JointSource source, @Nullable List<String> given, QueryFilter.Setting in)
             throws IOException {
         filter = plan.filter();
-        this.headings = headings;
-        control = Objects.requireNonNullElse(filter.controlFor(FieldKind.CATEGORY), Control.LIST);
+        this.source = source;
         collator = Collator.getInstance(Locale.forLanguageTag(in.language()));
         boolean taken = false;
         for (FilterPlan part : plan.parts()) {
-            QueryFilter one =
-                    QueryFilter.of(part, control.onlyOne() && taken ? List.of() : own(part, given), in.nowhere());
+            QueryFilter one = QueryFilter.of(
+                    part, source.control().onlyOne() && taken ? List.of() : own(part, given), in.nowhere());
             taken |= !one.values().isEmpty();
             parts.add(one);
         }
@@ -52,11 +53,11 @@ public final class JointFilter implements QueryFilter {
 
     /** What is set of one part. */
     private @Nullable List<String> own(FilterPlan part, @Nullable List<String> given) {
-        if (given == null && filter.start().all()) {
-            return part.kind() == FieldKind.YES_NO ? List.of(IndexFields.YES) : null;
+        if (given == null && source.allAtStart()) {
+            return part.filter().source() instanceof YesNoSource ? List.of(IndexFields.YES) : null;
         }
         String start = part.filter().key() + BETWEEN;
-        return (given == null ? filter.start().chosen() : given)
+        return (given == null ? source.start() : given)
                 .stream()
                         .filter(one -> one.startsWith(start))
                         .map(one -> one.substring(start.length()))
@@ -89,7 +90,7 @@ public final class JointFilter implements QueryFilter {
 
     @Override
     public boolean keepsOwn() {
-        return filter.several() == Filter.Several.ALL && !control.onlyOne();
+        return source.several() == Several.ALL && !source.control().onlyOne();
     }
 
     @Override
@@ -187,15 +188,14 @@ public final class JointFilter implements QueryFilter {
             answer.values().stream()
                     .filter(value -> value.count() > 0
                             || value.selected()
-                            || filter.withoutResults() == Filter.WithoutResults.DIM)
-                    .map(value ->
-                            value.in(prefix(part), headings ? part.filter().label() : ""))
+                            || source.list().withoutResults() == WithoutResults.DIM)
+                    .map(value -> value.in(
+                            prefix(part), source.headings() ? part.filter().label() : ""))
                     .forEach(values::add);
         }
         return FilterAnswer.of(
                 filter,
-                control,
-                headings ? values : values.stream().sorted(order()).toList(),
+                source.headings() ? values : values.stream().sorted(order()).toList(),
                 further);
     }
 
@@ -203,9 +203,11 @@ public final class JointFilter implements QueryFilter {
     private Comparator<FilterAnswer.Offered> order() {
         Comparator<FilterAnswer.Offered> byName =
                 Comparator.comparing(FilterAnswer.Offered::label, collator).thenComparing(FilterAnswer.Offered::value);
-        return parts.stream().anyMatch(part -> part.filter().picked() != null)
+        return parts.stream()
+                        .anyMatch(part -> part.filter().source() instanceof CategorySource categories
+                                && categories.offered().picked() != null)
                 ? (unusedOne, unusedOther) -> 0
-                : switch (filter.order()) {
+                : switch (source.list().order()) {
                     case NAME -> byName;
                     case NAME_DOWN -> byName.reversed();
                     case NUMBER ->
@@ -255,7 +257,7 @@ public final class JointFilter implements QueryFilter {
                                 named);
                 found.forEach(value -> more.add(value.in(
                         prefix(part),
-                        below.isEmpty() && headings ? part.filter().label() : "")));
+                        below.isEmpty() && source.headings() ? part.filter().label() : "")));
             }
         }
         return more;

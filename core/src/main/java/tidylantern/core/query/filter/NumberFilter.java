@@ -7,6 +7,7 @@ import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.stream.DoubleStream;
 import org.apache.lucene.document.DoubleField;
@@ -18,11 +19,14 @@ import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.FieldKind;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
+import tidylantern.core.content.FieldKey;
+import tidylantern.core.design.filter.Control;
+import tidylantern.core.design.filter.DayControl;
+import tidylantern.core.design.filter.DaySource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.NumberControl;
+import tidylantern.core.design.filter.NumberSource;
 import tidylantern.core.index.IndexFields;
-import tidylantern.core.index.IndexState;
 import tidylantern.core.query.compiled.DocumentCounting;
 
 /**
@@ -40,8 +44,14 @@ public final class NumberFilter implements QueryFilter {
     private static final String FROM_TODAY = "today..";
 
     private final Filter filter;
-    private final boolean days;
+    private final FieldKey field;
     private final Control control;
+    private final boolean days;
+    /** What visitors read for a step or for 'from today', by its value. */
+    private final Map<String, String> labels;
+    /** Whether what would give nothing is left out. */
+    private final boolean hidesEmpty;
+
     private final NumberCounting.Extent extent;
     /** How many items in reach have a day in each of the months on offer. */
     private final int[] monthsInReach;
@@ -52,50 +62,70 @@ public final class NumberFilter implements QueryFilter {
     private final List<Interval> offered;
     private final NumberCounting counting;
 
-    private NumberFilter(Filter filter, FieldKind kind, List<Interval> given, QueryFilter.Setting in, LocalDate today)
+    private NumberFilter(Filter filter, NumberSource source, List<Interval> given, QueryFilter.Setting in)
             throws IOException {
         this.filter = filter;
-        IndexState state = in.state();
-        Query reach = in.search().reachIn(state);
-        days = kind == FieldKind.DATE;
-        control = Objects.requireNonNull(filter.controlFor(kind));
-        extent = NumbersInReach.extent(state, reach, filter.field(), days);
-        set = set(given, today);
-        offered = new ArrayList<>(
-                switch (control) {
-                    case BANDS -> bands();
-                    case FROM_TODAY -> List.of(new Interval(today.toEpochDay(), Double.POSITIVE_INFINITY));
-                    default -> List.of();
-                });
-        if (control == Control.BANDS) {
+        field = source.field();
+        control = source.control();
+        days = false;
+        labels = source.labels();
+        hidesEmpty = source.hidesEmpty();
+        extent = NumbersInReach.extent(in.state(), in.search().reachIn(in.state()), field, days);
+        set = set(given, source.control());
+        offered = new ArrayList<>();
+        if (source.control() == NumberControl.BANDS) {
+            offered.addAll(bands(source.bands()));
             // What an older address has set stays in sight, so that it can be taken off.
             set.stream().filter(one -> !offered.contains(one)).forEach(offered::add);
         }
-        buckets = control == Control.RANGE ? bars() : control == Control.MONTHS ? months() : new double[0];
-        monthsInReach = control == Control.MONTHS
-                ? NumbersInReach.inBuckets(state, reach, filter.field(), buckets)
-                : new int[0];
-        counting = new NumberCounting(filter.field(), days, buckets, offered);
+        buckets = source.control() == NumberControl.RANGE ? bars() : new double[0];
+        monthsInReach = new int[0];
+        counting = new NumberCounting(field, days, buckets, offered);
     }
 
-    static NumberFilter ofNumbers(Filter filter, List<String> given, QueryFilter.Setting in) throws IOException {
+    private NumberFilter(Filter filter, DaySource source, List<Interval> given, QueryFilter.Setting in, LocalDate today)
+            throws IOException {
+        this.filter = filter;
+        field = source.field();
+        control = source.control();
+        days = true;
+        labels = source.labels();
+        hidesEmpty = source.hidesEmpty();
+        Query reach = in.search().reachIn(in.state());
+        extent = NumbersInReach.extent(in.state(), reach, field, days);
+        Interval fromToday = new Interval(today.toEpochDay(), Double.POSITIVE_INFINITY);
+        set = switch (source.control()) {
+            case MONTHS -> given.stream().limit(MOST_MONTHS).toList();
+            case FROM_TODAY -> given.stream().filter(fromToday::equals).toList();
+            case SPAN -> given.stream().limit(1).toList();
+        };
+        offered = source.control() == DayControl.FROM_TODAY ? List.of(fromToday) : List.of();
+        buckets = source.control() == DayControl.MONTHS ? months() : new double[0];
+        monthsInReach = source.control() == DayControl.MONTHS
+                ? NumbersInReach.inBuckets(in.state(), reach, field, buckets)
+                : new int[0];
+        counting = new NumberCounting(field, days, buckets, offered);
+    }
+
+    static NumberFilter ofNumbers(Filter filter, NumberSource source, List<String> given, QueryFilter.Setting in)
+            throws IOException {
         return new NumberFilter(
                 filter,
-                FieldKind.NUMBER,
+                source,
                 given.stream()
                         .map(Interval::ofNumbers)
                         .filter(Objects::nonNull)
                         .distinct()
                         .toList(),
-                in,
-                LocalDate.EPOCH);
+                in);
     }
 
-    static NumberFilter ofDays(Filter filter, List<String> given, QueryFilter.Setting in) throws IOException {
+    static NumberFilter ofDays(Filter filter, DaySource source, List<String> given, QueryFilter.Setting in)
+            throws IOException {
         LocalDate today = in.query().today();
         return new NumberFilter(
                 filter,
-                FieldKind.DATE,
+                source,
                 given.stream()
                         .map(one -> Interval.ofDays(one, today))
                         .filter(Objects::nonNull)
@@ -105,14 +135,9 @@ public final class NumberFilter implements QueryFilter {
                 today);
     }
 
-    private List<Interval> set(List<Interval> given, LocalDate today) {
+    private static List<Interval> set(List<Interval> given, NumberControl control) {
         return switch (control) {
             case BANDS -> given.stream().limit(MOST_SET).toList();
-            case MONTHS -> given.stream().limit(MOST_MONTHS).toList();
-            case FROM_TODAY ->
-                given.stream()
-                        .filter(one -> one.from() == today.toEpochDay() && one.to() == Double.POSITIVE_INFINITY)
-                        .toList();
             // A single number is the bound there is.
             case AT_LEAST ->
                 given.stream()
@@ -126,17 +151,17 @@ public final class NumberFilter implements QueryFilter {
                         .limit(1)
                         .map(one -> new Interval(Double.NEGATIVE_INFINITY, one.to()))
                         .toList();
-            default -> given.stream().limit(1).toList();
+            case RANGE -> given.stream().limit(1).toList();
         };
     }
 
-    private List<Interval> bands() {
+    /** @param own cuts of the owner's; none for round ones */
+    private List<Interval> bands(List<Double> own) {
         if (extent.empty()) {
             return List.of();
         }
-        List<Double> cuts = filter.bands().isEmpty()
-                ? RoundSteps.between(extent.least(), extent.greatest(), step(USUAL_BANDS))
-                : filter.bands();
+        List<Double> cuts =
+                own.isEmpty() ? RoundSteps.between(extent.least(), extent.greatest(), step(USUAL_BANDS)) : own;
         List<Interval> bands = new ArrayList<>();
         double from = Double.NEGATIVE_INFINITY;
         for (double to : cuts) {
@@ -192,9 +217,9 @@ public final class NumberFilter implements QueryFilter {
     }
 
     private String written(Interval interval) {
-        return control == Control.FROM_TODAY
+        return control == DayControl.FROM_TODAY
                 ? FROM_TODAY
-                : control == Control.MONTHS && month(interval) != null
+                : control == DayControl.MONTHS && month(interval) != null
                         ? String.valueOf(month(interval))
                         : end(interval.from()) + ".." + end(interval.to());
     }
@@ -227,7 +252,7 @@ public final class NumberFilter implements QueryFilter {
         if (set.isEmpty()) {
             return null;
         }
-        String place = IndexFields.numbers(filter.field());
+        String place = IndexFields.numbers(field);
         BooleanQuery.Builder any = new BooleanQuery.Builder();
         set.forEach(one -> any.add(
                 days
@@ -239,7 +264,7 @@ public final class NumberFilter implements QueryFilter {
 
     @Override
     public DocumentTest passing(LeafReaderContext leaf) throws IOException {
-        SortedNumericDocValues numbers = DocValues.getSortedNumeric(leaf.reader(), IndexFields.numbers(filter.field()));
+        SortedNumericDocValues numbers = DocValues.getSortedNumeric(leaf.reader(), IndexFields.numbers(field));
         return document -> {
             if (numbers.advanceExact(document)) {
                 for (int left = numbers.docValueCount(); left > 0; left--) {
@@ -263,18 +288,17 @@ public final class NumberFilter implements QueryFilter {
     @Override
     public FilterAnswer answer() {
         return switch (control) {
-            case BANDS -> FilterAnswer.of(filter, control, intervals());
-            case FROM_TODAY ->
+            case NumberControl.BANDS -> FilterAnswer.of(filter, intervals());
+            case DayControl.FROM_TODAY ->
                 FilterAnswer.of(
                         filter,
-                        control,
                         List.of(FilterAnswer.Offered.of(
                                 FROM_TODAY,
-                                filter.labels().getOrDefault(FROM_TODAY, ""),
+                                labels.getOrDefault(FROM_TODAY, ""),
                                 counting.inIntervals()[0],
                                 !set.isEmpty())));
-            case MONTHS -> FilterAnswer.of(filter, control, inMonths());
-            default -> new FilterAnswer(filter, control, List.of(), bounds(), "", null);
+            case DayControl.MONTHS -> FilterAnswer.of(filter, inMonths());
+            default -> new FilterAnswer(filter, List.of(), bounds(), "", null);
         };
     }
 
@@ -304,7 +328,7 @@ public final class NumberFilter implements QueryFilter {
             Interval band = offered.get(i);
             String value = written(band);
             values.add(FilterAnswer.Offered.of(
-                    value, filter.labels().getOrDefault(value, ""), counting.inIntervals()[i], set.contains(band)));
+                    value, labels.getOrDefault(value, ""), counting.inIntervals()[i], set.contains(band)));
         }
         return shown(values);
     }
@@ -329,8 +353,7 @@ public final class NumberFilter implements QueryFilter {
 
     private List<FilterAnswer.Offered> shown(List<FilterAnswer.Offered> values) {
         return values.stream()
-                .filter(value ->
-                        value.count() > 0 || value.selected() || filter.withoutResults() == Filter.WithoutResults.DIM)
+                .filter(value -> value.count() > 0 || value.selected() || !hidesEmpty)
                 .toList();
     }
 }

@@ -18,7 +18,7 @@ import org.apache.lucene.search.MatchAllDocsQuery;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ValueKey;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.OfferedValues;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.IndexState;
 import tidylantern.core.index.PartFigures;
@@ -203,27 +203,22 @@ public final class PartPaths {
                 : state.ofPart(part, reading, new OfField(field), Counted.class, () -> paths.read(reading));
     }
 
-    // The other rules take their defaults.
-    @SuppressWarnings("NullAway")
     private Counted read(CategoryNumbers.Reading reading) {
-        // Once for all paths: making the rules compares each merged value with others.
-        Filter.ValueRules rules = new Filter.ValueRules(true, reading.merged(), 0, null, null);
         Map<String, Integer> numbers = new LinkedHashMap<>();
         values.forEach(value -> numbers.put(value.key(), numbers.size()));
         int[][] ofPaths = Arrays.stream(plain.ofPaths())
-                .map(path -> read(path, reading, rules, numbers))
+                .map(path -> read(path, reading, numbers))
                 .toArray(int[][]::new);
         return new Counted(List.copyOf(numbers.keySet()), ofPaths);
     }
 
     /** @param numbers of the values by their keys; what others count as may be nowhere in this part, and is added */
-    private int[] read(
-            int[] path, CategoryNumbers.Reading reading, Filter.ValueRules rules, Map<String, Integer> numbers) {
+    private int[] read(int[] path, CategoryNumbers.Reading reading, Map<String, Integer> numbers) {
         return IntStream.of(path)
                 .skip(reading.themselves() ? path.length - 1 : 0)
                 .flatMap(number -> {
                     String key = values.get(number).key();
-                    String target = rules.standsFor(key);
+                    String target = OfferedValues.standsFor(key, reading.merged());
                     if (target.equals(key)) {
                         return IntStream.of(number);
                     }

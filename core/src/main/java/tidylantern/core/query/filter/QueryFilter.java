@@ -7,8 +7,15 @@ import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.Query;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
-import tidylantern.core.content.FieldKind;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.CategorySource;
+import tidylantern.core.design.filter.DaySource;
+import tidylantern.core.design.filter.DistanceSource;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterSource;
+import tidylantern.core.design.filter.JointSource;
+import tidylantern.core.design.filter.NumberSource;
+import tidylantern.core.design.filter.WordSource;
+import tidylantern.core.design.filter.YesNoSource;
 import tidylantern.core.index.IndexState;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.compiled.DocumentCounting;
@@ -122,32 +129,27 @@ public interface QueryFilter {
 
     /** @param given parameters of the filter's name; null where there are none, which is its start */
     static QueryFilter of(FilterPlan plan, @Nullable List<String> given, Setting in) throws IOException {
-        Filter filter = plan.filter();
-        if (filter.joined() != null) {
-            return new JointFilter(plan, filter.joined().headings(), given, in);
-        }
-        if (filter.field().equals(FieldKey.COLLECTION)) {
-            return new CollectionFilter(
-                    filter,
-                    given == null ? List.of() : given,
-                    in.search().content(),
-                    in.search().design());
-        }
-        return given == null && filter.start().all() && plan.kind() == FieldKind.CATEGORY
-                ? CategoryFilter.ofAll(plan, in)
-                : ofValues(plan, given == null ? filter.start().chosen() : given, in);
+        FilterSource source = plan.filter().source();
+        List<String> set = given == null ? source.start() : given;
+        return switch (source) {
+            case JointSource joint -> new JointFilter(plan, joint, given, in);
+            case CategorySource categories -> ofCategories(plan, categories, given, in);
+            case NumberSource numbers -> NumberFilter.ofNumbers(plan.filter(), numbers, set, in);
+            case DaySource days -> NumberFilter.ofDays(plan.filter(), days, set, in);
+            case YesNoSource yesNo -> new YesNoFilter(plan.filter(), yesNo, set);
+            case WordSource ignored -> new TextFilter(plan, set, in);
+            case DistanceSource distance -> new DistanceFilter(plan, distance, set, in);
+        };
     }
 
-    private static QueryFilter ofValues(FilterPlan plan, List<String> given, Setting in) throws IOException {
-        return switch (plan.kind()) {
-            case NUMBER, MONEY -> NumberFilter.ofNumbers(plan.filter(), given, in);
-            case DATE -> NumberFilter.ofDays(plan.filter(), given, in);
-            case YES_NO -> new YesNoFilter(plan.filter(), given);
-            case TEXT, CODE -> new TextFilter(plan, given, in);
-            case PLACE -> new DistanceFilter(plan, given, in);
-            // A field of another kind, or of none any more, has no values.
-            case CATEGORY, IMAGE, LINK -> new CategoryFilter(plan, given, in);
-            case null -> new CategoryFilter(plan, given, in);
-        };
+    private static QueryFilter ofCategories(
+            FilterPlan plan, CategorySource source, @Nullable List<String> given, Setting in) throws IOException {
+        List<String> set = given == null ? source.start() : given;
+        if (source.field().equals(FieldKey.COLLECTION)) {
+            return new CollectionFilter(plan.filter(), set, in.search());
+        }
+        return given == null && source.allAtStart()
+                ? CategoryFilter.ofAll(plan, source, in)
+                : new CategoryFilter(plan, source, set, in);
     }
 }

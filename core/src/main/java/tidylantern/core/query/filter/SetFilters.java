@@ -26,7 +26,7 @@ public record SetFilters(List<QueryFilter> filters, List<List<String>> starts) {
             QueryFilter one = QueryFilter.of(plan, given, in);
             filters.add(one);
             starts.add(
-                    plan.filter().start().setsNothing()
+                    plan.filter().source().startsEmpty()
                             ? List.of()
                             : given == null
                                     ? one.values()

@@ -9,8 +9,7 @@ import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.Filter;
 import tidylantern.core.query.compiled.DocumentCounting;
 import tidylantern.core.query.compiled.FilterPlan;
 import tidylantern.core.query.words.ReadQuery;
@@ -71,6 +70,6 @@ public final class TextFilter implements QueryFilter {
 
     @Override
     public FilterAnswer answer() {
-        return new FilterAnswer(filter, Control.BOX, List.of(), null, text, null);
+        return new FilterAnswer(filter, List.of(), null, text, null);
     }
 }

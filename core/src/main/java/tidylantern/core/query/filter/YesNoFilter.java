@@ -3,7 +3,6 @@ package tidylantern.core.query.filter;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import org.apache.lucene.index.DocValues;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedDocValues;
@@ -13,27 +12,29 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.TermQuery;
 import org.jspecify.annotations.Nullable;
-import tidylantern.core.content.FieldKind;
-import tidylantern.core.design.Control;
-import tidylantern.core.design.Filter;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.YesNoControl;
+import tidylantern.core.design.filter.YesNoSource;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.query.compiled.DocumentCounting;
 
 /** The answers of a yes/no field; an item without one is neither. */
 public final class YesNoFilter implements QueryFilter {
     private final Filter filter;
-    private final Control control;
+    private final YesNoSource source;
     private final List<String> values;
     private final Answers counting = new Answers();
 
-    YesNoFilter(Filter filter, List<String> given) {
+    YesNoFilter(Filter filter, YesNoSource source, List<String> given) {
         this.filter = filter;
-        control = Objects.requireNonNullElse(filter.controlFor(FieldKind.YES_NO), Control.SWITCH);
+        this.source = source;
         values = given.stream().distinct().filter(offered()::contains).toList();
     }
 
     private List<String> offered() {
-        return control == Control.SWITCH ? List.of(IndexFields.YES) : List.of(IndexFields.YES, IndexFields.NO);
+        return source.control() == YesNoControl.SWITCH
+                ? List.of(IndexFields.YES)
+                : List.of(IndexFields.YES, IndexFields.NO);
     }
 
     @Override
@@ -53,13 +54,13 @@ public final class YesNoFilter implements QueryFilter {
         }
         BooleanQuery.Builder any = new BooleanQuery.Builder();
         values.forEach(
-                value -> any.add(new TermQuery(new Term(IndexFields.values(filter.field()), value)), Occur.SHOULD));
+                value -> any.add(new TermQuery(new Term(IndexFields.values(source.field()), value)), Occur.SHOULD));
         return any.build();
     }
 
     @Override
     public DocumentTest passing(LeafReaderContext leaf) throws IOException {
-        SortedDocValues answers = DocValues.getSorted(leaf.reader(), IndexFields.sort(filter.field()));
+        SortedDocValues answers = DocValues.getSorted(leaf.reader(), IndexFields.sort(source.field()));
         return document -> answers.advanceExact(document)
                 && values.contains(answers.lookupOrd(answers.ordValue()).utf8ToString());
     }
@@ -74,10 +75,10 @@ public final class YesNoFilter implements QueryFilter {
         List<FilterAnswer.Offered> offered = new ArrayList<>();
         for (String value : offered()) {
             boolean yes = value.equals(IndexFields.YES);
-            String name = filter.labels().getOrDefault(value, "");
+            String name = source.labels().getOrDefault(value, "");
             offered.add(FilterAnswer.Offered.of(value, name, yes ? counting.yes : counting.no, values.contains(value)));
         }
-        return FilterAnswer.of(filter, control, offered);
+        return FilterAnswer.of(filter, offered);
     }
 
     private final class Answers extends DocumentCounting {
@@ -87,7 +88,7 @@ public final class YesNoFilter implements QueryFilter {
 
         @Override
         public void open(LeafReaderContext leaf) throws IOException {
-            answers = DocValues.getSorted(leaf.reader(), IndexFields.sort(filter.field()));
+            answers = DocValues.getSorted(leaf.reader(), IndexFields.sort(source.field()));
         }
 
         @Override

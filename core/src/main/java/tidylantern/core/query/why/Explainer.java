@@ -331,8 +331,7 @@ public final class Explainer {
             Query passed = one.passed();
             if (passed != null && !finds(passed, document)) {
                 // The visitor's own choice, which no decision of the owner's takes back.
-                causes.add(new Cause(
-                        Kind.FILTERED, one.said(), List.of(one.filter().field()), null, List.of()));
+                causes.add(new Cause(Kind.FILTERED, one.said(), one.filter().fields(), null, List.of()));
             }
         }
         return causes;

@@ -13,13 +13,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.Colour;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.DesignLimits;
-import tidylantern.core.design.Filter;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.filter.FilterBuilder;
 import tidylantern.core.design.look.ColourToken;
 import tidylantern.core.design.look.Look;
 import tidylantern.core.design.look.LookForm;
@@ -169,12 +169,12 @@ class SearchBoxTest {
     @Test
     void whatIsChosenInTheBoxIsTheLastOfTheFiltersAndTakesNoName() {
         SearchDesign design = SearchFixture.design()
-                .withFilters(List.of(Filter.of("kind", "Kind", new FieldKey("kind"))))
+                .withFilters(List.of(FilterBuilder.categories("kind", "Kind", "kind")))
                 .withBox(SearchBox.usual().withChooser(Chooser.ofCollections()));
         assertThat(design.filtersInUse()).extracting(Filter::key).containsExactly("kind", "in");
         assertThat(design.filters()).extracting(Filter::key).containsExactly("kind");
 
-        SearchDesign called = SearchFixture.design().withFilters(List.of(Filter.of("in", "In", new FieldKey("kind"))));
+        SearchDesign called = SearchFixture.design().withFilters(List.of(FilterBuilder.categories("in", "In", "kind")));
         assertThatThrownBy(() -> called.withBox(SearchBox.usual().withChooser(Chooser.ofCollections())))
                 .isInstanceOfSatisfying(
                         DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("box.chooser"));

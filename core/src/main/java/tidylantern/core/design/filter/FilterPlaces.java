@@ -1,4 +1,4 @@
-package tidylantern.core.design;
+package tidylantern.core.design.filter;
 
 import java.util.Locale;
 import java.util.Objects;
@@ -19,7 +19,7 @@ public record FilterPlaces(Place page, Place box, Place home) {
 
     // Null takes its default here, as it does where a document leaves a key out.
     @SuppressWarnings("NullAway")
-    static FilterPlaces usual() {
+    public static FilterPlaces usual() {
         return new FilterPlaces(null, null, null);
     }
 

@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import type { FilterRules, SourceOf } from '../../../../shared/contract'
+import FilterValues from '../FilterValues.vue'
+import TickingChoices from './TickingChoices.vue'
+
+/** Of a category field: how its values are ticked, and which are on offer. */
+defineProps<{
+  search: string
+  rules: FilterRules
+  /** The key of the filter. */
+  filter: string
+}>()
+const source = defineModel<SourceOf<'category'>>({ required: true })
+</script>
+
+<template>
+  <TickingChoices v-model="source" :rules="rules" :filter="filter" />
+  <FilterValues v-model="source" :search="search" :pictures="source.control === 'pictures'" />
+</template>
