@@ -133,8 +133,8 @@ class FilterDecisionsTest {
         browser.until("kept", () -> design(key)
                 .path("filters")
                 .path(0)
+                .path("source")
                 .path("start")
-                .path("chosen")
                 .path(0)
                 .asString()
                 .equals("to-let"));
@@ -232,7 +232,13 @@ class FilterDecisionsTest {
         browser.mustBeAccessible("all labels");
         browser.see("[aria-label='Back to Garden']").click();
         stageShows(".filter legend", List.of("Offer", "Garden"));
-        assertThat(design(key).path("filters").path(1).path("label").asString()).isEqualTo("Garden");
+        assertThat(design(key)
+                        .path("filters")
+                        .path(1)
+                        .path("head")
+                        .path("label")
+                        .asString())
+                .isEqualTo("Garden");
     }
 
     @Test
@@ -279,9 +285,13 @@ class FilterDecisionsTest {
                 browser.driver().findElements(By.cssSelector(".grip")).get(2),
                 browser.driver().findElements(By.cssSelector(".filters > li")).get(0));
         stageShows(".filter legend", List.of("Price", "Offer", "Garden"));
-        browser.until(
-                "kept",
-                () -> design(key).path("filters").path(0).path("key").asString().equals("price"));
+        browser.until("kept", () -> design(key)
+                .path("filters")
+                .path(0)
+                .path("head")
+                .path("key")
+                .asString()
+                .equals("price"));
     }
 
     @Test

@@ -52,7 +52,11 @@ class ArchitectureTest {
         noClasses()
                 .that()
                 .resideOutsideOfPackages(
-                        "tidylantern.server.content..", "tidylantern.server.visitor..", "tidylantern.server.trial..")
+                        "tidylantern.server.content..",
+                        "tidylantern.server.answer..",
+                        "tidylantern.server.draft..",
+                        "tidylantern.server.visitor..",
+                        "tidylantern.server.trial..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("tidylantern.core.query..", "tidylantern.core.index..", "org.apache.lucene..")

@@ -18,6 +18,7 @@ import tidylantern.core.readiness.OpenPoints;
 import tidylantern.server.content.HealthChecks;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.Searches;
+import tidylantern.server.draft.DraftFacts;
 import tidylantern.server.insight.SearchPages;
 import tidylantern.server.insight.SearchPages.Element;
 import tidylantern.server.platform.Refusal;
@@ -25,7 +26,6 @@ import tidylantern.server.site.RefusedOrigins;
 import tidylantern.server.site.Sites;
 import tidylantern.server.source.SourceStates;
 import tidylantern.server.trial.Trials;
-import tidylantern.server.visitor.DraftFacts;
 
 /** Brings together what is open in a search, and what its owner leaves as it is. */
 @Component

@@ -8,6 +8,9 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import tidylantern.server.answer.AnswerTexts;
+import tidylantern.server.answer.Answering;
+import tidylantern.server.answer.SearchAnswers;
 import tidylantern.server.design.Searches;
 import tidylantern.server.site.Sites;
 
@@ -46,7 +49,7 @@ class BrowserSearch {
         model.addAttribute(
                 "page",
                 ServletUriComponentsBuilder.fromCurrentContextPath()
-                        .path(HostedPage.path(key))
+                        .path(SearchAnswers.hostedPage(key))
                         .toUriString());
         model.addAttribute(
                 "icon",

@@ -8,9 +8,11 @@ import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.server.answer.AnswerTexts;
+import tidylantern.server.answer.SearchAnswers;
+import tidylantern.server.answer.SearchAnswers.HitShape;
+import tidylantern.server.answer.SearchAnswers.Results;
 import tidylantern.server.site.Sites;
-import tidylantern.server.visitor.SearchAnswers.HitShape;
-import tidylantern.server.visitor.SearchAnswers.Results;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -29,7 +31,7 @@ record HostedHead(boolean listed, String description, String address, String dat
     static HostedHead of(
             String key, SearchDesign design, Sites.Site site, Results results, AnswerTexts texts, boolean plain) {
         String address = ServletUriComponentsBuilder.fromCurrentContextPath()
-                .path(HostedPage.path(key))
+                .path(SearchAnswers.hostedPage(key))
                 .toUriString();
         boolean isResultsPage = design.page().address() == null;
         return new HostedHead(

@@ -23,12 +23,15 @@ import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.look.WornLook;
 import tidylantern.core.design.results.StartingList;
 import tidylantern.core.design.text.Language;
+import tidylantern.server.answer.AnswerTexts;
+import tidylantern.server.answer.Answering;
+import tidylantern.server.answer.SearchAnswers;
+import tidylantern.server.answer.SearchAnswers.Results;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tidylantern.server.text.Texts;
-import tidylantern.server.visitor.SearchAnswers.Results;
 
 /** The results page hosted here. It is whole without script; with it, the elements take over. */
 @Controller
@@ -46,10 +49,6 @@ class HostedPage {
         this.answering = answering;
         this.sites = sites;
         this.parts = parts;
-    }
-
-    static String path(String key) {
-        return "/s/" + key;
     }
 
     /** Another query, and where it is answered. */
@@ -281,6 +280,7 @@ class HostedPage {
     }
 
     private static String address(String key, String query, int page) {
-        return path(key) + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8) + (page > 1 ? "&page=" + page : "");
+        return SearchAnswers.hostedPage(key) + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8)
+                + (page > 1 ? "&page=" + page : "");
     }
 }

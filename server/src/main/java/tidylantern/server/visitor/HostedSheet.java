@@ -10,6 +10,8 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.answer.LookSheet;
+import tidylantern.server.answer.SearchAnswers;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.site.Sites;
@@ -35,7 +37,7 @@ class HostedSheet {
 
     /** Where the sheet of a search's page is. */
     static String path(String key) {
-        return HostedPage.path(key) + NAME;
+        return SearchAnswers.hostedPage(key) + NAME;
     }
 
     @GetMapping(path = "/s/{key}" + NAME, produces = LookSheet.TYPE)

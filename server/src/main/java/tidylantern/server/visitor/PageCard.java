@@ -16,9 +16,10 @@ import tidylantern.core.design.card.PicturePart;
 import tidylantern.core.design.card.TitlePart;
 import tidylantern.core.design.card.ValuePart;
 import tidylantern.core.query.MarkedText;
-import tidylantern.server.visitor.SearchAnswers.CardFace;
-import tidylantern.server.visitor.SearchAnswers.HitShape;
-import tidylantern.server.visitor.SearchAnswers.TierFace;
+import tidylantern.server.answer.CardValue;
+import tidylantern.server.answer.SearchAnswers.CardFace;
+import tidylantern.server.answer.SearchAnswers.HitShape;
+import tidylantern.server.answer.SearchAnswers.TierFace;
 
 /**
  * A card as the page without script draws it.

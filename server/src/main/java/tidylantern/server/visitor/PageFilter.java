@@ -7,6 +7,8 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.filter.OnPage;
 import tidylantern.core.design.filter.OnlyControl;
 import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.server.answer.AnswerTexts;
+import tidylantern.server.answer.SearchAnswers;
 
 /**
  * A filter as the hosted page draws it without script.

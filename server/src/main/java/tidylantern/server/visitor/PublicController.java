@@ -17,9 +17,15 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import tidylantern.core.design.SearchDesign;
-import tidylantern.core.design.filter.Filter;
 import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.server.answer.Answering;
+import tidylantern.server.answer.Answering.SearchInLanguage;
+import tidylantern.server.answer.LookSheet;
+import tidylantern.server.answer.SearchAnswers.ListedAddresses;
+import tidylantern.server.answer.SearchAnswers.LiveResults;
+import tidylantern.server.answer.SearchAnswers.Results;
+import tidylantern.server.answer.SearchAnswers.SearchFace;
+import tidylantern.server.answer.SearchAnswers.SpokenTexts;
 import tidylantern.server.design.EarlyLooks;
 import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.platform.Digests;
@@ -27,12 +33,6 @@ import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.PublicHeaders;
 import tidylantern.server.site.Sites;
-import tidylantern.server.visitor.Answering.SearchInLanguage;
-import tidylantern.server.visitor.SearchAnswers.ListedAddresses;
-import tidylantern.server.visitor.SearchAnswers.LiveResults;
-import tidylantern.server.visitor.SearchAnswers.Results;
-import tidylantern.server.visitor.SearchAnswers.SearchFace;
-import tidylantern.server.visitor.SearchAnswers.SpokenTexts;
 
 /**
  * What visitors' browsers ask: read-only, by the search's public key. Some of them meet the draft in place of the live
@@ -66,7 +66,7 @@ class PublicController {
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             HttpServletRequest request) {
         EarlyLooks.Meeting met = meet(key, draft, request);
-        return fresh(met, face(key, met.design(), sites.get(met.site()).address()));
+        return fresh(met, SearchFace.of(key, met.design(), sites.get(met.site()).address()));
     }
 
     @Operation(
@@ -169,24 +169,6 @@ class PublicController {
 
     private static SearchInLanguage asked(EarlyLooks.Meeting met, @Nullable String language) {
         return new SearchInLanguage(met.site(), met.search(), met.design(), language);
-    }
-
-    static SearchFace face(String key, SearchDesign design, String siteAddress) {
-        String address = design.page().address();
-        return new SearchFace(
-                key,
-                design.name(),
-                design.words().fewestLetters(),
-                address == null ? HostedPage.path(key) : Answering.absolute(address, siteAddress),
-                address == null,
-                design.filtersInUse().stream().map(Filter::key).toList(),
-                design.filterPlaces().box().shown()
-                        && design.filtersInUse().stream()
-                                .anyMatch(filter -> filter.shown().box()),
-                design.filterPlaces(),
-                design.page().told().inAddress(),
-                SearchAnswers.BoxFace.of(design.box()),
-                design.live());
     }
 
     /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */

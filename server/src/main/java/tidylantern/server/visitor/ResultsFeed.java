@@ -20,11 +20,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import tidylantern.server.answer.Answering;
+import tidylantern.server.answer.SearchAnswers;
+import tidylantern.server.answer.SearchAnswers.HitShape;
+import tidylantern.server.answer.SearchAnswers.Results;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.site.Sites;
-import tidylantern.server.visitor.SearchAnswers.HitShape;
-import tidylantern.server.visitor.SearchAnswers.Results;
 
 /** A page of results as a feed (Atom, RFC 4287), for readers of feeds and for browsers that take them. */
 @RestController
@@ -47,7 +49,7 @@ class ResultsFeed {
 
     /** Where the results of a query are as a feed. */
     static String path(String key, String query) {
-        return HostedPage.path(key) + NAME + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8);
+        return SearchAnswers.hostedPage(key) + NAME + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8);
     }
 
     @GetMapping(path = "/s/{key}" + NAME, produces = TYPE)

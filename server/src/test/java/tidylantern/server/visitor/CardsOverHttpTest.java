@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.core.design.Sign;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
+import tidylantern.server.answer.Signs;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;

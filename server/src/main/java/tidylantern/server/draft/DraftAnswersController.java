@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import static org.springframework.http.HttpHeaders.ACCEPT_LANGUAGE;
 
@@ -19,31 +19,33 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.core.query.why.Explanation;
+import tidylantern.server.answer.Answering;
+import tidylantern.server.answer.Answering.SearchInLanguage;
+import tidylantern.server.answer.LookSheet;
+import tidylantern.server.answer.SearchAnswers.ListedAddresses;
+import tidylantern.server.answer.SearchAnswers.LiveResults;
+import tidylantern.server.answer.SearchAnswers.Results;
+import tidylantern.server.answer.SearchAnswers.SearchFace;
+import tidylantern.server.answer.SearchAnswers.SpokenTexts;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
-import tidylantern.server.visitor.Answering.SearchInLanguage;
-import tidylantern.server.visitor.SearchAnswers.ListedAddresses;
-import tidylantern.server.visitor.SearchAnswers.LiveResults;
-import tidylantern.server.visitor.SearchAnswers.Results;
-import tidylantern.server.visitor.SearchAnswers.SearchFace;
-import tidylantern.server.visitor.SearchAnswers.SpokenTexts;
 
 /**
  * The same answers as visitors get, for the owner: from the draft, the live version, or any that was published once.
  */
 @RestController
 @RequestMapping("/api/owner/searches/{key}/{which}")
-class OwnerAnswersController {
+class DraftAnswersController {
     private static final Pattern VERSION = Pattern.compile("version-(\\d{1,9})");
 
     private final Searches searches;
     private final Answering answering;
     private final Sites sites;
 
-    OwnerAnswersController(Searches searches, Answering answering, Sites sites) {
+    DraftAnswersController(Searches searches, Answering answering, Sites sites) {
         this.searches = searches;
         this.answering = answering;
         this.sites = sites;
@@ -52,8 +54,7 @@ class OwnerAnswersController {
     @GetMapping("/face")
     ResponseEntity<SearchFace> face(@PathVariable String key, @PathVariable String which) {
         SearchInLanguage asked = asked(key, which, null);
-        return now(PublicController.face(
-                key, asked.design(), sites.get(asked.site()).address()));
+        return now(SearchFace.of(key, asked.design(), sites.get(asked.site()).address()));
     }
 
     @GetMapping(path = "/look.css", produces = LookSheet.TYPE)

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.Arrays;
@@ -20,10 +20,10 @@ import tidylantern.server.text.Texts;
 
 /** What visitors of a draft read in each language, as it comes. */
 @RestController
-class OwnerTextsController {
+class DraftTextsController {
     private final Searches searches;
 
-    OwnerTextsController(Searches searches) {
+    DraftTextsController(Searches searches) {
         this.searches = searches;
     }
 

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import java.time.LocalDate;
 import java.util.List;

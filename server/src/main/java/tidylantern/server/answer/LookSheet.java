@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.answer;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,8 +33,8 @@ import tidylantern.core.design.look.WornLook;
  * holds on what has the class {@code worn} and, for the colours, {@code light}, {@code dark} or {@code visitor} (as
  * their device is set). Each colour can be overruled by the site's own CSS, by {@code --tidy-} and the token's name.
  */
-final class LookSheet {
-    static final String TYPE = "text/css;charset=UTF-8";
+public final class LookSheet {
+    public static final String TYPE = "text/css;charset=UTF-8";
 
     private static final String LIFTED = "0 3px 14px rgb(20 40 50 / 12%)";
 
@@ -43,7 +43,7 @@ final class LookSheet {
     private LookSheet() {}
 
     /** @param site what the search's site wears */
-    static String of(SearchDesign design, Look site) {
+    public static String of(SearchDesign design, Look site) {
         WornLook look = WornLook.of(design.look(), site);
         LookSheet sheet = new LookSheet();
         sheet.rule(".worn", shape(look, design.box().dress()));

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.Instant;
@@ -31,7 +31,7 @@ import tidylantern.server.platform.Refusal;
 /** What the reach of a search comes to: counts of its rules, the items they take, and which searches find an item. */
 @RestController
 @RequestMapping("/api/owner")
-class OwnerReachController {
+class DraftReachController {
     private static final int PER_PAGE = 20;
     private static final int MOST_OFFERED = 12;
 
@@ -39,7 +39,7 @@ class OwnerReachController {
     private final SiteIndexes indexes;
     private final SiteContents contents;
 
-    OwnerReachController(Searches searches, SiteIndexes indexes, SiteContents contents) {
+    DraftReachController(Searches searches, SiteIndexes indexes, SiteContents contents) {
         this.searches = searches;
         this.indexes = indexes;
         this.contents = contents;

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.net.URI;
@@ -34,17 +34,18 @@ import tidylantern.core.design.look.ColourToken;
 import tidylantern.core.design.look.LookType;
 import tidylantern.core.embedding.EmbeddingCheck;
 import tidylantern.core.embedding.PageSeen;
+import tidylantern.server.answer.Signs;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.DraftLinks;
 import tidylantern.server.design.Searches;
+import tidylantern.server.draft.DraftCardsController.DrawnSign;
 import tidylantern.server.insight.SearchPages;
 import tidylantern.server.site.Sites;
 import tidylantern.server.source.OwnPages;
-import tidylantern.server.visitor.OwnerCardsController.DrawnSign;
 
 /** What the places of a draft can be made of: its box, its live results, its page. */
 @RestController
-class OwnerPlacesController {
+class DraftPlacesController {
     private final Searches searches;
     private final SiteContents contents;
     private final DraftLinks draftLinks;
@@ -52,7 +53,7 @@ class OwnerPlacesController {
     private final SearchPages pages;
     private final Sites sites;
 
-    OwnerPlacesController(
+    DraftPlacesController(
             Searches searches,
             SiteContents contents,
             DraftLinks draftLinks,

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.answer;
 
 import java.time.Clock;
 import java.time.LocalDate;
@@ -31,6 +31,12 @@ import tidylantern.core.query.filter.Popularity;
 import tidylantern.core.query.why.Explanation;
 import tidylantern.core.query.words.VisitorQuery;
 import tidylantern.core.query.words.Whereabouts;
+import tidylantern.server.answer.SearchAnswers.HitShape;
+import tidylantern.server.answer.SearchAnswers.LiveGroup;
+import tidylantern.server.answer.SearchAnswers.LiveResults;
+import tidylantern.server.answer.SearchAnswers.OrderShape;
+import tidylantern.server.answer.SearchAnswers.PopularValue;
+import tidylantern.server.answer.SearchAnswers.Results;
 import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
@@ -39,19 +45,13 @@ import tidylantern.server.platform.AnswerPool;
 import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
-import tidylantern.server.visitor.SearchAnswers.HitShape;
-import tidylantern.server.visitor.SearchAnswers.LiveGroup;
-import tidylantern.server.visitor.SearchAnswers.LiveResults;
-import tidylantern.server.visitor.SearchAnswers.OrderShape;
-import tidylantern.server.visitor.SearchAnswers.PopularValue;
-import tidylantern.server.visitor.SearchAnswers.Results;
 
 /**
  * Asks the one engine for live results and pages of results, whoever wants them: visitors, the stage, the page without
  * script.
  */
 @Component
-class Answering {
+public class Answering {
     private final AnswerPool pool;
     private final SiteContents contents;
     private final SiteIndexes indexes;
@@ -83,7 +83,7 @@ class Answering {
      * @param key of the search, by which it is counted what visitors choose
      * @param language that the answer shall speak, as the header Accept-Language names it; null for any
      */
-    record SearchInLanguage(
+    public record SearchInLanguage(
             String site,
             String key,
             SearchDesign design,
@@ -93,7 +93,7 @@ class Answering {
      * @param parameters of the request; those that no filter of the design is called by are passed over
      * @param reasons whether each result tells why it stands where it stands, which is for owners
      */
-    Results results(
+    public Results results(
             SearchInLanguage search, String q, int page, MultiValueMap<String, String> parameters, boolean reasons) {
         String site = search.site();
         SearchDesign design = search.design();
@@ -167,12 +167,12 @@ class Answering {
      * How many values stand on a page: of a branch many, of those with some letters few, since whoever types looks for
      * one.
      */
-    static int valuesOnAPage(String named) {
+    public static int valuesOnAPage(String named) {
         return named.isBlank() ? VALUES_BELOW : VALUES_NAMED;
     }
 
     /** @param below key of a value that is opened; empty to look by letters of the name */
-    List<FilterAnswer.Offered> values(
+    public List<FilterAnswer.Offered> values(
             SearchInLanguage search,
             String q,
             String filter,
@@ -198,12 +198,12 @@ class Answering {
     }
 
     /** What answers of a design say in words. */
-    AnswerTexts texts(SearchInLanguage search) {
+    public AnswerTexts texts(SearchInLanguage search) {
         return AnswerTexts.of(contents.of(search.site()), search.design(), search.language());
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
-    SearchAnswers.ListedAddresses addresses(
+    public SearchAnswers.ListedAddresses addresses(
             SearchInLanguage search, String q, MultiValueMap<String, String> parameters) {
         return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             SiteContent content = contents.of(search.site());
@@ -220,7 +220,7 @@ class Answering {
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
-    LiveResults live(SearchInLanguage search, String q, MultiValueMap<String, String> parameters) {
+    public LiveResults live(SearchInLanguage search, String q, MultiValueMap<String, String> parameters) {
         String site = search.site();
         SearchDesign design = search.design();
         return inTurn(AnswerPool.Kind.LIVE, q, () -> {
@@ -258,7 +258,7 @@ class Answering {
     }
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
-    Explanation explain(
+    public Explanation explain(
             String site,
             SearchDesign design,
             String q,

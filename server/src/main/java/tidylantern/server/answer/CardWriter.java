@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.answer;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -30,7 +30,7 @@ import tidylantern.core.query.MarkedText;
  * Writes what the card of a result says, part by part, in the order in which it is read; a part that has no value is
  * left out.
  */
-final class CardWriter {
+public final class CardWriter {
     private final SiteContent content;
     private final SearchDesign design;
     private final Place place;

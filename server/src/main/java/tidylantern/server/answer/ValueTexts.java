@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.answer;
 
 import com.ibm.icu.number.LocalizedNumberFormatter;
 import com.ibm.icu.number.NumberFormatter;
@@ -30,7 +30,7 @@ import tidylantern.core.query.MarkedText;
  *
  * @param today where the site is; decides which day is the next one
  */
-record ValueTexts(AnswerTexts texts, LocalDate today) {
+public record ValueTexts(AnswerTexts texts, LocalDate today) {
     private static final int MINUTES_OF_HOUR = 60;
     private static final String SIGN = "★";
     private static final String NO_SIGN = "☆";
@@ -45,7 +45,7 @@ record ValueTexts(AnswerTexts texts, LocalDate today) {
     private static final Format.Names LAST_NAMES = new Format.Names(false, false, 3);
 
     /** @return null where there is nothing to tell, such as a no */
-    @Nullable CardValue write(ValuePart part, FieldValue value, Field field, String siteAddress) {
+    public @Nullable CardValue write(ValuePart part, FieldValue value, Field field, String siteAddress) {
         Format format = part.format().fits(field.kind()) ? part.format() : new Format.Usual();
         return switch (value) {
             case FieldValue.Text text -> beside(part, firstLine(text.text()), null);

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.answer;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -15,12 +15,12 @@ import tools.jackson.databind.json.JsonMapper;
  * How signs are drawn: those of {@code signs/signs.json}, each the path of an SVG of 24 by 24. They are of the npm
  * package {@code @mdi/js} 7.4.47 (Pictogrammers, Apache License 2.0).
  */
-final class Signs {
+public final class Signs {
     private static final Map<Sign, String> PATHS = read();
 
     private Signs() {}
 
-    static String pathOf(Sign sign) {
+    public static String pathOf(Sign sign) {
         return Objects.requireNonNull(PATHS.get(sign));
     }
 

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.Arrays;
@@ -39,13 +39,13 @@ import tidylantern.server.platform.Refusal;
 /** What the filters of a draft can be made of, and what they come to beside the items of its site. */
 @RestController
 @RequestMapping("/api/owner")
-class OwnerFiltersController {
+class DraftFiltersController {
     private final Searches searches;
     private final SiteIndexes indexes;
     private final SiteContents contents;
     private final DraftFacts facts;
 
-    OwnerFiltersController(Searches searches, SiteIndexes indexes, SiteContents contents, DraftFacts facts) {
+    DraftFiltersController(Searches searches, SiteIndexes indexes, SiteContents contents, DraftFacts facts) {
         this.searches = searches;
         this.indexes = indexes;
         this.contents = contents;
@@ -128,7 +128,7 @@ class OwnerFiltersController {
         Searches.Draft draft = searches.draft(key);
         // Boxes for words last: they take typing, and few sites need one.
         return indexes.narrowing(draft.site(), draft.design()).stream()
-                .map(OwnerFiltersController::proposal)
+                .map(DraftFiltersController::proposal)
                 .sorted(Comparator.comparing(
                                 (FilterProposal proposal) -> proposal.says().nearlyUnique())
                         .thenComparing(proposal -> proposal.filter().source().control() == OnlyControl.BOX)

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.answer;
 
 import com.ibm.icu.text.NumberFormat;
 import java.time.LocalDate;
@@ -35,7 +35,7 @@ import tidylantern.server.text.Texts;
  * @param own what the design has to say in this language
  * @param unit in which distances are told
  */
-record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, DistanceUnit unit) {
+public record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, DistanceUnit unit) {
     private static final double LEAST = 0.1;
     private static final int FAR = 10;
     private static final int LONGEST_HEADER = 200;
@@ -46,7 +46,7 @@ record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, DistanceUnit un
      * @param asked languages as the header Accept-Language names them; null for none. Of what is searched in several
      *     languages the first by its code counts.
      */
-    static AnswerTexts of(SiteContent content, SearchDesign design, @Nullable String asked) {
+    public static AnswerTexts of(SiteContent content, SearchDesign design, @Nullable String asked) {
         Locale searched = Locale.forLanguageTag(content.language(design.searched()));
         DistanceUnit unit = design.filtersInUse().stream()
                         .map(Filter::source)
@@ -80,7 +80,7 @@ record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, DistanceUnit un
     }
 
     /** That numbers, days and money are written by. */
-    Locale language() {
+    public Locale language() {
         return spoken.formats();
     }
 
@@ -89,19 +89,19 @@ record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, DistanceUnit un
         return own.worded(spoken.texts(), label, usual);
     }
 
-    String say(String key) {
+    public String say(String key) {
         return texts.say(key);
     }
 
-    String say(String key, Map<String, ?> values) {
+    public String say(String key, Map<String, ?> values) {
         return texts.say(key, values, language());
     }
 
-    String count(int results) {
+    public String count(int results) {
         return say("count", Map.of("count", results));
     }
 
-    String number(double number) {
+    public String number(double number) {
         return NumberFormat.getInstance(language()).format(number);
     }
 

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.Clock;
@@ -37,6 +37,9 @@ import tidylantern.core.design.card.ReadyCards;
 import tidylantern.core.design.card.ValuePart;
 import tidylantern.core.query.listing.ItemFilter;
 import tidylantern.core.query.listing.ItemListing;
+import tidylantern.server.answer.AnswerTexts;
+import tidylantern.server.answer.Signs;
+import tidylantern.server.answer.ValueTexts;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
@@ -44,7 +47,7 @@ import tidylantern.server.site.Sites;
 
 /** What the cards of a draft are, and what they can be made of. */
 @RestController
-class OwnerCardsController {
+class DraftCardsController {
     /** So many items are looked at for an example of each field. */
     private static final int LOOKED_AT = 40;
     /** What every card shows by parts of their own. */
@@ -57,7 +60,7 @@ class OwnerCardsController {
     private final Sites sites;
     private final Clock clock;
 
-    OwnerCardsController(Searches searches, SiteIndexes indexes, SiteContents contents, Sites sites, Clock clock) {
+    DraftCardsController(Searches searches, SiteIndexes indexes, SiteContents contents, Sites sites, Clock clock) {
         this.searches = searches;
         this.indexes = indexes;
         this.contents = contents;

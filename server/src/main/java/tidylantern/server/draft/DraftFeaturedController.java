@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.Clock;
@@ -35,7 +35,7 @@ import tidylantern.server.trial.Trials;
 /** What the featured tiers and pins of a draft come to today. */
 @RestController
 @RequestMapping("/api/owner/searches/{key}/draft")
-class OwnerFeaturedController {
+class DraftFeaturedController {
     private static final int MOST_QUERIES = 100;
     private static final int MOST_FREQUENT = 30;
 
@@ -49,7 +49,7 @@ class OwnerFeaturedController {
     private final DraftFacts facts;
     private final Clock clock;
 
-    OwnerFeaturedController(
+    DraftFeaturedController(
             Searches searches,
             SiteIndexes indexes,
             CompiledSearches compiled,

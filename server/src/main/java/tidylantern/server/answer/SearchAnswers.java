@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.answer;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -39,7 +39,7 @@ import tidylantern.core.query.help.WithoutOne;
 import tidylantern.core.query.order.Standing;
 
 /** The shapes in which answers go out. */
-final class SearchAnswers {
+public final class SearchAnswers {
     private SearchAnswers() {}
 
     /**
@@ -52,7 +52,7 @@ final class SearchAnswers {
      * @param tags what stands below its picture where that opens large
      * @param standing why it stands where it stands; null in what visitors get
      */
-    record HitShape(
+    public record HitShape(
             ItemId id,
             CollectionKey collection,
             @Nullable String url,
@@ -69,7 +69,7 @@ final class SearchAnswers {
      *
      * @param disclosure what they read because it is paid for; null where it is not
      */
-    record TierFace(String key, @Nullable String disclosure, TierLooks looks) {
+    public record TierFace(String key, @Nullable String disclosure, TierLooks looks) {
         static List<TierFace> of(SearchDesign design, AnswerTexts texts) {
             return design.tiersByRank().stream()
                     .map(tier -> new TierFace(
@@ -89,13 +89,13 @@ final class SearchAnswers {
      * @param place that it was made for; where that is another one, the card is fitted to where it is drawn
      * @param frame the class by which the search's look draws what is around its parts; null where that is the look's
      */
-    record CardFace(
+    public record CardFace(
             List<CollectionKey> collections,
             Place place,
             PartGroup body,
             @Nullable String frame) {
         /** For the collections among the results; one card where they share one. */
-        static List<CardFace> of(SearchDesign design, Place place, List<Hit> hits) {
+        public static List<CardFace> of(SearchDesign design, Place place, List<Hit> hits) {
             Map<Card, List<CollectionKey>> cards = new LinkedHashMap<>();
             hits.stream().map(hit -> hit.ref().collection()).distinct().forEach(collection -> cards.computeIfAbsent(
                             design.card(place, collection), card -> new ArrayList<>())
@@ -105,7 +105,7 @@ final class SearchAnswers {
                     .toList();
         }
 
-        static CardFace of(Card card, List<CollectionKey> collections) {
+        public static CardFace of(Card card, List<CollectionKey> collections) {
             return new CardFace(collections, card.place(), card.body(), LookSheet.frameOf(card));
         }
     }
@@ -115,7 +115,7 @@ final class SearchAnswers {
      *
      * @param key its name in the address; empty for the one that holds by itself
      */
-    record OrderShape(String key, String label, boolean selected) {}
+    public record OrderShape(String key, String label, boolean selected) {}
 
     /**
      * @param tookMicros how long the reckoning took, in microseconds
@@ -132,7 +132,7 @@ final class SearchAnswers {
      * @param cards what stands on the cards of the results
      * @param newestFirst whether the starting list begins with what was published last
      */
-    record Results(
+    public record Results(
             String query,
             boolean startingList,
             int total,
@@ -177,7 +177,7 @@ final class SearchAnswers {
      * @param searchFrom from how many values on a list is searched by name
      * @param headings whether values stand under headings
      */
-    record FilterShape(
+    public record FilterShape(
             String key,
             String label,
             String help,
@@ -199,7 +199,7 @@ final class SearchAnswers {
             ShownIn shown,
             int searchFrom,
             boolean headings) {
-        static FilterShape of(FilterAnswer answer, boolean offers, AnswerTexts texts, String siteAddress) {
+        public static FilterShape of(FilterAnswer answer, boolean offers, AnswerTexts texts, String siteAddress) {
             Filter filter = answer.filter();
             FilterSource source = filter.source();
             return new FilterShape(
@@ -241,7 +241,7 @@ final class SearchAnswers {
      * @param box beside the search box
      * @param home in the form that stands alone
      */
-    record ShownIn(OnPage page, boolean box, boolean home) {}
+    public record ShownIn(OnPage page, boolean box, boolean home) {}
 
     /** Of a joint filter the headings are the labels of its parts. */
     private static List<FilterAnswer.Offered> underWordedHeadings(
@@ -281,7 +281,7 @@ final class SearchAnswers {
      * @param startLabel of the category that it is of; empty for others
      * @param inAddress whether the address tells what is shown
      */
-    record ListFace(
+    public record ListFace(
             Layout layout,
             ResultsPage.Paging paging,
             ResultsPage.Shows shows,
@@ -289,7 +289,7 @@ final class SearchAnswers {
             StartingList.With start,
             String startLabel,
             boolean inAddress) {
-        static ListFace of(ResultsPage page, Answer answer) {
+        public static ListFace of(ResultsPage page, Answer answer) {
             return new ListFace(
                     page.layout(),
                     page.paging(),
@@ -307,20 +307,20 @@ final class SearchAnswers {
      * @param filter the key of the filter it is set in
      * @param count how many items in reach have it
      */
-    record PopularValue(String filter, String value, String label, int count) {}
+    public record PopularValue(String filter, String value, String label, int count) {}
 
     /**
      * What an item stands under, as a link that narrows.
      *
      * @param value as the filter of tags has it in addresses
      */
-    record Tag(String value, String label) {}
+    public record Tag(String value, String label) {}
 
     /**
      * @param collection null where results of all stand in one list
      * @param label empty for such a list
      */
-    record LiveGroup(@Nullable CollectionKey collection, String label, int total, List<HitShape> hits) {}
+    public record LiveGroup(@Nullable CollectionKey collection, String label, int total, List<HitShape> hits) {}
 
     /**
      * @param completions whole queries in which the word at hand is completed; each finds something
@@ -328,7 +328,7 @@ final class SearchAnswers {
      * @param tiers of featured listings, the highest first
      * @param cards what stands on the cards of the results
      */
-    record LiveResults(
+    public record LiveResults(
             String query,
             boolean startingList,
             int total,
@@ -346,7 +346,7 @@ final class SearchAnswers {
      * @param whole whether nothing is typed and nothing set
      * @param addresses of at most 5,000 of them, absolute; of those that have one
      */
-    record ListedAddresses(int total, boolean whole, List<String> addresses) {}
+    public record ListedAddresses(int total, boolean whole, List<String> addresses) {}
 
     /**
      * What visitors read around the results.
@@ -355,8 +355,8 @@ final class SearchAnswers {
      * @param texts of each its forms by plural categories of the language; one that goes by no number has just
      *     {@code other}
      */
-    record SpokenTexts(String language, Map<String, Map<String, String>> texts) {
-        static SpokenTexts of(AnswerTexts texts) {
+    public record SpokenTexts(String language, Map<String, Map<String, String>> texts) {
+        public static SpokenTexts of(AnswerTexts texts) {
             return new SpokenTexts(
                     texts.language().toLanguageTag(), texts.texts().all());
         }
@@ -374,7 +374,7 @@ final class SearchAnswers {
      * @param box what visitors type into
      * @param live what appears at the box while they type
      */
-    record SearchFace(
+    public record SearchFace(
             String key,
             String name,
             int fewestLetters,
@@ -385,7 +385,32 @@ final class SearchAnswers {
             FilterPlaces filterPlaces,
             boolean inAddress,
             BoxFace box,
-            LiveList live) {}
+            LiveList live) {
+        /** @param siteAddress from which the address of a results page may start */
+        public static SearchFace of(String key, SearchDesign design, String siteAddress) {
+            String address = design.page().address();
+            List<Filter> filters = design.filtersInUse();
+            return new SearchFace(
+                    key,
+                    design.name(),
+                    design.words().fewestLetters(),
+                    address == null ? SearchAnswers.hostedPage(key) : Answering.absolute(address, siteAddress),
+                    address == null,
+                    filters.stream().map(Filter::key).toList(),
+                    design.filterPlaces().box().shown()
+                            && filters.stream()
+                                    .anyMatch(filter -> filter.shown().box()),
+                    design.filterPlaces(),
+                    design.page().told().inAddress(),
+                    BoxFace.of(design.box()),
+                    design.live());
+        }
+    }
+
+    /** The path of the results page that is hosted here. */
+    public static String hostedPage(String key) {
+        return "/s/" + key;
+    }
 
     /**
      * The box that visitors type into.
@@ -395,9 +420,9 @@ final class SearchAnswers {
      * @param narrowUpTo the width of the page up to which it counts as narrow, in px
      * @param chooses whether a collection or a category can be chosen in it; by the filter of the key {@code in}
      */
-    record BoxFace(
+    public record BoxFace(
             ArrangementFace wide, ArrangementFace narrow, int narrowUpTo, boolean chooses, SearchBox.Leads leads) {
-        static BoxFace of(SearchBox box) {
+        public static BoxFace of(SearchBox box) {
             return new BoxFace(
                     ArrangementFace.of(box.wide()),
                     ArrangementFace.of(Objects.requireNonNullElse(box.narrow(), box.wide())),
@@ -408,7 +433,7 @@ final class SearchAnswers {
     }
 
     /** @param sign on the button: the path of an SVG of 24 by 24 */
-    record ArrangementFace(
+    public record ArrangementFace(
             Opening opening,
             boolean heading,
             boolean label,
@@ -418,7 +443,7 @@ final class SearchAnswers {
             String sign,
             int signSize,
             BoxArrangement.Clear clear) {
-        static ArrangementFace of(BoxArrangement box) {
+        public static ArrangementFace of(BoxArrangement box) {
             BoxButton button = box.button();
             return new ArrangementFace(
                     box.opening(),

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.Arrays;
@@ -32,12 +32,12 @@ import tidylantern.server.source.PageStyles;
 
 /** What a site and its searches wear, and what they could. */
 @RestController
-class OwnerLooksController {
+class DraftLooksController {
     private final Searches searches;
     private final Sites sites;
     private final PageStyles styles;
 
-    OwnerLooksController(Searches searches, Sites sites, PageStyles styles) {
+    DraftLooksController(Searches searches, Sites sites, PageStyles styles) {
         this.searches = searches;
         this.sites = sites;
         this.styles = styles;

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.EnumMap;
@@ -18,21 +18,22 @@ import tidylantern.core.design.card.Card;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.results.Arranged;
 import tidylantern.core.design.results.ResultsPage;
+import tidylantern.server.answer.Answering;
+import tidylantern.server.answer.Answering.SearchInLanguage;
+import tidylantern.server.answer.SearchAnswers.CardFace;
+import tidylantern.server.answer.SearchAnswers.HitShape;
+import tidylantern.server.answer.SearchAnswers.Results;
+import tidylantern.server.answer.SearchAnswers.TierFace;
 import tidylantern.server.design.Searches;
 import tidylantern.server.platform.PageNumber;
-import tidylantern.server.visitor.Answering.SearchInLanguage;
-import tidylantern.server.visitor.SearchAnswers.CardFace;
-import tidylantern.server.visitor.SearchAnswers.HitShape;
-import tidylantern.server.visitor.SearchAnswers.Results;
-import tidylantern.server.visitor.SearchAnswers.TierFace;
 
 /** One item as the cards of a draft show it, in every place: what owners look at while they compose a card. */
 @RestController
-class OwnerSpecimenController {
+class DraftSpecimenController {
     private final Searches searches;
     private final Answering answering;
 
-    OwnerSpecimenController(Searches searches, Answering answering) {
+    DraftSpecimenController(Searches searches, Answering answering) {
         this.searches = searches;
         this.answering = answering;
     }

@@ -1,4 +1,4 @@
-package tidylantern.server.visitor;
+package tidylantern.server.answer;
 
 import java.util.List;
 import java.util.Locale;
@@ -14,13 +14,13 @@ import tidylantern.core.query.MarkedText;
  * @param value the same for the page, where it needs one: an address, a day, a number, a distance in kilometres; else
  *     null
  */
-record CardValue(
+public record CardValue(
         String key,
         As as,
         List<MarkedText.Run> text,
         @Nullable String value) {
     /** What a renderer makes of it. */
-    enum As {
+    public enum As {
         TEXT,
         /** {@code value} is where it leads. */
         LINK,
@@ -51,7 +51,7 @@ record CardValue(
     }
 
     /** All that is seen of it in one line, without marks. */
-    String seen() {
+    public String seen() {
         if (as == As.SIGNS && value != null) {
             return value;
         }
