@@ -73,7 +73,7 @@ final class OrderBench {
 
     private static SearchDesign ordered(SearchDesign design, OrderKey.By... by) {
         List<OrderKey> keys = Stream.of(by).map(OrderKey::of).toList();
-        return design.withOrder(new ResultOrder(keys, keys, null, null));
+        return design.withOrder(new ResultOrder(keys, keys, List.of(), ""));
     }
 
     private static void tiers() throws Exception {

@@ -11,14 +11,11 @@ import java.util.Objects;
  * @param seeAlso whether other queries are offered under the results
  * @param owners what the owner offers beside some queries, before what is found by itself
  */
-public record Help(Boolean completions, Boolean didYouMean, Boolean seeAlso, List<SeeAlso> owners) {
+public record Help(boolean completions, boolean didYouMean, boolean seeAlso, List<SeeAlso> owners) {
     public static final int MOST_SEE_ALSO = 1_000;
 
     public Help {
-        completions = Objects.requireNonNullElse(completions, true);
-        didYouMean = Objects.requireNonNullElse(didYouMean, true);
-        seeAlso = Objects.requireNonNullElse(seeAlso, true);
-        owners = List.copyOf(Objects.requireNonNullElse(owners, List.of()));
+        owners = List.copyOf(owners);
         DesignFault.unless(
                 owners.size() <= MOST_SEE_ALSO,
                 "owners",
@@ -33,10 +30,8 @@ public record Help(Boolean completions, Boolean didYouMean, Boolean seeAlso, Lis
                 "the query");
     }
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static Help usual() {
-        return new Help(null, null, null, null);
+        return new Help(true, true, true, List.of());
     }
 
     /**

@@ -1,7 +1,6 @@
 package tidylantern.core.design;
 
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -19,11 +18,9 @@ import tidylantern.core.content.FieldKind;
 public record OrderKey(
         By by,
         @Nullable FieldKey field,
-        Boolean down,
+        boolean down,
         @Nullable OrderKey without) {
     public OrderKey {
-        DesignFault.unless(by != null, "by", "say what results are ordered by");
-        down = Objects.requireNonNullElse(down, false);
         DesignFault.unless(
                 field != null || (by != By.NUMBER && by != By.NEXT_DAY),
                 "field",
@@ -42,16 +39,12 @@ public record OrderKey(
                 "where there is no place, another distance is unknown too");
     }
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static OrderKey of(By by) {
-        return new OrderKey(by, null, null, null);
+        return new OrderKey(by, null, false, null);
     }
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static OrderKey of(By by, FieldKey field) {
-        return new OrderKey(by, field, null, null);
+        return new OrderKey(by, field, false, null);
     }
 
     /** Whether a field of this kind can be ordered by so. */

@@ -2,7 +2,6 @@ package tidylantern.core.design;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.ItemRef;
@@ -25,7 +24,7 @@ public record Pin(
     public static final int MOST_ITEMS = 50;
 
     public Pin {
-        queries = Objects.requireNonNullElse(queries, List.<String>of()).stream()
+        queries = queries.stream()
                 .map(String::strip)
                 .filter(query -> !query.isEmpty())
                 .distinct()
@@ -41,8 +40,8 @@ public record Pin(
                                 query.length() <= 200 && query.codePoints().anyMatch(Character::isLetterOrDigit)),
                 "queries",
                 "a query of a pin has letters or digits, and 200 characters at most");
-        put = List.copyOf(Objects.requireNonNullElse(put, List.<Put>of()));
-        takeOut = List.copyOf(Objects.requireNonNullElse(takeOut, List.<ItemRef>of()));
+        put = List.copyOf(put);
+        takeOut = List.copyOf(takeOut);
         DesignFault.unless(
                 put.size() <= MOST_ITEMS && takeOut.size() <= MOST_ITEMS,
                 "put",

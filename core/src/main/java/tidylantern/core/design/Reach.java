@@ -13,7 +13,7 @@ import tidylantern.core.content.CollectionKey;
  */
 public record Reach(List<Searched> collections) {
     public Reach {
-        collections = collections == null ? List.of() : List.copyOf(collections);
+        collections = List.copyOf(collections);
         DesignFault.ifTwice(collections.stream().map(Searched::collection).toList(), "collections", "the collection");
     }
 
@@ -34,9 +34,8 @@ public record Reach(List<Searched> collections) {
         public static final int MOST_RULES = 500;
 
         public Searched {
-            DesignFault.unless(collection != null, "collection", "name the collection that is searched");
-            only = List.copyOf(Objects.requireNonNullElse(only, List.of()));
-            leaveOut = List.copyOf(Objects.requireNonNullElse(leaveOut, List.of()));
+            only = List.copyOf(only);
+            leaveOut = List.copyOf(leaveOut);
             DesignFault.unless(
                     only.size() <= MOST_RULES,
                     "only",

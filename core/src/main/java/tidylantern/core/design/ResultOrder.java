@@ -1,9 +1,7 @@
 package tidylantern.core.design;
 
 import java.util.List;
-import java.util.Objects;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * In which order results stand. Ties go to the next key, the last tie to the item's id, so that pages never repeat or
@@ -16,11 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param mostFeatured how much of a first page may be featured before the owner is warned, in per cent, 0 to 100
  */
 public record ResultOrder(
-        List<OrderKey> withWords,
-        List<OrderKey> withoutWords,
-        List<Choice> choices,
-        String label,
-        Integer mostFeatured) {
+        List<OrderKey> withWords, List<OrderKey> withoutWords, List<Choice> choices, String label, int mostFeatured) {
     public static final int USUAL_MOST_FEATURED = 40;
 
     public static final int MOST_KEYS = 8;
@@ -29,7 +23,7 @@ public record ResultOrder(
     public ResultOrder {
         withWords = keys(withWords, "withWords", OrderKey.of(OrderKey.By.RELEVANCE));
         withoutWords = keys(withoutWords, "withoutWords", OrderKey.of(OrderKey.By.NEWEST));
-        choices = List.copyOf(Objects.requireNonNullElse(choices, List.<Choice>of()));
+        choices = List.copyOf(choices);
         DesignFault.unless(
                 choices.size() <= MOST_CHOICES,
                 "choices",
@@ -37,10 +31,9 @@ public record ResultOrder(
                 choices.size(),
                 MOST_CHOICES);
         DesignFault.ifTwice(choices.stream().map(Choice::key).toList(), "choices", "the key");
-        label = Objects.requireNonNullElse(label, "").strip();
+        label = label.strip();
         DesignFault.unless(
                 label.length() <= 40, "label", "\"%s\" is too long for a choice; 40 characters are the most", label);
-        mostFeatured = Objects.requireNonNullElse(mostFeatured, USUAL_MOST_FEATURED);
         DesignFault.unless(
                 mostFeatured >= 0 && mostFeatured <= 100,
                 "mostFeatured",
@@ -49,25 +42,20 @@ public record ResultOrder(
     }
 
     /** With the usual warning of too much that is featured. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
-    public ResultOrder(
-            @Nullable List<OrderKey> withWords,
-            @Nullable List<OrderKey> withoutWords,
-            @Nullable List<Choice> choices,
-            @Nullable String label) {
-        this(withWords, withoutWords, choices, label, null);
+    public ResultOrder(List<OrderKey> withWords, List<OrderKey> withoutWords, List<Choice> choices, String label) {
+        this(withWords, withoutWords, choices, label, USUAL_MOST_FEATURED);
     }
 
-    private static List<OrderKey> keys(@Nullable List<OrderKey> keys, String part, OrderKey usual) {
-        List<OrderKey> named = keys == null || keys.isEmpty() ? List.of(usual) : List.copyOf(keys);
+    private static List<OrderKey> keys(List<OrderKey> keys, String part, OrderKey usual) {
+        List<OrderKey> named = keys.isEmpty() ? List.of(usual) : List.copyOf(keys);
         DesignFault.unless(
                 named.size() <= MOST_KEYS, part, "%d keys are too many; %d are the most", named.size(), MOST_KEYS);
         return named;
     }
 
-    static ResultOrder usual() {
-        return new ResultOrder(null, null, null, null);
+    /** The best first where something is asked for, else the newest. */
+    public static ResultOrder usual() {
+        return new ResultOrder(List.of(), List.of(), List.of(), "");
     }
 
     /** The keys that hold for a query. */
@@ -102,19 +90,18 @@ public record ResultOrder(
      */
     public record Choice(String key, String label, List<OrderKey> by) {
         public Choice {
-            key = Objects.requireNonNullElse(key, "");
             DesignFault.unless(
                     key.matches("[a-z0-9][a-z0-9-]{0,39}"),
                     "key",
                     "\"%s\" cannot stand in an address as the name of an order; use small letters, digits and hyphens, 1 to 40",
                     key);
-            label = Objects.requireNonNullElse(label, "").strip();
+            label = label.strip();
             DesignFault.unless(
                     !label.isEmpty() && label.length() <= 40,
                     "label",
                     "the order \"%s\" needs a label of 1 to 40 characters",
                     key);
-            by = List.copyOf(Objects.requireNonNullElse(by, List.<OrderKey>of()));
+            by = List.copyOf(by);
             DesignFault.unless(
                     !by.isEmpty() && by.size() <= MOST_KEYS,
                     "by",

@@ -63,8 +63,6 @@ public record SearchDesign(
     public static final int MOST_PINS = 500;
     public static final int MOST_CARDS = 100;
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public SearchDesign {
         DesignFault.unless(
                 version == CURRENT_VERSION,
@@ -72,13 +70,10 @@ public record SearchDesign(
                 "version %d is not one this product reads; %d is",
                 version,
                 CURRENT_VERSION);
-        name = Objects.requireNonNullElse(name, "").strip();
+        name = name.strip();
         DesignFault.unless(
                 !name.isEmpty() && name.length() <= 80, "name", "a search needs a name of 1 to 80 characters");
-        reach = Objects.requireNonNullElseGet(reach, () -> new Reach(List.of()));
-        words = Objects.requireNonNullElseGet(words, Words::standard);
-        filters = List.copyOf(Objects.requireNonNullElse(filters, List.of()));
-        filterPlaces = Objects.requireNonNullElseGet(filterPlaces, FilterPlaces::usual);
+        filters = List.copyOf(filters);
         List<String> keys =
                 filters.stream().flatMap(Filter::withParts).map(Filter::key).toList();
         DesignFault.unless(
@@ -97,8 +92,7 @@ public record SearchDesign(
                     after);
         }
         DesignFault.ifTwice(keys, "filters", "the key");
-        order = Objects.requireNonNullElseGet(order, ResultOrder::usual);
-        tiers = List.copyOf(Objects.requireNonNullElse(tiers, List.<Tier>of()));
+        tiers = List.copyOf(tiers);
         DesignFault.unless(
                 tiers.size() <= MOST_TIERS,
                 "tiers",
@@ -106,19 +100,16 @@ public record SearchDesign(
                 tiers.size(),
                 MOST_TIERS);
         DesignFault.ifTwice(tiers.stream().map(Tier::key).toList(), "tiers", "the key");
-        pins = List.copyOf(Objects.requireNonNullElse(pins, List.<Pin>of()));
+        pins = List.copyOf(pins);
         DesignFault.unless(
                 pins.size() <= MOST_PINS, "pins", "%d pins are too many; %d are the most", pins.size(), MOST_PINS);
-        box = Objects.requireNonNullElseGet(box, SearchBox::usual);
         Chooser chooser = box.chooser();
         DesignFault.unless(
                 chooser == null || !keys.contains(Chooser.KEY),
                 "box.chooser",
                 "a filter is called \"%s\" in addresses, and so is what is chosen in the box; call the filter otherwise",
                 Chooser.KEY);
-        live = Objects.requireNonNullElseGet(live, LiveList::usual);
-        page = Objects.requireNonNullElseGet(page, ResultsPage::usual);
-        cards = List.copyOf(Objects.requireNonNullElse(cards, List.<Card>of()));
+        cards = List.copyOf(cards);
         DesignFault.unless(
                 cards.size() <= MOST_CARDS,
                 "cards",
@@ -126,16 +117,12 @@ public record SearchDesign(
                 cards.size(),
                 MOST_CARDS);
         DesignFault.ifTwice(cards.stream().map(Card::key).toList(), "cards", "the card for");
-        look = Objects.requireNonNullElseGet(look, Look::asBelow);
-        texts = Objects.requireNonNullElseGet(texts, VisitorTexts::asTheyCome);
     }
 
     /**
      * A first design for a site: every collection searched, titles before summaries before texts, and what names an
      * item well (codes, keywords, the categories it stands in) counting too.
      */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static SearchDesign firstFor(String name, SiteContent content) {
         Reach reach = new Reach(content.collections().stream()
                 .map(c -> Reach.Searched.all(c.key()))
@@ -146,11 +133,16 @@ public record SearchDesign(
                 .map(field -> new FieldWeight(field.key(), firstWeight(field.key(), field.kind())))
                 .distinct()
                 .toList();
+        return usual(name).withReach(reach).withWords(Words.standard().withWeights(weights));
+    }
+
+    /** One that searches nothing yet, with everything as usual. */
+    public static SearchDesign usual(String name) {
         return new SearchDesign(
                 CURRENT_VERSION,
                 name,
-                reach,
-                Words.standard().withWeights(weights),
+                new Reach(List.of()),
+                Words.standard(),
                 List.of(),
                 FilterPlaces.usual(),
                 ResultOrder.usual(),

@@ -2,7 +2,6 @@ package tidylantern.core.design;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.CollectionKey;
 
@@ -30,13 +29,12 @@ public record Tier(
     public static final int MOST_HOLDERS = 50;
 
     public Tier {
-        key = Objects.requireNonNullElse(key, "");
         DesignFault.unless(
                 key.matches("[a-z0-9][a-z0-9-]{0,39}"),
                 "key",
                 "\"%s\" cannot be a tier's key; use small letters, digits and hyphens, 1 to 40",
                 key);
-        name = Objects.requireNonNullElse(name, "").strip();
+        name = name.strip();
         DesignFault.unless(
                 !name.isEmpty() && name.length() <= 40,
                 "name",
@@ -48,7 +46,7 @@ public record Tier(
                 "rank %s of \"%s\" is none; choose 1 to 1000, 1 for the highest",
                 rank,
                 name);
-        holders = List.copyOf(Objects.requireNonNullElse(holders, List.<Holders>of()));
+        holders = List.copyOf(holders);
         DesignFault.unless(
                 holders.size() <= MOST_HOLDERS,
                 "holders",
@@ -62,7 +60,6 @@ public record Tier(
                 "disclosure",
                 "what visitors read of \"%s\" being paid for is too long; 60 characters are the most",
                 name);
-        looks = Objects.requireNonNullElseGet(looks, TierLooks::plain);
     }
 
     /**
@@ -93,6 +90,11 @@ public record Tier(
     public record Lift(@Nullable Integer most, @Nullable Integer mostLive, Turns turns) {
         public static final int MOST = 100;
 
+        /** All there are, in no turn. */
+        public static Lift usual() {
+            return new Lift(null, null, Turns.NONE);
+        }
+
         public Lift {
             DesignFault.unless(
                     most == null || (most >= 1 && most <= MOST),
@@ -106,7 +108,6 @@ public record Tier(
                     "%s lifted items are not possible; choose 0 to %d",
                     mostLive,
                     MOST);
-            turns = Objects.requireNonNullElse(turns, Turns.NONE);
         }
 
         /** How many it lifts at most; null for all. */

@@ -24,6 +24,8 @@ public record TierLooks(
     /** The colour of lamps, dark enough for text on white. */
     static final String LAMP = "#8a5200";
 
+    private static final String WHITE = "#ffffff";
+
     public TierLooks {
         ground = colour(ground, "ground");
         DesignFault.unless(
@@ -32,7 +34,6 @@ public record TierLooks(
                 "corners of %s px are none; choose 0 to %d",
                 corners,
                 ROUNDEST);
-        edge = Objects.requireNonNullElse(edge, Edge.NONE);
         edgeColor = Objects.requireNonNullElse(colour(edgeColor, "edgeColor"), LAMP);
     }
 
@@ -42,10 +43,8 @@ public record TierLooks(
     }
 
     /** As all cards look, with a ribbon in the colour of lamps. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static TierLooks ribbon(String text) {
-        return new TierLooks(null, null, Edge.NONE, LAMP, new Ribbon(text, null, null, null, null));
+        return new TierLooks(null, null, Edge.NONE, LAMP, new Ribbon(text, WHITE, LAMP, Size.USUAL, Side.END));
     }
 
     private static @Nullable String colour(@Nullable String written, String key) {
@@ -100,7 +99,7 @@ public record TierLooks(
         public static final int LONGEST = 60;
 
         public Ribbon {
-            text = Objects.requireNonNullElse(text, "").strip();
+            text = text.strip();
             DesignFault.unless(!text.isEmpty(), "text", "a ribbon needs a text; switch it off to have none");
             DesignFault.unless(
                     text.length() <= LONGEST,
@@ -109,10 +108,8 @@ public record TierLooks(
                     text.length(),
                     LONGEST);
             DesignFault.unless(text.chars().noneMatch(Character::isISOControl), "text", "a ribbon's text is one line");
-            color = Objects.requireNonNullElse(colour(color, "color"), "#ffffff");
+            color = Objects.requireNonNullElse(colour(color, "color"), WHITE);
             ground = Objects.requireNonNullElse(colour(ground, "ground"), LAMP);
-            size = Objects.requireNonNullElse(size, Size.USUAL);
-            side = Objects.requireNonNullElse(side, Side.END);
         }
     }
 }

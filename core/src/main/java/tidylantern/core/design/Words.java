@@ -2,7 +2,6 @@ package tidylantern.core.design;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
@@ -25,33 +24,25 @@ public record Words(
         WordsNeeded needed,
         PartOfWord partOfWord,
         Typos typos,
-        Boolean stemming,
-        Integer fewestLetters,
+        boolean stemming,
+        int fewestLetters,
         Excerpt excerpt,
         List<Synonym> synonyms,
         List<String> stopWords,
-        Boolean operators,
+        boolean operators,
         Help help) {
     public static final int MOST_SYNONYMS = 50_000;
     public static final int MOST_STOP_WORDS = 5_000;
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public Words {
-        weights = weights == null ? List.of() : List.copyOf(weights);
+        weights = List.copyOf(weights);
         DesignFault.ifTwice(weights.stream().map(FieldWeight::field).toList(), "weights", "the field");
-        needed = Objects.requireNonNullElse(needed, WordsNeeded.ALL);
-        partOfWord = Objects.requireNonNullElse(partOfWord, PartOfWord.START);
-        typos = Objects.requireNonNullElseGet(typos, () -> new Typos(null, null));
-        stemming = Objects.requireNonNullElse(stemming, true);
-        fewestLetters = Objects.requireNonNullElse(fewestLetters, 2);
         DesignFault.unless(
                 fewestLetters >= 1 && fewestLetters <= 5,
                 "fewestLetters",
                 "%d fewest letters are not possible; choose 1 to 5",
                 fewestLetters);
-        excerpt = Objects.requireNonNullElseGet(excerpt, () -> new Excerpt(null, null));
-        synonyms = List.copyOf(Objects.requireNonNullElse(synonyms, List.of()));
+        synonyms = List.copyOf(synonyms);
         DesignFault.unless(
                 synonyms.size() <= MOST_SYNONYMS,
                 "synonyms",
@@ -59,7 +50,7 @@ public record Words(
                 synonyms.size(),
                 MOST_SYNONYMS);
         DesignFault.ifTwice(synonyms, "synonyms", "the entry");
-        stopWords = Objects.requireNonNullElse(stopWords, List.<String>of()).stream()
+        stopWords = stopWords.stream()
                 .map(String::strip)
                 .filter(word -> !word.isEmpty())
                 .distinct()
@@ -77,21 +68,17 @@ public record Words(
                     "\"%s\" is no single word; stop words are words of one piece",
                     word);
         }
-        operators = Objects.requireNonNullElse(operators, false);
-        help = Objects.requireNonNullElseGet(help, Help::usual);
     }
 
     /** Without synonyms, stop words and operators, with the usual help. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public Words(
             List<FieldWeight> weights,
             WordsNeeded needed,
             PartOfWord partOfWord,
             Typos typos,
-            Boolean stemming,
-            Integer fewestLetters,
-            @Nullable Excerpt excerpt) {
+            boolean stemming,
+            int fewestLetters,
+            Excerpt excerpt) {
         this(
                 weights,
                 needed,
@@ -106,8 +93,6 @@ public record Words(
                 Help.usual());
     }
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static Words standard() {
         return new Words(
                 List.of(
@@ -116,10 +101,10 @@ public record Words(
                         new FieldWeight(FieldKey.BODY, 1)),
                 WordsNeeded.ALL,
                 PartOfWord.START,
-                new Typos(null, null),
+                new Typos(true, true),
                 true,
                 2,
-                new Excerpt(null, null));
+                new Excerpt(null, 6));
     }
 
     public Words withWeights(List<FieldWeight> changed) {
@@ -174,12 +159,12 @@ public record Words(
         private WordsNeeded needed;
         private PartOfWord partOfWord;
         private Typos typos;
-        private Boolean stemming;
-        private Integer fewestLetters;
+        private boolean stemming;
+        private int fewestLetters;
         private Excerpt excerpt;
         private List<Synonym> synonyms;
         private List<String> stopWords;
-        private Boolean operators;
+        private boolean operators;
         private Help help;
 
         Parts(Words of) {
@@ -261,11 +246,7 @@ public record Words(
      * @param allowed whether slips of the keyboard are forgiven, as {@link #editsIn} says
      * @param firstLetterFixed whether the first letter must be right all the same
      */
-    public record Typos(Boolean allowed, Boolean firstLetterFixed) {
-        public Typos {
-            allowed = Objects.requireNonNullElse(allowed, true);
-            firstLetterFixed = Objects.requireNonNullElse(firstLetterFixed, true);
-        }
+    public record Typos(boolean allowed, boolean firstLetterFixed) {
 
         /**
          * How many edits a word may be off: none up to 3 letters, one in 4 to 7, two from 8 on; none with a digit in
@@ -284,11 +265,8 @@ public record Words(
      * @param words how many words an excerpt holds, 5 to 100; null for as many as its card has lines for
      * @param wordsBefore how many of them stand before the first match, 0 to 50
      */
-    public record Excerpt(@Nullable Integer words, Integer wordsBefore) {
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
+    public record Excerpt(@Nullable Integer words, int wordsBefore) {
         public Excerpt {
-            wordsBefore = Objects.requireNonNullElse(wordsBefore, 6);
             DesignFault.unless(
                     words == null || (words >= 5 && words <= 100),
                     "words",

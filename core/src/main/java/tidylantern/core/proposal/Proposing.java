@@ -287,7 +287,7 @@ final class Proposing {
                 first.why(),
                 // What it is called has to fit the order with words, too: its usual name does.
                 now -> now.withOrder(
-                        new ResultOrder(null, first.by(), now.order().choices(), null)));
+                        new ResultOrder(List.of(), first.by(), now.order().choices(), "")));
         List<ResultOrder.Choice> choices = proposed.choices();
         if (!choices.isEmpty()) {
             part(

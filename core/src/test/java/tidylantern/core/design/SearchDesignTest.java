@@ -198,19 +198,36 @@ class SearchDesignTest {
                 .asString()
                 .contains("no searched collection has");
         LiveList.Asking early = new LiveList.Asking(1, 120, false);
-        LiveList live = new LiveList(null, null, early, null, 4, 4, null, null, null);
+        LiveList live = new LiveList(
+                LiveList.Where.BELOW,
+                false,
+                early,
+                true,
+                4,
+                4,
+                LiveList.LiveForm.usual(),
+                LiveList.Above.usual(),
+                LiveList.Opens.HERE);
         assertThat(remarks(design.withLive(live), DesignChecks.Step.LIVE)).hasSize(2);
-        assertThat(pageRemarks(design, StartingList.of(StartingList.With.FEATURED), null, null))
+        assertThat(pageRemarks(design, StartingList.of(StartingList.With.FEATURED), null, Layout.of(Arranged.LIST)))
                 .singleElement()
                 .asString()
                 .contains("no featured tier");
     }
 
     private static List<String> pageRemarks(
-            SearchDesign design, StartingList start, @Nullable PopularCategories popular, @Nullable Layout layout) {
-        ResultsPage.Shows shows = new ResultsPage.Shows(null, null, null, null, null, null, null, popular, null);
+            SearchDesign design, StartingList start, @Nullable PopularCategories popular, Layout layout) {
+        ResultsPage.Shows shows = new ResultsPage.Shows(
+                true, true, false, true, true, false, false, popular, ResultsPage.NothingFound.usual());
         ResultsPage page = new ResultsPage(
-                null, 10, layout, null, null, shows, start, ResultsPage.usual().told());
+                null,
+                10,
+                layout,
+                ResultsPage.Paging.NUMBERS,
+                null,
+                shows,
+                start,
+                ResultsPage.usual().told());
         return remarks(design.withPage(page), DesignChecks.Step.PAGE);
     }
 
@@ -229,7 +246,7 @@ class SearchDesignTest {
                 .as("only on a wall do pictures open")
                 .isEmpty();
         SearchDesign ofWords = bare.withFilters(List.of(Filter.of("sort", "Sort", WordSource.usual(FieldKey.TITLE))));
-        assertThat(pageRemarks(ofWords, category, null, null))
+        assertThat(pageRemarks(ofWords, category, null, Layout.of(Arranged.LIST)))
                 .singleElement()
                 .asString()
                 .contains("none of one field's categories");

@@ -18,6 +18,12 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.Placement;
+import tidylantern.core.design.box.SearchBox;
+import tidylantern.core.design.filter.FilterPlaces;
+import tidylantern.core.design.look.Look;
+import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.ResultsPage;
+import tidylantern.core.design.text.VisitorTexts;
 
 /** Looks of featured tiers: their colours, and what of them is refused or remarked on. */
 class TierLooksTest {
@@ -69,49 +75,54 @@ class TierLooksTest {
                         DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("edgeColor"))
                 .hasMessageContaining(written)
                 .hasMessageContaining("#8a5200");
-        assertThatThrownBy(() -> new TierLooks.Ribbon("New", written, null, null, null))
+        assertThatThrownBy(
+                        () -> new TierLooks.Ribbon("New", written, "#8a5200", TierLooks.Size.USUAL, TierLooks.Side.END))
                 .isInstanceOf(DesignFault.class);
     }
 
     @Test
     void looksOutOfRangeAreRefused() {
-        assertThat(new TierLooks("#ABC", null, null, null, null).ground()).isEqualTo("#aabbcc");
-        assertThatThrownBy(() -> new TierLooks.Ribbon("x".repeat(500), null, null, null, null))
+        assertThat(new TierLooks("#ABC", null, TierLooks.Edge.NONE, "#8a5200", null).ground())
+                .isEqualTo("#aabbcc");
+        assertThatThrownBy(() -> new TierLooks.Ribbon(
+                        "x".repeat(500), "#ffffff", "#8a5200", TierLooks.Size.USUAL, TierLooks.Side.END))
                 .hasMessageContaining("500 characters")
                 .hasMessageContaining("60");
-        assertThatThrownBy(() -> new TierLooks.Ribbon(" ", null, null, null, null))
+        assertThatThrownBy(
+                        () -> new TierLooks.Ribbon(" ", "#ffffff", "#8a5200", TierLooks.Size.USUAL, TierLooks.Side.END))
                 .hasMessageContaining("switch it off");
-        assertThatThrownBy(() -> new TierLooks(null, 99, null, null, null)).hasMessageContaining("0 to 24");
-        assertThatThrownBy(() -> new Tier("Gold tier", "Gold", 1, null, null, null, null))
+        assertThatThrownBy(() -> new TierLooks(null, 99, TierLooks.Edge.NONE, "#8a5200", null))
+                .hasMessageContaining("0 to 24");
+        assertThatThrownBy(() -> new Tier("Gold tier", "Gold", 1, List.of(), null, null, TierLooks.plain()))
                 .hasMessageContaining("small letters");
-        assertThatThrownBy(() -> new Tier.Lift(0, null, null)).hasMessageContaining("only marks");
+        assertThatThrownBy(() -> new Tier.Lift(0, null, Tier.Turns.NONE)).hasMessageContaining("only marks");
     }
 
     private static Tier tier(String key, Integer rank, TierLooks looks) {
-        return new Tier(key, key, rank, null, new Tier.Lift(null, null, null), null, looks);
+        return new Tier(key, key, rank, List.of(), new Tier.Lift(null, null, Tier.Turns.NONE), null, looks);
     }
 
     private static TierLooks looks(String ground, TierLooks.Edge edge, TierLooks.Ribbon ribbon) {
-        return new TierLooks(ground, null, edge, null, ribbon);
+        return new TierLooks(ground, null, edge, "#8a5200", ribbon);
     }
 
     private static List<String> remarks(List<OrderKey> keys, Tier... tiers) {
         SearchDesign design = new SearchDesign(
                 SearchDesign.CURRENT_VERSION,
                 "Test",
-                null,
-                null,
-                null,
-                null,
-                new ResultOrder(keys, keys, null, null),
+                new Reach(List.of()),
+                Words.standard(),
+                List.of(),
+                FilterPlaces.usual(),
+                new ResultOrder(keys, keys, List.of(), ""),
                 List.of(tiers),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+                List.of(),
+                SearchBox.usual(),
+                LiveList.usual(),
+                ResultsPage.usual(),
+                List.of(),
+                Look.asBelow(),
+                VisitorTexts.asTheyCome());
         return TierChecks.remarks(design).stream()
                 .map(DesignChecks.Remark::text)
                 .toList();
@@ -120,7 +131,8 @@ class TierLooksTest {
     @Test
     void whatWouldSurpriseIsRemarkedOn() {
         List<OrderKey> tiered = List.of(OrderKey.of(OrderKey.By.TIER));
-        TierLooks.Ribbon gold = new TierLooks.Ribbon("Gold", "#ffffff", "#8a5200", null, null);
+        TierLooks.Ribbon gold =
+                new TierLooks.Ribbon("Gold", "#ffffff", "#8a5200", TierLooks.Size.USUAL, TierLooks.Side.END);
         assertThat(remarks(
                         tiered,
                         tier("a", 1, looks("#fffaf0", TierLooks.Edge.CLEAR, gold)),
@@ -130,7 +142,12 @@ class TierLooksTest {
                                 looks(
                                         null,
                                         TierLooks.Edge.NONE,
-                                        new TierLooks.Ribbon("Silver", "#ffffff", "#4f5d64", null, null)))))
+                                        new TierLooks.Ribbon(
+                                                "Silver",
+                                                "#ffffff",
+                                                "#4f5d64",
+                                                TierLooks.Size.USUAL,
+                                                TierLooks.Side.END)))))
                 .isEmpty();
         assertThat(remarks(
                         tiered,
@@ -158,7 +175,12 @@ class TierLooksTest {
                                 looks(
                                         null,
                                         TierLooks.Edge.NONE,
-                                        new TierLooks.Ribbon("Gold", "#ffffff", "#f0a93a", null, null)))))
+                                        new TierLooks.Ribbon(
+                                                "Gold",
+                                                "#ffffff",
+                                                "#f0a93a",
+                                                TierLooks.Size.USUAL,
+                                                TierLooks.Side.END)))))
                 .singleElement()
                 .asString()
                 .contains("contrast of 2.01")
@@ -196,13 +218,15 @@ class TierLooksTest {
         assertThatThrownBy(() -> new Placement(item, "gold", 0, null, null)).hasMessageContaining("choose 1 to 1000");
         assertThatThrownBy(() -> new Placement(item, "gold", null, LocalDate.of(2026, 5, 2), LocalDate.of(2026, 5, 1)))
                 .hasMessageContaining("before it begins");
-        assertThatThrownBy(() -> new Pin(List.of("x"), List.of(new Pin.Put(item, 1), new Pin.Put(item, 2)), null, null))
+        assertThatThrownBy(() ->
+                        new Pin(List.of("x"), List.of(new Pin.Put(item, 1), new Pin.Put(item, 2)), List.of(), null))
                 .hasMessageContaining("one place");
         assertThatThrownBy(() -> new Pin(List.of("x"), List.of(new Pin.Put(item, 1)), List.of(item), null))
                 .hasMessageContaining("taken out as well");
-        assertThatThrownBy(() -> new Pin(List.of(" ! "), List.of(new Pin.Put(item, 1)), null, null))
+        assertThatThrownBy(() -> new Pin(List.of(" ! "), List.of(new Pin.Put(item, 1)), List.of(), null))
                 .isInstanceOf(DesignFault.class);
-        assertThatThrownBy(() -> new Pin(List.of("x"), null, null, null)).hasMessageContaining("puts an item");
+        assertThatThrownBy(() -> new Pin(List.of("x"), List.of(), List.of(), null))
+                .hasMessageContaining("puts an item");
         assertThatThrownBy(() -> new Pin.Put(item, 51)).hasMessageContaining("1 to 50");
     }
 }

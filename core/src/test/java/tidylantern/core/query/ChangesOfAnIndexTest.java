@@ -101,7 +101,7 @@ class ChangesOfAnIndexTest {
                         filter("months", "days", DayControl.MONTHS),
                         filter("open", "open", YesNoControl.SWITCH),
                         filter("around", "where", OnlyControl.DISTANCE)))
-                .withOrder(new ResultOrder(keys, keys, null, null))
+                .withOrder(new ResultOrder(keys, keys, List.of(), ""))
                 .withTiers(List.of(
                         new Tier(
                                 "gold",

@@ -214,7 +214,7 @@ class ExplainerTest {
                 new Words.Typos(random.nextBoolean(), random.nextBoolean()),
                 random.nextBoolean(),
                 2,
-                null);
+                new Words.Excerpt(null, 6));
         List<ReachRule> only = new ArrayList<>();
         List<ReachRule> leaveOut = new ArrayList<>();
         if (random.nextInt(3) == 0) {

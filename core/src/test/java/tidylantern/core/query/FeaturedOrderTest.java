@@ -37,6 +37,7 @@ import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
+import tidylantern.core.design.TierLooks;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.order.Standing;
@@ -62,7 +63,7 @@ class FeaturedOrderTest {
                         .toList(),
                 lift,
                 null,
-                null);
+                TierLooks.plain());
     }
 
     private static Tier.Lift lift(@Nullable Integer most, @Nullable Integer live, boolean turns) {
@@ -83,7 +84,7 @@ class FeaturedOrderTest {
 
     private static SearchDesign design(List<OrderKey> keys, Tier... tiers) {
         return SearchFixture.design()
-                .withOrder(new ResultOrder(keys, keys, null, null))
+                .withOrder(new ResultOrder(keys, keys, List.of(), ""))
                 .withTiers(List.of(tiers));
     }
 
@@ -225,7 +226,7 @@ class FeaturedOrderTest {
                             SearchFixture.POSTS.key(), ReachRule.category(new FieldKey("open"), "yes"))),
                     lift(null, null, false),
                     null,
-                    null);
+                    TierLooks.plain());
             assertThat(order(site, SearchFixture.SITE, design(List.of(TIER, TITLE), byYes)))
                     .containsExactly("b", "a", "c");
         }
@@ -344,9 +345,9 @@ class FeaturedOrderTest {
             SearchDesign design = SearchFixture.design()
                     .withOrder(new ResultOrder(
                             List.of(TITLE),
-                            null,
+                            List.of(),
                             List.of(new ResultOrder.Choice("name", "By name", List.of(TITLE))),
-                            null))
+                            ""))
                     .withPins(List.of(pin));
             assertThat(ids(hits(site, SearchFixture.SITE, design, "boat", TODAY)))
                     .containsExactly("c", "a");
@@ -567,7 +568,7 @@ class FeaturedOrderTest {
                                                 pins.entrySet().stream()
                                                         .map(pin -> new Pin.Put(ref(pin.getKey()), pin.getValue()))
                                                         .toList(),
-                                                null,
+                                                List.of(),
                                                 null)));
                 SiteContent content = with(placements.toArray(Placement[]::new));
                 LocalDate day = TODAY.plusDays(random.nextInt(3));

@@ -26,7 +26,7 @@ class LanguagesTest {
                 new Words.Typos(false, true),
                 true,
                 2,
-                null);
+                new Words.Excerpt(null, 6));
         SearchDesign design = SearchDesign.firstFor("Both", SITE).withWords(words);
         return site.engine().answer(CompiledSearch.of(SITE, design), SearchFixture.asked(query, 1)).hits().stream()
                 .map(hit -> hit.ref().id().value())

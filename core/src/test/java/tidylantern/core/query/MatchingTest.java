@@ -217,7 +217,7 @@ class MatchingTest {
                 new Words.Typos(false, true),
                 false,
                 2,
-                null);
+                new Words.Excerpt(null, 6));
         Answer answer = site.answer(design().withWords(words), "tern");
         double idf = Math.log(1 + (3 - 2 + 0.5) / (2 + 0.5));
         double average = (3 + 4 + 2) / 3.0;

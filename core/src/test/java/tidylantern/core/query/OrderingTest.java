@@ -45,7 +45,7 @@ class OrderingTest {
     private static final OrderKey NEXT = OrderKey.of(By.NEXT_DAY, new FieldKey("days"));
 
     private static SearchDesign design(List<OrderKey> keys) {
-        return SearchFixture.design().withOrder(new ResultOrder(keys, keys, null, null));
+        return SearchFixture.design().withOrder(new ResultOrder(keys, keys, List.of(), ""));
     }
 
     private static List<String> order(
@@ -140,7 +140,7 @@ class OrderingTest {
                         Map.of("where", Map.of("lat", 50.001, "lon", -5, "name", "Near"), "published", "2026-01-01"))
                 .post("nowhere", "published", "2026-02-01")
                 .indexed()) {
-            SearchDesign design = design(List.of(new OrderKey(By.DISTANCE, null, null, OrderKey.of(By.NEWEST))));
+            SearchDesign design = design(List.of(new OrderKey(By.DISTANCE, null, false, OrderKey.of(By.NEWEST))));
             assertThat(order(site, design, "", Whereabouts.of("50,-5", "", ""), ""))
                     .containsExactly("near", "far", "nowhere");
             assertThat(order(site, design, "", Whereabouts.of("", "far", ""), ""))
@@ -163,10 +163,10 @@ class OrderingTest {
                 .indexed()) {
             SearchDesign design = SearchFixture.design()
                     .withOrder(new ResultOrder(
-                            null,
-                            null,
+                            List.of(),
+                            List.of(),
                             List.of(new ResultOrder.Choice("cheap", "Price, low to high", List.of(PRICE_UP))),
-                            null));
+                            ""));
             List<String> relevance = order(site, design, "oar", Whereabouts.UNKNOWN, "");
             assertThat(order(site, design, "oar", Whereabouts.UNKNOWN, "cheap")).containsExactly("b", "a");
             assertThat(order(site, design, "oar", Whereabouts.UNKNOWN, "no-such"))
@@ -226,19 +226,19 @@ class OrderingTest {
         assertThatThrownBy(() -> new OrderKey(By.NEWEST, null, true, null))
                 .isInstanceOf(DesignFault.class)
                 .hasMessageContaining("one direction");
-        assertThatThrownBy(() -> new OrderKey(By.DISTANCE, null, null, OrderKey.of(By.DISTANCE)))
+        assertThatThrownBy(() -> new OrderKey(By.DISTANCE, null, false, OrderKey.of(By.DISTANCE)))
                 .isInstanceOf(DesignFault.class)
                 .hasMessageContaining("unknown too");
         assertThatThrownBy(() -> new ResultOrder.Choice("x", "", List.of(PRICE_UP)))
                 .isInstanceOf(DesignFault.class)
                 .hasMessageContaining("label");
         assertThatThrownBy(() -> new ResultOrder(
-                        null,
-                        null,
+                        List.of(),
+                        List.of(),
                         List.of(
                                 new ResultOrder.Choice("x", "X", List.of(PRICE_UP)),
                                 new ResultOrder.Choice("x", "Y", List.of(PRICE_UP))),
-                        null))
+                        ""))
                 .isInstanceOf(DesignFault.class)
                 .hasMessageContaining("twice");
         assertThat(DesignChecks.of(

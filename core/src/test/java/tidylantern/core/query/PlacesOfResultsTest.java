@@ -30,11 +30,13 @@ import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.ResultOrder;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Tier;
+import tidylantern.core.design.TierLooks;
 import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.filter.CategorySource;
 import tidylantern.core.design.filter.Filter;
 import tidylantern.core.design.results.Arranged;
+import tidylantern.core.design.results.Layout;
 import tidylantern.core.design.results.LiveList;
 import tidylantern.core.design.results.PopularCategories;
 import tidylantern.core.design.results.ResultsPage;
@@ -140,7 +142,15 @@ class PlacesOfResultsTest {
         fill(20, 4);
         LiveList usual = LiveList.usual();
         LiveList bare = new LiveList(
-                null, null, null, true, 8, null, null, new LiveList.Above(false, false, false, true), null);
+                LiveList.Where.BELOW,
+                false,
+                LiveList.Asking.usual(),
+                true,
+                8,
+                null,
+                LiveList.LiveForm.usual(),
+                new LiveList.Above(false, false, false, true),
+                LiveList.Opens.HERE);
         assertThat(site.engine()
                         .live(CompiledSearch.of(SITE, design().withLive(usual)), SearchFixture.asked("gul", 1))
                         .completions())
@@ -156,8 +166,15 @@ class PlacesOfResultsTest {
         fill(60, 5);
         List<ItemRef> whole = all(design(), "gull", Map.of());
         ResultsPage page = ResultsPage.of(null, 10, Arranged.LIST);
-        ResultsPage capped =
-                new ResultsPage(page.address(), 10, null, null, 23, page.shows(), page.start(), page.told());
+        ResultsPage capped = new ResultsPage(
+                page.address(),
+                10,
+                Layout.of(Arranged.LIST),
+                ResultsPage.Paging.NUMBERS,
+                23,
+                page.shows(),
+                page.start(),
+                page.told());
 
         Answer answer = answer(design().withPage(capped), "gull", 1, Map.of());
 
@@ -175,16 +192,30 @@ class PlacesOfResultsTest {
     private static SearchDesign pageWith(StartingList start, @Nullable PopularCategories popular, boolean related) {
         ResultsPage usual = ResultsPage.usual();
         ResultsPage.NothingFound nothing = new ResultsPage.NothingFound(null, true, related, true);
-        ResultsPage.Shows shows = new ResultsPage.Shows(null, null, null, null, null, null, null, popular, nothing);
+        ResultsPage.Shows shows = new ResultsPage.Shows(true, true, false, true, true, false, false, popular, nothing);
         return design().withFilters(List.of(Filter.of("kind", "Kind", CategorySource.usual(KIND))))
-                .withOrder(new ResultOrder(
-                        List.of(OrderKey.of(By.TITLE)), List.of(OrderKey.of(By.TITLE)), List.of(), null))
-                .withPage(new ResultsPage(null, 10, null, null, null, shows, start, usual.told()));
+                .withOrder(
+                        new ResultOrder(List.of(OrderKey.of(By.TITLE)), List.of(OrderKey.of(By.TITLE)), List.of(), ""))
+                .withPage(new ResultsPage(
+                        null,
+                        10,
+                        Layout.of(Arranged.LIST),
+                        ResultsPage.Paging.NUMBERS,
+                        null,
+                        shows,
+                        start,
+                        usual.told()));
     }
 
     private static Tier sky() {
         return new Tier(
-                "sky", "Sky", 1, List.of(new Tier.Holders(null, ReachRule.category(KIND, "sky"))), null, null, null);
+                "sky",
+                "Sky",
+                1,
+                List.of(new Tier.Holders(null, ReachRule.category(KIND, "sky"))),
+                null,
+                null,
+                TierLooks.plain());
     }
 
     @Test

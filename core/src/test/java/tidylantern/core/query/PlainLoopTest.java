@@ -100,7 +100,7 @@ class PlainLoopTest {
                 new Words.Typos(random.nextBoolean(), random.nextBoolean()),
                 random.nextBoolean(),
                 1,
-                null);
+                new Words.Excerpt(null, 6));
         SearchDesign design = SearchFixture.design().withWords(words);
         return random.nextInt(4) == 0
                 ? design.withReach(new Reach(List.of(Reach.Searched.all(SearchFixture.POSTS.key()))))

@@ -54,7 +54,7 @@ class WhereaboutsTest {
 
     private static SearchDesign nearest() {
         List<OrderKey> keys = List.of(OrderKey.of(OrderKey.By.DISTANCE));
-        return SearchFixture.design().withOrder(new ResultOrder(keys, keys, null, null));
+        return SearchFixture.design().withOrder(new ResultOrder(keys, keys, List.of(), ""));
     }
 
     private static Answer answer(

@@ -126,7 +126,7 @@ class GeoNamesTest {
     private static void theNearestAreThoseOfAReckoningOverAll(
             SiteIndex index, SiteContent content, SearchDesign design, List<GeoNames.City> cities) {
         List<OrderKey> keys = List.of(OrderKey.of(OrderKey.By.DISTANCE));
-        SearchDesign nearest = design.withFilters(List.of()).withOrder(new ResultOrder(keys, keys, null, null));
+        SearchDesign nearest = design.withFilters(List.of()).withOrder(new ResultOrder(keys, keys, List.of(), ""));
         Random random = new Random(7);
         List<String> places =
                 new ArrayList<>(List.of("90,0", "-90,0", "0,180", "0,0", "47.6,9.4", "-17,179.99", "35.68,139.69"));

@@ -274,7 +274,7 @@ class WordNetTest {
                 new Words.Typos(false, true),
                 false,
                 2,
-                null);
+                new Words.Excerpt(null, 6));
         SearchDesign design = SearchDesign.firstFor("Words", SITE).withWords(whole.withSynonyms(groups));
         Predicate<String> oneWord = word -> word.matches("[a-z]{5,}");
         // Groups of single words alone, so that a plain reckoning needs no phrases: who asks for one word finds every

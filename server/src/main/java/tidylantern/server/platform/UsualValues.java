@@ -7,6 +7,7 @@ import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.UsualParts;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.BeanDescription;
+import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationConfig;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.JsonNode;
@@ -27,14 +28,19 @@ final class UsualValues extends ValueDeserializerModifier {
     /** @param json that writes parts as documents have them */
     UsualValues(JsonMapper json) {
         this.json = json;
-        UsualParts.all().forEach(part -> parts.put(part.usual().getClass(), part));
+        UsualParts.all().forEach(part -> parts.put(part.type(), part));
     }
 
     @Override
     public ValueDeserializer<?> modifyDeserializer(
             DeserializationConfig config, BeanDescription.Supplier bean, ValueDeserializer<?> reader) {
         UsualParts.Part part = parts.get(bean.getBeanClass());
-        return part == null ? reader : new Completing(reader, part, json.valueToTree(part.usual()));
+        if (part == null) {
+            return reader;
+        }
+        ObjectNode usual = json.createObjectNode();
+        part.usual().forEach((key, value) -> usual.set(key, json.valueToTree(value)));
+        return new Completing(reader, part, usual);
     }
 
     /** Reads a part with what is usual laid under it. */
@@ -57,7 +63,7 @@ final class UsualValues extends ValueDeserializerModifier {
         public @Nullable Object deserialize(JsonParser in, DeserializationContext context) {
             JsonNode said = context.readTree(in);
             if (said instanceof ObjectNode document) {
-                complete(document);
+                complete(document, in);
             }
             try (JsonParser whole = said.traverse(context)) {
                 whole.nextToken();
@@ -65,11 +71,13 @@ final class UsualValues extends ValueDeserializerModifier {
             }
         }
 
-        private void complete(ObjectNode document) {
+        private void complete(ObjectNode document, JsonParser in) {
             for (String key : part.keys()) {
                 if (document.path(key).isMissingNode() || document.path(key).isNull()) {
-                    DesignFault.unless(
-                            !part.mustBeSaid().contains(key), key, "say what \"%s\" is; it has no usual value", key);
+                    if (!usual.has(key)) {
+                        String reason = "Say what \"%s\" is; it has no usual value.".formatted(key);
+                        throw DatabindException.from(in, reason, new DesignFault(key, reason));
+                    }
                     document.set(key, usual.get(key).deepCopy());
                 }
             }

@@ -111,10 +111,13 @@ class DraftTest {
                 "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"part\":\"group\",\"key\":\"card\",\"parts\":[{\"part\":\"excerpt\",\"key\":\"text\"}]}}]} | cards[0].body.parts | needs a title",
                 "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"clock\",\"key\":\"text\"}]}}]} | cards[0].body.parts[0] | clock",
                 "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"title\",\"key\":\"title\",\"level\":1}]}}]} | cards[0].body.parts[0].level | heading of level 1",
-                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"shelf\"}]} | cards[0].place | shelf",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"shelf\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"title\",\"key\":\"title\"}]}}]} | cards[0].place | shelf",
                 "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | page.address | no web address",
                 "{\"version\":1,\"name\":\"\"} | name | 1 to 80 characters",
                 "{\"version\":4,\"name\":\"x\"} | version | not one this product reads",
+                "{\"version\":3,\"name\":\"x\",\"cards\":[{\"place\":\"list\"}]} | cards[0].body | has no usual value",
+                "{\"version\":3,\"name\":\"x\",\"order\":{\"withWords\":[{\"down\":true}]}} | order.withWords[0].by | has no usual value",
+                "{\"version\":3} | name | has no usual value",
                 "{\"name\":\"x\"} | version | says no version"
             })
     void whatCannotHoldIsRefusedWithThePathOfItsKey(String document, String key, String reason) {

@@ -1,7 +1,6 @@
 package tidylantern.core.design.box;
 
 import java.util.Locale;
-import java.util.Objects;
 
 /**
  * What stands in a search box, and how it opens, in one range of widths.
@@ -12,23 +11,11 @@ import java.util.Objects;
  * @param clear where the cross stands that empties it
  */
 public record BoxArrangement(
-        Opening opening, Boolean heading, Boolean label, Boolean placeholder, BoxButton button, Clear clear) {
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
-    public BoxArrangement {
-        opening = Objects.requireNonNullElse(opening, Opening.ALWAYS);
-        heading = Objects.requireNonNullElse(heading, false);
-        label = Objects.requireNonNullElse(label, false);
-        placeholder = Objects.requireNonNullElse(placeholder, false);
-        button = Objects.requireNonNullElseGet(button, BoxButton::usual);
-        clear = Objects.requireNonNullElse(clear, Clear.INSIDE);
-    }
+        Opening opening, boolean heading, boolean label, boolean placeholder, BoxButton button, Clear clear) {
 
     /** Always open, with a magnifying glass. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static BoxArrangement usual() {
-        return new BoxArrangement(null, null, null, null, null, null);
+        return new BoxArrangement(Opening.ALWAYS, false, false, false, BoxButton.usual(), Clear.INSIDE);
     }
 
     /** The same, opening otherwise. */

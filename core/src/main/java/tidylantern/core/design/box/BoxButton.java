@@ -1,7 +1,6 @@
 package tidylantern.core.design.box;
 
 import java.util.Locale;
-import java.util.Objects;
 import tidylantern.core.design.Limit;
 import tidylantern.core.design.Sign;
 
@@ -13,25 +12,17 @@ import tidylantern.core.design.Sign;
  * @param sign that is drawn on it
  * @param size of the sign, 12 to 40 px
  */
-public record BoxButton(Shows shows, Side side, Sign sign, Integer size) {
+public record BoxButton(Shows shows, Side side, Sign sign, int size) {
     public static final Limit SIZE = new Limit(12, 40);
     private static final int USUAL_SIZE = 20;
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public BoxButton {
-        shows = Objects.requireNonNullElse(shows, Shows.SIGN);
-        side = Objects.requireNonNullElse(side, Side.END);
-        sign = Objects.requireNonNullElse(sign, Sign.MAGNIFIER);
-        size = Objects.requireNonNullElse(size, USUAL_SIZE);
         SIZE.check("size", size);
     }
 
     /** A magnifying glass behind the words. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static BoxButton usual() {
-        return new BoxButton(null, null, null, null);
+        return new BoxButton(Shows.SIGN, Side.END, Sign.MAGNIFIER, USUAL_SIZE);
     }
 
     /** What stands on a button. */

@@ -1,6 +1,5 @@
 package tidylantern.core.design.box;
 
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Limit;
 
@@ -19,7 +18,7 @@ import tidylantern.core.design.Limit;
 public record BoxDress(
         BoxSizes sizes,
         BoxType type,
-        Integer angle,
+        int angle,
         BoxColours rest,
         BoxColours pointed,
         BoxColours focused,
@@ -27,24 +26,20 @@ public record BoxDress(
     public static final Limit ANGLE = new Limit(0, 359);
     private static final int USUAL_ANGLE = 90;
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public BoxDress {
-        sizes = Objects.requireNonNullElseGet(sizes, BoxSizes::asLook);
-        type = Objects.requireNonNullElseGet(type, BoxType::asLook);
-        angle = Objects.requireNonNullElse(angle, USUAL_ANGLE);
         ANGLE.check("angle", angle);
-        rest = Objects.requireNonNullElseGet(rest, BoxColours::asLook);
-        pointed = Objects.requireNonNullElseGet(pointed, BoxColours::asLook);
-        focused = Objects.requireNonNullElseGet(focused, BoxColours::asLook);
-        over = Objects.requireNonNullElseGet(over, OverPage::usual);
     }
 
     /** All as the look has it. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static BoxDress asLook() {
-        return new BoxDress(null, null, null, null, null, null, null);
+        return new BoxDress(
+                BoxSizes.asLook(),
+                BoxType.asLook(),
+                USUAL_ANGLE,
+                BoxColours.asLook(),
+                BoxColours.asLook(),
+                BoxColours.asLook(),
+                OverPage.usual());
     }
 
     /** The states in which a box is drawn. */
@@ -69,19 +64,16 @@ public record BoxDress(
      * @param ground of the sheet that it stands on; null for the look's around everything
      * @param spacing between the sheet's edge and the box, 0 to 120 px
      */
-    public record OverPage(@Nullable Paint ground, Integer spacing) {
+    public record OverPage(@Nullable Paint ground, int spacing) {
         public static final Limit SPACING = new Limit(0, 120);
         private static final int USUAL_SPACING = 24;
 
         public OverPage {
-            spacing = Objects.requireNonNullElse(spacing, USUAL_SPACING);
             SPACING.check("spacing", spacing);
         }
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        static OverPage usual() {
-            return new OverPage(null, null);
+        public static OverPage usual() {
+            return new OverPage(null, USUAL_SPACING);
         }
     }
 }

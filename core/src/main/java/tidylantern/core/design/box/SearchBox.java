@@ -1,7 +1,6 @@
 package tidylantern.core.design.box;
 
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Limit;
 
@@ -18,27 +17,20 @@ import tidylantern.core.design.Limit;
 public record SearchBox(
         BoxArrangement wide,
         @Nullable BoxArrangement narrow,
-        Integer narrowUpTo,
+        int narrowUpTo,
         @Nullable Chooser chooser,
         Leads leads,
         BoxDress dress) {
     public static final Limit NARROW_UP_TO = new Limit(240, 1600);
     private static final int USUAL_NARROW = 560;
 
-    // Null takes its default here, as it does where a document leaves a key out.
     public SearchBox {
-        wide = Objects.requireNonNullElseGet(wide, BoxArrangement::usual);
-        narrowUpTo = Objects.requireNonNullElse(narrowUpTo, USUAL_NARROW);
         NARROW_UP_TO.check("narrowUpTo", narrowUpTo);
-        leads = Objects.requireNonNullElse(leads, Leads.NEAREST);
-        dress = Objects.requireNonNullElseGet(dress, BoxDress::asLook);
     }
 
     /** Always open, dressed by the look. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static SearchBox usual() {
-        return new SearchBox(null, null, null, null, null, null);
+        return new SearchBox(BoxArrangement.usual(), null, USUAL_NARROW, null, Leads.NEAREST, BoxDress.asLook());
     }
 
     /** With something to choose in it. */

@@ -1,6 +1,5 @@
 package tidylantern.core.design.card;
 
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.DesignFault;
@@ -14,11 +13,9 @@ import tidylantern.core.design.DesignFault;
 public record ButtonPart(String key, String text, @Nullable FieldKey link) implements CardPart {
     public static final int LONGEST = 40;
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public ButtonPart {
         key = CardPart.checkedKey(key);
-        text = Objects.requireNonNullElse(text, "").strip();
+        text = text.strip();
         DesignFault.unless(
                 !text.isEmpty() && text.length() <= LONGEST,
                 "text",

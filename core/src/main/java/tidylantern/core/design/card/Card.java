@@ -22,11 +22,7 @@ public record Card(Place place, @Nullable CollectionKey collection, PartGroup bo
     public static final int MOST_PARTS = 40;
     public static final int MOST_DEPTH = 5;
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public Card {
-        place = Objects.requireNonNullElse(place, Place.LIST);
-        DesignFault.unless(body != null, "body", "a card without a body shows nothing; begin from a ready one");
         List<CardPart> parts = body.withBelow().toList();
         DesignFault.unless(
                 parts.size() <= MOST_PARTS,
@@ -44,7 +40,6 @@ public record Card(Place place, @Nullable CollectionKey collection, PartGroup bo
         long titles = parts.stream().filter(TitlePart.class::isInstance).count();
         DesignFault.unless(titles > 0, "body.parts", "a card needs a title, since its link would have no name");
         DesignFault.unless(titles == 1, "body.parts", "a card has one title; take the others away");
-        frame = Objects.requireNonNullElseGet(frame, Frame::asLook);
     }
 
     /** A card whose frame is the look's. */

@@ -3,7 +3,6 @@ package tidylantern.core.design.card;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.DesignFault;
 
@@ -53,11 +52,9 @@ public sealed interface Format {
      * @param which of several
      */
     record Days(Which which, Told told) implements Format {
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        public Days {
-            which = Objects.requireNonNullElse(which, Which.NEXT);
-            told = Objects.requireNonNullElse(told, Told.USUAL);
+        /** The next day, as days are usually written. */
+        public static Days usual() {
+            return new Days(Which.NEXT, Told.USUAL);
         }
 
         @Override
@@ -97,13 +94,7 @@ public sealed interface Format {
      *
      * @param whole without what is smaller than the currency's unit; else that is told where there is any
      */
-    record Amount(Boolean whole) implements Format {
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        public Amount {
-            whole = Objects.requireNonNullElse(whole, false);
-        }
-
+    record Amount(boolean whole) implements Format {
         @Override
         public boolean fits(FieldKind kind) {
             return kind == FieldKind.MONEY;
@@ -115,21 +106,22 @@ public sealed interface Format {
      *
      * @param outOf the best there is, for signs; 2 to {@value #MOST_SIGNS}
      */
-    record Quantity(Style style, Integer outOf) implements Format {
+    record Quantity(Style style, int outOf) implements Format {
         static final int MOST_SIGNS = 10;
         static final int USUAL_SIGNS = 5;
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
         public Quantity {
-            style = Objects.requireNonNullElse(style, Style.NUMBER);
-            outOf = Objects.requireNonNullElse(outOf, USUAL_SIGNS);
             DesignFault.unless(
                     outOf >= 2 && outOf <= MOST_SIGNS,
                     "outOf",
                     "%d signs are none to tell apart; choose 2 to %d",
                     outOf,
                     MOST_SIGNS);
+        }
+
+        /** As a number with its unit. */
+        public static Quantity usual() {
+            return new Quantity(Style.NUMBER, USUAL_SIGNS);
         }
 
         @Override
@@ -162,18 +154,18 @@ public sealed interface Format {
      * @param chips whether each stands in a frame of its own
      * @param most how many are told
      */
-    record Names(Boolean path, Boolean chips, Integer most) implements Format {
+    record Names(boolean path, boolean chips, int most) implements Format {
         static final int LARGEST = 20;
         static final int USUAL_MOST = 3;
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
         public Names {
-            path = Objects.requireNonNullElse(path, false);
-            chips = Objects.requireNonNullElse(chips, false);
-            most = Objects.requireNonNullElse(most, USUAL_MOST);
             DesignFault.unless(
                     most >= 1 && most <= LARGEST, "most", "%d names are none; choose 1 to %d", most, LARGEST);
+        }
+
+        /** The last level of a few. */
+        public static Names usual() {
+            return new Names(false, false, USUAL_MOST);
         }
 
         @Override

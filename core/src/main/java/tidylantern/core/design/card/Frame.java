@@ -2,7 +2,6 @@ package tidylantern.core.design.card;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.look.LookForm;
@@ -27,8 +26,6 @@ public record Frame(
         @Nullable Shadow shadow,
         @Nullable Pointed pointed,
         Focused focused) {
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public Frame {
         if (edges != null) {
             edges = List.copyOf(edges);
@@ -40,7 +37,6 @@ public record Frame(
                 "corners of %s px are none; choose 0 to %d",
                 corners,
                 LookForm.ROUNDEST);
-        focused = Objects.requireNonNullElse(focused, Focused.CARD);
     }
 
     /** All as the look has it. */

@@ -1,17 +1,9 @@
 package tidylantern.core.design.card;
 
 import java.util.Locale;
-import java.util.Objects;
 
 /** How a text is set. What a size is and which colour a tone has belongs to the look. */
-public record Lettering(Size size, Boolean bold, Tone tone) {
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
-    public Lettering {
-        size = Objects.requireNonNullElse(size, Size.USUAL);
-        bold = Objects.requireNonNullElse(bold, false);
-        tone = Objects.requireNonNullElse(tone, Tone.TEXT);
-    }
+public record Lettering(Size size, boolean bold, Tone tone) {
 
     /** As running text is set. */
     public static Lettering usual() {

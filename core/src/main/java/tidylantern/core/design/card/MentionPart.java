@@ -1,17 +1,11 @@
 package tidylantern.core.design.card;
 
 import java.util.Locale;
-import java.util.Objects;
-import tidylantern.core.design.DesignFault;
 
 /** Something that is known of a result and is no field of its item. */
 public record MentionPart(String key, What what, Lettering lettering) implements CardPart {
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public MentionPart {
         key = CardPart.checkedKey(key);
-        DesignFault.unless(what != null, "what", "it does not say what it mentions");
-        lettering = Objects.requireNonNullElseGet(lettering, Lettering::quiet);
     }
 
     /** What can be mentioned. */

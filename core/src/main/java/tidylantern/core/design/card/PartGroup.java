@@ -2,7 +2,6 @@ package tidylantern.core.design.card;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.stream.Stream;
 
 /**
@@ -21,26 +20,22 @@ public record PartGroup(
         Direction direction,
         Step gap,
         Align align,
-        Boolean wraps,
-        Boolean grows,
-        Boolean dots,
+        boolean wraps,
+        boolean grows,
+        boolean dots,
         Width width,
-        Boolean shrinks,
+        boolean shrinks,
         List<CardPart> parts)
         implements CardPart {
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public PartGroup {
         key = CardPart.checkedKey(key);
-        direction = Objects.requireNonNullElse(direction, Direction.COLUMN);
-        gap = Objects.requireNonNullElse(gap, Step.USUAL);
-        align = Objects.requireNonNullElse(align, Align.START);
-        wraps = Objects.requireNonNullElse(wraps, false);
-        grows = Objects.requireNonNullElse(grows, false);
-        dots = Objects.requireNonNullElse(dots, false);
-        width = Objects.requireNonNullElse(width, Width.FITTING);
-        shrinks = Objects.requireNonNullElse(shrinks, true);
-        parts = List.copyOf(Objects.requireNonNullElse(parts, List.<CardPart>of()));
+        parts = List.copyOf(parts);
+    }
+
+    /** Parts below one another, none yet. */
+    public static PartGroup usual(String key) {
+        return new PartGroup(
+                key, Direction.COLUMN, Step.USUAL, Align.START, false, false, false, Width.FITTING, true, List.of());
     }
 
     /** Parts below one another that take the room there is. */

@@ -1,7 +1,6 @@
 package tidylantern.core.design.card;
 
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,17 +14,16 @@ public record PicturePart(
         String key,
         Shape shape,
         Size size,
-        Boolean whole,
+        boolean whole,
         StandIn standIn,
         @Nullable Step corners) implements CardPart {
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public PicturePart {
         key = CardPart.checkedKey(key);
-        shape = Objects.requireNonNullElse(shape, Shape.FOUR_TO_THREE);
-        size = Objects.requireNonNullElse(size, Size.USUAL);
-        whole = Objects.requireNonNullElse(whole, false);
-        standIn = Objects.requireNonNullElse(standIn, StandIn.NONE);
+    }
+
+    /** A picture of usual shape and size, alone. */
+    public static PicturePart usual(String key) {
+        return new PicturePart(key, Shape.FOUR_TO_THREE, Size.USUAL, false, StandIn.NONE, null);
     }
 
     /** A picture that fills its shape; its corners are the look's, and nothing stands in for it. */

@@ -1,6 +1,5 @@
 package tidylantern.core.design.card;
 
-import java.util.Objects;
 import java.util.regex.Pattern;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.DesignFault;
@@ -17,19 +16,14 @@ public record ValuePart(String key, FieldKey field, String before, String after,
     public static final int LONGEST = 40;
     private static final Pattern WANTS_A_SPACE = Pattern.compile("[\\p{L}\\p{N}.:,;]$");
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public ValuePart {
         key = CardPart.checkedKey(key);
-        DesignFault.unless(field != null, "field", "it does not say which field it shows");
         before = beside(before, "before");
         after = beside(after, "after");
-        format = Objects.requireNonNullElseGet(format, Format.Usual::new);
-        lettering = Objects.requireNonNullElseGet(lettering, Lettering::usual);
     }
 
     private static String beside(String text, String key) {
-        String said = Objects.requireNonNullElse(text, "").strip();
+        String said = text.strip();
         DesignFault.unless(said.length() <= LONGEST, key, "a text beside a value has at most %d characters", LONGEST);
         return said;
     }

@@ -1,7 +1,6 @@
 package tidylantern.core.design.filter;
 
 import java.util.Locale;
-import java.util.Objects;
 
 /**
  * How filters stand in each of the places where visitors may meet them. Which filters do, each says itself.
@@ -11,16 +10,9 @@ import java.util.Objects;
  * @param home the form that stands alone
  */
 public record FilterPlaces(Place page, Place box, Place home) {
-    public FilterPlaces {
-        page = Objects.requireNonNullElseGet(page, Place::usual);
-        box = Objects.requireNonNullElseGet(box, Place::usual);
-        home = Objects.requireNonNullElseGet(home, Place::usual);
-    }
 
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static FilterPlaces usual() {
-        return new FilterPlaces(null, null, null);
+        return new FilterPlaces(Place.usual(), Place.usual(), Place.usual());
     }
 
     /**
@@ -28,17 +20,10 @@ public record FilterPlaces(Place page, Place box, Place home) {
      * @param atOnce whether a choice holds as it is made, or when a button is pressed
      * @param opened whether the filters are in view, or behind a button at first
      */
-    public record Place(Boolean shown, Boolean atOnce, Opened opened) {
-        public Place {
-            shown = Objects.requireNonNullElse(shown, true);
-            atOnce = Objects.requireNonNullElse(atOnce, true);
-            opened = Objects.requireNonNullElse(opened, Opened.IN_VIEW);
-        }
+    public record Place(boolean shown, boolean atOnce, Opened opened) {
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        static Place usual() {
-            return new Place(null, null, null);
+        public static Place usual() {
+            return new Place(true, true, Opened.IN_VIEW);
         }
     }
 

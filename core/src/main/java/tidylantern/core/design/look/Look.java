@@ -3,7 +3,6 @@ package tidylantern.core.design.look;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Colour;
 
@@ -25,12 +24,9 @@ public record Look(
         LookForm form) {
     public static final ReadyLook USUAL = ReadyLook.HARBOUR;
 
-    // Null takes its default here, as it does where a document leaves a key out.
     public Look {
         light = copy(light);
         dark = copy(dark);
-        type = Objects.requireNonNullElseGet(type, LookType::asBelow);
-        form = Objects.requireNonNullElseGet(form, LookForm::asBelow);
     }
 
     /** Nothing of its own. */
@@ -57,15 +53,14 @@ public record Look(
                 : new Look(from, scheme, light, changed, type, form);
     }
 
-    private static Map<ColourToken, Colour> copy(@Nullable Map<ColourToken, Colour> colours) {
+    private static Map<ColourToken, Colour> copy(Map<ColourToken, Colour> colours) {
         Map<ColourToken, Colour> copy = new EnumMap<>(ColourToken.class);
-        if (colours != null) {
-            colours.forEach((token, colour) -> {
-                if (colour != null) {
-                    copy.put(token, colour);
-                }
-            });
-        }
+        colours.forEach((token, colour) -> {
+            // A document may name a token and no colour for it.
+            if (colour != null) {
+                copy.put(token, colour);
+            }
+        });
         return Collections.unmodifiableMap(copy);
     }
 }

@@ -1,6 +1,5 @@
 package tidylantern.core.design.results;
 
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Limit;
 import tidylantern.core.design.card.Place;
@@ -17,22 +16,18 @@ import tidylantern.core.design.card.Place;
 public record Layout(
         Arranged arranged,
         @Nullable Integer columns,
-        Boolean viewer,
+        boolean viewer,
         @Nullable String tags) {
     public static final Limit COLUMNS = new Limit(1, 6);
 
     public Layout {
-        arranged = Objects.requireNonNullElse(arranged, Arranged.LIST);
         COLUMNS.check("columns", columns);
-        viewer = Objects.requireNonNullElse(viewer, false);
         tags = tags == null || tags.isBlank() ? null : tags.strip();
     }
 
     /** With as many columns as fit. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static Layout of(Arranged arranged) {
-        return new Layout(arranged, null, null, null);
+        return new Layout(arranged, null, false, null);
     }
 
     /** Whether pictures open large. */

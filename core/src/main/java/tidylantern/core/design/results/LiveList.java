@@ -1,7 +1,6 @@
 package tidylantern.core.design.results;
 
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.Limit;
 
@@ -20,10 +19,10 @@ import tidylantern.core.design.Limit;
  */
 public record LiveList(
         Where where,
-        Boolean inList,
+        boolean inList,
         Asking asking,
-        Boolean grouped,
-        Integer most,
+        boolean grouped,
+        int most,
         @Nullable Integer first,
         LiveForm form,
         Above above,
@@ -31,25 +30,23 @@ public record LiveList(
     public static final Limit MOST = new Limit(1, 30);
     private static final int USUAL_MOST = 8;
 
-    // Null takes its default here, as it does where a document leaves a key out.
     public LiveList {
-        where = Objects.requireNonNullElse(where, Where.BELOW);
-        inList = Objects.requireNonNullElse(inList, false);
-        asking = Objects.requireNonNullElseGet(asking, Asking::usual);
-        grouped = Objects.requireNonNullElse(grouped, true);
-        most = Objects.requireNonNullElse(most, USUAL_MOST);
         MOST.check("most", most);
         MOST.check("first", first);
-        form = Objects.requireNonNullElseGet(form, LiveForm::usual);
-        above = Objects.requireNonNullElseGet(above, Above::usual);
-        opens = Objects.requireNonNullElse(opens, Opens.HERE);
     }
 
     /** Below the box, by collection. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static LiveList usual() {
-        return new LiveList(null, null, null, null, null, null, null, null, null);
+        return new LiveList(
+                Where.BELOW,
+                false,
+                Asking.usual(),
+                true,
+                USUAL_MOST,
+                null,
+                LiveForm.usual(),
+                Above.usual(),
+                Opens.HERE);
     }
 
     /** With so many, by collection or in one list. */
@@ -94,22 +91,18 @@ public record LiveList(
      * @param pause after the last letter, 0 to 2000 ms
      * @param onEnter whether not before Enter is pressed
      */
-    public record Asking(@Nullable Integer from, Integer pause, Boolean onEnter) {
+    public record Asking(@Nullable Integer from, int pause, boolean onEnter) {
         public static final Limit FROM = new Limit(1, 10);
         public static final Limit PAUSE = new Limit(0, 2000);
         private static final int USUAL_PAUSE = 120;
 
         public Asking {
             FROM.check("from", from);
-            pause = Objects.requireNonNullElse(pause, USUAL_PAUSE);
             PAUSE.check("pause", pause);
-            onEnter = Objects.requireNonNullElse(onEnter, false);
         }
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        static Asking usual() {
-            return new Asking(null, null, null);
+        public static Asking usual() {
+            return new Asking(null, USUAL_PAUSE, false);
         }
     }
 
@@ -123,8 +116,8 @@ public record LiveList(
      * @param height that it grows to before it scrolls, 160 to 1200 px; null for as much as fits
      */
     public record LiveForm(
-            Integer columns,
-            Integer gap,
+            int columns,
+            int gap,
             @Nullable Integer width,
             @Nullable Integer height) {
         public static final Limit COLUMNS = new Limit(1, 3);
@@ -133,18 +126,14 @@ public record LiveList(
         public static final Limit HEIGHT = new Limit(160, 1200);
 
         public LiveForm {
-            columns = Objects.requireNonNullElse(columns, 1);
             COLUMNS.check("columns", columns);
-            gap = Objects.requireNonNullElse(gap, 0);
             GAP.check("gap", gap);
             WIDTH.check("width", width);
             HEIGHT.check("height", height);
         }
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        static LiveForm usual() {
-            return new LiveForm(null, null, null, null);
+        public static LiveForm usual() {
+            return new LiveForm(1, 0, null, null);
         }
     }
 
@@ -157,18 +146,10 @@ public record LiveList(
      * @param recent whether this visitor's own last searches are, which stay in their browser
      * @param all whether the way to all results stands below them
      */
-    public record Above(Boolean completions, Boolean didYouMean, Boolean recent, Boolean all) {
-        public Above {
-            completions = Objects.requireNonNullElse(completions, true);
-            didYouMean = Objects.requireNonNullElse(didYouMean, true);
-            recent = Objects.requireNonNullElse(recent, false);
-            all = Objects.requireNonNullElse(all, true);
-        }
+    public record Above(boolean completions, boolean didYouMean, boolean recent, boolean all) {
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        static Above usual() {
-            return new Above(null, null, null, null);
+        public static Above usual() {
+            return new Above(true, true, false, true);
         }
     }
 }

@@ -1,6 +1,5 @@
 package tidylantern.core.design.results;
 
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.DesignFault;
 import tidylantern.core.design.Limit;
@@ -13,24 +12,19 @@ import tidylantern.core.design.Limit;
  * @param most how many there are at the most, 1 to 30
  * @param below whether they stand below every list, and not only where nothing is found
  */
-public record PopularCategories(String filter, Integer most, Boolean below) {
+public record PopularCategories(String filter, int most, boolean below) {
     public static final Limit MOST = new Limit(1, 30);
     private static final int USUAL_MOST = 8;
 
-    // Null takes its default here, as it does where a document leaves a key out.
     public PopularCategories {
-        filter = Objects.requireNonNullElse(filter, "").strip();
+        filter = filter.strip();
         DesignFault.unless(!filter.isEmpty(), "filter", "say of which filter the popular values are");
-        most = Objects.requireNonNullElse(most, USUAL_MOST);
         MOST.check("most", most);
-        below = Objects.requireNonNullElse(below, false);
     }
 
     /** Where nothing is found. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static PopularCategories of(String filter) {
-        return new PopularCategories(filter, null, null);
+        return new PopularCategories(filter, USUAL_MOST, false);
     }
 
     /** What a page offers; null for nothing. */

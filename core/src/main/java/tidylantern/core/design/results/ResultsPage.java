@@ -1,7 +1,6 @@
 package tidylantern.core.design.results;
 
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Addresses;
 import tidylantern.core.design.DesignFault;
@@ -22,7 +21,7 @@ import tidylantern.core.design.Sign;
  */
 public record ResultsPage(
         @Nullable String address,
-        Integer perPage,
+        int perPage,
         Layout layout,
         Paging paging,
         @Nullable Integer most,
@@ -40,14 +39,8 @@ public record ResultsPage(
                 "address",
                 "\"%s\" is no web address; write one that starts with /, https:// or http://",
                 address);
-        perPage = Objects.requireNonNullElse(perPage, USUAL_PER_PAGE);
         PER_PAGE.check("perPage", perPage);
-        layout = Objects.requireNonNullElseGet(layout, () -> Layout.of(Arranged.LIST));
-        paging = Objects.requireNonNullElse(paging, Paging.NUMBERS);
         MOST.check("most", most);
-        shows = Objects.requireNonNullElseGet(shows, Shows::everything);
-        start = Objects.requireNonNullElseGet(start, () -> StartingList.of(StartingList.With.EVERYTHING));
-        told = Objects.requireNonNullElseGet(told, Told::usual);
     }
 
     /** The hosted page, as a list. */
@@ -56,10 +49,16 @@ public record ResultsPage(
     }
 
     /** With all else as usual. */
-    // Null takes its default here, as it does where a document leaves a key out.
-    @SuppressWarnings("NullAway")
     public static ResultsPage of(@Nullable String address, int perPage, Arranged arranged) {
-        return new ResultsPage(address, perPage, Layout.of(arranged), null, null, null, null, null);
+        return new ResultsPage(
+                address,
+                perPage,
+                Layout.of(arranged),
+                Paging.NUMBERS,
+                null,
+                Shows.everything(),
+                StartingList.of(StartingList.With.EVERYTHING),
+                Told.usual());
     }
 
     /** With cards laid out otherwise, so many on a page. */
@@ -119,30 +118,18 @@ public record ResultsPage(
      * @param nothing what stands there where nothing is found
      */
     public record Shows(
-            Boolean heading,
-            Boolean count,
-            Boolean time,
-            Boolean order,
-            Boolean set,
-            Boolean copyLink,
-            Boolean box,
+            boolean heading,
+            boolean count,
+            boolean time,
+            boolean order,
+            boolean set,
+            boolean copyLink,
+            boolean box,
             @Nullable PopularCategories popular,
             NothingFound nothing) {
-        public Shows {
-            heading = Objects.requireNonNullElse(heading, true);
-            count = Objects.requireNonNullElse(count, true);
-            time = Objects.requireNonNullElse(time, false);
-            order = Objects.requireNonNullElse(order, true);
-            set = Objects.requireNonNullElse(set, true);
-            copyLink = Objects.requireNonNullElse(copyLink, false);
-            box = Objects.requireNonNullElse(box, false);
-            nothing = Objects.requireNonNullElseGet(nothing, NothingFound::usual);
-        }
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        static Shows everything() {
-            return new Shows(null, null, null, null, null, null, null, null, null);
+        public static Shows everything() {
+            return new Shows(true, true, false, true, true, false, false, null, NothingFound.usual());
         }
     }
 
@@ -154,17 +141,10 @@ public record ResultsPage(
      * @param related items that are found by some of the words, the best first
      * @param everything the way to everything
      */
-    public record NothingFound(@Nullable Sign sign, Boolean withoutOne, Boolean related, Boolean everything) {
-        public NothingFound {
-            withoutOne = Objects.requireNonNullElse(withoutOne, true);
-            related = Objects.requireNonNullElse(related, true);
-            everything = Objects.requireNonNullElse(everything, true);
-        }
+    public record NothingFound(@Nullable Sign sign, boolean withoutOne, boolean related, boolean everything) {
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        static NothingFound usual() {
-            return new NothingFound(null, null, null, null);
+        public static NothingFound usual() {
+            return new NothingFound(null, true, true, true);
         }
     }
 
@@ -175,16 +155,10 @@ public record ResultsPage(
      * @param listed whether search engines may list the hosted page, as long as that is the results page and nothing is
      *     asked for on it
      */
-    public record Told(Boolean inAddress, Boolean listed) {
-        public Told {
-            inAddress = Objects.requireNonNullElse(inAddress, true);
-            listed = Objects.requireNonNullElse(listed, true);
-        }
+    public record Told(boolean inAddress, boolean listed) {
 
-        // Null takes its default here, as it does where a document leaves a key out.
-        @SuppressWarnings("NullAway")
-        static Told usual() {
-            return new Told(null, null);
+        public static Told usual() {
+            return new Told(true, true);
         }
     }
 }

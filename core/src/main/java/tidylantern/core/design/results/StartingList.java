@@ -1,7 +1,6 @@
 package tidylantern.core.design.results;
 
 import java.util.Locale;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.DesignFault;
 
@@ -15,7 +14,6 @@ import tidylantern.core.design.DesignFault;
 public record StartingList(
         With with, @Nullable String filter, @Nullable String value) {
     public StartingList {
-        with = Objects.requireNonNullElse(with, With.EVERYTHING);
         filter = filter == null || filter.isBlank() ? null : filter.strip();
         value = value == null || value.isBlank() ? null : value.strip();
         DesignFault.unless(

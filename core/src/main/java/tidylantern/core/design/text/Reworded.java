@@ -2,7 +2,6 @@ package tidylantern.core.design.text;
 
 import java.util.Collections;
 import java.util.Map;
-import java.util.Objects;
 import java.util.TreeMap;
 import tidylantern.core.design.DesignFault;
 
@@ -17,10 +16,8 @@ public record Reworded(Language language, String text, Map<String, String> forms
     public static final int LONGEST = 400;
 
     public Reworded {
-        DesignFault.unless(language != null, "language", "say in which language the text stands");
-        text = Objects.requireNonNullElse(text, "");
         DesignFault.unless(!text.isEmpty(), "text", "say which text is meant");
-        Map<String, String> copy = new TreeMap<>(Objects.requireNonNullElse(forms, Map.<String, String>of()));
+        Map<String, String> copy = new TreeMap<>(forms);
         copy.forEach((form, written) -> {
             DesignFault.unless(
                     written != null && !written.isBlank(),

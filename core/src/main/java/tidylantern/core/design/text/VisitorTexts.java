@@ -2,7 +2,6 @@ package tidylantern.core.design.text;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.design.DesignFault;
@@ -19,10 +18,9 @@ public record VisitorTexts(
         @Nullable Language language, @Nullable Language fallback, List<Reworded> reworded, List<WordedLabel> labels) {
     public static final int MOST = 1000;
 
-    // Null takes its default here, as it does where a document leaves a key out.
     public VisitorTexts {
-        reworded = List.copyOf(Objects.requireNonNullElse(reworded, List.<Reworded>of()));
-        labels = List.copyOf(Objects.requireNonNullElse(labels, List.<WordedLabel>of()));
+        reworded = List.copyOf(reworded);
+        labels = List.copyOf(labels);
         DesignFault.unless(
                 reworded.size() <= MOST, "reworded", "%d texts are too many; %d are the most", reworded.size(), MOST);
         DesignFault.unless(

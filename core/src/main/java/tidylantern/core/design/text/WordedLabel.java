@@ -1,6 +1,5 @@
 package tidylantern.core.design.text;
 
-import java.util.Objects;
 import tidylantern.core.design.DesignFault;
 
 /**
@@ -12,10 +11,8 @@ public record WordedLabel(Language language, String label, String wording) {
     public static final int LONGEST = 200;
 
     public WordedLabel {
-        DesignFault.unless(language != null, "language", "say in which language the label stands");
-        label = Objects.requireNonNullElse(label, "");
         DesignFault.unless(!label.isEmpty(), "label", "say which label is meant");
-        wording = Objects.requireNonNullElse(wording, "").strip();
+        wording = wording.strip();
         DesignFault.unless(!wording.isEmpty(), "wording", "a label cannot be empty; take its wording away");
         DesignFault.unless(
                 wording.length() <= LONGEST,

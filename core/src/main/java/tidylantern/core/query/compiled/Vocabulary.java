@@ -68,7 +68,7 @@ public final class Vocabulary {
     /** Whether both are taken apart into the same. */
     static boolean same(Words a, Words b) {
         return a == b
-                || (a.stemming().equals(b.stemming())
+                || (a.stemming() == b.stemming()
                         && a.stopWords().equals(b.stopWords())
                         && a.synonyms().equals(b.synonyms()));
     }

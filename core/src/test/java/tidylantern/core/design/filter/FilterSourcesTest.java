@@ -3,7 +3,6 @@ package tidylantern.core.design.filter;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
@@ -14,7 +13,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.DesignFault;
-import tidylantern.core.design.UsualParts;
 
 /** A filter holds what the kind of its field needs, and nothing of the others; product.md, 'Filters'. */
 class FilterSourcesTest {
@@ -99,28 +97,5 @@ class FilterSourcesTest {
         assertThat(FilterBuilder.joint("all", "All", true, false, kinds, same, open)
                         .fields())
                 .containsExactly(new FieldKey("kind"), new FieldKey("open"));
-    }
-
-    /** Every part that a document may leave something out of is among the usual ones, and whole. */
-    @Test
-    void everyPartOfAFilterHasItsUsualValues() {
-        List<Class<?>> parts = UsualParts.all().stream()
-                .<Class<?>>map(part -> part.usual().getClass())
-                .toList();
-        assertThat(parts)
-                .contains(Filter.class, FilterHead.class, FilterShown.class, OfferedValues.class, ValueList.class)
-                .contains(FilterSource.class.getPermittedSubclasses())
-                .doesNotHaveDuplicates();
-        for (UsualParts.Part part : UsualParts.all()) {
-            assertThat(part.keys())
-                    .as(part.toString())
-                    .containsAll(part.mustBeSaid())
-                    .hasSizeLessThanOrEqualTo(9);
-            for (RecordComponent component : part.usual().getClass().getRecordComponents()) {
-                assertThat(component.getType())
-                        .as("%s takes whole values", component)
-                        .isNotIn(Boolean.class, Integer.class, Double.class);
-            }
-        }
     }
 }
