@@ -3,6 +3,7 @@ package tidylantern.server.content;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -23,6 +24,7 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.mapping.Mapping.MappedField;
 import tidylantern.server.platform.DiskRoom;
+import tidylantern.server.platform.Settings;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.SerializationFeature;
@@ -54,6 +56,7 @@ public class ItemIntake {
     private final RestingItems resting;
     private final Clock clock;
     private final DiskRoom room;
+    private final Path spool;
     private final JsonMapper json;
 
     ItemIntake(
@@ -63,8 +66,11 @@ public class ItemIntake {
             RestingItems resting,
             Clock clock,
             DiskRoom room,
+            Settings settings,
             JsonMapper json) {
         this.room = room;
+        this.spool = settings.data().resolve("intake");
+        NamedIds.tidy(spool);
         this.store = store;
         this.contents = contents;
         this.writer = writer;
@@ -172,9 +178,12 @@ public class ItemIntake {
 
     private IntakeReport take(String site, String collectionKey, JsonLines lines, Manner manner, Watch watch) {
         return writer.change(site, () -> {
-            Run run = new Run(site, new CollectionKey(collectionKey), manner, watch);
-            run.take(lines);
-            return run.report();
+            // Whatever became of an item, a line named it.
+            try (NamedIds named = new NamedIds(spool)) {
+                Run run = new Run(site, new CollectionKey(collectionKey), named, manner, watch);
+                run.take(lines);
+                return run.report();
+            }
         });
     }
 
@@ -186,12 +195,15 @@ public class ItemIntake {
         private final Watch watch;
         private final int before;
         private final IntakeNotes notes = new IntakeNotes();
-        private final LineParser parser = new LineParser(json, notes);
+        private final NamedIds named;
+        private final LineParser parser;
         private final IntakeFields fields;
         private long change;
 
-        Run(String site, CollectionKey key, Manner manner, Watch watch) {
+        Run(String site, CollectionKey key, NamedIds named, Manner manner, Watch watch) {
             this.site = site;
+            this.named = named;
+            this.parser = new LineParser(json, named, notes);
             this.key = key;
             this.manner = manner;
             this.watch = watch;
@@ -355,7 +367,7 @@ public class ItemIntake {
         }
 
         private List<ContentStore.Titled> notNamed(List<ContentStore.Titled> some) {
-            return some.stream().filter(item -> !parser.named(item.itemId())).toList();
+            return some.stream().filter(item -> !named.contains(item.itemId())).toList();
         }
 
         private void remove(List<String> gone) {

@@ -1,6 +1,5 @@
 package tidylantern.server.content;
 
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -17,16 +16,12 @@ final class LineParser {
 
     private final JsonMapper json;
     private final IntakeNotes notes;
-    private final Map<String, Integer> lineById = new HashMap<>();
+    private final NamedIds named;
 
-    LineParser(JsonMapper json, IntakeNotes notes) {
+    LineParser(JsonMapper json, NamedIds named, IntakeNotes notes) {
         this.json = json;
+        this.named = named;
         this.notes = notes;
-    }
-
-    /** Whether a line was of this item, whatever became of it. */
-    boolean named(String id) {
-        return lineById.containsKey(id);
     }
 
     /** Null where it was refused, or says that the item is as it was. */
@@ -77,7 +72,7 @@ final class LineParser {
             notes.refuse(line.number(), at, null, Mapping.ID, String.valueOf(wrong.getMessage()));
             return null;
         }
-        Integer earlier = lineById.putIfAbsent(id.value(), line.number());
+        Integer earlier = named.putIfAbsent(id.value(), line.number());
         if (earlier != null) {
             notes.refuse(
                     line.number(),
