@@ -31,7 +31,7 @@ export type Filter = Schemas['Filter']
 export type FilterSource = Filter['source']
 /** One kind of source: `SourceOf<'category'>`. */
 export type SourceOf<Kind extends FilterSource['of']> = Extract<FilterSource, { of: Kind }>
-export type FilterRules = Schemas['FilterRules']
+export type DesignRules = Schemas['DesignRules']
 export type FilterToday = Schemas['FilterToday']
 export type TierFace = Schemas['TierFace']
 export type Standing = Schemas['Standing']

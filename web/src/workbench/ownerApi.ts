@@ -1,6 +1,7 @@
 /** Everything the workbench asks of the service. */
 import { request } from './request'
 import type {
+  DesignRules,
   AccessKey,
   CardChoices,
   CategoryValue,
@@ -17,7 +18,6 @@ import type {
   FieldKind,
   Filter,
   FilterProposal,
-  FilterRules,
   FilterToday,
   FirstStart,
   Finding,
@@ -347,7 +347,7 @@ export const api = {
   placeChoices: (search: string) => get<PlaceChoices>(`/searches/${path(search)}/draft/places`),
   filterProposals: (search: string) => get<FilterProposal[]>(`/searches/${path(search)}/draft/filter-proposals`),
   filterFigures: (search: string) => get<FilterToday[]>(`/searches/${path(search)}/draft/filter-figures`),
-  filterRules: () => get<FilterRules>('/filter-rules'),
+  designRules: () => get<DesignRules>('/design-rules'),
   /** The joint filter of two, as it would be; the draft stays as it is. */
   joinedFilter: (search: string, filter: Filter, other: Filter, key: string) =>
     send<Filter>('POST', `/searches/${path(search)}/draft/joined-filter`, { filter, other, key }),

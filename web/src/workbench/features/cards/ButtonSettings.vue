@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import LimitedText from '../design-rules/LimitedText.vue'
 import { computed } from 'vue'
 import type { CardMaterial, CardPart } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 
 /** What a button says, and where it leads. */
@@ -19,7 +19,7 @@ const links = computed(() => {
 </script>
 
 <template>
-  <TextField v-model="settings.text" label="It says" :maxlength="40" required />
+  <LimitedText v-model="settings.text" label="It says" path="cards.button.text" required />
   <ChoiceField
     label="It leads to"
     :options="links"

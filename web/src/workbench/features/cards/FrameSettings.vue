@@ -1,13 +1,13 @@
 <script setup lang="ts">
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import SelectButton from 'primevue/selectbutton'
 import { computed, useId } from 'vue'
 import type { Card } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import FieldFrame from '../../kit/FieldFrame.vue'
-import NumberField from '../../kit/NumberField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import LookChoice from './LookChoice.vue'
-import { FOCUSED, FRAME_CHOICES, ROUNDEST, SIDES } from './frameNames'
+import { FOCUSED, FRAME_CHOICES, SIDES } from './frameNames'
 
 /** What is around the parts of a card, each as the look has it until it is set. */
 const frame = defineModel<Card['frame']>({ required: true })
@@ -31,7 +31,7 @@ const put = (key: (typeof FRAME_CHOICES)[number]['key'], value: string | null) =
     :model-value="frame[key]"
     @update:model-value="put(key, $event)"
   />
-  <NumberField v-model="settings.corners" label="Corners" unit="px" :min="0" :max="ROUNDEST" empty="look" />
+  <LimitedNumber v-model="settings.corners" label="Corners" unit="px" path="cards.frame.corners" empty="look" />
   <LookChoice v-model="edges" label="Edges" :options="OWN_EDGES" />
   <FieldFrame v-if="edges" label="Sides" :control="sides" group>
     <SelectButton

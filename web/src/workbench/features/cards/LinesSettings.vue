@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import type { CardPart } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import NumberField from '../../kit/NumberField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 
 /** How much of a title or text is seen, and what heading a title is. */
@@ -12,6 +12,6 @@ const LEVELS = [2, 3, 4, 5, 6].map(value => ({ value, label: `Heading ${value}` 
 </script>
 
 <template>
-  <NumberField v-model="lines.lines" label="Lines at most" :min="1" :max="part.part === 'title' ? 6 : 12" />
+  <LimitedNumber v-model="lines.lines" label="Lines at most" :path="`cards.${part.part}.lines`" />
   <ChoiceField v-if="part.part === 'title'" v-model="heading.level" label="In the page’s outline" :options="LEVELS" />
 </template>

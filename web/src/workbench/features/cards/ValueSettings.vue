@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import LimitedText from '../design-rules/LimitedText.vue'
 import { computed } from 'vue'
 import type { CardMaterial, CardPart } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import { fieldOf, formatKey } from './partNames'
 
@@ -23,6 +23,6 @@ const format = computed({
 
 <template>
   <ChoiceField v-if="written.length > 1" v-model="format" label="Written as" :options="written" />
-  <TextField v-model="settings.before" label="Before it" beside :maxlength="40" placeholder="from" />
-  <TextField v-model="settings.after" label="Behind it" beside :maxlength="40" placeholder="a week" />
+  <LimitedText v-model="settings.before" label="Before it" beside path="cards.value.before" placeholder="from" />
+  <LimitedText v-model="settings.after" label="Behind it" beside path="cards.value.after" placeholder="a week" />
 </template>

@@ -7,8 +7,6 @@ interface Choice<Value> {
   label: string
 }
 
-export const ROUNDEST = 24
-
 const GROUNDS: readonly Choice<NonNullable<Frame['ground']>>[] = [
   { value: 'none', label: 'The page' },
   { value: 'card', label: 'Ground of cards' },

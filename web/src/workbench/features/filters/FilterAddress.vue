@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, toRef } from 'vue'
-import type { Filter, FilterRules } from '../../../shared/contract'
+import type { Filter, DesignRules } from '../../../shared/contract'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
@@ -10,7 +10,7 @@ import { wrongWithKey } from './filters'
 const { taken, rules } = defineProps<{
   /** Names in addresses that others have. */
   taken: readonly string[]
-  rules: FilterRules
+  rules: DesignRules
 }>()
 const filter = defineModel<Filter>({ required: true })
 const head = settingsOf(toRef(settingsOf(filter), 'head'))
@@ -33,6 +33,10 @@ function rename(key: string) {
       :model-value="filter.head.key"
       @update:model-value="rename($event)"
     />
-    <TextField v-model="head.help" label="A line of help below it" :maxlength="rules.limits['head.help']!.most" />
+    <TextField
+      v-model="head.help"
+      label="A line of help below it"
+      :maxlength="rules.limits['filters.head.help']!.most"
+    />
   </FoldingSection>
 </template>

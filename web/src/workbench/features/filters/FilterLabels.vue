@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import type { Filter, FilterProposal, FilterSource } from '../../../shared/contract'
 import { fieldsOf, partsOf } from './filters'
 import { withEntry } from './filterValues'
+import { useDesignRules } from '../design-rules/useDesignRules'
 
 /** What visitors read for every filter, and for the values that have a label of their own, in one table. */
 const { filters, proposals } = defineProps<{ filters: readonly Filter[]; proposals: readonly FilterProposal[] }>()
@@ -59,6 +60,7 @@ function say({ filter, value, own, said }: Row, text: string) {
       : { ...now, source: withLabels(now.source, withEntry(labelsOf(now.source), value, text)) },
   )
 }
+const { limit } = useDesignRules()
 </script>
 
 <template>
@@ -98,7 +100,7 @@ function say({ filter, value, own, said }: Row, text: string) {
             <InputText
               :model-value="row.said"
               size="small"
-              maxlength="80"
+              :maxlength="limit('filters.head.label')?.most"
               :aria-label="`Visitors read for ${row.own}`"
               @change="say(row, ($event.target as HTMLInputElement).value.trim())"
             />

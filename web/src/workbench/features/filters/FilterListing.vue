@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Filter, FilterRules } from '../../../shared/contract'
+import type { Filter, DesignRules } from '../../../shared/contract'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import SwitchField from '../../kit/SwitchField.vue'
 import { lowered, ORDERS } from './listNames'
@@ -8,7 +8,7 @@ import RowOfValues from './sources/RowOfValues.vue'
 import ValueListSettings from './sources/ValueListSettings.vue'
 
 /** How the values of a filter stand: in which order, how many, with what beside them. */
-defineProps<{ rules: FilterRules }>()
+defineProps<{ rules: DesignRules }>()
 const filter = defineModel<Filter>({ required: true })
 const source = computed(() => filter.value.source)
 const put = (changed: Filter['source']) => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
-import type { CollectionShape, Filter, FilterRules } from '../../../shared/contract'
+import type { CollectionShape, Filter, DesignRules } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
@@ -18,7 +18,7 @@ import YesNoSettings from './sources/YesNoSettings.vue'
 /** Everything about one filter: the usual first, the rest under lines that say what is set there. */
 const { joinWith } = defineProps<{
   search: string
-  rules: FilterRules
+  rules: DesignRules
   /** The other filters of the search that visitors meet. */
   others: readonly Filter[]
   /** Names in addresses that others have. */
@@ -40,7 +40,12 @@ const joinable = computed(() => joinWith.map(other => ({ value: other.head.key, 
 
 <template>
   <div class="settings">
-    <TextField v-model="head.label" label="Visitors read" :maxlength="rules.limits['head.label']!.most" required />
+    <TextField
+      v-model="head.label"
+      label="Visitors read"
+      :maxlength="rules.limits['filters.head.label']!.most"
+      required
+    />
     <CategorySettings
       v-if="source.of === 'category'"
       :model-value="source"

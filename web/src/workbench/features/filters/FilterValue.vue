@@ -8,6 +8,7 @@ import IconButton from '../../kit/IconButton.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import { canCountAs, isOff, isOffWithAbove, isOn, withEntry, withMerged, withTurned } from './filterValues'
 import ValuePicture from './ValuePicture.vue'
+import { useDesignRules } from '../design-rules/useDesignRules'
 
 /** One value of a filter: whether it is on the list, what visitors read for it, what it counts as. */
 const { value, values, nameOf } = defineProps<{
@@ -49,6 +50,7 @@ function labelled(text: string) {
   const labels = withEntry(looks.labels, key.value, text === name.value ? '' : text)
   if (labels[key.value] !== looks.labels[key.value]) looks.labels = labels
 }
+const { limit } = useDesignRules()
 </script>
 
 <template>
@@ -69,7 +71,7 @@ function labelled(text: string) {
       v-if="isLabelling"
       ref="label"
       size="small"
-      maxlength="80"
+      :maxlength="limit('filters.source.looks.labels')?.most"
       :default-value="source.looks.labels[key] ?? name"
       :aria-label="`What visitors read for ${name}`"
       @keydown.enter.prevent="($event.target as HTMLInputElement).blur()"

@@ -1,4 +1,4 @@
-import type { FieldKind, Filter, FilterRules, FilterShape, FilterSource } from '../../../shared/contract'
+import type { FieldKind, Filter, DesignRules, FilterShape, FilterSource } from '../../../shared/contract'
 
 export type Control = FilterShape['control']
 
@@ -41,22 +41,22 @@ export const keysOf = (filters: readonly Filter[]): string[] =>
   filters.flatMap(filter => [filter.head.key, ...partsOf(filter).map(part => part.head.key)])
 
 /** Whether a filter works over a field of a kind as it is; the kind may have changed since it was made. */
-export const fitsKind = (filter: Filter, kind: FieldKind, rules: FilterRules): boolean =>
-  filter.source.of === 'joint' || (rules.controls[kind] ?? []).includes(controlOf(filter.source))
+export const fitsKind = (filter: Filter, kind: FieldKind, rules: DesignRules): boolean =>
+  filter.source.of === 'joint' || (rules.filters.controls[kind] ?? []).includes(controlOf(filter.source))
 
 /** What is wrong with a filter's name in addresses; empty if nothing is. */
-export function wrongWithKey(key: string, others: readonly string[], rules: FilterRules): string {
-  const longest = rules.limits['head.key']!.most
+export function wrongWithKey(key: string, others: readonly string[], rules: DesignRules): string {
+  const longest = rules.limits['filters.head.key']!.most
   if (!/^[a-z0-9][a-z0-9-]*$/.test(key) || key.length > longest)
     return `Small letters, digits and hyphens only, ${longest} at most.`
-  if (rules.taken.includes(key)) return 'The search itself uses this name.'
+  if (rules.filters.taken.includes(key)) return 'The search itself uses this name.'
   return others.includes(key) ? 'Another filter has this name.' : ''
 }
 
 /** A name that no other filter has: the one that is wanted, or the same with a number behind it. */
-export function freeKey(wanted: string, others: readonly string[], rules: FilterRules): string {
-  const longest = rules.limits['head.key']!.most
-  const free = (key: string) => !others.includes(key) && !rules.taken.includes(key)
+export function freeKey(wanted: string, others: readonly string[], rules: DesignRules): string {
+  const longest = rules.limits['filters.head.key']!.most
+  const free = (key: string) => !others.includes(key) && !rules.filters.taken.includes(key)
   for (let n = 1; ; n++) {
     const ending = n === 1 ? '' : `-${n}`
     const key = wanted.slice(0, longest - ending.length) + ending

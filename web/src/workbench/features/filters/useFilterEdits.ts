@@ -1,5 +1,5 @@
 import { ref, type Ref } from 'vue'
-import type { Filter, FilterProposal, FilterRules } from '../../../shared/contract'
+import type { Filter, FilterProposal, DesignRules } from '../../../shared/contract'
 import { useAttempt } from '../../kit/useAttempt'
 import { api } from '../../ownerApi'
 import type { DraftEditing } from '../searches/useDraft'
@@ -7,7 +7,7 @@ import { withApart, withChanged, withJoined } from './filterList'
 import { freeKey, keysOf } from './filters'
 
 /** What an owner does to the filters of a draft, each a change that can be undone by itself. */
-export function useFilterEdits(search: () => string, draft: DraftEditing, rules: Ref<FilterRules | undefined>) {
+export function useFilterEdits(search: () => string, draft: DraftEditing, rules: Ref<DesignRules | undefined>) {
   const filters = () => draft.design.value!.filters
   /** The filter whose settings are open, by its key. */
   const open = ref<string | null>(null)

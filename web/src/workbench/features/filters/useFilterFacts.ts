@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import type { CollectionShape, FieldKind, Filter } from '../../../shared/contract'
 import { api } from '../../ownerApi'
+import { useDesignRules } from '../design-rules/useDesignRules'
 import { lineOf } from './filterLines'
 import type { FilterRow } from './filterList'
 import { fieldsOf, fitsKind, partsOf } from './filters'
@@ -12,7 +13,7 @@ export function useFilterFacts(
   collections: () => readonly CollectionShape[],
   filters: () => readonly Filter[],
 ) {
-  const { data: rules } = useQuery({ queryKey: ['filter-rules'], queryFn: api.filterRules, staleTime: Infinity })
+  const { rules } = useDesignRules()
   const { data: proposals } = useQuery({
     queryKey: ['reach', search, 'filter-proposals'],
     queryFn: () => api.filterProposals(search()),
@@ -46,11 +47,11 @@ export function useFilterFacts(
   }
   const isJoinable = (filter: Filter) => {
     const kind = kindOf(filter)
-    return filter.source.of === 'joint' || (kind !== undefined && rules.value?.joinable.includes(kind))
+    return filter.source.of === 'joint' || (kind !== undefined && rules.value?.filters.joinable.includes(kind))
   }
   /** Filters that one can be joined with. */
   function joinWith({ filter, part }: FilterRow): Filter[] {
-    const most = rules.value?.limits['source.parts']?.most ?? 0
+    const most = rules.value?.limits['filters.source.parts']?.most ?? 0
     return part !== null || partsOf(filter).length >= most || !isJoinable(filter)
       ? []
       : filters().filter(

@@ -6,7 +6,7 @@ import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import SwitchLine from '../../kit/SwitchLine.vue'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import { OPENS, WHERE_LIVE } from '../places/placeNames'
 import TextInPlace from '../places/TextInPlace.vue'
 import PlaceStep from '../places/PlaceStep.vue'
@@ -55,7 +55,6 @@ const sizeSaid = computed(() => {
 
 <template>
   <PlaceStep
-    v-slot="{ choices }"
     title="Live results"
     lead="What appears while somebody types."
     step="live"
@@ -75,26 +74,13 @@ const sizeSaid = computed(() => {
         label="From how many letters"
         :empty="`${draft.design.value!.words.fewestLetters}, as words`"
         path="live.asking.from"
-        :limits="choices.limits"
       />
-      <LimitedNumber
-        v-model="asking.pause"
-        label="After a pause of"
-        unit="ms"
-        path="live.asking.pause"
-        :limits="choices.limits"
-      />
+      <LimitedNumber v-model="asking.pause" label="After a pause of" unit="ms" path="live.asking.pause" />
     </template>
     <template v-if="isShown">
       <ChoiceField v-model="settings.grouped" label="Put together" buttons :options="GROUPED" />
-      <LimitedNumber v-model="settings.most" label="Results at most" path="live.most" :limits="choices.limits" />
-      <LimitedNumber
-        v-model="settings.first"
-        label="Of these at first"
-        empty="all of them"
-        path="live.first"
-        :limits="choices.limits"
-      />
+      <LimitedNumber v-model="settings.most" label="Results at most" path="live.most" />
+      <LimitedNumber v-model="settings.first" label="Of these at first" empty="all of them" path="live.first" />
       <TextInPlace
         v-if="live.first !== null"
         :draft="draft"
@@ -102,37 +88,18 @@ const sizeSaid = computed(() => {
         label="The line that shows the rest"
         text="moreLive"
       />
-      <LimitedNumber
-        v-model="form.columns"
-        label="Columns, where there is room"
-        path="live.form.columns"
-        :limits="choices.limits"
-      />
+      <LimitedNumber v-model="form.columns" label="Columns, where there is room" path="live.form.columns" />
       <ChoiceField v-model="settings.opens" label="A result opens" buttons :options="OPENS" />
       <FoldingSection title="How large the list is" :said="sizeSaid">
-        <LimitedNumber
-          v-model="form.width"
-          label="Width"
-          unit="px"
-          empty="as the box"
-          path="live.form.width"
-          :limits="choices.limits"
-        />
+        <LimitedNumber v-model="form.width" label="Width" unit="px" empty="as the box" path="live.form.width" />
         <LimitedNumber
           v-model="form.height"
           label="Height before it scrolls"
           unit="px"
           empty="as fits"
           path="live.form.height"
-          :limits="choices.limits"
         />
-        <LimitedNumber
-          v-model="form.gap"
-          label="Between results"
-          unit="px"
-          path="live.form.gap"
-          :limits="choices.limits"
-        />
+        <LimitedNumber v-model="form.gap" label="Between results" unit="px" path="live.form.gap" />
         <p class="quiet">A list is at least 320 px wide where the screen is, and never wider than the screen.</p>
       </FoldingSection>
       <FoldingSection title="Above them" :said="aboveSaid">

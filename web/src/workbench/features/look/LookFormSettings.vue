@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import { computed } from 'vue'
 import type { Look, LookChoices } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import NumberField from '../../kit/NumberField.vue'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import OwnSetting from './OwnSetting.vue'
 import { BOX_FORMS, CARD_FORMS, DENSITIES, SHADOWS } from './lookNames'
@@ -37,11 +37,10 @@ const CHOICES: readonly { key: 'cards' | 'box' | 'density' | 'shadow'; label: st
     />
   </OwnSetting>
   <OwnSetting :is-own="own.corners !== null" name="Corners" @follow="put({ corners: null })">
-    <NumberField
+    <LimitedNumber
       label="Corners"
+      path="look.form.corners"
       unit="px"
-      :min="0"
-      :max="24"
       :model-value="worn.corners"
       @update:model-value="put({ corners: $event })"
     />

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import { computed } from 'vue'
 import type { Look, LookChoices } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import NumberField from '../../kit/NumberField.vue'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import FontField from './FontField.vue'
 import OwnSetting from './OwnSetting.vue'
@@ -35,11 +35,10 @@ const FONTS = [
     />
   </OwnSetting>
   <OwnSetting :is-own="own.size !== null" name="Size" @follow="put({ size: null })">
-    <NumberField
+    <LimitedNumber
       label="Size"
+      path="look.type.size"
       unit="px"
-      :min="12"
-      :max="22"
       :model-value="worn.size"
       @update:model-value="put({ size: $event })"
     />

@@ -14,6 +14,7 @@ import { api } from '../../ownerApi'
 import ProposedParts from './ProposedParts.vue'
 import SearchedCollections from './SearchedCollections.vue'
 import { useProposal } from './useProposal'
+import { useDesignRules } from '../design-rules/useDesignRules'
 
 /** A new search: as its site's content suggests, as a copy of another, or with nothing decided. */
 const { site, copy } = defineProps<{
@@ -60,6 +61,7 @@ const make = () =>
       copyOf: from.value === 'copy' ? copied.value : null,
     }),
   )
+const { limit } = useDesignRules()
 </script>
 
 <template>
@@ -78,7 +80,14 @@ const make = () =>
       <form class="slip" @submit.prevent="make">
         <div class="field">
           <label for="search-name">Name</label>
-          <InputText id="search-name" v-model="name" required maxlength="80" aria-describedby="name-help" autofocus />
+          <InputText
+            id="search-name"
+            v-model="name"
+            required
+            :maxlength="limit('name')?.most"
+            aria-describedby="name-help"
+            autofocus
+          />
           <small id="name-help">For you; it also makes the key in the tag.</small>
         </div>
         <ChoiceField v-model="from" label="Begin" :options="beginnings" buttons />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDesignRules } from '../design-rules/useDesignRules'
 import { useQuery } from '@tanstack/vue-query'
 import InputNumber from 'primevue/inputnumber'
 import { computed, useId } from 'vue'
@@ -24,12 +25,21 @@ const rows = computed(() =>
 )
 const over = computed(() => rows.value.filter(one => one.share > limit.value).length)
 const SHOWN = 12
+const rules = useDesignRules()
 </script>
 
 <template>
   <div class="limit">
     <label :for="id">Warn where more of the first page is featured than</label>
-    <InputNumber v-model="limit" :input-id="id" :min="0" :max="100" suffix=" %" size="small" class="percent" />
+    <InputNumber
+      v-model="limit"
+      :input-id="id"
+      :min="0"
+      :max="rules.limit('order.mostFeatured')?.most"
+      suffix=" %"
+      size="small"
+      class="percent"
+    />
   </div>
   <p v-if="data" class="remark" :class="{ calm: over === 0 }" role="status">
     <i class="pi" :class="over === 0 ? 'pi-check' : 'pi-exclamation-triangle'" aria-hidden="true" />

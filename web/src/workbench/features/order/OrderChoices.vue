@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDesignRules } from '../design-rules/useDesignRules'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
@@ -17,8 +18,8 @@ type Choice = ResultOrder['choices'][number]
 /** Orders that visitors may choose in place of the usual one. */
 const { order, options } = defineProps<{ order: ResultOrder; options: readonly OrderOption[] }>()
 const emit = defineEmits<{ change: [part: string, changed: Partial<ResultOrder>] }>()
-const MOST = 12
-const LONGEST_LABEL = 40
+const { limit } = useDesignRules()
+const longest = computed(() => limit('order.choices.label')?.most)
 const put = (choices: Choice[], part = 'order.choices') => emit('change', part, { choices })
 const change = (at: number, changed: Partial<Choice>) =>
   put(
@@ -37,7 +38,7 @@ function add() {
   if (!next.value) return
   const { label, key } = next.value
   const taken = order.choices.map(choice => choice.key)
-  put([...order.choices, { key: keyFrom(label, taken), label: label.slice(0, LONGEST_LABEL), by: [key] }])
+  put([...order.choices, { key: keyFrom(label, taken), label: label.slice(0, longest.value), by: [key] }])
 }
 const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
 </script>
@@ -49,7 +50,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
     <TextField
       label="They read for the order above"
       beside
-      :maxlength="LONGEST_LABEL"
+      :maxlength="longest"
       :placeholder="usualTexts.bestFirst"
       :model-value="order.label"
       @update:model-value="emit('change', 'order.label', { label: $event })"
@@ -66,7 +67,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
     <template #default="{ item: choice, at }">
       <InputText
         size="small"
-        :maxlength="LONGEST_LABEL"
+        :maxlength="longest"
         class="label"
         :model-value="choice.label"
         :aria-label="`What visitors read for ${choice.label}`"
@@ -92,7 +93,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
     </template>
   </ReorderableList>
   <Button
-    v-if="next && order.choices.length < MOST"
+    v-if="next && order.choices.length < (limit('order.choices')?.most ?? 0)"
     label="Add an order to choose"
     icon="pi pi-plus"
     size="small"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDesignRules } from '../design-rules/useDesignRules'
 import Select from 'primevue/select'
 import { computed, useId } from 'vue'
 import type { OrderKey } from '../../../shared/contract'
@@ -10,7 +11,7 @@ import { idOf, said, type OrderOption } from './orders'
 /** What decides an order: the first key, among equals the next, and so on. */
 const { options, label } = defineProps<{ options: readonly OrderOption[]; label: string }>()
 const keys = defineModel<OrderKey[]>({ required: true })
-const MOST = 8
+const { limit } = useDesignRules()
 const id = useId()
 const left = computed(() =>
   options.filter(option => !keys.value.some(key => key.by === option.key.by && key.field === option.key.field)),
@@ -73,7 +74,7 @@ const optionOf = (wanted: string) => options.find(option => option.id === wanted
     </template>
   </ReorderableList>
   <Select
-    v-if="left.length > 0 && keys.length < MOST"
+    v-if="left.length > 0 && keys.length < (limit('order.withWords')?.most ?? 0)"
     :model-value="null"
     :options="left"
     option-label="label"

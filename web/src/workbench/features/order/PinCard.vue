@@ -6,6 +6,7 @@ import type { Featured, ItemRef, Pin } from '../../../shared/contract'
 import { formatDay } from '../../kit/format'
 import IconButton from '../../kit/IconButton.vue'
 import { isSame, queriesIn, withPlace } from './pins'
+import { useDesignRules } from '../design-rules/useDesignRules'
 
 /** One pin: its queries, what it puts where, what it takes out, until when it holds. */
 const { known } = defineProps<{
@@ -24,6 +25,7 @@ const found = (item: ItemRef) => known?.find(one => isSame(one.item, item))
 const isGone = (item: ItemRef) => found(item)?.title === null
 const title = (item: ItemRef) => found(item)?.title ?? (found(item) ? `${item.id} (gone)` : item.id)
 const typed = (event: Event) => (event.target as HTMLInputElement).value
+const { limit } = useDesignRules()
 </script>
 
 <template>
@@ -43,8 +45,8 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
       <li v-for="put in pin.put" :key="keyOf(put.item)" :class="{ gone: isGone(put.item) }">
         <InputNumber
           :model-value="put.at"
-          :min="1"
-          :max="50"
+          :min="limit('pins.put.at')?.least"
+          :max="limit('pins.put.at')?.most"
           size="small"
           class="at"
           :aria-label="`Place of ${title(put.item)}`"

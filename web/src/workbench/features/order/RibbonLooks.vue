@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import LimitedText from '../design-rules/LimitedText.vue'
 import { computed } from 'vue'
 import type { Ribbon, TierFigures } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import ColourField from '../../kit/ColourField.vue'
 import ContrastLine from '../../kit/ContrastLine.vue'
-import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 
 /** The short label on a featured card: what it says, its colours, its size and side. */
@@ -34,7 +34,7 @@ const SIDES: readonly { value: Ribbon['side']; label: string }[] = [
 </script>
 
 <template>
-  <TextField v-model="settings.text" label="What it says" :maxlength="60" required />
+  <LimitedText v-model="settings.text" label="What it says" path="tiers.looks.ribbon.text" required />
   <ColourField v-model="settings.color" label="Its letters" />
   <ColourField v-model="settings.ground" label="Behind them" />
   <ContrastLine

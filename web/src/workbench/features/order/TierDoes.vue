@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
+import LimitedText from '../design-rules/LimitedText.vue'
 import { toRef, type Ref } from 'vue'
 import type { Tier } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
-import NumberField from '../../kit/NumberField.vue'
 import SwitchLine from '../../kit/SwitchLine.vue'
-import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 
 /** What a tier is called, what it does, and whether it is paid for. */
@@ -20,7 +20,7 @@ const DOES = [
 </script>
 
 <template>
-  <TextField v-model="settings.name" label="Name, for you" :maxlength="40" required />
+  <LimitedText v-model="settings.name" label="Name, for you" path="tiers.name" required />
   <ButtonChoice
     label="What the tier does"
     :options="DOES"
@@ -28,8 +28,8 @@ const DOES = [
     @update:model-value="settings.lift = $event ? USUAL_LIFT : null"
   />
   <template v-if="tier.lift">
-    <NumberField v-model="lift.most" label="At most in a list" empty="all" :min="1" :max="100" />
-    <NumberField v-model="lift.mostLive" label="At most in live results" empty="as many" :min="0" :max="100" />
+    <LimitedNumber v-model="lift.most" label="At most in a list" empty="all" path="tiers.lift.most" />
+    <LimitedNumber v-model="lift.mostLive" label="At most in live results" empty="as many" path="tiers.lift.mostLive" />
     <small class="quiet">
       The others of the tier stand where the rest of the order puts them, and keep its looks. An empty field sets no
       limit.
@@ -47,11 +47,11 @@ const DOES = [
     :model-value="tier.disclosure !== null"
     @update:model-value="settings.disclosure = $event ? 'Paid placement' : null"
   />
-  <TextField
+  <LimitedText
     v-if="tier.disclosure !== null"
     :model-value="tier.disclosure"
     label="They read"
-    :maxlength="60"
+    path="tiers.disclosure"
     required
     @update:model-value="settings.disclosure = $event"
   />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDesignRules } from '../design-rules/useDesignRules'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -21,7 +22,7 @@ const { site, search, collections, design } = defineProps<{
   design: SearchDesign
 }>()
 const emit = defineEmits<{ change: [part: string, changed: (now: SearchDesign) => SearchDesign] }>()
-const MOST = 12
+const { limit } = useDesignRules()
 const { data: featured } = useQuery({
   queryKey: ['reach', () => search, 'featured'],
   queryFn: () => api.featured(search),
@@ -96,7 +97,7 @@ const move = (from: number, to: number) =>
     </template>
   </ReorderableList>
   <Button
-    v-if="tiers.length < MOST"
+    v-if="tiers.length < (limit('tiers')?.most ?? 0)"
     label="Add a tier"
     icon="pi pi-plus"
     size="small"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import type { TierFigures, TierLooks } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import ColourField from '../../kit/ColourField.vue'
-import NumberField from '../../kit/NumberField.vue'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import RibbonLooks from './RibbonLooks.vue'
@@ -73,7 +73,7 @@ const USUAL_CORNERS = 10
       @update:model-value="settings.corners = $event ? USUAL_CORNERS : null"
     />
     <div v-if="looks.corners !== null" class="inner">
-      <NumberField v-model="settings.corners" label="How round they are" unit="px" :min="0" :max="24" />
+      <LimitedNumber v-model="settings.corners" label="How round they are" unit="px" path="tiers.looks.corners" />
     </div>
   </div>
 </template>

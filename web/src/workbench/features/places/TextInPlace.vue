@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import LimitedText from '../design-rules/LimitedText.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import TextField from '../../kit/TextField.vue'
 import { api } from '../../ownerApi'
 import type { DraftEditing } from '../searches/useDraft'
 
@@ -34,5 +34,11 @@ const wording = computed({
 </script>
 
 <template>
-  <TextField v-if="standard" v-model="wording" :label="label" :maxlength="400" :placeholder="standard.other" />
+  <LimitedText
+    v-if="standard"
+    v-model="wording"
+    :label="label"
+    path="texts.reworded.forms"
+    :placeholder="standard.other"
+  />
 </template>

@@ -4,7 +4,7 @@ import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import CategoryFilterField from '../places/CategoryFilterField.vue'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import { ARRANGEMENTS } from '../places/placeNames'
 
 /** How the cards of a page stand, and what a picture on a wall does. */
@@ -21,7 +21,6 @@ const settings = settingsOf(layout)
     label="Columns at most"
     empty="as many as fit"
     path="page.layout.columns"
-    :limits="choices.limits"
   />
   <template v-if="layout.arranged === 'wall'">
     <SwitchLine

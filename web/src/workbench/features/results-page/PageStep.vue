@@ -5,7 +5,7 @@ import ChoiceField from '../../kit/ChoiceField.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import SwitchLine from '../../kit/SwitchLine.vue'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import { aroundLine, PAGINGS, SHOWN_AROUND } from '../places/placeNames'
 import TextInPlace from '../places/TextInPlace.vue'
 import PlaceStep from '../places/PlaceStep.vue'
@@ -43,14 +43,8 @@ const nothing = settingsOf(toRef(shows, 'nothing'))
   >
     <LayoutSettings v-model="settings.layout" :choices="choices" />
     <ChoiceField v-model="settings.paging" label="One gets further" :options="PAGINGS" />
-    <LimitedNumber v-model="settings.perPage" label="Results at a time" path="page.perPage" :limits="choices.limits" />
-    <LimitedNumber
-      v-model="settings.most"
-      label="To look through at most"
-      empty="10,000"
-      path="page.most"
-      :limits="choices.limits"
-    />
+    <LimitedNumber v-model="settings.perPage" label="Results at a time" path="page.perPage" />
+    <LimitedNumber v-model="settings.most" label="To look through at most" empty="10,000" path="page.most" />
     <StartSettings v-model="settings.start" :search="search" :categories="choices.categories" />
     <FoldingSection id="around" title="Around the results" :said="aroundLine(page.shows)">
       <SwitchLine v-for="{ key, label } in SHOWN_AROUND" :key="key" v-model="shows[key]" :label="label" />

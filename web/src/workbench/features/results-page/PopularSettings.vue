@@ -4,7 +4,7 @@ import type { PlaceChoices, PopularCategories } from '../../../shared/contract'
 import { settingsOf } from '../../kit/settingsOf'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import CategoryFilterField from '../places/CategoryFilterField.vue'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 
 /** Categories as links that lead on: where nothing is found, and below every list where the owner says so. */
 const { choices } = defineProps<{ choices: PlaceChoices }>()
@@ -12,7 +12,8 @@ const popular = defineModel<PopularCategories | null>({ required: true })
 const filter = computed({
   get: () => popular.value?.filter ?? null,
   set: chosen => {
-    popular.value = chosen === null ? null : { most: 8, below: false, ...popular.value, filter: chosen }
+    const ready = choices.categories.find(one => one.filter === chosen)?.popular
+    popular.value = ready ? { ...ready, ...popular.value, filter: ready.filter } : null
   },
 })
 const settings = settingsOf(popular as { value: PopularCategories })
@@ -26,7 +27,7 @@ const settings = settingsOf(popular as { value: PopularCategories })
     none="Are not offered"
   />
   <template v-if="popular">
-    <LimitedNumber v-model="settings.most" label="At most" path="page.shows.popular.most" :limits="choices.limits" />
+    <LimitedNumber v-model="settings.most" label="At most" path="page.shows.popular.most" />
     <SwitchLine
       v-model="settings.below"
       label="Below every list, too"

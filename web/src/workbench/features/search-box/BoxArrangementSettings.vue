@@ -6,7 +6,7 @@ import ChoiceField from '../../kit/ChoiceField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import SwitchLine from '../../kit/SwitchLine.vue'
 import SignField from '../cards/SignField.vue'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import { CROSSES, OPENINGS, SHOWN_ON_BUTTON, SIDES_OF_BUTTON } from '../places/placeNames'
 import TextInPlace from '../places/TextInPlace.vue'
 import type { DraftEditing } from '../searches/useDraft'
@@ -46,13 +46,7 @@ const button = settingsOf(toRef(settings, 'button'))
   />
   <template v-if="arrangement.button.shows !== 'word'">
     <SignField v-model="button.sign" label="Sign" :signs="choices.signs" />
-    <LimitedNumber
-      v-model="button.size"
-      label="Size of the sign"
-      unit="px"
-      path="box.wide.button.size"
-      :limits="choices.limits"
-    />
+    <LimitedNumber v-model="button.size" label="Size of the sign" unit="px" path="box.wide.button.size" />
   </template>
   <ChoiceField v-model="settings.clear" label="Cross that empties it" :options="CROSSES" />
   <SwitchLine v-model="settings.heading" label="A heading above it" />

@@ -3,7 +3,7 @@ import { computed, ref, toRef } from 'vue'
 import type { BoxColours, PlaceChoices, SearchBox } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import { settingsOf } from '../../kit/settingsOf'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import { PAINTS, STATES } from '../places/placeNames'
 import PaintField from './PaintField.vue'
 
@@ -42,16 +42,9 @@ const empty = computed(() => (state.value === 'rest' ? 'As the look has it' : 'A
     label="It runs to"
     unit="°"
     path="box.dress.angle"
-    :limits="choices.limits"
   />
   <p class="quiet">Words and signs that could not be read on a ground are moved to the nearest colour that can.</p>
   <h4>Over the page</h4>
   <PaintField v-model="over.ground" label="Ground around it" empty="As the look has it" :tokens="choices.colours" />
-  <LimitedNumber
-    v-model="over.spacing"
-    label="Room around it"
-    unit="px"
-    path="box.dress.over.spacing"
-    :limits="choices.limits"
-  />
+  <LimitedNumber v-model="over.spacing" label="Room around it" unit="px" path="box.dress.over.spacing" />
 </template>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import type { BoxSizes, PlaceChoices } from '../../../shared/contract'
+import type { BoxSizes } from '../../../shared/contract'
 import { settingsOf } from '../../kit/settingsOf'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import { SIZES } from '../places/placeNames'
 
 /** How large the box is; each is the look's until it is set. */
-const { limits } = defineProps<{ limits: PlaceChoices['limits'] }>()
 const sizes = defineModel<BoxSizes>({ required: true })
 const settings = settingsOf(sizes)
 </script>
@@ -19,6 +18,5 @@ const settings = settingsOf(sizes)
     :empty="empty"
     unit="px"
     :path="`box.dress.sizes.${key}`"
-    :limits="limits"
   />
 </template>

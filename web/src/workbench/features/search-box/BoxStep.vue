@@ -4,7 +4,7 @@ import type { CollectionShape, PlaceChoices, SearchSummary } from '../../../shar
 import ButtonChoice from '../../kit/ButtonChoice.vue'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import { settingsOf } from '../../kit/settingsOf'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 import PlaceStep from '../places/PlaceStep.vue'
 import type { DraftEditing } from '../searches/useDraft'
 import BoxArrangementSettings from './BoxArrangementSettings.vue'
@@ -67,7 +67,6 @@ const chosenIn = (choosers: PlaceChoices['choosers']) =>
       label="Narrow up to"
       unit="px"
       path="box.narrowUpTo"
-      :limits="choices.limits"
     />
     <BoxArrangementSettings
       v-model="arrangement"
@@ -85,7 +84,7 @@ const chosenIn = (choosers: PlaceChoices['choosers']) =>
       <BoxChooser v-model="settings.chooser" :choosers="choices.choosers" />
     </FoldingSection>
     <FoldingSection title="Sizes" :said="sizesSaid">
-      <BoxSizesSettings v-model="dress.sizes" :limits="choices.limits" />
+      <BoxSizesSettings v-model="dress.sizes" />
     </FoldingSection>
     <FoldingSection title="Words in it" :said="typeSaid">
       <BoxTypeSettings v-model="settings.dress" :choices="choices" />

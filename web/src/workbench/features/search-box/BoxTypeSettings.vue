@@ -5,7 +5,7 @@ import ChoiceField from '../../kit/ChoiceField.vue'
 import { settingsOf } from '../../kit/settingsOf'
 import FontField from '../look/FontField.vue'
 import { WEIGHTS } from '../look/lookNames'
-import LimitedNumber from '../places/LimitedNumber.vue'
+import LimitedNumber from '../design-rules/LimitedNumber.vue'
 
 /** In which letters the words in the box are written; each is the look's until it is set. */
 const { choices } = defineProps<{ choices: PlaceChoices }>()
@@ -25,12 +25,5 @@ const weight = computed({
 <template>
   <FontField v-model="type.font" label="Letters" empty="As the look has them" :fonts="choices.fonts" />
   <ChoiceField v-model="weight" label="Weight" :options="weights" />
-  <LimitedNumber
-    v-model="sizes.text"
-    label="Size"
-    empty="look"
-    unit="px"
-    path="box.dress.sizes.text"
-    :limits="choices.limits"
-  />
+  <LimitedNumber v-model="sizes.text" label="Size" empty="look" unit="px" path="box.dress.sizes.text" />
 </template>

@@ -10,6 +10,7 @@ import type { SearchSummary } from '../../../shared/contract'
 import { useAttempt } from '../../kit/useAttempt'
 import { api } from '../../ownerApi'
 import type { DraftEditing } from './useDraft'
+import { useDesignRules } from '../design-rules/useDesignRules'
 
 /** What a search is called, by visitors and in tags, and what it is for. */
 const { draft, summary } = defineProps<{ draft: DraftEditing; summary: SearchSummary }>()
@@ -54,6 +55,7 @@ const end = (one: string) =>
     await api.endFormerKey(summary.key, one)
     await queries.invalidateQueries({ queryKey: ['search', summary.key, 'former-keys'] })
   })
+const { limit } = useDesignRules()
 </script>
 
 <template>
@@ -61,7 +63,7 @@ const end = (one: string) =>
     <form id="about-search" @submit.prevent="keep">
       <div class="field">
         <label for="about-name">Name</label>
-        <InputText id="about-name" v-model="name" maxlength="80" required autofocus />
+        <InputText id="about-name" v-model="name" :maxlength="limit('name')?.most" required autofocus />
         <small class="quiet"
           >Visitors read it as the title of the page that is hosted here, once it is published.</small
         >

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import LimitedText from '../design-rules/LimitedText.vue'
 import type { TextChoices, VisitorTexts } from '../../../shared/contract'
-import TextField from '../../kit/TextField.vue'
 
 /** The labels that an owner gave, each with its wording in one language. */
 type WordedLabel = VisitorTexts['labels'][number]
@@ -14,11 +14,11 @@ function put(label: string, wording: string) {
 </script>
 
 <template>
-  <TextField
+  <LimitedText
     v-for="one in labels"
     :key="one.label"
     :label="one.usual"
-    :maxlength="200"
+    path="texts.labels.wording"
     :placeholder="one.usual"
     :model-value="ownOf(one.label)?.wording ?? ''"
     @update:model-value="put(one.label, $event)"

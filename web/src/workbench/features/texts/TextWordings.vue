@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import LimitedText from '../design-rules/LimitedText.vue'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { TextChoices, VisitorTexts } from '../../../shared/contract'
 import NameButton from '../../kit/NameButton.vue'
-import TextField from '../../kit/TextField.vue'
 
 /** All texts of one language; any of them can be worded otherwise, with the one as it comes beside it. */
 type Reworded = VisitorTexts['reworded'][number]
@@ -43,11 +43,11 @@ const FORMS: Readonly<Record<string, string>> = { one: 'For one', many: 'For who
         @click="open = open === one.text ? null : one.text"
       />
       <div v-if="open === one.text" class="inside">
-        <TextField
+        <LimitedText
           v-for="(standard, form) in one.forms"
           :key="form"
           :label="Object.keys(one.forms).length > 1 ? (FORMS[form] ?? form) : 'Wording'"
-          :maxlength="400"
+          path="texts.reworded.forms"
           :placeholder="standard"
           :model-value="formsOf(one)[form] ?? ''"
           @update:model-value="put(one, form, $event)"

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { useDesignRules } from '../design-rules/useDesignRules'
 import Slider from 'primevue/slider'
+import { computed } from 'vue'
 import type { Words } from '../../../shared/contract'
 import SwitchField from '../../kit/SwitchField.vue'
 
@@ -7,11 +9,13 @@ import SwitchField from '../../kit/SwitchField.vue'
 const shape = defineModel<Words['excerpt']>({ required: true })
 /** As many words as these have room on a card as cards come. */
 const USUAL = 30
-const FEWEST = 5
-const MOST = 100
-const MOST_BEFORE = 50
+const { limit } = useDesignRules()
+const most = computed(() => limit('words.excerpt.words')?.most ?? USUAL)
+/** The first match stands among the words. */
+const mostBefore = (words: number | null) =>
+  Math.min(limit('words.excerpt.wordsBefore')?.most ?? 0, (words ?? most.value) - 1)
 function setWords(words: number | null) {
-  shape.value = { words, wordsBefore: Math.min(shape.value.wordsBefore, (words ?? MOST) - 1, MOST_BEFORE) }
+  shape.value = { words, wordsBefore: Math.min(shape.value.wordsBefore, mostBefore(words)) }
 }
 </script>
 
@@ -21,12 +25,12 @@ function setWords(words: number | null) {
     :model-value="shape.words === null"
     @update:model-value="setWords($event ? null : USUAL)"
   />
-  <div v-if="shape.words !== null" class="row">
+  <div v-if="shape.words !== null && limit('words.excerpt.words')" class="row">
     <b id="excerpt-words">Words in it</b>
     <Slider
       :model-value="shape.words"
-      :min="FEWEST"
-      :max="MOST"
+      :min="limit('words.excerpt.words')!.least"
+      :max="most"
       aria-labelledby="excerpt-words"
       @update:model-value="setWords($event as number)"
     />
@@ -37,7 +41,7 @@ function setWords(words: number | null) {
     <Slider
       :model-value="shape.wordsBefore"
       :min="0"
-      :max="Math.min(MOST_BEFORE, (shape.words ?? MOST) - 1)"
+      :max="mostBefore(shape.words)"
       aria-labelledby="excerpt-before"
       @update:model-value="shape = { ...shape, wordsBefore: $event as number }"
     />

@@ -7,6 +7,7 @@ import type { FieldWeight } from '../../../shared/contract'
 import { formatNumber } from '../../kit/format'
 import { api } from '../../ownerApi'
 import { WEIGHT_GROUPS, weightOf, weightSaid, withWeight, type WordField } from './wordFields'
+import { useDesignRules } from '../design-rules/useDesignRules'
 
 /** How much each field counts, one by one or all at once. */
 const { search, weights, fields, collections } = defineProps<{
@@ -49,6 +50,7 @@ const weighAll = (by: (key: string, now: number) => number) =>
     'weights',
     rows.value.map(({ key }) => ({ field: key, weight: by(key, of(key)) })),
   )
+const { limit } = useDesignRules()
 </script>
 
 <template>
@@ -74,7 +76,7 @@ const weighAll = (by: (key: string, now: number) => number) =>
         <Slider
           :model-value="of(row.key)"
           :min="0"
-          :max="10"
+          :max="limit('words.weights.weight')?.most"
           :step="1"
           :aria-labelledby="`weight-${row.key}`"
           @update:model-value="weigh(row.key, $event as number)"

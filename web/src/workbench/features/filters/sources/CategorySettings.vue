@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { FilterRules, SourceOf } from '../../../../shared/contract'
+import type { DesignRules, SourceOf } from '../../../../shared/contract'
 import FilterValues from '../FilterValues.vue'
 import TickingChoices from './TickingChoices.vue'
 
 /** Of a category field: how its values are ticked, and which are on offer. */
 defineProps<{
   search: string
-  rules: FilterRules
+  rules: DesignRules
   /** The key of the filter. */
   filter: string
 }>()

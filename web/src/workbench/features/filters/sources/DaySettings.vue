@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { FilterRules, SourceOf } from '../../../../shared/contract'
+import type { DesignRules, SourceOf } from '../../../../shared/contract'
 import { settingsOf } from '../../../kit/settingsOf'
 import ControlChoice from './ControlChoice.vue'
 import StartChoice from './StartChoice.vue'
 
 /** Of days: what they are handled with. */
 defineProps<{
-  rules: FilterRules
+  rules: DesignRules
   /** The key of the filter. */
   filter: string
 }>()
@@ -15,6 +15,6 @@ const settings = settingsOf(source)
 </script>
 
 <template>
-  <ControlChoice v-model="settings.control" :fitting="rules.controls['date']!" />
+  <ControlChoice v-model="settings.control" :fitting="rules.filters.controls['date']!" />
   <StartChoice v-model="source" :filter="filter" />
 </template>

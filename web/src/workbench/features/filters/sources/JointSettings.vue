@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { Filter, FilterRules, SourceOf } from '../../../../shared/contract'
+import type { Filter, DesignRules, SourceOf } from '../../../../shared/contract'
 import FilterOfParts from '../FilterOfParts.vue'
 import TickingChoices from './TickingChoices.vue'
 
 /** Of a joint filter: how the values of its parts are ticked, and which are on offer. */
 defineProps<{
   search: string
-  rules: FilterRules
+  rules: DesignRules
   /** The key of the filter. */
   filter: string
   /** A filter as it works over the kind that its field has. */

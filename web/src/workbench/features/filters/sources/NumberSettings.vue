@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { FilterRules, SourceOf } from '../../../../shared/contract'
+import type { DesignRules, SourceOf } from '../../../../shared/contract'
 import TextField from '../../../kit/TextField.vue'
 import { settingsOf } from '../../../kit/settingsOf'
 import { stepsFrom } from '../filters'
@@ -9,7 +9,7 @@ import StartChoice from './StartChoice.vue'
 
 /** Of numbers and amounts: what they are handled with, their unit and steps. */
 defineProps<{
-  rules: FilterRules
+  rules: DesignRules
   /** The key of the filter. */
   filter: string
 }>()
@@ -24,12 +24,12 @@ function step(text: string) {
 </script>
 
 <template>
-  <ControlChoice v-model="settings.control" :fitting="rules.controls['number']!" />
+  <ControlChoice v-model="settings.control" :fitting="rules.filters.controls['number']!" />
   <TextField
     v-model="settings.unit"
     label="Behind the numbers"
     beside
-    :maxlength="rules.limits['source.unit']!.most"
+    :maxlength="rules.limits['filters.source.unit']!.most"
     placeholder="EUR, km, min"
   />
   <TextField

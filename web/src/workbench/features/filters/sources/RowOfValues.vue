@@ -1,10 +1,10 @@
 <script setup lang="ts" generic="Source extends SourceOf<'number'> | SourceOf<'day'>">
-import type { FilterRules, SourceOf } from '../../../../shared/contract'
+import type { DesignRules, SourceOf } from '../../../../shared/contract'
 import ChoiceField from '../../../kit/ChoiceField.vue'
 import NumberField from '../../../kit/NumberField.vue'
 
 /** How steps and months stand, which are a fixed row of values. */
-defineProps<{ rules: FilterRules }>()
+defineProps<{ rules: DesignRules }>()
 const source = defineModel<Source>({ required: true })
 const put = (changed: Partial<Pick<Source, 'hidesEmpty' | 'cutAfter'>>) => {
   source.value = { ...source.value, ...changed }
@@ -24,8 +24,8 @@ const EMPTY = [
   />
   <NumberField
     label="Shown at first"
-    :min="rules.limits['source.cutAfter']!.least"
-    :max="rules.limits['source.cutAfter']!.most"
+    :min="rules.limits['filters.source.cutAfter']!.least"
+    :max="rules.limits['filters.source.cutAfter']!.most"
     :model-value="source.cutAfter"
     @update:model-value="put({ cutAfter: $event })"
   />

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="Source extends SourceOf<'category'> | SourceOf<'joint'>">
 import { computed } from 'vue'
-import type { FilterRules, SourceOf } from '../../../../shared/contract'
+import type { DesignRules, SourceOf } from '../../../../shared/contract'
 import { usualTexts } from '../../../../shared/usualTexts'
 import ChoiceField from '../../../kit/ChoiceField.vue'
 import TextField from '../../../kit/TextField.vue'
@@ -9,7 +9,7 @@ import StartChoice from './StartChoice.vue'
 
 /** How values are ticked: with what, what several mean together, what is ticked at first. */
 defineProps<{
-  rules: FilterRules
+  rules: DesignRules
   /** The key of the filter. */
   filter: string
 }>()
@@ -27,14 +27,14 @@ const holdsOne = computed(() => source.value.control === 'one-of' || source.valu
 <template>
   <ControlChoice
     :model-value="source.control"
-    :fitting="rules.controls['category']!"
+    :fitting="rules.filters.controls['category']!"
     @update:model-value="put({ control: $event })"
   />
   <TextField
     v-if="holdsOne"
     label="For none of them"
     beside
-    :maxlength="rules.limits['source.neutral']!.most"
+    :maxlength="rules.limits['filters.source.neutral']!.most"
     :placeholder="usualTexts.any"
     :model-value="source.neutral"
     @update:model-value="put({ neutral: $event })"

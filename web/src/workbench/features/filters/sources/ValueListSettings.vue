@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FilterRules, SourceOf } from '../../../../shared/contract'
+import type { DesignRules, SourceOf } from '../../../../shared/contract'
 import ChoiceField from '../../../kit/ChoiceField.vue'
 import NumberField from '../../../kit/NumberField.vue'
 import SwitchField from '../../../kit/SwitchField.vue'
@@ -11,7 +11,7 @@ defineProps<{
   control: SourceOf<'category'>['control']
   /** Whether their order is set here. */
   ordered: boolean
-  rules: FilterRules
+  rules: DesignRules
 }>()
 const list = defineModel<SourceOf<'category'>['list']>({ required: true })
 const settings = settingsOf(list)
@@ -24,15 +24,15 @@ const settings = settingsOf(list)
     v-if="control !== 'menu'"
     v-model="settings.cutAfter"
     label="Shown at first"
-    :min="rules.limits['source.list.cutAfter']!.least"
-    :max="rules.limits['source.list.cutAfter']!.most"
+    :min="rules.limits['filters.source.list.cutAfter']!.least"
+    :max="rules.limits['filters.source.list.cutAfter']!.most"
   />
   <NumberField
     v-if="control === 'list'"
     v-model="settings.searchFrom"
     label="Searched by name from"
-    :min="rules.limits['source.list.searchFrom']!.least"
-    :max="rules.limits['source.list.searchFrom']!.most"
+    :min="rules.limits['filters.source.list.searchFrom']!.least"
+    :max="rules.limits['filters.source.list.searchFrom']!.most"
   />
   <SwitchField v-model="settings.counts" label="Number of items beside each" />
 </template>

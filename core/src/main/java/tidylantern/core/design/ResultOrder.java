@@ -17,6 +17,10 @@ public record ResultOrder(
         List<OrderKey> withWords, List<OrderKey> withoutWords, List<Choice> choices, String label, int mostFeatured) {
     public static final int USUAL_MOST_FEATURED = 40;
 
+    /** Of a first page, in per cent. */
+    public static final Limit FEATURED = new Limit(0, 100);
+
+    public static final int LONGEST_LABEL = 40;
     public static final int MOST_KEYS = 8;
     public static final int MOST_CHOICES = 12;
 
@@ -33,9 +37,12 @@ public record ResultOrder(
         DesignFault.ifTwice(choices.stream().map(Choice::key).toList(), "choices", "the key");
         label = label.strip();
         DesignFault.unless(
-                label.length() <= 40, "label", "\"%s\" is too long for a choice; 40 characters are the most", label);
+                label.length() <= LONGEST_LABEL,
+                "label",
+                "\"%s\" is too long for a choice; 40 characters are the most",
+                label);
         DesignFault.unless(
-                mostFeatured >= 0 && mostFeatured <= 100,
+                mostFeatured >= FEATURED.least() && mostFeatured <= FEATURED.most(),
                 "mostFeatured",
                 "%s per cent of a page are not possible; choose 0 to 100",
                 mostFeatured);
@@ -97,7 +104,7 @@ public record ResultOrder(
                     key);
             label = label.strip();
             DesignFault.unless(
-                    !label.isEmpty() && label.length() <= 40,
+                    !label.isEmpty() && label.length() <= LONGEST_LABEL,
                     "label",
                     "the order \"%s\" needs a label of 1 to 40 characters",
                     key);

@@ -58,6 +58,7 @@ public record SearchDesign(
         Look look,
         VisitorTexts texts) {
     public static final int CURRENT_VERSION = 3;
+    public static final int LONGEST_NAME = 80;
     public static final int MOST_FILTERS = 50;
     public static final int MOST_TIERS = 12;
     public static final int MOST_PINS = 500;
@@ -72,7 +73,10 @@ public record SearchDesign(
                 CURRENT_VERSION);
         name = name.strip();
         DesignFault.unless(
-                !name.isEmpty() && name.length() <= 80, "name", "a search needs a name of 1 to 80 characters");
+                !name.isEmpty() && name.length() <= LONGEST_NAME,
+                "name",
+                "a search needs a name of 1 to %d characters",
+                LONGEST_NAME);
         filters = List.copyOf(filters);
         List<String> keys =
                 filters.stream().flatMap(Filter::withParts).map(Filter::key).toList();

@@ -26,6 +26,9 @@ public record Tier(
         @Nullable Lift lift,
         @Nullable String disclosure,
         TierLooks looks) {
+    public static final int LONGEST_NAME = 40;
+    public static final int LONGEST_DISCLOSURE = 60;
+    public static final Limit RANK = new Limit(1, 1_000);
     public static final int MOST_HOLDERS = 50;
 
     public Tier {
@@ -36,12 +39,12 @@ public record Tier(
                 key);
         name = name.strip();
         DesignFault.unless(
-                !name.isEmpty() && name.length() <= 40,
+                !name.isEmpty() && name.length() <= LONGEST_NAME,
                 "name",
                 "the tier \"%s\" needs a name of 1 to 40 characters",
                 key);
         DesignFault.unless(
-                rank == null || (rank >= 1 && rank <= 1_000),
+                rank == null || (rank >= RANK.least() && rank <= RANK.most()),
                 "rank",
                 "rank %s of \"%s\" is none; choose 1 to 1000, 1 for the highest",
                 rank,
@@ -56,7 +59,7 @@ public record Tier(
         DesignFault.ifTwice(holders, "holders", "the rule");
         disclosure = disclosure == null || disclosure.isBlank() ? null : disclosure.strip();
         DesignFault.unless(
-                disclosure == null || disclosure.length() <= 60,
+                disclosure == null || disclosure.length() <= LONGEST_DISCLOSURE,
                 "disclosure",
                 "what visitors read of \"%s\" being paid for is too long; 60 characters are the most",
                 name);

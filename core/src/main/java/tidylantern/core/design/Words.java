@@ -31,6 +31,7 @@ public record Words(
         List<String> stopWords,
         boolean operators,
         Help help) {
+    public static final Limit FEWEST_LETTERS = new Limit(1, 5);
     public static final int MOST_SYNONYMS = 50_000;
     public static final int MOST_STOP_WORDS = 5_000;
 
@@ -38,7 +39,7 @@ public record Words(
         weights = List.copyOf(weights);
         DesignFault.ifTwice(weights.stream().map(FieldWeight::field).toList(), "weights", "the field");
         DesignFault.unless(
-                fewestLetters >= 1 && fewestLetters <= 5,
+                fewestLetters >= FEWEST_LETTERS.least() && fewestLetters <= FEWEST_LETTERS.most(),
                 "fewestLetters",
                 "%d fewest letters are not possible; choose 1 to 5",
                 fewestLetters);
@@ -266,14 +267,19 @@ public record Words(
      * @param wordsBefore how many of them stand before the first match, 0 to 50
      */
     public record Excerpt(@Nullable Integer words, int wordsBefore) {
+        public static final Limit WORDS = new Limit(5, 100);
+        public static final Limit BEFORE = new Limit(0, 50);
+
         public Excerpt {
             DesignFault.unless(
-                    words == null || (words >= 5 && words <= 100),
+                    words == null || (words >= WORDS.least() && words <= WORDS.most()),
                     "words",
                     "an excerpt of %d words is not possible; choose 5 to 100",
                     words);
             DesignFault.unless(
-                    wordsBefore >= 0 && wordsBefore <= 50 && (words == null || wordsBefore < words),
+                    wordsBefore >= BEFORE.least()
+                            && wordsBefore <= BEFORE.most()
+                            && (words == null || wordsBefore < words),
                     "wordsBefore",
                     "%d words before the first match do not fit; choose 0 to 50, fewer than the excerpt has",
                     wordsBefore);

@@ -50,7 +50,7 @@ final class AccessRules {
             Rule.of(Set.of("GET", "HEAD", "POST", "DELETE"), "session", Asked.EVERYBODY),
             Rule.of(Set.of("POST"), "first-start|invitation|invitation/accept", Asked.EVERYBODY),
             Rule.of(Set.of("PUT"), "password", Asked.EVERYBODY),
-            Rule.of(READING, "access|sites|stop-words|filter-rules", Asked.EVERYBODY),
+            Rule.of(READING, "access|sites|stop-words|design-rules", Asked.EVERYBODY),
             Rule.of(Set.of("POST"), "synonym-tables", Asked.EVERYBODY),
             // The site itself, who belongs to it, and what is deleted as a whole.
             Rule.of(Set.of("PUT", "DELETE"), SITE, Asked.of(Role.OWNER)),

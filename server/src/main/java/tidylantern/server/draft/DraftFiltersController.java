@@ -1,13 +1,8 @@
 package tidylantern.server.draft;
 
 import io.swagger.v3.oas.annotations.Operation;
-import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -19,12 +14,8 @@ import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
-import tidylantern.core.design.Limit;
-import tidylantern.core.design.filter.Control;
 import tidylantern.core.design.filter.Filter;
 import tidylantern.core.design.filter.FilterHead;
-import tidylantern.core.design.filter.FilterLimits;
-import tidylantern.core.design.filter.FilterSource;
 import tidylantern.core.design.filter.JointSource;
 import tidylantern.core.design.filter.OnlyControl;
 import tidylantern.core.proposal.NarrowingField;
@@ -50,38 +41,6 @@ class DraftFiltersController {
         this.indexes = indexes;
         this.contents = contents;
         this.facts = facts;
-    }
-
-    /**
-     * Rules of filters.
-     *
-     * @param controls with which a field of a kind may be handled, the usual one first; none for a kind by which nobody
-     *     narrows
-     * @param joinable kinds whose values can stand in one list with those of other fields
-     * @param limits between which ends numbers, lengths of texts and how many of a list may be, by their paths in a
-     *     filter
-     * @param taken names in addresses that no filter can have
-     */
-    record FilterRules(
-            Map<String, List<Control>> controls,
-            List<FieldKind> joinable,
-            Map<String, Limit> limits,
-            Set<String> taken) {}
-
-    @Operation(summary = "What filters may be: controls by kind of field, limits, names that are taken.")
-    @GetMapping("/filter-rules")
-    FilterRules rules() {
-        Map<String, List<Control>> controls = new LinkedHashMap<>();
-        for (FieldKind kind : FieldKind.values()) {
-            controls.put(kind.toString(), Control.fitting(kind));
-        }
-        return new FilterRules(
-                controls,
-                Arrays.stream(FieldKind.values())
-                        .filter(FilterSource::canBeJoined)
-                        .toList(),
-                FilterLimits.byPath(),
-                new TreeSet<>(FilterHead.TAKEN));
     }
 
     @Operation(summary = "What each of the draft's filters does today: values on offer, items, and what is left out.")

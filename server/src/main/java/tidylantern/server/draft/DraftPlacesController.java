@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.net.URI;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -23,8 +22,6 @@ import tidylantern.core.content.Collection;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.SiteContent;
-import tidylantern.core.design.DesignLimits;
-import tidylantern.core.design.Limit;
 import tidylantern.core.design.Sign;
 import tidylantern.core.design.box.Chooser;
 import tidylantern.core.design.box.ReadyBox;
@@ -32,6 +29,7 @@ import tidylantern.core.design.box.SearchBox;
 import tidylantern.core.design.filter.JointSource;
 import tidylantern.core.design.look.ColourToken;
 import tidylantern.core.design.look.LookType;
+import tidylantern.core.design.results.PopularCategories;
 import tidylantern.core.embedding.EmbeddingCheck;
 import tidylantern.core.embedding.PageSeen;
 import tidylantern.server.answer.Signs;
@@ -81,21 +79,21 @@ class DraftPlacesController {
     /** A colour of the look that a box can take. */
     record LookColour(ColourToken token, String called) {}
 
-    /** A filter of one field's categories, whose values can be shown as links or begun with. */
-    record CategoryChoice(String filter, FieldKey field, String label) {}
-
     /**
-     * @param fonts that the box's words can be written in, by name
-     * @param limits between which ends each number may be, by its path in the design
+     * A filter of one field's categories, whose values can be shown as links or begun with.
+     *
+     * @param popular its values as links, with everything as usual
      */
+    record CategoryChoice(String filter, FieldKey field, String label, PopularCategories popular) {}
+
+    /** @param fonts that the box's words can be written in, by name */
     record PlaceChoices(
             List<ReadyBoxShape> boxes,
             List<DrawnSign> signs,
             List<ChooserField> choosers,
             List<LookColour> colours,
             List<CategoryChoice> categories,
-            List<LookType.ReadyFont> fonts,
-            Map<String, Limit> limits) {}
+            List<LookType.ReadyFont> fonts) {}
 
     @Operation(summary = "Makes a link that shows the draft on the site's own pages to whoever has it, for a week.")
     @PostMapping("/api/owner/searches/{key}/draft/links")
@@ -193,8 +191,7 @@ class DraftPlacesController {
                 categories(contents.of(draft.site()), draft),
                 LookType.readyFonts().stream()
                         .filter(font -> !font.families().equals(LookType.OF_PAGE))
-                        .toList(),
-                DesignLimits.byPath());
+                        .toList());
     }
 
     private static List<CategoryChoice> categories(SiteContent content, Searches.Draft draft) {
@@ -202,7 +199,8 @@ class DraftPlacesController {
                 .filter(filter -> !(filter.source() instanceof JointSource)
                         && content.kind(filter.fields().getFirst()) == FieldKind.CATEGORY)
                 .filter(filter -> !filter.key().equals(Chooser.KEY))
-                .map(filter -> new CategoryChoice(filter.key(), filter.fields().getFirst(), filter.label()))
+                .map(filter -> new CategoryChoice(
+                        filter.key(), filter.fields().getFirst(), filter.label(), PopularCategories.of(filter.key())))
                 .toList();
     }
 

@@ -65,7 +65,7 @@ class RolesTest {
             "PUT /password",
             "GET /sites",
             "GET /stop-words",
-            "GET /filter-rules",
+            "GET /design-rules",
             "POST /synonym-tables");
 
     private static RunningService service;

@@ -391,12 +391,13 @@ class FiltersOverHttpTest {
                         oars.path("says").path("least").asString(),
                         oars.path("says").path("greatest").asString()))
                 .containsExactly("range", "0", "29");
-        JsonNode rules = api.get("/api/owner/filter-rules").json();
+        JsonNode all = api.get("/api/owner/design-rules").json();
+        JsonNode rules = all.path("filters");
         assertThat(rules.path("controls").path("number").toString())
                 .isEqualTo("[\"range\",\"bands\",\"at-least\",\"at-most\"]");
         assertThat(rules.path("controls").path("image")).isEmpty();
         assertThat(rules.path("joinable").toString()).isEqualTo("[\"category\",\"yes-no\"]");
-        assertThat(rules.path("limits").path("source.parts").toString()).isEqualTo("{\"least\":2,\"most\":12}");
+        assertThat(all.path("limits").path("filters.source.parts").toString()).isEqualTo("{\"least\":2,\"most\":12}");
         assertThat(api.get("/api/owner/searches/" + search + "/draft/filter-values?field=where")
                         .json())
                 .hasSize(3);

@@ -245,11 +245,6 @@ class PlacesOverHttpTest {
                         .map(one -> one.path("ready").asString()))
                 .contains("plain", "greeting", "sign-only");
         assertThat(choices.path("choosers").path(0).path("field").asString()).isEqualTo("@collection");
-        assertThat(choices.path("limits")
-                        .path("box.dress.sizes.height")
-                        .path("most")
-                        .asInt())
-                .isEqualTo(96);
         for (JsonNode ready : choices.path("boxes")) {
             assertThat(keep(search, "box", ready.path("box").toString()).status())
                     .as(ready.path("ready").asString())

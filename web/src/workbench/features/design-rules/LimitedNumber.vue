@@ -1,12 +1,11 @@
 <script setup lang="ts" generic="Value extends number | null">
 import { computed } from 'vue'
-import type { PlaceChoices } from '../../../shared/contract'
 import NumberField from '../../kit/NumberField.vue'
+import { useDesignRules } from './useDesignRules'
 
 /** A number of a design within the limits that the service tells for it. */
-const { limits, path } = defineProps<{
+const { path } = defineProps<{
   label: string
-  limits: PlaceChoices['limits']
   /** Where it stands in the design: `box.dress.sizes.height`. */
   path: string
   unit?: string
@@ -14,9 +13,18 @@ const { limits, path } = defineProps<{
   empty?: string
 }>()
 const number = defineModel<Value>({ required: true })
-const limit = computed(() => limits[path]!)
+const rules = useDesignRules()
+const limit = computed(() => rules.limit(path))
 </script>
 
 <template>
-  <NumberField v-model="number" :label="label" :min="limit.least" :max="limit.most" :unit="unit" :empty="empty" />
+  <NumberField
+    v-if="limit"
+    v-model="number"
+    :label="label"
+    :min="limit.least"
+    :max="limit.most"
+    :unit="unit"
+    :empty="empty"
+  />
 </template>
