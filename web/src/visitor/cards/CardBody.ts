@@ -30,11 +30,11 @@ function classesOf(part: CardPart): unknown[] {
   switch (part.part) {
     case 'group':
       return [
-        `in-${part.direction}`,
+        part.direction === 'flow' ? 'in-row wraps' : `in-${part.direction}`,
         `gap-${part.gap}`,
         `at-${part.align}`,
         part.width !== 'fitting' && `takes-${part.width}`,
-        { wraps: part.wraps, grows: part.grows, dots: part.dots, keeps: !part.shrinks },
+        { grows: part.grows, dots: part.dots, keeps: !part.shrinks },
       ]
     case 'picture':
       return [

@@ -19,7 +19,7 @@ const links = computed(() => {
 </script>
 
 <template>
-  <LimitedText v-model="settings.text" label="It says" path="cards.button.text" required />
+  <LimitedText v-model="settings.text" label="It says" path="appearance.cards.button.text" required />
   <ChoiceField
     label="It leads to"
     :options="links"

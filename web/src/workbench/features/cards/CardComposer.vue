@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withAppearance } from '../searches/designParts'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import { computed, inject, nextTick, onBeforeUnmount, provide, ref, watch, watchEffect } from 'vue'
@@ -43,7 +44,7 @@ const place = ref<Card['place']>('list')
 /** At first the card that is met first: of the first collection that has one of its own. */
 const whose = ref(
   draft.design.value!.reach.collections.find(one =>
-    draft.design.value!.cards.some(card => card.place === 'list' && card.collection === one.collection),
+    draft.design.value!.appearance.cards.some(card => card.place === 'list' && card.collection === one.collection),
   )?.collection ?? ALL,
 )
 const collection = computed(() => (whose.value === ALL ? null : whose.value))
@@ -54,7 +55,8 @@ const owners = computed(() => [
 /** One collection alone needs no card of its own, but may have got one when there were others. */
 const hasOwners = computed(
   () =>
-    (choices.value?.collections.length ?? 0) > 1 || draft.design.value!.cards.some(card => card.collection !== null),
+    (choices.value?.collections.length ?? 0) > 1 ||
+    draft.design.value!.appearance.cards.some(card => card.collection !== null),
 )
 /** Those whose fields are offered: of one collection, or of all. */
 const materials = computed(() =>
@@ -63,7 +65,7 @@ const materials = computed(() =>
 const isFor = (card: { place: Card['place']; collection: string | null }) =>
   card.place === place.value && card.collection === collection.value
 const drawn = computed(() => choices.value?.drawn.find(isFor))
-const own = computed(() => draft.design.value!.cards.find(isFor))
+const own = computed(() => draft.design.value!.appearance.cards.find(isFor))
 const body = computed(() => own.value?.body ?? drawn.value?.body)
 const frame = computed(() => own.value?.frame ?? drawn.value?.frame)
 const chosen = ref<string | null>(null)
@@ -87,7 +89,7 @@ watchEffect(() => stage?.value?.compose({ collection: collection.value, place: p
 /** Goes to a part that was pointed at, in the card that it is drawn by. */
 async function choose({ part, collection: of, place: drawnIn }: PickedPart) {
   if (drawnIn) place.value = drawnIn
-  const isOwn = draft.design.value!.cards.some(card => card.place === place.value && card.collection === of)
+  const isOwn = draft.design.value!.appearance.cards.some(card => card.place === place.value && card.collection === of)
   // A card that is followed is changed here, for whom it is composed.
   if (isOwn || !drawnIn) whose.value = isOwn ? of : ALL
   await nextTick()
@@ -106,10 +108,12 @@ function keep(changed: Partial<Card>, what: string) {
     frame: frame.value!,
     ...changed,
   }
-  draft.change(`${part.value}.${what}`, design => ({
-    ...design,
-    cards: own.value ? design.cards.map(one => (isFor(one) ? card : one)) : [...design.cards, card],
-  }))
+  draft.change(`${part.value}.${what}`, design => {
+    const { cards } = design.appearance
+    return withAppearance(design, {
+      cards: own.value ? cards.map(one => (isFor(one) ? card : one)) : [...cards, card],
+    })
+  })
 }
 provide(COLLECTION_SIGNS, {
   signs: computed(() => choices.value?.signs ?? []),
@@ -124,7 +128,9 @@ provide(COLLECTION_SIGNS, {
     })),
 })
 const follow = () =>
-  draft.change(`${part.value}.follow`, design => ({ ...design, cards: design.cards.filter(one => !isFor(one)) }))
+  draft.change(`${part.value}.follow`, design =>
+    withAppearance(design, { cards: design.appearance.cards.filter(one => !isFor(one)) }),
+  )
 function add(added: PartGroup['parts'][number]) {
   const now = body.value!
   const named = underFreeKey(now, added)

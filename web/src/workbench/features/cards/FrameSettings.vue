@@ -31,7 +31,13 @@ const put = (key: (typeof FRAME_CHOICES)[number]['key'], value: string | null) =
     :model-value="frame[key]"
     @update:model-value="put(key, $event)"
   />
-  <LimitedNumber v-model="settings.corners" label="Corners" unit="px" path="cards.frame.corners" empty="look" />
+  <LimitedNumber
+    v-model="settings.corners"
+    label="Corners"
+    unit="px"
+    path="appearance.cards.frame.corners"
+    empty="look"
+  />
   <LookChoice v-model="edges" label="Edges" :options="OWN_EDGES" />
   <FieldFrame v-if="edges" label="Sides" :control="sides" group>
     <SelectButton

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { PartGroup } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
 import SwitchField from '../../kit/SwitchField.vue'
@@ -11,9 +12,22 @@ const { isBody = false } = defineProps<{
 }>()
 const group = defineModel<PartGroup>({ required: true })
 const settings = settingsOf(group)
-const DIRECTIONS: readonly { value: PartGroup['direction']; label: string }[] = [
-  { value: 'row', label: 'Beside' },
-  { value: 'column', label: 'Below' },
+/** A row goes on below where its room ends, or it does not. */
+const beside = computed({
+  get: () => group.value.direction !== 'column',
+  set: on => {
+    settings.direction = on ? 'row' : 'column'
+  },
+})
+const goesOnBelow = computed({
+  get: () => group.value.direction === 'flow',
+  set: on => {
+    settings.direction = on ? 'flow' : 'row'
+  },
+})
+const DIRECTIONS = [
+  { value: true, label: 'Beside' },
+  { value: false, label: 'Below' },
 ]
 const GAPS: readonly { value: PartGroup['gap']; label: string }[] = [
   { value: 'none', label: 'None' },
@@ -37,12 +51,7 @@ const ALIGNED: readonly { value: PartGroup['align']; label: string }[] = [
 </script>
 
 <template>
-  <ChoiceField
-    v-model="settings.direction"
-    :label="isBody ? 'Its parts stand' : 'They stand'"
-    buttons
-    :options="DIRECTIONS"
-  />
+  <ChoiceField v-model="beside" :label="isBody ? 'Its parts stand' : 'They stand'" buttons :options="DIRECTIONS" />
   <ChoiceField v-model="settings.gap" label="Gap between them" :options="GAPS" />
   <ChoiceField v-model="settings.align" label="Across that" :options="ALIGNED" />
   <template v-if="!isBody">
@@ -50,8 +59,8 @@ const ALIGNED: readonly { value: PartGroup['align']; label: string }[] = [
     <SwitchField v-model="settings.grows" label="Takes the room that is left" />
     <SwitchField v-model="settings.shrinks" label="Gives way where room is short" />
   </template>
-  <template v-if="group.direction === 'row'">
-    <SwitchField v-model="settings.wraps" label="Goes on below where room ends" />
+  <template v-if="beside">
+    <SwitchField v-model="goesOnBelow" label="Goes on below where room ends" />
     <SwitchField v-model="settings.dots" label="A dot between them" />
   </template>
 </template>

@@ -12,6 +12,6 @@ const LEVELS = [2, 3, 4, 5, 6].map(value => ({ value, label: `Heading ${value}` 
 </script>
 
 <template>
-  <LimitedNumber v-model="lines.lines" label="Lines at most" :path="`cards.${part.part}.lines`" />
+  <LimitedNumber v-model="lines.lines" label="Lines at most" :path="`appearance.cards.${part.part}.lines`" />
   <ChoiceField v-if="part.part === 'title'" v-model="heading.level" label="In the page’s outline" :options="LEVELS" />
 </template>

@@ -23,6 +23,18 @@ const format = computed({
 
 <template>
   <ChoiceField v-if="written.length > 1" v-model="format" label="Written as" :options="written" />
-  <LimitedText v-model="settings.before" label="Before it" beside path="cards.value.before" placeholder="from" />
-  <LimitedText v-model="settings.after" label="Behind it" beside path="cards.value.after" placeholder="a week" />
+  <LimitedText
+    v-model="settings.before"
+    label="Before it"
+    beside
+    path="appearance.cards.value.before"
+    placeholder="from"
+  />
+  <LimitedText
+    v-model="settings.after"
+    label="Behind it"
+    beside
+    path="appearance.cards.value.after"
+    placeholder="a week"
+  />
 </template>

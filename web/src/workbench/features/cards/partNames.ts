@@ -1,6 +1,6 @@
 import type { CardMaterial, CardPart } from '../../../shared/contract'
 
-const GROUPS = { row: 'Beside one another', column: 'Below one another' } as const
+const GROUPS = { row: 'Beside one another', flow: 'Beside one another', column: 'Below one another' } as const
 const MENTIONS = {
   collection: 'Collection',
   ribbon: 'Ribbon of a tier',

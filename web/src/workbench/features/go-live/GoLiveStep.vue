@@ -23,7 +23,7 @@ const { draft, search, summary } = defineProps<{
   summary: SearchSummary | null
 }>()
 defineEmits<{ publish: [] }>()
-const page = computed(() => draft.design.value!.page)
+const page = computed(() => draft.design.value!.places.page)
 const script = `<script type="module" src="${location.origin}/elements/tidy-lantern.js"></` + 'script>'
 const pageTag = computed(
   () => `<tidy-search search="${search}"></tidy-search>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withPlaces } from '../searches/designParts'
 import { computed, toRef } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
@@ -20,8 +21,8 @@ const { draft, search } = defineProps<{
   summary: SearchSummary | null
 }>()
 const live = computed({
-  get: () => draft.design.value!.live,
-  set: changed => draft.change('live', design => ({ ...design, live: changed })),
+  get: () => draft.design.value!.places.live,
+  set: changed => draft.change('live', design => withPlaces(design, { live: changed })),
 })
 const settings = settingsOf(live)
 const asking = settingsOf(toRef(settings, 'asking'))
@@ -72,15 +73,15 @@ const sizeSaid = computed(() => {
       <LimitedNumber
         v-model="asking.from"
         label="From how many letters"
-        :empty="`${draft.design.value!.words.fewestLetters}, as words`"
-        path="live.asking.from"
+        :empty="`${draft.design.value!.words.matching.fewestLetters}, as words`"
+        path="places.live.asking.from"
       />
-      <LimitedNumber v-model="asking.pause" label="After a pause of" unit="ms" path="live.asking.pause" />
+      <LimitedNumber v-model="asking.pause" label="After a pause of" unit="ms" path="places.live.asking.pause" />
     </template>
     <template v-if="isShown">
       <ChoiceField v-model="settings.grouped" label="Put together" buttons :options="GROUPED" />
-      <LimitedNumber v-model="settings.most" label="Results at most" path="live.most" />
-      <LimitedNumber v-model="settings.first" label="Of these at first" empty="all of them" path="live.first" />
+      <LimitedNumber v-model="settings.most" label="Results at most" path="places.live.most" />
+      <LimitedNumber v-model="settings.first" label="Of these at first" empty="all of them" path="places.live.first" />
       <TextInPlace
         v-if="live.first !== null"
         :draft="draft"
@@ -88,18 +89,18 @@ const sizeSaid = computed(() => {
         label="The line that shows the rest"
         text="moreLive"
       />
-      <LimitedNumber v-model="form.columns" label="Columns, where there is room" path="live.form.columns" />
+      <LimitedNumber v-model="form.columns" label="Columns, where there is room" path="places.live.form.columns" />
       <ChoiceField v-model="settings.opens" label="A result opens" buttons :options="OPENS" />
       <FoldingSection title="How large the list is" :said="sizeSaid">
-        <LimitedNumber v-model="form.width" label="Width" unit="px" empty="as the box" path="live.form.width" />
+        <LimitedNumber v-model="form.width" label="Width" unit="px" empty="as the box" path="places.live.form.width" />
         <LimitedNumber
           v-model="form.height"
           label="Height before it scrolls"
           unit="px"
           empty="as fits"
-          path="live.form.height"
+          path="places.live.form.height"
         />
-        <LimitedNumber v-model="form.gap" label="Between results" unit="px" path="live.form.gap" />
+        <LimitedNumber v-model="form.gap" label="Between results" unit="px" path="places.live.form.gap" />
         <p class="quiet">A list is at least 320 px wide where the screen is, and never wider than the screen.</p>
       </FoldingSection>
       <FoldingSection title="Above them" :said="aboveSaid">

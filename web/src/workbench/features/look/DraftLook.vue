@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withAppearance } from '../searches/designParts'
 import { useQuery } from '@tanstack/vue-query'
 import { inject, onBeforeUnmount, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
@@ -22,7 +23,7 @@ const shade = ref<Shade>('light')
 const stage = inject(STAGE)
 watchEffect(() => stage?.value?.ground(shade.value))
 onBeforeUnmount(() => stage?.value?.ground('light'))
-const put = (look: Look) => draft.change('look', design => ({ ...design, look }))
+const put = (look: Look) => draft.change('look', design => withAppearance(design, { look }))
 </script>
 
 <template>
@@ -30,7 +31,7 @@ const put = (look: Look) => draft.change('look', design => ({ ...design, look })
   <div v-else-if="choices" class="look">
     <LookEditor
       v-model:shade="shade"
-      :model-value="draft.design.value!.look"
+      :model-value="draft.design.value!.appearance.look"
       :choices="choices"
       :site-key="site"
       :site="choices.site"

@@ -39,7 +39,7 @@ const CHOICES: readonly { key: 'cards' | 'box' | 'density' | 'shadow'; label: st
   <OwnSetting :is-own="own.corners !== null" name="Corners" @follow="put({ corners: null })">
     <LimitedNumber
       label="Corners"
-      path="look.form.corners"
+      path="appearance.look.form.corners"
       unit="px"
       :model-value="worn.corners"
       @update:model-value="put({ corners: $event })"

@@ -37,7 +37,7 @@ const FONTS = [
   <OwnSetting :is-own="own.size !== null" name="Size" @follow="put({ size: null })">
     <LimitedNumber
       label="Size"
-      path="look.type.size"
+      path="appearance.look.type.size"
       unit="px"
       :model-value="worn.size"
       @update:model-value="put({ size: $event })"

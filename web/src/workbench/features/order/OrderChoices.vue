@@ -19,7 +19,7 @@ type Choice = ResultOrder['choices'][number]
 const { order, options } = defineProps<{ order: ResultOrder; options: readonly OrderOption[] }>()
 const emit = defineEmits<{ change: [part: string, changed: Partial<ResultOrder>] }>()
 const { limit } = useDesignRules()
-const longest = computed(() => limit('order.choices.label')?.most)
+const longest = computed(() => limit('ranking.order.choices.label')?.most)
 const put = (choices: Choice[], part = 'order.choices') => emit('change', part, { choices })
 const change = (at: number, changed: Partial<Choice>) =>
   put(
@@ -93,7 +93,7 @@ const text = (event: Event) => (event.target as HTMLInputElement).value.trim()
     </template>
   </ReorderableList>
   <Button
-    v-if="next && order.choices.length < (limit('order.choices')?.most ?? 0)"
+    v-if="next && order.choices.length < (limit('ranking.order.choices')?.most ?? 0)"
     label="Add an order to choose"
     icon="pi pi-plus"
     size="small"

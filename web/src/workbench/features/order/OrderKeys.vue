@@ -74,7 +74,7 @@ const optionOf = (wanted: string) => options.find(option => option.id === wanted
     </template>
   </ReorderableList>
   <Select
-    v-if="left.length > 0 && keys.length < (limit('order.withWords')?.most ?? 0)"
+    v-if="left.length > 0 && keys.length < (limit('ranking.order.withWords')?.most ?? 0)"
     :model-value="null"
     :options="left"
     option-label="label"

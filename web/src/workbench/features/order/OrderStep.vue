@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withRanking } from '../searches/designParts'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { CollectionShape, ResultOrder, SearchSummary } from '../../../shared/contract'
@@ -36,13 +37,13 @@ watch(
   },
   { immediate: true },
 )
-const order = computed(() => draft.design.value!.order)
+const order = computed(() => draft.design.value!.ranking.order)
 const searched = computed(() =>
   collections.filter(one => draft.design.value!.reach.collections.some(other => other.collection === one.key)),
 )
 const options = computed(() => optionsFor(searched.value))
 function put(part: string, changed: Partial<ResultOrder>) {
-  draft.change(part, design => ({ ...design, order: { ...design.order, ...changed } }))
+  draft.change(part, design => withRanking(design, { order: { ...design.ranking.order, ...changed } }))
 }
 </script>
 
@@ -87,8 +88,8 @@ function put(part: string, changed: Partial<ResultOrder>) {
     v-else-if="view === 'pins'"
     :search="search"
     :collections="collections"
-    :model-value="draft.design.value!.pins"
-    @update:model-value="draft.change('pins', design => ({ ...design, pins: $event }))"
+    :model-value="draft.design.value!.ranking.pins"
+    @update:model-value="draft.change('pins', design => withRanking(design, { pins: $event }))"
     @ask="emit('ask', $event)"
   />
   <FeaturedShares

@@ -45,8 +45,8 @@ const { limit } = useDesignRules()
       <li v-for="put in pin.put" :key="keyOf(put.item)" :class="{ gone: isGone(put.item) }">
         <InputNumber
           :model-value="put.at"
-          :min="limit('pins.put.at')?.least"
-          :max="limit('pins.put.at')?.most"
+          :min="limit('ranking.pins.put.at')?.least"
+          :max="limit('ranking.pins.put.at')?.most"
           size="small"
           class="at"
           :aria-label="`Place of ${title(put.item)}`"

@@ -34,7 +34,7 @@ const SIDES: readonly { value: Ribbon['side']; label: string }[] = [
 </script>
 
 <template>
-  <LimitedText v-model="settings.text" label="What it says" path="tiers.looks.ribbon.text" required />
+  <LimitedText v-model="settings.text" label="What it says" path="ranking.tiers.looks.ribbon.text" required />
   <ColourField v-model="settings.color" label="Its letters" />
   <ColourField v-model="settings.ground" label="Behind them" />
   <ContrastLine

@@ -20,7 +20,7 @@ const DOES = [
 </script>
 
 <template>
-  <LimitedText v-model="settings.name" label="Name, for you" path="tiers.name" required />
+  <LimitedText v-model="settings.name" label="Name, for you" path="ranking.tiers.name" required />
   <ButtonChoice
     label="What the tier does"
     :options="DOES"
@@ -28,8 +28,13 @@ const DOES = [
     @update:model-value="settings.lift = $event ? USUAL_LIFT : null"
   />
   <template v-if="tier.lift">
-    <LimitedNumber v-model="lift.most" label="At most in a list" empty="all" path="tiers.lift.most" />
-    <LimitedNumber v-model="lift.mostLive" label="At most in live results" empty="as many" path="tiers.lift.mostLive" />
+    <LimitedNumber v-model="lift.most" label="At most in a list" empty="all" path="ranking.tiers.lift.most" />
+    <LimitedNumber
+      v-model="lift.mostLive"
+      label="At most in live results"
+      empty="as many"
+      path="ranking.tiers.lift.mostLive"
+    />
     <small class="quiet">
       The others of the tier stand where the rest of the order puts them, and keep its looks. An empty field sets no
       limit.
@@ -51,7 +56,7 @@ const DOES = [
     v-if="tier.disclosure !== null"
     :model-value="tier.disclosure"
     label="They read"
-    path="tiers.disclosure"
+    path="ranking.tiers.disclosure"
     required
     @update:model-value="settings.disclosure = $event"
   />

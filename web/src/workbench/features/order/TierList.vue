@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withRanking } from '../searches/designParts'
 import { useDesignRules } from '../design-rules/useDesignRules'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
@@ -28,30 +29,32 @@ const { data: featured } = useQuery({
   queryFn: () => api.featured(search),
   staleTime: 0,
 })
-const tiers = computed(() => byRank(design.tiers))
+const tiers = computed(() => byRank(design.ranking.tiers))
 const figures = (key: string) => featured.value?.tiers.find(one => one.key === key)
 const opened = ref<string | null>(null)
 function add() {
   const name =
-    ['Beacon', 'Harbour light', 'Lantern'].find(one => !design.tiers.some(tier => tier.name === one)) ??
-    `Tier ${design.tiers.length + 1}`
+    ['Beacon', 'Harbour light', 'Lantern'].find(one => !design.ranking.tiers.some(tier => tier.name === one)) ??
+    `Tier ${design.ranking.tiers.length + 1}`
   const key = keyFrom(
     name,
-    design.tiers.map(tier => tier.key),
+    design.ranking.tiers.map(tier => tier.key),
   )
   emit('change', 'tiers', now => withNewTier(now, name))
   opened.value = key
 }
 const put = (tier: Tier) =>
   emit('change', `tier.${tier.key}`, now => {
-    const changed = { ...now, tiers: now.tiers.map(one => (one.key === tier.key ? tier : one)) }
-    const begins = tier.lift !== null && now.tiers.every(one => one.lift === null)
+    const changed = withRanking(now, { tiers: now.ranking.tiers.map(one => (one.key === tier.key ? tier : one)) })
+    const begins = tier.lift !== null && now.ranking.tiers.every(one => one.lift === null)
     return begins ? withLift(changed) : changed
   })
 const take = (key: string) =>
-  emit('change', 'tiers', now => ({ ...now, tiers: ranked(byRank(now.tiers).filter(one => one.key !== key)) }))
+  emit('change', 'tiers', now =>
+    withRanking(now, { tiers: ranked(byRank(now.ranking.tiers).filter(one => one.key !== key)) }),
+  )
 const move = (from: number, to: number) =>
-  emit('change', 'tiers', now => ({ ...now, tiers: ranked(moved(byRank(now.tiers), from, to)) }))
+  emit('change', 'tiers', now => withRanking(now, { tiers: ranked(moved(byRank(now.ranking.tiers), from, to)) }))
 </script>
 
 <template>
@@ -97,7 +100,7 @@ const move = (from: number, to: number) =>
     </template>
   </ReorderableList>
   <Button
-    v-if="tiers.length < (limit('tiers')?.most ?? 0)"
+    v-if="tiers.length < (limit('ranking.tiers')?.most ?? 0)"
     label="Add a tier"
     icon="pi pi-plus"
     size="small"

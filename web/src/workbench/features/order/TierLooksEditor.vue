@@ -73,7 +73,12 @@ const USUAL_CORNERS = 10
       @update:model-value="settings.corners = $event ? USUAL_CORNERS : null"
     />
     <div v-if="looks.corners !== null" class="inner">
-      <LimitedNumber v-model="settings.corners" label="How round they are" unit="px" path="tiers.looks.corners" />
+      <LimitedNumber
+        v-model="settings.corners"
+        label="How round they are"
+        unit="px"
+        path="ranking.tiers.looks.corners"
+      />
     </div>
   </div>
 </template>

@@ -1,3 +1,4 @@
+import { withRanking } from '../searches/designParts'
 import type { CollectionShape, SearchDesign, Tier, TierHolders, TierLooks } from '../../../shared/contract'
 import { counted } from '../../kit/format'
 import { keyFrom } from '../../kit/keyFrom'
@@ -55,11 +56,11 @@ export const ranked = (tiers: readonly Tier[]): Tier[] => tiers.map((tier, n) =>
 
 /** A tier more, the lowest. The first that lifts brings the keys into both orders that it needs for that. */
 export function withNewTier(design: SearchDesign, name: string): SearchDesign {
-  const ready = READY_LOOKS[design.tiers.length % READY_LOOKS.length]!
+  const ready = READY_LOOKS[design.ranking.tiers.length % READY_LOOKS.length]!
   const tier: Tier = {
     key: keyFrom(
       name,
-      design.tiers.map(one => one.key),
+      design.ranking.tiers.map(one => one.key),
     ),
     name,
     rank: null,
@@ -68,22 +69,22 @@ export function withNewTier(design: SearchDesign, name: string): SearchDesign {
     disclosure: null,
     looks: ready.looks,
   }
-  return withLift({ ...design, tiers: ranked([...byRank(design.tiers), tier]) })
+  return withLift(withRanking(design, { tiers: ranked([...byRank(design.ranking.tiers), tier]) }))
 }
 
 /** With 'tier' and 'place in the tier' first in both orders, where an order has no such key. */
 export function withLift(design: SearchDesign): SearchDesign {
-  const keys = (of: SearchDesign['order']['withWords']) =>
+  const keys = (of: SearchDesign['ranking']['order']['withWords']) =>
     of.some(key => key.by === 'tier')
       ? of
       : [
           ...(['tier', 'place-in-tier'] as const).map(by => ({ by, field: null, down: false, without: null })),
           ...of.filter(key => key.by !== 'place-in-tier'),
         ]
-  return {
-    ...design,
-    order: { ...design.order, withWords: keys(design.order.withWords), withoutWords: keys(design.order.withoutWords) },
-  }
+  const { order } = design.ranking
+  return withRanking(design, {
+    order: { ...order, withWords: keys(order.withWords), withoutWords: keys(order.withoutWords) },
+  })
 }
 
 export const EDGES: readonly { value: TierLooks['edge']; label: string }[] = [

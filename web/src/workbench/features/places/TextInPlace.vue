@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withAppearance } from '../searches/designParts'
 import LimitedText from '../design-rules/LimitedText.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
@@ -13,7 +14,7 @@ const { draft, search, text } = defineProps<{
   /** Its key among the texts. */
   text: string
 }>()
-const texts = computed(() => draft.design.value!.texts)
+const texts = computed(() => draft.design.value!.appearance.texts)
 const language = computed(() => texts.value.language ?? texts.value.fallback ?? 'en')
 const { data: choices } = useQuery({
   queryKey: ['reach', () => search, 'texts', language],
@@ -28,7 +29,7 @@ const wording = computed({
     const isStandard = written === '' || written === standard.value?.other
     const forms = { ...(own.value?.forms ?? standard.value ?? {}), other: written }
     const reworded = isStandard ? others : [...others, { language: language.value, text, forms }]
-    draft.change(`texts.${text}`, design => ({ ...design, texts: { ...design.texts, reworded } }))
+    draft.change(`texts.${text}`, design => withAppearance(design, { texts: { ...design.appearance.texts, reworded } }))
   },
 })
 </script>
@@ -38,7 +39,7 @@ const wording = computed({
     v-if="standard"
     v-model="wording"
     :label="label"
-    path="texts.reworded.forms"
+    path="appearance.texts.reworded.forms"
     :placeholder="standard.other"
   />
 </template>

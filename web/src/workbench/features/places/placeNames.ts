@@ -92,18 +92,18 @@ const nameOf = (options: Options<string>, value: string) => options.find(one => 
 const labelOf = (options: Options<string>, value: string) => nameOf(options, value).toLowerCase()
 
 /** Lines of the path. */
-export const boxLine = ({ box, page }: SearchDesign) =>
+export const boxLine = ({ places: { box, page } }: SearchDesign) =>
   [
     box.wide.opening === 'always' ? 'Always open' : `Opens ${labelOf(OPENINGS, box.wide.opening)}`,
     box.leads === 'first' ? 'leads to the first result' : `leads to ${page.address ?? 'the hosted page'}`,
   ].join(' · ')
-export const liveLine = ({ live }: SearchDesign) =>
+export const liveLine = ({ places: { live } }: SearchDesign) =>
   live.where === 'nowhere'
     ? live.inList
       ? 'In the list of the page'
       : 'Off'
     : `${nameOf(WHERE_LIVE, live.where)} · at most ${live.most}`
-export const pageLine = ({ page }: SearchDesign) =>
+export const pageLine = ({ places: { page } }: SearchDesign) =>
   `${nameOf(ARRANGEMENTS, page.layout.arranged)} · ${page.perPage} a page`
 /** What stands around the results, in a line. */
 export const aroundLine = (shows: ResultsPage['shows']) =>

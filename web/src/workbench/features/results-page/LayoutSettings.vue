@@ -20,7 +20,7 @@ const settings = settingsOf(layout)
     v-model="settings.columns"
     label="Columns at most"
     empty="as many as fit"
-    path="page.layout.columns"
+    path="places.page.layout.columns"
   />
   <template v-if="layout.arranged === 'wall'">
     <SwitchLine

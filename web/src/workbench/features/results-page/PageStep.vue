@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withPlaces } from '../searches/designParts'
 import { computed, toRef } from 'vue'
 import type { CollectionShape, SearchSummary } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
@@ -23,8 +24,8 @@ const { draft, search } = defineProps<{
   summary: SearchSummary | null
 }>()
 const page = computed({
-  get: () => draft.design.value!.page,
-  set: changed => draft.change('page', design => ({ ...design, page: changed })),
+  get: () => draft.design.value!.places.page,
+  set: changed => draft.change('page', design => withPlaces(design, { page: changed })),
 })
 const settings = settingsOf(page)
 const told = settingsOf(toRef(settings, 'told'))
@@ -43,8 +44,8 @@ const nothing = settingsOf(toRef(shows, 'nothing'))
   >
     <LayoutSettings v-model="settings.layout" :choices="choices" />
     <ChoiceField v-model="settings.paging" label="One gets further" :options="PAGINGS" />
-    <LimitedNumber v-model="settings.perPage" label="Results at a time" path="page.perPage" />
-    <LimitedNumber v-model="settings.most" label="To look through at most" empty="10,000" path="page.most" />
+    <LimitedNumber v-model="settings.perPage" label="Results at a time" path="places.page.perPage" />
+    <LimitedNumber v-model="settings.most" label="To look through at most" empty="10,000" path="places.page.most" />
     <StartSettings v-model="settings.start" :search="search" :categories="choices.categories" />
     <FoldingSection id="around" title="Around the results" :said="aroundLine(page.shows)">
       <SwitchLine v-for="{ key, label } in SHOWN_AROUND" :key="key" v-model="shows[key]" :label="label" />

@@ -27,7 +27,7 @@ const settings = settingsOf(popular as { value: PopularCategories })
     none="Are not offered"
   />
   <template v-if="popular">
-    <LimitedNumber v-model="settings.most" label="At most" path="page.shows.popular.most" />
+    <LimitedNumber v-model="settings.most" label="At most" path="places.page.shows.popular.most" />
     <SwitchLine
       v-model="settings.below"
       label="Below every list, too"

@@ -46,7 +46,7 @@ const button = settingsOf(toRef(settings, 'button'))
   />
   <template v-if="arrangement.button.shows !== 'word'">
     <SignField v-model="button.sign" label="Sign" :signs="choices.signs" />
-    <LimitedNumber v-model="button.size" label="Size of the sign" unit="px" path="box.wide.button.size" />
+    <LimitedNumber v-model="button.size" label="Size of the sign" unit="px" path="places.box.wide.button.size" />
   </template>
   <ChoiceField v-model="settings.clear" label="Cross that empties it" :options="CROSSES" />
   <SwitchLine v-model="settings.heading" label="A heading above it" />

@@ -41,10 +41,10 @@ const empty = computed(() => (state.value === 'rest' ? 'As the look has it' : 'A
     v-model="settings.angle"
     label="It runs to"
     unit="°"
-    path="box.dress.angle"
+    path="places.box.dress.angle"
   />
   <p class="quiet">Words and signs that could not be read on a ground are moved to the nearest colour that can.</p>
   <h4>Over the page</h4>
   <PaintField v-model="over.ground" label="Ground around it" empty="As the look has it" :tokens="choices.colours" />
-  <LimitedNumber v-model="over.spacing" label="Room around it" unit="px" path="box.dress.over.spacing" />
+  <LimitedNumber v-model="over.spacing" label="Room around it" unit="px" path="places.box.dress.over.spacing" />
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withPlaces } from '../searches/designParts'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { SearchBox } from '../../../shared/contract'
@@ -10,7 +11,7 @@ import type { DraftEditing } from '../searches/useDraft'
 /** Where Enter and the button lead, and which page that is. */
 const { draft, search } = defineProps<{ draft: DraftEditing; search: string }>()
 const leads = defineModel<SearchBox['leads']>({ required: true })
-const address = computed(() => draft.design.value!.page.address)
+const address = computed(() => draft.design.value!.places.page.address)
 const hosted = `${location.origin}/s/${search}`
 const HOSTED = '*'
 const TYPED = '+'
@@ -30,7 +31,7 @@ function choose(page: string) {
   if (!isTyped.value) put(page === HOSTED ? null : page)
 }
 function put(changed: string | null) {
-  draft.change('page.address', design => ({ ...design, page: { ...design.page, address: changed } }))
+  draft.change('page.address', design => withPlaces(design, { page: { ...design.places.page, address: changed } }))
 }
 </script>
 

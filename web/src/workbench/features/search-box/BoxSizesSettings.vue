@@ -17,6 +17,6 @@ const settings = settingsOf(sizes)
     :label="label"
     :empty="empty"
     unit="px"
-    :path="`box.dress.sizes.${key}`"
+    :path="`places.box.dress.sizes.${key}`"
   />
 </template>

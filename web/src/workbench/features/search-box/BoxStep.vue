@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withPlaces } from '../searches/designParts'
 import { computed, ref, toRef } from 'vue'
 import type { CollectionShape, PlaceChoices, SearchSummary } from '../../../shared/contract'
 import ButtonChoice from '../../kit/ButtonChoice.vue'
@@ -23,8 +24,8 @@ const { draft, search } = defineProps<{
   summary: SearchSummary | null
 }>()
 const box = computed({
-  get: () => draft.design.value!.box,
-  set: changed => draft.change('box', design => ({ ...design, box: changed })),
+  get: () => draft.design.value!.places.box,
+  set: changed => draft.change('box', design => withPlaces(design, { box: changed })),
 })
 const settings = settingsOf(box)
 const dress = settingsOf(toRef(settings, 'dress'))
@@ -66,7 +67,7 @@ const chosenIn = (choosers: PlaceChoices['choosers']) =>
       v-model="settings.narrowUpTo"
       label="Narrow up to"
       unit="px"
-      path="box.narrowUpTo"
+      path="places.box.narrowUpTo"
     />
     <BoxArrangementSettings
       v-model="arrangement"

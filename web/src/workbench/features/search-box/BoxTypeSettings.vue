@@ -25,5 +25,5 @@ const weight = computed({
 <template>
   <FontField v-model="type.font" label="Letters" empty="As the look has them" :fonts="choices.fonts" />
   <ChoiceField v-model="weight" label="Weight" :options="weights" />
-  <LimitedNumber v-model="sizes.text" label="Size" empty="look" unit="px" path="box.dress.sizes.text" />
+  <LimitedNumber v-model="sizes.text" label="Size" empty="look" unit="px" path="places.box.dress.sizes.text" />
 </template>

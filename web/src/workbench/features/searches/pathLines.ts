@@ -24,10 +24,14 @@ export const PATH_LINES: Record<StepKey, (facts: PathFacts) => string> = {
   },
   words: ({ design: { words } }) => {
     const searched = words.weights.filter(one => one.weight > 0)
-    return `${counted(searched.length, 'field')} · typos ${words.typos.allowed ? 'forgiven' : 'not forgiven'}`
+    return `${counted(searched.length, 'field')} · typos ${words.matching.typos.allowed ? 'forgiven' : 'not forgiven'}`
   },
   filters: ({ design: { filters } }) => (filters.length === 0 ? 'None yet' : counted(inUse(filters).length, 'filter')),
-  order: ({ design: { order, tiers, pins } }) =>
+  order: ({
+    design: {
+      ranking: { order, tiers, pins },
+    },
+  }) =>
     [
       `${ORDER_NAMES[order.withWords[0]!.by]} first`,
       tiers.length > 0 ? counted(tiers.length, 'tier') : '',
@@ -36,8 +40,11 @@ export const PATH_LINES: Record<StepKey, (facts: PathFacts) => string> = {
     ]
       .filter(Boolean)
       .join(' · '),
-  cards: ({ design: { cards, look } }) =>
-    `${cards.length === 0 ? 'Usual cards' : counted(cards.length, 'card')} · ${look.from ?? 'site’s look'}`,
+  cards: ({
+    design: {
+      appearance: { cards, look },
+    },
+  }) => `${cards.length === 0 ? 'Usual cards' : counted(cards.length, 'card')} · ${look.from ?? 'site’s look'}`,
   'search-box': ({ design }) => boxLine(design),
   'live-results': ({ design }) => liveLine(design),
   'results-page': ({ design }) => pageLine(design),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withAppearance } from '../searches/designParts'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import type { SearchDesign, VisitorTexts } from '../../../shared/contract'
@@ -14,7 +15,9 @@ import TextWordings from './TextWordings.vue'
 /** In which language visitors are spoken to, and what an owner words otherwise. */
 const { draft, search } = defineProps<{ draft: DraftEditing; search: string }>()
 type Language = NonNullable<VisitorTexts['language']>
-const worded = ref<Language>(draft.design.value!.texts.language ?? draft.design.value!.texts.fallback ?? 'en')
+const worded = ref<Language>(
+  draft.design.value!.appearance.texts.language ?? draft.design.value!.appearance.texts.fallback ?? 'en',
+)
 const {
   data: choices,
   error,
@@ -26,8 +29,8 @@ const {
   staleTime: 0,
 })
 const texts = computed({
-  get: () => draft.design.value!.texts,
-  set: changed => draft.change('texts', (design: SearchDesign) => ({ ...design, texts: changed })),
+  get: () => draft.design.value!.appearance.texts,
+  set: changed => draft.change('texts', (design: SearchDesign) => withAppearance(design, { texts: changed })),
 })
 const settings = settingsOf(texts)
 const areTextsOpen = ref(true)

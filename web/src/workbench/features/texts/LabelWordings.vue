@@ -18,7 +18,7 @@ function put(label: string, wording: string) {
     v-for="one in labels"
     :key="one.label"
     :label="one.usual"
-    path="texts.labels.wording"
+    path="appearance.texts.labels.wording"
     :placeholder="one.usual"
     :model-value="ownOf(one.label)?.wording ?? ''"
     @update:model-value="put(one.label, $event)"

@@ -39,7 +39,10 @@ function set(part: string, changed: Partial<Words>) {
     @change="(part, weights) => set(part, { weights })"
   />
   <h2 id="strictness" class="second">How strictly words must match</h2>
-  <WordMatching :words="words" @change="set" />
+  <WordMatching
+    :matching="words.matching"
+    @change="(part, changed) => set(part, { matching: { ...words.matching, ...changed } })"
+  />
   <h2 id="synonyms" class="second">Synonyms</h2>
   <p class="quiet part">
     Other words for the same thing, phrases too. What is found by them comes after what holds the word itself.

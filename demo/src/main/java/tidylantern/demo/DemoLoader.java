@@ -166,7 +166,7 @@ public final class DemoLoader {
         HttpResponse<String> draft = send("GET", search + "/draft", null, null, null);
         ObjectNode design = (ObjectNode) JSON.readTree(draft.body());
         if (wanted.has("address")) {
-            ((ObjectNode) design.path("page"))
+            ((ObjectNode) design.path("places").path("page"))
                     .put("address", wanted.path("address").asString());
         }
         if (wanted.has("collections")) {
@@ -188,13 +188,19 @@ public final class DemoLoader {
                     .removeIf(weight -> !fields.contains(weight.path("field").asString()));
         }
         design.set("filters", wanted.path("filters"));
-        for (String part : List.of("order", "tiers", "pins", "look", "texts")) {
+        for (String part : List.of("order", "tiers", "pins")) {
             if (wanted.has(part)) {
-                design.set(part, wanted.path(part));
+                ((ObjectNode) design.path("ranking")).set(part, wanted.path(part));
+            }
+        }
+        ObjectNode appearance = (ObjectNode) design.path("appearance");
+        for (String part : List.of("look", "texts")) {
+            if (wanted.has(part)) {
+                appearance.set(part, wanted.path(part));
             }
         }
         if (wanted.has("cards")) {
-            design.set("cards", cards(search, wanted.path("cards")));
+            appearance.set("cards", cards(search, wanted.path("cards")));
         }
         HttpResponse<String> changed = send(
                 "PUT",

@@ -15,6 +15,7 @@ import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.PointerInput;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -65,7 +66,7 @@ class CardsStepTest {
     }
 
     private static JsonNode cards(String key) {
-        return world.api().get(draft(key)).json().path("cards");
+        return world.api().get(draft(key)).json().path("appearance").path("cards");
     }
 
     /** The classes of all that stands on the first card, by which the one style sheet draws it. */
@@ -335,8 +336,8 @@ class CardsStepTest {
         String key = world.newSearch("Wall", List.of("homes", "journal"));
         Api.Answer now = world.api().get(draft(key));
         ObjectNode design = (ObjectNode) now.json();
-        ((ObjectNode) design.path("page").path("layout")).put("arranged", "wall");
-        ArrayNode cards = design.putArray("cards");
+        ((ObjectNode) Designs.part(design, "page").path("layout")).put("arranged", "wall");
+        ArrayNode cards = Designs.around(design, "cards").putArray("cards");
         for (JsonNode material : world.api().get(draft(key) + "/cards").json().path("collections")) {
             ObjectNode card = cards.addObject().put("place", "list");
             card.set("collection", material.path("collection"));

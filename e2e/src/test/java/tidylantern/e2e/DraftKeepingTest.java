@@ -62,6 +62,7 @@ class DraftKeepingTest {
                 .get("/api/owner/searches/" + search + "/draft")
                 .json()
                 .path("words")
+                .path("matching")
                 .path("operators")
                 .asBoolean();
     }

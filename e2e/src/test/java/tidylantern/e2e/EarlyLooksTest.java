@@ -17,6 +17,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -51,7 +52,7 @@ class EarlyLooksTest {
                 .formatted(key);
         Api.Answer draft = world.api().get(owner + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
-        ((ObjectNode) design.path("page").path("start")).put("with", "nothing");
+        ((ObjectNode) Designs.part(design, "page").path("start")).put("with", "nothing");
         world.api()
                 .send(
                         "PUT",
@@ -122,7 +123,8 @@ class EarlyLooksTest {
     @Test
     void goLiveBeginsWithWhatIsOpen() {
         ObjectNode design = (ObjectNode) world.api().get(owner + "/draft").json();
-        design.putArray("tiers")
+        Designs.around(design, "tiers")
+                .putArray("tiers")
                 .addObject()
                 .put("key", "gold")
                 .put("name", "Gold")

@@ -408,7 +408,16 @@ class FeaturedTest {
         browser.see("form.add button[type=submit]").click();
         stageTitles(titles -> !titles.isEmpty() && titles.getFirst().equals(pinned) && !titles.contains(out));
         browser.until(
-                "kept", () -> draft(key).path("pins").path(0).path("takeOut").size() == 1 ? true : null);
+                "kept",
+                () -> draft(key)
+                                        .path("ranking")
+                                        .path("pins")
+                                        .path(0)
+                                        .path("takeOut")
+                                        .size()
+                                == 1
+                        ? true
+                        : null);
         browser.seeText("button", "Why?").click();
         browser.see("#why-item").sendKeys(out);
         browser.seeText("[role=option]", out).click();

@@ -21,6 +21,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -75,7 +76,7 @@ class LanguagesTest {
         String draft = "/api/owner/searches/" + key + "/draft";
         Api.Answer now = world.api().get(draft);
         ObjectNode design = (ObjectNode) now.json();
-        ((ObjectNode) design.path("texts")).put("language", "fr");
+        ((ObjectNode) Designs.part(design, "texts")).put("language", "fr");
         Api.Answer kept = world.api()
                 .send(
                         "PUT",
@@ -213,8 +214,8 @@ class LanguagesTest {
         String search = api.publishedSearch(key);
         Api.Answer draft = api.get("/api/owner/searches/" + search + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
-        ((ObjectNode) design.path("page")).put("perPage", VALUES);
-        design.set("cards", JSON.readTree("""
+        ((ObjectNode) Designs.part(design, "page")).put("perPage", VALUES);
+        Designs.set(design, "cards", JSON.readTree("""
                 [{"place": "list", "collection": null, "body": {"part": "group", "key": "card", "parts": [
                   {"part": "title", "key": "title"},
                   {"part": "value", "key": "size", "field": "size"},

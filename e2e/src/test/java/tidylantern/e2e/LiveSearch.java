@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -21,7 +22,8 @@ final class LiveSearch {
         String key = world.newSearch(name, collections);
         Api.Answer draft = world.api().get("/api/owner/searches/" + key + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
-        parts.forEach((part, value) -> design.set(part, JsonMapper.shared().readTree(value)));
+        parts.forEach(
+                (part, value) -> Designs.set(design, part, JsonMapper.shared().readTree(value)));
         Api.Answer kept = world.api()
                 .send(
                         "PUT",

@@ -20,6 +20,7 @@ import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
 import tidylantern.core.design.look.ReadyLook;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -78,22 +79,22 @@ class LooksTest {
         String key = world.newSearch(name, collections);
         JsonNode choices = world.api().get(draft(key) + "/cards").json();
         change(key, design -> {
-            ArrayNode cards = design.putArray("cards");
+            ArrayNode cards = Designs.around(design, "cards").putArray("cards");
             for (JsonNode material : choices.path("collections")) {
                 ObjectNode card = cards.addObject();
                 card.put("place", arranged);
                 card.set("collection", material.path("collection"));
                 card.set("body", material.path("ready").path(0).path("body"));
             }
-            ((ObjectNode) design.path("page").path("layout")).put("arranged", arranged);
-            ((ObjectNode) design.path("page")).put("perPage", 12);
-            design.set("tiers", JSON.readTree(TIERS));
+            ((ObjectNode) Designs.part(design, "page").path("layout")).put("arranged", arranged);
+            ((ObjectNode) Designs.part(design, "page")).put("perPage", 12);
+            Designs.set(design, "tiers", JSON.readTree(TIERS));
         });
         return key;
     }
 
     private static void wear(String key, String look) {
-        change(key, design -> design.set("look", JSON.readTree(look)));
+        change(key, design -> Designs.set(design, "look", JSON.readTree(look)));
     }
 
     private static void ground(String shade) {
@@ -255,6 +256,7 @@ class LooksTest {
         String mended = world.api()
                 .get(draft(key))
                 .json()
+                .path("appearance")
                 .path("look")
                 .path("light")
                 .path("quiet")
@@ -286,7 +288,8 @@ class LooksTest {
         browser.seeText(".like button", "Look at it").click();
         browser.seeText(".like [role=status]", "Taken from the page");
         JsonNode look = browser.until("kept", () -> {
-            JsonNode kept = world.api().get(draft(key)).json().path("look");
+            JsonNode kept =
+                    world.api().get(draft(key)).json().path("appearance").path("look");
             return kept.path("light").has("around") ? kept : null;
         });
         assertThat(look.path("light").path("around").asString()).isEqualTo("#fbfcfb");

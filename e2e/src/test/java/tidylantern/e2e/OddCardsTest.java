@@ -19,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.SearchContext;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -80,7 +81,7 @@ class OddCardsTest {
         String draft = "/api/owner/searches/" + key + "/draft";
         Api.Answer now = api.get(draft);
         ObjectNode design = (ObjectNode) now.json();
-        design.set("cards", JsonMapper.shared().readTree("""
+        Designs.set(design, "cards", JsonMapper.shared().readTree("""
                         [{"place": "list", "body": {"part": "group", "key": "card", "direction": "row", "parts": [
                           {"part": "picture", "key": "picture", "shape": "%s", "size": "third"},
                           {"part": "title", "key": "title", "lines": 6}]}}]""".formatted(shape)));

@@ -103,6 +103,7 @@ class OrderStepTest {
                 .click();
         browser.mustBeAccessible("the order being set up");
         browser.until("kept", () -> draft(key)
+                .path("ranking")
                 .path("order")
                 .path("choices")
                 .path(0)

@@ -24,6 +24,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.SearchContext;
 import org.openqa.selenium.WebElement;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A search on its owner's own pages: where it has arrived, which page shows its results, the draft for the owner. */
@@ -94,6 +95,7 @@ class OwnSiteTest {
             browser.until("kept", () -> world.api()
                     .get("/api/owner/searches/" + key + "/draft")
                     .json()
+                    .path("places")
                     .path("page")
                     .path("address")
                     .asString("")
@@ -197,7 +199,7 @@ class OwnSiteTest {
         String path = "/api/owner/searches/" + key + "/draft";
         Api.Answer draft = world.api().get(path);
         ObjectNode design = (ObjectNode) draft.json();
-        ((ObjectNode) design.path("page").path("start")).put("with", "nothing");
+        ((ObjectNode) Designs.part(design, "page").path("start")).put("with", "nothing");
         world.api()
                 .send(
                         "PUT",
@@ -266,6 +268,7 @@ class OwnSiteTest {
                                 world.api()
                                         .get("/api/owner/searches/homes/draft")
                                         .json()
+                                        .path("appearance")
                                         .path("cards")
                                         .toString()));
         String pair = "<tidy-search search=\"%1$s\"></tidy-search><tidy-results search=\"%1$s\"></tidy-results>";

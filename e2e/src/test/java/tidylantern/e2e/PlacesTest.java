@@ -75,6 +75,7 @@ class PlacesTest {
         browser.until("kept", () -> world.api()
                 .get("/api/owner/searches/" + key + "/draft")
                 .json()
+                .path("places")
                 .path("box")
                 .path("wide")
                 .path("opening")

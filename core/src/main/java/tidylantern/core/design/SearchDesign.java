@@ -28,18 +28,9 @@ import tidylantern.core.design.text.VisitorTexts;
  * One visitor search as its owner designs it. The same value is the draft, a published version, an export.
  *
  * @param version of the document's shape; this product writes {@link #CURRENT_VERSION}
- * @param name what the owner calls the search, 1 to 80 characters
+ * @param name what the owner calls the search, 1 to {@value #LONGEST_NAME} characters
  * @param filters in the order in which visitors see them; of those that are joined, what is in use:
  *     {@link #filtersInUse}
- * @param tiers of featured listings, at most {@value #MOST_TIERS}; by rank: {@link #tiersByRank}
- * @param box that visitors type into
- * @param live what appears at the box while they type
- * @param page the list of all results
- * @param cards that the owner made, none twice for one place and collection, at most {@value #MOST_CARDS};
- *     {@link #card} tells which is drawn
- * @param look what the search wears that its site does not
- * @param texts what visitors read around the content, and in which language
- * @param pins at most {@value #MOST_PINS}; where several concern one item or one place of a query, the first holds
  */
 public record SearchDesign(
         int version,
@@ -48,21 +39,12 @@ public record SearchDesign(
         Words words,
         List<Filter> filters,
         FilterPlaces filterPlaces,
-        ResultOrder order,
-        List<Tier> tiers,
-        List<Pin> pins,
-        SearchBox box,
-        LiveList live,
-        ResultsPage page,
-        List<Card> cards,
-        Look look,
-        VisitorTexts texts) {
+        Ranking ranking,
+        VisitorPlaces places,
+        Appearance appearance) {
     public static final int CURRENT_VERSION = 3;
     public static final int LONGEST_NAME = 80;
     public static final int MOST_FILTERS = 50;
-    public static final int MOST_TIERS = 12;
-    public static final int MOST_PINS = 500;
-    public static final int MOST_CARDS = 100;
 
     public SearchDesign {
         DesignFault.unless(
@@ -96,31 +78,12 @@ public record SearchDesign(
                     after);
         }
         DesignFault.ifTwice(keys, "filters", "the key");
-        tiers = List.copyOf(tiers);
-        DesignFault.unless(
-                tiers.size() <= MOST_TIERS,
-                "tiers",
-                "%d tiers are too many; %d are the most",
-                tiers.size(),
-                MOST_TIERS);
-        DesignFault.ifTwice(tiers.stream().map(Tier::key).toList(), "tiers", "the key");
-        pins = List.copyOf(pins);
-        DesignFault.unless(
-                pins.size() <= MOST_PINS, "pins", "%d pins are too many; %d are the most", pins.size(), MOST_PINS);
-        Chooser chooser = box.chooser();
+        Chooser chooser = places.box().chooser();
         DesignFault.unless(
                 chooser == null || !keys.contains(Chooser.KEY),
-                "box.chooser",
+                "places.box.chooser",
                 "a filter is called \"%s\" in addresses, and so is what is chosen in the box; call the filter otherwise",
                 Chooser.KEY);
-        cards = List.copyOf(cards);
-        DesignFault.unless(
-                cards.size() <= MOST_CARDS,
-                "cards",
-                "%d cards are too many; %d are the most",
-                cards.size(),
-                MOST_CARDS);
-        DesignFault.ifTwice(cards.stream().map(Card::key).toList(), "cards", "the card for");
     }
 
     /**
@@ -149,15 +112,9 @@ public record SearchDesign(
                 Words.standard(),
                 List.of(),
                 FilterPlaces.usual(),
-                ResultOrder.usual(),
-                List.of(),
-                List.of(),
-                SearchBox.usual(),
-                LiveList.usual(),
-                ResultsPage.usual(),
-                List.of(),
-                Look.asBelow(),
-                VisitorTexts.asTheyCome());
+                Ranking.usual(),
+                VisitorPlaces.usual(),
+                Appearance.usual());
     }
 
     private static double firstWeight(FieldKey key, FieldKind kind) {
@@ -173,6 +130,42 @@ public record SearchDesign(
             case "body" -> 1;
             default -> 0;
         };
+    }
+
+    public ResultOrder order() {
+        return ranking.order();
+    }
+
+    public List<Tier> tiers() {
+        return ranking.tiers();
+    }
+
+    public List<Pin> pins() {
+        return ranking.pins();
+    }
+
+    public SearchBox box() {
+        return places.box();
+    }
+
+    public LiveList live() {
+        return places.live();
+    }
+
+    public ResultsPage page() {
+        return places.page();
+    }
+
+    public List<Card> cards() {
+        return appearance.cards();
+    }
+
+    public Look look() {
+        return appearance.look();
+    }
+
+    public VisitorTexts texts() {
+        return appearance.texts();
     }
 
     public SearchDesign withName(String changed) {
@@ -196,100 +189,76 @@ public record SearchDesign(
     }
 
     public SearchDesign withOrder(ResultOrder changed) {
-        return with(parts -> parts.order = changed);
+        return with(parts -> parts.ranking = new Ranking(changed, tiers(), pins()));
     }
 
     public SearchDesign withTiers(List<Tier> changed) {
-        return with(parts -> parts.tiers = changed);
+        return with(parts -> parts.ranking = new Ranking(order(), changed, pins()));
     }
 
     public SearchDesign withPins(List<Pin> changed) {
-        return with(parts -> parts.pins = changed);
+        return with(parts -> parts.ranking = new Ranking(order(), tiers(), changed));
     }
 
     public SearchDesign withBox(SearchBox changed) {
-        return with(parts -> parts.box = changed);
+        return with(parts -> parts.places = new VisitorPlaces(changed, live(), page()));
     }
 
     public SearchDesign withLive(LiveList changed) {
-        return with(parts -> parts.live = changed);
+        return with(parts -> parts.places = new VisitorPlaces(box(), changed, page()));
     }
 
     public SearchDesign withPage(ResultsPage changed) {
-        return with(parts -> parts.page = changed);
+        return with(parts -> parts.places = new VisitorPlaces(box(), live(), changed));
     }
 
     public SearchDesign withCards(List<Card> changed) {
-        return with(parts -> parts.cards = changed);
+        return with(parts -> parts.appearance = new Appearance(changed, look(), texts()));
     }
 
     public SearchDesign withLook(Look changed) {
-        return with(parts -> parts.look = changed);
+        return with(parts -> parts.appearance = new Appearance(cards(), changed, texts()));
     }
 
     public SearchDesign withTexts(VisitorTexts changed) {
-        return with(parts -> parts.texts = changed);
+        return with(parts -> parts.appearance = new Appearance(cards(), look(), changed));
     }
 
     private SearchDesign with(Consumer<Parts> change) {
         Parts parts = new Parts(this);
         change.accept(parts);
-        return parts.put();
+        return new SearchDesign(
+                version,
+                parts.name,
+                parts.reach,
+                parts.words,
+                parts.filters,
+                parts.filterPlaces,
+                parts.ranking,
+                parts.places,
+                parts.appearance);
     }
 
     /** The parts of one on the way to another that differs in some of them. */
     private static final class Parts {
-        private final int version;
         private String name;
         private Reach reach;
         private Words words;
         private List<Filter> filters;
         private FilterPlaces filterPlaces;
-        private ResultOrder order;
-        private List<Tier> tiers;
-        private List<Pin> pins;
-        private SearchBox box;
-        private LiveList live;
-        private ResultsPage page;
-        private List<Card> cards;
-        private Look look;
-        private VisitorTexts texts;
+        private Ranking ranking;
+        private VisitorPlaces places;
+        private Appearance appearance;
 
         Parts(SearchDesign of) {
-            version = of.version;
             name = of.name;
             reach = of.reach;
             words = of.words;
             filters = of.filters;
             filterPlaces = of.filterPlaces;
-            order = of.order;
-            tiers = of.tiers;
-            pins = of.pins;
-            box = of.box;
-            live = of.live;
-            page = of.page;
-            cards = of.cards;
-            look = of.look;
-            texts = of.texts;
-        }
-
-        SearchDesign put() {
-            return new SearchDesign(
-                    version,
-                    name,
-                    reach,
-                    words,
-                    filters,
-                    filterPlaces,
-                    order,
-                    tiers,
-                    pins,
-                    box,
-                    live,
-                    page,
-                    cards,
-                    look,
-                    texts);
+            ranking = of.ranking;
+            places = of.places;
+            appearance = of.appearance;
         }
     }
 
@@ -299,12 +268,12 @@ public record SearchDesign(
      * @param collection null for those that have no card of their own
      */
     public Card card(Place place, @Nullable CollectionKey collection) {
-        return Card.chosen(cards, place, collection);
+        return Card.chosen(cards(), place, collection);
     }
 
     /** The tiers, the highest first: by rank, those without one last, those of one rank as they are listed. */
     public List<Tier> tiersByRank() {
-        return tiers.stream()
+        return tiers().stream()
                 .sorted(Comparator.comparingInt(tier -> Objects.requireNonNullElse(tier.rank(), Integer.MAX_VALUE)))
                 .toList();
     }
@@ -314,7 +283,7 @@ public record SearchDesign(
      * chosen in the box.
      */
     public List<Filter> filtersInUse() {
-        Chooser chooser = box.chooser();
+        Chooser chooser = box().chooser();
         return Stream.concat(
                         filters.stream().flatMap(Filter::inUse),
                         Stream.ofNullable(chooser).map(Chooser::filter))
@@ -323,10 +292,10 @@ public record SearchDesign(
 
     /** The categories that stand below pictures that open large; null where none do. */
     public @Nullable CategorySource pictureTags() {
-        return !page.layout().opensPictures()
+        return !page().layout().opensPictures()
                 ? null
                 : filtersInUse().stream()
-                        .filter(filter -> filter.key().equals(page.layout().tags()))
+                        .filter(filter -> filter.key().equals(page().layout().tags()))
                         .map(Filter::source)
                         .filter(CategorySource.class::isInstance)
                         .map(CategorySource.class::cast)

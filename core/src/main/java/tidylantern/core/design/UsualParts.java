@@ -85,20 +85,21 @@ public final class UsualParts {
     }
 
     private static List<Part> design() {
-        Words words = Words.standard().withWeights(List.of());
         return List.of(
                 part(SearchDesign.usual("Name"), "version", "name"),
                 part(new Reach(List.of())),
                 part(Reach.Searched.all(new CollectionKey("collection")), "collection"),
-                part(words),
-                part(words.typos()),
-                part(words.excerpt()),
+                part(Words.standard().withWeights(List.of())),
+                part(Words.Matching.usual()),
+                part(Words.Typos.usual()),
+                part(Words.Excerpt.usual()),
                 part(Help.usual()));
     }
 
     private static List<Part> ranking() {
         OrderKey byTitle = OrderKey.of(OrderKey.By.TITLE);
         return List.of(
+                part(Ranking.usual()),
                 part(ResultOrder.usual()),
                 part(new ResultOrder.Choice("key", "Label", List.of(byTitle)), "key", "label", "by"),
                 part(byTitle, "by"),
@@ -144,6 +145,7 @@ public final class UsualParts {
 
     private static List<Part> box() {
         return List.of(
+                part(VisitorPlaces.usual()),
                 part(SearchBox.usual()),
                 part(BoxArrangement.usual()),
                 part(BoxButton.usual()),
@@ -186,6 +188,7 @@ public final class UsualParts {
 
     private static List<Part> texts() {
         return List.of(
+                part(Appearance.usual()),
                 part(Look.asBelow()),
                 part(VisitorTexts.asTheyCome()),
                 part(new Reworded(Language.EN, "text", Map.of()), "language", "text"),

@@ -2,47 +2,32 @@ package tidylantern.core.design;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 
 /**
- * How visitors' words find items. Keys that a document leaves out take their usual value.
+ * How visitors' words find items.
  *
  * @param weights which fields are searched, and how much each counts
- * @param needed how many of a query's words an item must hold, in any of its searched fields together
- * @param partOfWord whether a word must stand whole, may be the start of one, or stand inside one
- * @param stemming whether other forms of a word, by the collection's language, are found too
+ * @param matching how a word is met
+ * @param excerpt how much text stands under a title
  * @param synonyms words that stand for one another, in the owner's order
  * @param stopWords words that do not count unless a query holds nothing else
- * @param operators whether visitors may use quotes, AND, OR, NOT, a minus and parentheses
  * @param help what helps visitors on
- * @param fewestLetters below this many letters and digits the starting list stands; 1 to 5
  */
 public record Words(
         List<FieldWeight> weights,
-        WordsNeeded needed,
-        PartOfWord partOfWord,
-        Typos typos,
-        boolean stemming,
-        int fewestLetters,
+        Matching matching,
         Excerpt excerpt,
         List<Synonym> synonyms,
         List<String> stopWords,
-        boolean operators,
         Help help) {
-    public static final Limit FEWEST_LETTERS = new Limit(1, 5);
     public static final int MOST_SYNONYMS = 50_000;
     public static final int MOST_STOP_WORDS = 5_000;
 
     public Words {
         weights = List.copyOf(weights);
         DesignFault.ifTwice(weights.stream().map(FieldWeight::field).toList(), "weights", "the field");
-        DesignFault.unless(
-                fewestLetters >= FEWEST_LETTERS.least() && fewestLetters <= FEWEST_LETTERS.most(),
-                "fewestLetters",
-                "%d fewest letters are not possible; choose 1 to 5",
-                fewestLetters);
         synonyms = List.copyOf(synonyms);
         DesignFault.unless(
                 synonyms.size() <= MOST_SYNONYMS,
@@ -71,130 +56,120 @@ public record Words(
         }
     }
 
-    /** Without synonyms, stop words and operators, with the usual help. */
-    public Words(
-            List<FieldWeight> weights,
-            WordsNeeded needed,
-            PartOfWord partOfWord,
-            Typos typos,
-            boolean stemming,
-            int fewestLetters,
-            Excerpt excerpt) {
-        this(
-                weights,
-                needed,
-                partOfWord,
-                typos,
-                stemming,
-                fewestLetters,
-                excerpt,
-                List.of(),
-                List.of(),
-                false,
-                Help.usual());
-    }
-
+    /** Titles before summaries before texts, with everything else as usual. */
     public static Words standard() {
         return new Words(
                 List.of(
                         new FieldWeight(FieldKey.TITLE, 5),
                         new FieldWeight(FieldKey.SUMMARY, 2),
                         new FieldWeight(FieldKey.BODY, 1)),
-                WordsNeeded.ALL,
-                PartOfWord.START,
-                new Typos(true, true),
-                true,
-                2,
-                new Excerpt(null, 6));
+                Matching.usual(),
+                Excerpt.usual(),
+                List.of(),
+                List.of(),
+                Help.usual());
+    }
+
+    public WordsNeeded needed() {
+        return matching.needed();
+    }
+
+    public PartOfWord partOfWord() {
+        return matching.partOfWord();
+    }
+
+    public Typos typos() {
+        return matching.typos();
+    }
+
+    public boolean stemming() {
+        return matching.stemming();
+    }
+
+    public int fewestLetters() {
+        return matching.fewestLetters();
+    }
+
+    public boolean operators() {
+        return matching.operators();
     }
 
     public Words withWeights(List<FieldWeight> changed) {
-        return with(parts -> parts.weights = changed);
+        return new Words(changed, matching, excerpt, synonyms, stopWords, help);
+    }
+
+    public Words withMatching(Matching changed) {
+        return new Words(weights, changed, excerpt, synonyms, stopWords, help);
     }
 
     public Words withSynonyms(List<Synonym> changed) {
-        return with(parts -> parts.synonyms = changed);
+        return new Words(weights, matching, excerpt, changed, stopWords, help);
     }
 
     public Words withStopWords(List<String> changed) {
-        return with(parts -> parts.stopWords = changed);
-    }
-
-    public Words withNeeded(WordsNeeded changed) {
-        return with(parts -> parts.needed = changed);
-    }
-
-    public Words withTypos(Typos changed) {
-        return with(parts -> parts.typos = changed);
-    }
-
-    public Words withStemming(boolean on) {
-        return with(parts -> parts.stemming = on);
-    }
-
-    public Words withOperators(boolean allowed) {
-        return with(parts -> parts.operators = allowed);
-    }
-
-    public Words withPartOfWord(PartOfWord changed) {
-        return with(parts -> parts.partOfWord = changed);
+        return new Words(weights, matching, excerpt, synonyms, changed, help);
     }
 
     public Words withHelp(Help changed) {
-        return with(parts -> parts.help = changed);
+        return new Words(weights, matching, excerpt, synonyms, stopWords, changed);
     }
 
     public Words withExcerpt(Excerpt changed) {
-        return with(parts -> parts.excerpt = changed);
+        return new Words(weights, matching, changed, synonyms, stopWords, help);
     }
 
-    private Words with(Consumer<Parts> change) {
-        Parts parts = new Parts(this);
-        change.accept(parts);
-        return parts.put();
+    public Words withNeeded(WordsNeeded changed) {
+        return withMatching(new Matching(changed, partOfWord(), typos(), stemming(), fewestLetters(), operators()));
     }
 
-    /** The parts of one on the way to another that differs in some of them. */
-    private static final class Parts {
-        private List<FieldWeight> weights;
-        private WordsNeeded needed;
-        private PartOfWord partOfWord;
-        private Typos typos;
-        private boolean stemming;
-        private int fewestLetters;
-        private Excerpt excerpt;
-        private List<Synonym> synonyms;
-        private List<String> stopWords;
-        private boolean operators;
-        private Help help;
+    public Words withPartOfWord(PartOfWord changed) {
+        return withMatching(new Matching(needed(), changed, typos(), stemming(), fewestLetters(), operators()));
+    }
 
-        Parts(Words of) {
-            weights = of.weights;
-            needed = of.needed;
-            partOfWord = of.partOfWord;
-            typos = of.typos;
-            stemming = of.stemming;
-            fewestLetters = of.fewestLetters;
-            excerpt = of.excerpt;
-            synonyms = of.synonyms;
-            stopWords = of.stopWords;
-            operators = of.operators;
-            help = of.help;
+    public Words withTypos(Typos changed) {
+        return withMatching(new Matching(needed(), partOfWord(), changed, stemming(), fewestLetters(), operators()));
+    }
+
+    public Words withStemming(boolean on) {
+        return withMatching(new Matching(needed(), partOfWord(), typos(), on, fewestLetters(), operators()));
+    }
+
+    public Words withOperators(boolean allowed) {
+        return withMatching(new Matching(needed(), partOfWord(), typos(), stemming(), fewestLetters(), allowed));
+    }
+
+    /**
+     * How a word of a query is met.
+     *
+     * @param needed how many of a query's words an item must hold, in any of its searched fields together
+     * @param partOfWord whether a word must stand whole, may be the start of one, or stand inside one
+     * @param stemming whether other forms of a word, by the collection's language, are found too
+     * @param fewestLetters below this many letters and digits the starting list stands; 1 to 5
+     * @param operators whether visitors may use quotes, AND, OR, NOT, a minus and parentheses
+     */
+    public record Matching(
+            WordsNeeded needed,
+            PartOfWord partOfWord,
+            Typos typos,
+            boolean stemming,
+            int fewestLetters,
+            boolean operators) {
+        public static final Limit FEWEST_LETTERS = new Limit(1, 5);
+        private static final int USUAL_FEWEST = 2;
+
+        public Matching {
+            DesignFault.unless(
+                    fewestLetters >= FEWEST_LETTERS.least() && fewestLetters <= FEWEST_LETTERS.most(),
+                    "fewestLetters",
+                    "%d fewest letters are not possible; choose %d to %d",
+                    fewestLetters,
+                    FEWEST_LETTERS.least(),
+                    FEWEST_LETTERS.most());
         }
 
-        Words put() {
-            return new Words(
-                    weights,
-                    needed,
-                    partOfWord,
-                    typos,
-                    stemming,
-                    fewestLetters,
-                    excerpt,
-                    synonyms,
-                    stopWords,
-                    operators,
-                    help);
+        /** Every word, by its start, with slips and other forms of it. */
+        public static Matching usual() {
+            return new Matching(WordsNeeded.ALL, PartOfWord.START, Typos.usual(), true, USUAL_FEWEST, false);
         }
     }
 
@@ -248,6 +223,10 @@ public record Words(
      * @param firstLetterFixed whether the first letter must be right all the same
      */
     public record Typos(boolean allowed, boolean firstLetterFixed) {
+        /** Forgiven, but for the first letter. */
+        public static Typos usual() {
+            return new Typos(true, true);
+        }
 
         /**
          * How many edits a word may be off: none up to 3 letters, one in 4 to 7, two from 8 on; none with a digit in
@@ -269,6 +248,12 @@ public record Words(
     public record Excerpt(@Nullable Integer words, int wordsBefore) {
         public static final Limit WORDS = new Limit(5, 100);
         public static final Limit BEFORE = new Limit(0, 50);
+        private static final int USUAL_BEFORE = 6;
+
+        /** As long as the card has lines for. */
+        public static Excerpt usual() {
+            return new Excerpt(null, USUAL_BEFORE);
+        }
 
         public Excerpt {
             DesignFault.unless(

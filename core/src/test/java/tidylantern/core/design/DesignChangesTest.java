@@ -124,72 +124,77 @@ class DesignChangesTest {
                         Reach.Searched.all(new CollectionKey("trips")))),
                 new Words(
                         List.of(new FieldWeight(FieldKey.TITLE, 5), new FieldWeight(FieldKey.BODY, 1)),
-                        Words.WordsNeeded.ALL,
-                        Words.PartOfWord.START,
-                        new Words.Typos(true, false),
-                        true,
-                        2,
+                        new Words.Matching(
+                                Words.WordsNeeded.ALL,
+                                Words.PartOfWord.START,
+                                new Words.Typos(true, false),
+                                true,
+                                2,
+                                false),
                         new Words.Excerpt(30, 8),
                         List.of(new Synonym(null, List.of("quay", "pier"))),
                         List.of("the", "of"),
-                        false,
                         new Help(true, true, true, List.of(new Help.SeeAlso("boat", List.of("ferry", "punt"))))),
                 Stream.concat(Stream.of(filter, same, joint), others.stream()).toList(),
                 FilterPlaces.usual(),
-                new ResultOrder(
-                        List.of(OrderKey.of(OrderKey.By.TIER), OrderKey.of(OrderKey.By.RELEVANCE)),
-                        List.of(OrderKey.of(OrderKey.By.TITLE)),
-                        List.of(
-                                new ResultOrder.Choice("name", "Name", List.of(OrderKey.of(OrderKey.By.TITLE))),
-                                new ResultOrder.Choice("best", "Best", List.of(OrderKey.of(OrderKey.By.RELEVANCE)))),
-                        "Ours",
-                        40),
-                List.of(tier("gold", 1, sea), tier("silver", 2, sea)),
-                List.of(pin("ferry", PIER), pin("boat", BOAT)),
-                box(),
-                new LiveList(
-                        LiveList.Where.BELOW,
-                        false,
-                        new LiveList.Asking(3, 120, false),
-                        true,
-                        8,
-                        4,
-                        new LiveList.LiveForm(2, 8, 520, 400),
-                        new LiveList.Above(true, true, false, true),
-                        LiveList.Opens.HERE),
-                new ResultsPage(
-                        "/find",
-                        10,
-                        new Layout(Arranged.WALL, 3, true, "sea"),
-                        ResultsPage.Paging.NUMBERS,
-                        200,
-                        new ResultsPage.Shows(
-                                true,
-                                true,
+                new Ranking(
+                        new ResultOrder(
+                                List.of(OrderKey.of(OrderKey.By.TIER), OrderKey.of(OrderKey.By.RELEVANCE)),
+                                List.of(OrderKey.of(OrderKey.By.TITLE)),
+                                List.of(
+                                        new ResultOrder.Choice("name", "Name", List.of(OrderKey.of(OrderKey.By.TITLE))),
+                                        new ResultOrder.Choice(
+                                                "best", "Best", List.of(OrderKey.of(OrderKey.By.RELEVANCE)))),
+                                "Ours",
+                                40),
+                        List.of(tier("gold", 1, sea), tier("silver", 2, sea)),
+                        List.of(pin("ferry", PIER), pin("boat", BOAT))),
+                new VisitorPlaces(
+                        box(),
+                        new LiveList(
+                                LiveList.Where.BELOW,
                                 false,
+                                new LiveList.Asking(3, 120, false),
                                 true,
-                                true,
-                                false,
-                                false,
-                                new PopularCategories("sea", 6, true),
-                                new ResultsPage.NothingFound(Sign.LAMP, true, true, true)),
-                        new StartingList(StartingList.With.CATEGORY, "sea", "north"),
-                        new ResultsPage.Told(true, true)),
-                List.of(card(Place.LIST, null), card(Place.LIVE, new CollectionKey("posts"))),
-                new Look(
-                        ReadyLook.GAZETTE,
-                        Scheme.LIGHT,
-                        Map.of(ColourToken.ACCENT, Colour.of("#0e5f63")),
-                        Map.of(ColourToken.ACCENT, Colour.of("#8ed3d4")),
-                        new LookType("Charter", "serif", 16, 500, true),
-                        new LookForm(CardForm.RULED, BoxForm.LINED, 4, Density.DENSE, Shadow.SOFT, false)),
-                new VisitorTexts(
-                        Language.DE,
-                        Language.FR,
-                        List.of(
-                                new Reworded(Language.DE, "search", Map.of("other", "Los")),
-                                new Reworded(Language.EN, "search", Map.of("other", "Go"))),
-                        List.of(new WordedLabel(Language.DE, "filters.sea.label", "Meer"))));
+                                8,
+                                4,
+                                new LiveList.LiveForm(2, 8, 520, 400),
+                                new LiveList.Above(true, true, false, true),
+                                LiveList.Opens.HERE),
+                        new ResultsPage(
+                                "/find",
+                                10,
+                                new Layout(Arranged.WALL, 3, true, "sea"),
+                                ResultsPage.Paging.NUMBERS,
+                                200,
+                                new ResultsPage.Shows(
+                                        true,
+                                        true,
+                                        false,
+                                        true,
+                                        true,
+                                        false,
+                                        false,
+                                        new PopularCategories("sea", 6, true),
+                                        new ResultsPage.NothingFound(Sign.LAMP, true, true, true)),
+                                new StartingList(StartingList.With.CATEGORY, "sea", "north"),
+                                new ResultsPage.Told(true, true))),
+                new Appearance(
+                        List.of(card(Place.LIST, null), card(Place.LIVE, new CollectionKey("posts"))),
+                        new Look(
+                                ReadyLook.GAZETTE,
+                                Scheme.LIGHT,
+                                Map.of(ColourToken.ACCENT, Colour.of("#0e5f63")),
+                                Map.of(ColourToken.ACCENT, Colour.of("#8ed3d4")),
+                                new LookType("Charter", "serif", 16, 500, true),
+                                new LookForm(CardForm.RULED, BoxForm.LINED, 4, Density.DENSE, Shadow.SOFT, false)),
+                        new VisitorTexts(
+                                Language.DE,
+                                Language.FR,
+                                List.of(
+                                        new Reworded(Language.DE, "search", Map.of("other", "Los")),
+                                        new Reworded(Language.EN, "search", Map.of("other", "Go"))),
+                                List.of(new WordedLabel(Language.DE, "filters.sea.label", "Meer")))));
     }
 
     private static Card card(Place place, @Nullable CollectionKey collection) {
@@ -240,9 +245,9 @@ class DesignChangesTest {
                         design.cards().get(1)))))
                 .extracting(DesignChange::path)
                 .containsExactly(
-                        List.of("cards", "list", "body", "parts", "picture"),
-                        List.of("cards", "list", "body", "parts", "texts"),
-                        List.of("cards", "list", "body", "parts", "title"));
+                        List.of("appearance", "cards", "list", "body", "parts", "picture"),
+                        List.of("appearance", "cards", "list", "body", "parts", "texts"),
+                        List.of("appearance", "cards", "list", "body", "parts", "title"));
     }
 
     private static Tier tier(String key, int rank, ReachRule rule) {
@@ -299,7 +304,8 @@ class DesignChangesTest {
     @Test
     void theOrderOfPinsOfFiltersAndOfVisitorsOrdersIsTold() {
         assertThat(changes(design -> design.withPins(design.pins().reversed())))
-                .containsExactly(new DesignChange(List.of("pins"), List.of("ferry", "boat"), List.of("boat", "ferry")));
+                .containsExactly(new DesignChange(
+                        List.of("ranking", "pins"), List.of("ferry", "boat"), List.of("boat", "ferry")));
         assertThat(changes(design -> design.withFilters(design.filters().reversed())))
                 .containsExactly(new DesignChange(
                         List.of("filters"),
@@ -312,7 +318,7 @@ class DesignChangesTest {
                         design.order().label(),
                         design.order().mostFeatured()))))
                 .extracting(DesignChange::path)
-                .containsExactly(List.of("order", "choices"));
+                .containsExactly(List.of("ranking", "order", "choices"));
     }
 
     /** Every component of every record of a design, changed in every way that the records allow. */

@@ -114,15 +114,9 @@ class TierLooksTest {
                 Words.standard(),
                 List.of(),
                 FilterPlaces.usual(),
-                new ResultOrder(keys, keys, List.of(), ""),
-                List.of(tiers),
-                List.of(),
-                SearchBox.usual(),
-                LiveList.usual(),
-                ResultsPage.usual(),
-                List.of(),
-                Look.asBelow(),
-                VisitorTexts.asTheyCome());
+                new Ranking(new ResultOrder(keys, keys, List.of(), ""), List.of(tiers), List.of()),
+                new VisitorPlaces(SearchBox.usual(), LiveList.usual(), ResultsPage.usual()),
+                new Appearance(List.of(), Look.asBelow(), VisitorTexts.asTheyCome()));
         return TierChecks.remarks(design).stream()
                 .map(DesignChecks.Remark::text)
                 .toList();

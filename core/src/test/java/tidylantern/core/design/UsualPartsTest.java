@@ -71,4 +71,12 @@ class UsualPartsTest {
                 .collect(Collectors.toSet());
         assertThat(boxed).isEmpty();
     }
+
+    /** A longer list of components is several things that belong together by twos and threes. */
+    @Test
+    void noPartHasMoreThanNineComponents() {
+        assertThat(records()).allSatisfy(type -> assertThat(type.getRecordComponents())
+                .as(type.getSimpleName())
+                .hasSizeLessThanOrEqualTo(9));
+    }
 }

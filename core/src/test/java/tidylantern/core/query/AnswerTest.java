@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.query.compiled.CompiledSearch;
@@ -207,12 +208,17 @@ class AnswerTest {
         Words usual = design().words();
         SearchDesign thirty = design().withWords(new Words(
                 usual.weights(),
-                usual.needed(),
-                usual.partOfWord(),
-                usual.typos(),
-                usual.stemming(),
-                usual.fewestLetters(),
-                new Words.Excerpt(30, 6)));
+                new Words.Matching(
+                        usual.needed(),
+                        usual.partOfWord(),
+                        usual.typos(),
+                        usual.stemming(),
+                        usual.fewestLetters(),
+                        false),
+                new Words.Excerpt(30, 6),
+                List.of(),
+                List.of(),
+                Help.usual()));
         String excerpt =
                 marked(site.answer(thirty, "lobster creel").hits().getFirst().excerpt());
         assertThat(excerpt)

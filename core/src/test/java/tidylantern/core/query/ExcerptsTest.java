@@ -51,7 +51,7 @@ class ExcerptsTest {
     void withoutANumberOfWordsItFillsTheLinesOfItsCard() {
         Map<FieldKey, FieldValue> page =
                 Map.of(FieldKey.SUMMARY, new FieldValue.Text("A lobster at last. " + words(5, 90)));
-        Words.Excerpt byRoom = new Words.Excerpt(null, 6);
+        Words.Excerpt byRoom = Words.Excerpt.usual();
         assertThat(excerpt(page, byRoom, 2)).endsWith("word36…");
         assertThat(excerpt(page, byRoom, 4)).endsWith("word72…");
         assertThat(excerpt(page, new Words.Excerpt(10, 6), 4)).endsWith("word10…");
@@ -65,7 +65,7 @@ class ExcerptsTest {
                 new FieldValue.Text(words(1, 80)),
                 FieldKey.BODY,
                 new FieldValue.Text(words(101, 160) + ". One lobster waits. " + words(164, 200)));
-        String shown = excerpt(page, new Words.Excerpt(null, 6), 2);
+        String shown = excerpt(page, Words.Excerpt.usual(), 2);
         int before = shown.substring(0, shown.indexOf("lobster")).split(" ").length;
         assertThat(before).as(shown).isLessThan(2 * 7);
         assertThat(shown).startsWith("word1 ");

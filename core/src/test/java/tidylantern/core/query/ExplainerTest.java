@@ -21,6 +21,7 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Help;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.ReachRule;
 import tidylantern.core.design.SearchDesign;
@@ -209,12 +210,17 @@ class ExplainerTest {
         }
         Words words = new Words(
                 weights,
-                Words.WordsNeeded.values()[random.nextInt(3)],
-                Words.PartOfWord.values()[random.nextInt(3)],
-                new Words.Typos(random.nextBoolean(), random.nextBoolean()),
-                random.nextBoolean(),
-                2,
-                new Words.Excerpt(null, 6));
+                new Words.Matching(
+                        Words.WordsNeeded.values()[random.nextInt(3)],
+                        Words.PartOfWord.values()[random.nextInt(3)],
+                        new Words.Typos(random.nextBoolean(), random.nextBoolean()),
+                        random.nextBoolean(),
+                        2,
+                        false),
+                Words.Excerpt.usual(),
+                List.of(),
+                List.of(),
+                Help.usual());
         List<ReachRule> only = new ArrayList<>();
         List<ReachRule> leaveOut = new ArrayList<>();
         if (random.nextInt(3) == 0) {

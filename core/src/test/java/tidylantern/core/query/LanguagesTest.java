@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.SiteContent;
+import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.query.compiled.CompiledSearch;
@@ -21,12 +22,12 @@ class LanguagesTest {
     private static List<String> found(SearchFixture site, String query) {
         Words words = new Words(
                 List.of(SearchFixture.weight("title", 5)),
-                Words.WordsNeeded.ALL,
-                Words.PartOfWord.WHOLE,
-                new Words.Typos(false, true),
-                true,
-                2,
-                new Words.Excerpt(null, 6));
+                new Words.Matching(
+                        Words.WordsNeeded.ALL, Words.PartOfWord.WHOLE, new Words.Typos(false, true), true, 2, false),
+                Words.Excerpt.usual(),
+                List.of(),
+                List.of(),
+                Help.usual());
         SearchDesign design = SearchDesign.firstFor("Both", SITE).withWords(words);
         return site.engine().answer(CompiledSearch.of(SITE, design), SearchFixture.asked(query, 1)).hits().stream()
                 .map(hit -> hit.ref().id().value())

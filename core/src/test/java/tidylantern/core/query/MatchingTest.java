@@ -12,6 +12,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.design.Words.PartOfWord;
@@ -212,12 +213,11 @@ class MatchingTest {
                 .indexed();
         Words words = new Words(
                 List.of(weight("body", 2)),
-                WordsNeeded.ALL,
-                PartOfWord.WHOLE,
-                new Words.Typos(false, true),
-                false,
-                2,
-                new Words.Excerpt(null, 6));
+                new Words.Matching(WordsNeeded.ALL, PartOfWord.WHOLE, new Words.Typos(false, true), false, 2, false),
+                Words.Excerpt.usual(),
+                List.of(),
+                List.of(),
+                Help.usual());
         Answer answer = site.answer(design().withWords(words), "tern");
         double idf = Math.log(1 + (3 - 2 + 0.5) / (2 + 0.5));
         double average = (3 + 4 + 2) / 3.0;

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Help;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
@@ -95,12 +96,17 @@ class PlainLoopTest {
                 field -> weights.add(SearchFixture.weight(field, random.nextInt(3) == 0 ? 0 : 1 + random.nextInt(9))));
         Words words = new Words(
                 weights,
-                Words.WordsNeeded.values()[random.nextInt(3)],
-                Words.PartOfWord.values()[random.nextInt(2)],
-                new Words.Typos(random.nextBoolean(), random.nextBoolean()),
-                random.nextBoolean(),
-                1,
-                new Words.Excerpt(null, 6));
+                new Words.Matching(
+                        Words.WordsNeeded.values()[random.nextInt(3)],
+                        Words.PartOfWord.values()[random.nextInt(2)],
+                        new Words.Typos(random.nextBoolean(), random.nextBoolean()),
+                        random.nextBoolean(),
+                        1,
+                        false),
+                Words.Excerpt.usual(),
+                List.of(),
+                List.of(),
+                Help.usual());
         SearchDesign design = SearchFixture.design().withWords(words);
         return random.nextInt(4) == 0
                 ? design.withReach(new Reach(List.of(Reach.Searched.all(SearchFixture.POSTS.key()))))

@@ -21,6 +21,7 @@ import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Help;
 import tidylantern.core.design.Reach;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
@@ -139,7 +140,12 @@ public final class SearchFixture implements AutoCloseable {
     static SearchDesign strict(Words.WordsNeeded needed, Words.PartOfWord part, boolean typos, boolean stemming) {
         Words words = design().words();
         return design().withWords(new Words(
-                words.weights(), needed, part, new Words.Typos(typos, true), stemming, 2, words.excerpt()));
+                words.weights(),
+                new Words.Matching(needed, part, new Words.Typos(typos, true), stemming, 2, false),
+                words.excerpt(),
+                List.of(),
+                List.of(),
+                Help.usual()));
     }
 
     Answer answer(SearchDesign design, String query) {

@@ -30,6 +30,7 @@ import tidylantern.core.content.ItemReader;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.FieldWeight;
+import tidylantern.core.design.Help;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Synonym;
 import tidylantern.core.design.Words;
@@ -269,12 +270,12 @@ class WordNetTest {
         assertThat(groups).hasSizeGreaterThan(38_000);
         Words whole = new Words(
                 List.of(new FieldWeight(FieldKey.TITLE, 1)),
-                Words.WordsNeeded.ALL,
-                Words.PartOfWord.WHOLE,
-                new Words.Typos(false, true),
-                false,
-                2,
-                new Words.Excerpt(null, 6));
+                new Words.Matching(
+                        Words.WordsNeeded.ALL, Words.PartOfWord.WHOLE, new Words.Typos(false, true), false, 2, false),
+                Words.Excerpt.usual(),
+                List.of(),
+                List.of(),
+                Help.usual());
         SearchDesign design = SearchDesign.firstFor("Words", SITE).withWords(whole.withSynonyms(groups));
         Predicate<String> oneWord = word -> word.matches("[a-z]{5,}");
         // Groups of single words alone, so that a plain reckoning needs no phrases: who asks for one word finds every

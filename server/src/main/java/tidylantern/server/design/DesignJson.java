@@ -63,7 +63,8 @@ public class DesignJson {
                 Texts.check(texts.reworded().get(i));
             } catch (DesignFault fault) {
                 throw Refusal.bad(
-                        "texts.reworded[%d].%s".formatted(i, fault.key()), String.valueOf(fault.getMessage()));
+                        "appearance.texts.reworded[%d].%s".formatted(i, fault.key()),
+                        String.valueOf(fault.getMessage()));
             }
         }
     }

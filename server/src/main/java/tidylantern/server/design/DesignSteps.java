@@ -29,8 +29,7 @@ final class DesignSteps {
         if (version == 1) {
             toVersion2(design);
         }
-        new ToVersion3(content).filters(design.path("filters"));
-        design.put("version", 3);
+        new ToVersion3(content).bring(design);
         return design;
     }
 
@@ -51,7 +50,10 @@ final class DesignSteps {
         }
     }
 
-    /** What a filter had for every kind of field became what the kind of its own field needs. */
+    /**
+     * What a filter had for every kind of field became what the kind of its own field needs; what belongs together
+     * stands together; and that a row goes on below where its room ends is a direction of its own.
+     */
     private record ToVersion3(SiteContent content) {
         private static final Map<FieldKind, String> SOURCES = Map.of(
                 FieldKind.CATEGORY, "category",
@@ -65,7 +67,37 @@ final class DesignSteps {
 
         private static final Set<String> HANDLED_ONE_WAY = Set.of("word", "distance");
 
-        void filters(JsonNode filters) {
+        void bring(ObjectNode design) {
+            design.put("version", 3);
+            filters(design.path("filters"));
+            if (design.get("words") instanceof ObjectNode words) {
+                group(words, "matching", "needed", "partOfWord", "typos", "stemming", "fewestLetters", "operators");
+            }
+            design.path("cards").forEach(card -> directions(card.path("body")));
+            group(design, "ranking", "order", "tiers", "pins");
+            group(design, "places", "box", "live", "page");
+            group(design, "appearance", "cards", "look", "texts");
+        }
+
+        private static void group(ObjectNode whole, String part, String... keys) {
+            ObjectNode together = whole.objectNode();
+            move(whole, together, keys);
+            whole.set(part, together);
+        }
+
+        private static void directions(JsonNode part) {
+            if (part instanceof ObjectNode group) {
+                JsonNode wraps = group.remove("wraps");
+                if (wraps != null
+                        && wraps.asBoolean()
+                        && group.path("direction").asString().equals("row")) {
+                    group.put("direction", "flow");
+                }
+            }
+            part.path("parts").forEach(ToVersion3::directions);
+        }
+
+        private void filters(JsonNode filters) {
             for (JsonNode one : filters) {
                 if (one instanceof ObjectNode filter) {
                     filter(filter);

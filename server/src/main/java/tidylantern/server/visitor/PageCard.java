@@ -131,12 +131,11 @@ record PageCard(String looks, Piece body) {
         private static String looks(CardPart part) {
             return switch (part) {
                 case PartGroup group ->
-                    "in-%s gap-%s at-%s%s%s%s%s%s"
+                    "in-%s gap-%s at-%s%s%s%s%s"
                             .formatted(
-                                    group.direction(),
+                                    group.direction() == PartGroup.Direction.FLOW ? "row wraps" : group.direction(),
                                     group.gap(),
                                     group.align(),
-                                    group.wraps() ? " wraps" : "",
                                     group.grows() ? " grows" : "",
                                     group.dots() ? " dots" : "",
                                     group.width() == PartGroup.Width.FITTING ? "" : " takes-" + group.width(),

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -106,17 +107,17 @@ class DraftTest {
                 "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"title\",\"weight\":5},{\"field\":\"title\",\"weight\":1}]}} | words.weights[1] | stands twice",
                 "{\"version\":1,\"name\":\"x\",\"words\":{\"weights\":[{\"field\":\"1st\",\"weight\":5}]}} | words.weights[0].field | cannot name a field",
                 "{\"version\":1,\"name\":\"x\",\"words\":{\"colour\":1}} | words.colour | no key",
-                "{\"version\":1,\"name\":\"x\",\"words\":{\"needed\":\"some\"}} | words.needed | some",
+                "{\"version\":1,\"name\":\"x\",\"words\":{\"needed\":\"some\"}} | words.matching.needed | some",
                 "{\"version\":1,\"name\":\"x\",\"words\":{\"excerpt\":{\"words\":3}}} | words.excerpt.words | choose 5 to 100",
-                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"part\":\"group\",\"key\":\"card\",\"parts\":[{\"part\":\"excerpt\",\"key\":\"text\"}]}}]} | cards[0].body.parts | needs a title",
-                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"clock\",\"key\":\"text\"}]}}]} | cards[0].body.parts[0] | clock",
-                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"title\",\"key\":\"title\",\"level\":1}]}}]} | cards[0].body.parts[0].level | heading of level 1",
-                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"shelf\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"title\",\"key\":\"title\"}]}}]} | cards[0].place | shelf",
-                "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | page.address | no web address",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"part\":\"group\",\"key\":\"card\",\"parts\":[{\"part\":\"excerpt\",\"key\":\"text\"}]}}]} | appearance.cards[0].body.parts | needs a title",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"clock\",\"key\":\"text\"}]}}]} | appearance.cards[0].body.parts[0] | clock",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"list\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"title\",\"key\":\"title\",\"level\":1}]}}]} | appearance.cards[0].body.parts[0].level | heading of level 1",
+                "{\"version\":1,\"name\":\"x\",\"cards\":[{\"place\":\"shelf\",\"body\":{\"key\":\"card\",\"parts\":[{\"part\":\"title\",\"key\":\"title\"}]}}]} | appearance.cards[0].place | shelf",
+                "{\"version\":1,\"name\":\"x\",\"page\":{\"address\":\"javascript:alert(1)\"}} | places.page.address | no web address",
                 "{\"version\":1,\"name\":\"\"} | name | 1 to 80 characters",
                 "{\"version\":4,\"name\":\"x\"} | version | not one this product reads",
-                "{\"version\":3,\"name\":\"x\",\"cards\":[{\"place\":\"list\"}]} | cards[0].body | has no usual value",
-                "{\"version\":3,\"name\":\"x\",\"order\":{\"withWords\":[{\"down\":true}]}} | order.withWords[0].by | has no usual value",
+                "{\"version\":3,\"name\":\"x\",\"appearance\":{\"cards\":[{\"place\":\"list\"}]}} | appearance.cards[0].body | has no usual value",
+                "{\"version\":3,\"name\":\"x\",\"ranking\":{\"order\":{\"withWords\":[{\"down\":true}]}}} | ranking.order.withWords[0].by | has no usual value",
                 "{\"version\":3} | name | has no usual value",
                 "{\"name\":\"x\"} | version | says no version"
             })
@@ -174,7 +175,10 @@ class DraftTest {
         // So did the owner's own words.
         ((ObjectNode) expected.path("words")).putArray("synonyms");
         ((ObjectNode) expected.path("words")).putArray("stopWords");
-        ((ObjectNode) expected.path("words")).put("operators", false);
+        ObjectNode words = (ObjectNode) expected.path("words");
+        ObjectNode matching = words.putObject("matching").put("operators", false);
+        List.of("needed", "partOfWord", "typos", "stemming", "fewestLetters")
+                .forEach(key -> matching.set(key, words.remove(key)));
         // Help that came later is offered unless the owner says otherwise.
         ((ObjectNode) expected.path("words"))
                 .putObject("help")
@@ -192,7 +196,7 @@ class DraftTest {
                     .put("opened", "in-view");
         }
         // The order is the usual one.
-        ObjectNode order = expected.putObject("order").put("label", "");
+        ObjectNode order = expected.putObject("ranking").putObject("order").put("label", "");
         order.putArray("choices");
         order.putArray("withWords")
                 .addObject()
@@ -208,11 +212,11 @@ class DraftTest {
                 .putNull("without");
         // Nothing is featured or pinned, and results stand one below the other.
         order.put("mostFeatured", 40);
-        expected.putArray("tiers");
-        expected.putArray("pins");
-        expected.putArray("cards");
+        Designs.around(expected, "tiers").putArray("tiers");
+        Designs.around(expected, "pins").putArray("pins");
+        Designs.around(expected, "cards").putArray("cards");
         // It wears what its site does.
-        ObjectNode look = expected.putObject("look");
+        ObjectNode look = Designs.around(expected, "look").putObject("look");
         look.putNull("from").putNull("scheme");
         look.putObject("light");
         look.putObject("dark");
@@ -221,12 +225,12 @@ class DraftTest {
         ObjectNode form = look.putObject("form");
         List.of("cards", "box", "corners", "density", "shadow", "motion").forEach(form::putNull);
         // It speaks as the page does.
-        ObjectNode texts = expected.putObject("texts");
+        ObjectNode texts = Designs.around(expected, "texts").putObject("texts");
         texts.putNull("language").putNull("fallback");
         texts.putArray("reworded");
         texts.putArray("labels");
         // Its box is always open and dressed by the look, live results stand below it, and the list has everything.
-        expected.set("box", JsonMapper.shared().readTree("""
+        Designs.set(expected, "box", JsonMapper.shared().readTree("""
                 {"wide": {"opening": "always", "heading": false, "label": false, "placeholder": false,
                    "button": {"shows": "sign", "side": "end", "sign": "magnifier", "size": 20}, "clear": "inside"},
                  "narrow": null, "narrowUpTo": 560, "chooser": null, "leads": "nearest",
@@ -239,13 +243,14 @@ class DraftTest {
                    "pointed": {"ground": null, "ending": null, "edge": null, "text": null},
                    "focused": {"ground": null, "ending": null, "edge": null, "text": null},
                    "over": {"ground": null, "spacing": 24}}}"""));
-        expected.set("live", JsonMapper.shared().readTree("""
+        Designs.set(expected, "live", JsonMapper.shared().readTree("""
                 {"where": "below", "inList": false, "asking": {"from": null, "pause": 120, "onEnter": false},
                  "grouped": true, "most": 8, "first": null,
                  "form": {"columns": 1, "gap": 0, "width": null, "height": null},
                  "above": {"completions": true, "didYouMean": true, "recent": false, "all": true}, "opens": "here"}"""));
-        ((ObjectNode) expected.path("page"))
-                .setAll((ObjectNode) JsonMapper.shared().readTree("""
+        ObjectNode page = (ObjectNode) expected.remove("page");
+        Designs.set(expected, "page", page);
+        page.setAll((ObjectNode) JsonMapper.shared().readTree("""
                 {"layout": {"arranged": "list", "columns": null, "viewer": false, "tags": null}, "paging": "numbers", "most": null,
                  "shows": {"heading": true, "count": true, "time": false, "order": true, "set": true, "copyLink": false,
                    "box": false, "popular": null,
@@ -263,7 +268,7 @@ class DraftTest {
                 {"version": 1, "name": "x", "page": {"arranged": "wall", "columns": 3, "start": "featured"}}""", api.get(path("/draft")).header("ETag"));
 
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);
-        JsonNode page = kept.json().path("page");
+        JsonNode page = Designs.part(kept.json(), "page");
         assertThat(page.path("layout").path("arranged").asString()).isEqualTo("wall");
         assertThat(page.path("layout").path("columns").asInt()).isEqualTo(3);
         assertThat(page.path("start").path("with").asString()).isEqualTo("featured");
@@ -279,7 +284,7 @@ class DraftTest {
 
     private String withLook(String look) {
         ObjectNode design = (ObjectNode) api.get(path("/draft")).json();
-        design.set("look", new JsonMapper().readTree(look));
+        Designs.set(design, "look", new JsonMapper().readTree(look));
         return design.toString();
     }
 
@@ -349,7 +354,7 @@ class DraftTest {
     @Test
     void textsAreSpokenInTheLanguageThatIsAskedForAndWordedByTheOwner() {
         ObjectNode design = (ObjectNode) api.get(path("/draft")).json();
-        design.set("texts", new JsonMapper().readTree("""
+        Designs.set(design, "texts", new JsonMapper().readTree("""
                 {"reworded": [{"language": "de", "text": "count",
                   "forms": {"one": "Ein Schiff", "other": "{count} Schiffe"}}]}"""));
         Api.Answer kept = put(design.toString(), api.get(path("/draft")).header("ETag"));
@@ -370,11 +375,11 @@ class DraftTest {
     @Test
     void aWordingThatLacksAPlaceholderIsRefusedByName() {
         ObjectNode design = (ObjectNode) api.get(path("/draft")).json();
-        design.set("texts", new JsonMapper().readTree("""
+        Designs.set(design, "texts", new JsonMapper().readTree("""
                 {"reworded": [{"language": "en", "text": "resultsFor", "forms": {"other": "Here you are"}}]}"""));
         Api.Answer refused = put(design.toString(), api.get(path("/draft")).header("ETag"));
         assertThat(refused.status()).isEqualTo(400);
-        assertThat(refused.json().path("field").asString()).isEqualTo("texts.reworded[0].forms.other");
+        assertThat(refused.json().path("field").asString()).isEqualTo("appearance.texts.reworded[0].forms.other");
         assertThat(refused.json().path("detail").asString()).contains("lacks {query}");
     }
 
@@ -382,12 +387,12 @@ class DraftTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "{\"light\":{\"accent\":\"blue\"}}             | look.light.accent  | is no colour",
-                "{\"dark\":{\"shine\":\"#112233\"}}            | look.dark          | ",
-                "{\"from\":\"nightfall\"}                        | look.from          | ",
-                "{\"type\":{\"font\":\"x; } * { color: red\"}} | look.type.font     | no list of font families",
-                "{\"type\":{\"size\":90}}                        | look.type.size     | choose 12 to 22",
-                "{\"form\":{\"corners\":-1}}                     | look.form.corners  | choose 0 to 24"
+                "{\"light\":{\"accent\":\"blue\"}}             | appearance.look.light.accent  | is no colour",
+                "{\"dark\":{\"shine\":\"#112233\"}}            | appearance.look.dark          | ",
+                "{\"from\":\"nightfall\"}                        | appearance.look.from          | ",
+                "{\"type\":{\"font\":\"x; } * { color: red\"}} | appearance.look.type.font     | no list of font families",
+                "{\"type\":{\"size\":90}}                        | appearance.look.type.size     | choose 12 to 22",
+                "{\"form\":{\"corners\":-1}}                     | appearance.look.form.corners  | choose 0 to 24"
             })
     void whatIsNoLookIsRefusedByName(String look, String field, @org.jspecify.annotations.Nullable String reason) {
         Api.Answer refused = putLook(look);

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -58,7 +59,7 @@ class DesignRulesTest {
     private static ObjectNode design() {
         ObjectNode design =
                 (ObjectNode) api.get("/api/owner/searches/" + search + "/draft").json();
-        JSON.readTree(MORE).propertyStream().forEach(part -> design.set(part.getKey(), part.getValue()));
+        JSON.readTree(MORE).propertyStream().forEach(part -> Designs.set(design, part.getKey(), part.getValue()));
         // What is left out is laid under it as it is read.
         Api.Answer kept = put(design);
         assertThat(kept.status()).as(kept.text()).isEqualTo(200);

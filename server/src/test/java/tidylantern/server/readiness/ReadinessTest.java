@@ -14,6 +14,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -57,7 +58,7 @@ class ReadinessTest {
     private void decide(String part, String value) {
         Api.Answer draft = api.get(owner + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
-        design.set(part, JsonMapper.shared().readTree(value));
+        Designs.set(design, part, JsonMapper.shared().readTree(value));
         Api.Answer kept = api.send(
                 "PUT",
                 owner + "/draft",
@@ -209,7 +210,7 @@ class ReadinessTest {
     @Test
     void aBoxThatLeadsToNoList() {
         Api.Answer draft = api.get(owner + "/draft");
-        ObjectNode page = (ObjectNode) draft.json().path("page");
+        ObjectNode page = (ObjectNode) Designs.part(draft.json(), "page");
         decide("page", page.put("address", "/search").toString());
         String met = "{\"address\":\"https://isles.example%s\",\"title\":\"T\",\"elements\":[\"%s\"]}";
         assertThat(open()).as("nothing was met yet").isEmpty();

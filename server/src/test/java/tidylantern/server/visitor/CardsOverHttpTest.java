@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.core.design.Sign;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tidylantern.server.RunningService;
 import tidylantern.server.answer.Signs;
 import tools.jackson.databind.JsonNode;
@@ -52,7 +53,7 @@ class CardsOverHttpTest {
     private static Api.Answer keep(String parts, String frame, String sign) {
         Api.Answer now = api.get(draft());
         ObjectNode design = (ObjectNode) now.json();
-        design.set("cards", JsonMapper.shared().readTree("""
+        Designs.set(design, "cards", JsonMapper.shared().readTree("""
                         [{"place": "list", "frame": %s, "body":
                           {"part": "group", "key": "card", "direction": "row", "parts": [%s]}}]""".formatted(frame, parts)));
         ((ObjectNode) design.path("reach").path("collections").path(0)).put("sign", sign);
@@ -176,10 +177,10 @@ class CardsOverHttpTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "{\"corners\": 99}              | page   | cards[0].frame.corners | corners of 99 px are none",
-                "{\"edges\": [\"end\", \"end\"]} | page   | cards[0].frame.edges   | twice",
-                "{\"edges\": [\"left\"]}        | page   | cards[0].frame.edges   | left",
-                "{\"ground\": \"#ff0000\"}      | page   | cards[0].frame.ground  | #ff0000",
+                "{\"corners\": 99}              | page   | appearance.cards[0].frame.corners | corners of 99 px are none",
+                "{\"edges\": [\"end\", \"end\"]} | page   | appearance.cards[0].frame.edges   | twice",
+                "{\"edges\": [\"left\"]}        | page   | appearance.cards[0].frame.edges   | left",
+                "{\"ground\": \"#ff0000\"}      | page   | appearance.cards[0].frame.ground  | #ff0000",
                 "null                           | castle | reach.collections[0].sign | castle"
             })
     void whatNoCardCanBeIsRefusedByItsName(String frame, String sign, String field, String said) {

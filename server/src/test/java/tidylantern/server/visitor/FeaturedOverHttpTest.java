@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -52,8 +53,9 @@ class FeaturedOverHttpTest {
     private static String search(String name) {
         String key = api.publishedSearch(name);
         assertThat(change(key, design -> {
-                            design.set("tiers", JSON.readTree("[" + TIER + "]"));
-                            design.set(
+                            Designs.set(design, "tiers", JSON.readTree("[" + TIER + "]"));
+                            Designs.set(
+                                    design,
                                     "order",
                                     JSON.readTree("{\"withWords\":" + KEYS + ",\"withoutWords\":" + KEYS + "}"));
                         })
@@ -196,7 +198,7 @@ class FeaturedOverHttpTest {
     @Test
     void turnsChangeAtMidnightOfTheSitesOwnZone() {
         String key = search("Turns");
-        change(key, design -> ((ObjectNode) design.path("tiers").path(0))
+        change(key, design -> ((ObjectNode) Designs.part(design, "tiers").path(0))
                 .put("key", "turning")
                 .set("lift", JSON.readTree("{\"most\":1,\"turns\":\"by-day\"}")));
         publish(key);
@@ -251,17 +253,17 @@ class FeaturedOverHttpTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "tiers[0].looks.edgeColor | amber | no colour",
-                "tiers[0].looks.ribbon.ground | #12 | no colour",
-                "tiers[0].key | Gold! | small letters",
-                "tiers[0].rank | -1 | 1 for the highest"
+                "ranking.tiers[0].looks.edgeColor | amber | no colour",
+                "ranking.tiers[0].looks.ribbon.ground | #12 | no colour",
+                "ranking.tiers[0].key | Gold! | small letters",
+                "ranking.tiers[0].rank | -1 | 1 for the highest"
             })
     void aDesignNamesTheKeyAtFault(String path, String value, String reason) {
         String key = search("Faults");
         Api.Answer refused = change(key, design -> {
             String[] parts = path.split("\\.");
-            ObjectNode at = (ObjectNode) design.path("tiers").path(0);
-            for (int i = 1; i < parts.length - 1; i++) {
+            ObjectNode at = (ObjectNode) Designs.part(design, "tiers").path(0);
+            for (int i = 2; i < parts.length - 1; i++) {
                 at = (ObjectNode) at.path(parts[i]);
             }
             String last = parts[parts.length - 1];
@@ -277,7 +279,8 @@ class FeaturedOverHttpTest {
         String key = search("Pinned");
         Api.Answer kept = change(
                 key,
-                design -> design.set(
+                design -> Designs.set(
+                        design,
                         "pins",
                         JSON.readTree(
                                 "[{\"queries\":[\"boats\"],\"put\":[{\"item\":{\"collection\":\"posts\",\"id\":\"c\"},\"at\":1},{\"item\":{\"collection\":\"posts\",\"id\":\"gone\"},\"at\":2}],\"takeOut\":[{\"collection\":\"posts\",\"id\":\"a\"}]}]")));
@@ -293,26 +296,28 @@ class FeaturedOverHttpTest {
         JsonNode summary = api.get("/api/owner/searches/" + key).json();
         assertThat(summary.path("remarks").findValuesAsString("text"))
                 .anyMatch(text -> text.contains("posts/gone") && text.contains("gone. Take it out"));
-        assertThat(summary.path("differences").findValues("path").toString()).contains("[\"pins\",\"");
+        assertThat(summary.path("differences").findValues("path").toString()).contains("[\"ranking\",\"pins\",\"");
         JsonNode named =
                 api.get("/api/owner/searches/" + key + "/draft/featured").json().path("pinned");
         assertThat(named).hasSize(3);
         assertThat(named.path(1).path("title").isNull()).isTrue();
         publish(key);
         assertThat(ids(results(key).path("hits"))).startsWith("c", "b");
-        assertThat(change(key, design -> ((ObjectNode)
-                                        design.path("pins").path(0).path("put").path(1))
+        assertThat(change(key, design -> ((ObjectNode) Designs.part(design, "pins")
+                                        .path(0)
+                                        .path("put")
+                                        .path(1))
                                 .put("at", 1))
                         .json()
                         .path("field")
                         .asString())
-                .isEqualTo("pins[0].put[1]");
+                .isEqualTo("ranking.pins[0].put[1]");
     }
 
     @Test
     void figuresSayWhoHoldsATierHowItReadsAndHowMuchOfAPageIsFeatured() {
         String key = search("Figures");
-        change(key, design -> ((ObjectNode) design.path("tiers").path(0))
+        change(key, design -> ((ObjectNode) Designs.part(design, "tiers").path(0))
                 .set(
                         "holders",
                         JSON.readTree(

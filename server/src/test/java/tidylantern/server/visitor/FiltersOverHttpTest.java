@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -315,7 +316,8 @@ class FiltersOverHttpTest {
         String piers = api.publishedSearch("Piers");
         Api.Answer draft = api.get("/api/owner/searches/" + piers + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
-        design.set(
+        Designs.set(
+                design,
                 "order",
                 new JsonMapper()
                         .readTree(
@@ -330,7 +332,7 @@ class FiltersOverHttpTest {
                         .json()
                         .path("differences")
                         .toString())
-                .contains("[\"order\",\"withoutWords\"]", "[\"order\",\"choices\",\"few\"]");
+                .contains("[\"ranking\",\"order\",\"withoutWords\"]", "[\"ranking\",\"order\",\"choices\",\"few\"]");
         api.send("POST", "/api/owner/searches/" + piers + "/publish", "", Map.of("If-Match", kept.header("ETag")));
         String address = "/api/public/searches/" + piers + "/results";
         assertThat(api.get(address).json().path("hits").path(0).path("id").asString())
@@ -355,14 +357,14 @@ class FiltersOverHttpTest {
         assertThat(page)
                 .contains("<option value=\"few\" selected>Fewest oars", "page=2&amp;near=50.1%2C-5&amp;order=few")
                 .doesNotContain("Clear all");
-        design.set("order", new JsonMapper().readTree("{\"withWords\":[{\"by\":\"number\"}]}"));
+        Designs.set(design, "order", new JsonMapper().readTree("{\"withWords\":[{\"by\":\"number\"}]}"));
         Api.Answer refused = api.send(
                 "PUT",
                 "/api/owner/searches/" + piers + "/draft",
                 design.toString(),
                 Map.of("Content-Type", "application/json", "If-Match", kept.header("ETag")));
         assertThat(refused.status()).isEqualTo(400);
-        assertThat(refused.json().path("field").asString()).isEqualTo("order.withWords[0].field");
+        assertThat(refused.json().path("field").asString()).isEqualTo("ranking.order.withWords[0].field");
     }
 
     @Test

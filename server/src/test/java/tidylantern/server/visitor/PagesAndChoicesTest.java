@@ -9,6 +9,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -40,7 +41,7 @@ class PagesAndChoicesTest {
         String path = "/api/owner/searches/" + search;
         Api.Answer draft = api.get(path + "/draft");
         ObjectNode design = (ObjectNode) draft.json();
-        ((ObjectNode) design.path("page").path("start")).put("with", with);
+        ((ObjectNode) Designs.part(design, "page").path("start")).put("with", with);
         Api.Answer kept = api.send(
                 "PUT",
                 path + "/draft",

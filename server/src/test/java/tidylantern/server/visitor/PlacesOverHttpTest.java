@@ -24,6 +24,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.w3c.dom.Element;
 import org.xml.sax.InputSource;
 import tidylantern.server.Api;
+import tidylantern.server.Designs;
 import tidylantern.server.RunningService;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -65,7 +66,8 @@ class PlacesOverHttpTest {
     }
 
     private static Api.Answer keep(String search, String part, String value) {
-        return keep(search, design -> design.set(part, JsonMapper.shared().readTree(value)));
+        return keep(
+                search, design -> Designs.set(design, part, JsonMapper.shared().readTree(value)));
     }
 
     private static void publish(String search, Api.Answer kept) {
@@ -81,9 +83,9 @@ class PlacesOverHttpTest {
     void aDocumentWithoutPlacesReadsAsEverythingAsUsual() {
         String search = api.publishedSearch("Old");
         publish(search, keep(search, design -> {
-            design.remove("box");
-            design.remove("live");
-            design.set("page", JsonMapper.shared().readTree("{\"address\": \"/find\", \"perPage\": 5}"));
+            Designs.around(design, "box").remove("box");
+            Designs.around(design, "live").remove("live");
+            Designs.set(design, "page", JsonMapper.shared().readTree("{\"address\": \"/find\", \"perPage\": 5}"));
         }));
 
         JsonNode face = face(search);
@@ -212,18 +214,18 @@ class PlacesOverHttpTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "box  | {\"dress\": {\"sizes\": {\"height\": 5}}}        | box.dress.sizes.height",
-                "box  | {\"dress\": {\"rest\": {\"ground\": \"sea\"}}}     | box.dress.rest.ground",
-                "box  | {\"dress\": {\"rest\": {\"ending\": \"#fff\"}}}    | box.dress.rest.ending",
-                "box  | {\"wide\": {\"button\": {\"size\": 400}}}        | box.wide.button.size",
-                "box  | {\"wide\": {\"opening\": \"sideways\"}}          | box.wide.opening",
-                "box  | {\"chooser\": {}}                            | box.chooser.field",
-                "box  | {\"colour\": \"#fff\"}                         | box.colour",
-                "live | {\"most\": 31}                               | live.most",
-                "live | {\"form\": {\"width\": 319}}                   | live.form.width",
-                "live | {\"asking\": {\"pause\": 2001}}                | live.asking.pause",
-                "page | {\"most\": 0}                                | page.most",
-                "page | {\"address\": \"javascript:alert(1)\"}         | page.address"
+                "box  | {\"dress\": {\"sizes\": {\"height\": 5}}}        | places.box.dress.sizes.height",
+                "box  | {\"dress\": {\"rest\": {\"ground\": \"sea\"}}}     | places.box.dress.rest.ground",
+                "box  | {\"dress\": {\"rest\": {\"ending\": \"#fff\"}}}    | places.box.dress.rest.ending",
+                "box  | {\"wide\": {\"button\": {\"size\": 400}}}        | places.box.wide.button.size",
+                "box  | {\"wide\": {\"opening\": \"sideways\"}}          | places.box.wide.opening",
+                "box  | {\"chooser\": {}}                            | places.box.chooser.field",
+                "box  | {\"colour\": \"#fff\"}                         | places.box.colour",
+                "live | {\"most\": 31}                               | places.live.most",
+                "live | {\"form\": {\"width\": 319}}                   | places.live.form.width",
+                "live | {\"asking\": {\"pause\": 2001}}                | places.live.asking.pause",
+                "page | {\"most\": 0}                                | places.page.most",
+                "page | {\"address\": \"javascript:alert(1)\"}         | places.page.address"
             })
     void whatCannotHoldIsRefusedByItsPath(String part, String value, String path) {
         String search = api.publishedSearch("Refused");

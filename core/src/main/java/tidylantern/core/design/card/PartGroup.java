@@ -9,7 +9,6 @@ import java.util.stream.Stream;
  *
  * @param gap between them
  * @param align across the direction: of a row how high they stand, of a column where their lines begin
- * @param wraps whether what finds no room in a row goes on below
  * @param grows whether it takes the room that its neighbours leave
  * @param dots whether a dot stands between the parts of a row
  * @param width of the group that it stands in
@@ -20,7 +19,6 @@ public record PartGroup(
         Direction direction,
         Step gap,
         Align align,
-        boolean wraps,
         boolean grows,
         boolean dots,
         Width width,
@@ -35,25 +33,23 @@ public record PartGroup(
     /** Parts below one another, none yet. */
     public static PartGroup usual(String key) {
         return new PartGroup(
-                key, Direction.COLUMN, Step.USUAL, Align.START, false, false, false, Width.FITTING, true, List.of());
+                key, Direction.COLUMN, Step.USUAL, Align.START, false, false, Width.FITTING, true, List.of());
     }
 
     /** Parts below one another that take the room there is. */
     public static PartGroup column(String key, Step gap, CardPart... parts) {
-        return new PartGroup(
-                key, Direction.COLUMN, gap, Align.START, false, true, false, Width.FITTING, true, List.of(parts));
+        return new PartGroup(key, Direction.COLUMN, gap, Align.START, true, false, Width.FITTING, true, List.of(parts));
     }
 
     /** Parts beside one another. */
     public static PartGroup row(String key, Step gap, CardPart... parts) {
-        return new PartGroup(
-                key, Direction.ROW, gap, Align.START, false, false, false, Width.FITTING, true, List.of(parts));
+        return new PartGroup(key, Direction.ROW, gap, Align.START, false, false, Width.FITTING, true, List.of(parts));
     }
 
     /** Short texts beside one another with a dot between them; what finds no room goes on below. */
     public static PartGroup line(String key, CardPart... parts) {
         return new PartGroup(
-                key, Direction.ROW, Step.SMALL, Align.BASELINE, true, false, true, Width.FITTING, true, List.of(parts));
+                key, Direction.FLOW, Step.SMALL, Align.BASELINE, false, true, Width.FITTING, true, List.of(parts));
     }
 
     @Override
@@ -88,6 +84,8 @@ public record PartGroup(
     /** How parts follow one another. */
     public enum Direction {
         ROW,
+        /** A row that goes on below where its room ends. */
+        FLOW,
         COLUMN;
 
         @Override

@@ -141,8 +141,9 @@ class SearchBoxTest {
                 .isInstanceOfSatisfying(
                         DesignFault.class, fault -> assertThat(fault.key()).isEqualTo(size))
                 .hasMessageContaining(Integer.toString(px))
-                .hasMessageContaining(Integer.toString(
-                        DesignLimits.byPath().get("box.dress.sizes." + size).least()));
+                .hasMessageContaining(Integer.toString(DesignLimits.byPath()
+                        .get("places.box.dress.sizes." + size)
+                        .least()));
     }
 
     @Test
@@ -177,7 +178,7 @@ class SearchBoxTest {
         SearchDesign called = SearchFixture.design().withFilters(List.of(FilterBuilder.categories("in", "In", "kind")));
         assertThatThrownBy(() -> called.withBox(SearchBox.usual().withChooser(Chooser.ofCollections())))
                 .isInstanceOfSatisfying(
-                        DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("box.chooser"));
+                        DesignFault.class, fault -> assertThat(fault.key()).isEqualTo("places.box.chooser"));
     }
 
     @Test
