@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Filter, DesignRules } from '../../../shared/contract'
+import type { Filter } from '../../../shared/contract'
 import FoldingSection from '../../kit/FoldingSection.vue'
 import SwitchField from '../../kit/SwitchField.vue'
 import { lowered, ORDERS } from './listNames'
@@ -8,7 +8,6 @@ import RowOfValues from './sources/RowOfValues.vue'
 import ValueListSettings from './sources/ValueListSettings.vue'
 
 /** How the values of a filter stand: in which order, how many, with what beside them. */
-defineProps<{ rules: DesignRules }>()
 const filter = defineModel<Filter>({ required: true })
 const source = computed(() => filter.value.source)
 const put = (changed: Filter['source']) => {
@@ -64,13 +63,11 @@ const said = computed(() => {
       :model-value="source.list"
       :control="source.control"
       :ordered="isOrdered"
-      :rules="rules"
       @update:model-value="put({ ...source, list: $event })"
     />
     <RowOfValues
       v-if="isRow && (source.of === 'number' || source.of === 'day')"
       :model-value="source"
-      :rules="rules"
       @update:model-value="put($event)"
     />
     <SwitchField v-if="hasNumbers" v-model="counts" label="Number of items beside each" />

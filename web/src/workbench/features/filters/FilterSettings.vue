@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
-import type { CollectionShape, Filter, DesignRules } from '../../../shared/contract'
+import type { CollectionShape, Filter } from '../../../shared/contract'
 import ChoiceField from '../../kit/ChoiceField.vue'
-import TextField from '../../kit/TextField.vue'
 import { settingsOf } from '../../kit/settingsOf'
+import LimitedText from '../design-rules/LimitedText.vue'
 import FilterAddress from './FilterAddress.vue'
 import FilterListing from './FilterListing.vue'
 import FilterWhereAndWhen from './FilterWhereAndWhen.vue'
@@ -18,7 +18,6 @@ import YesNoSettings from './sources/YesNoSettings.vue'
 /** Everything about one filter: the usual first, the rest under lines that say what is set there. */
 const { joinWith } = defineProps<{
   search: string
-  rules: DesignRules
   /** The other filters of the search that visitors meet. */
   others: readonly Filter[]
   /** Names in addresses that others have. */
@@ -40,17 +39,11 @@ const joinable = computed(() => joinWith.map(other => ({ value: other.head.key, 
 
 <template>
   <div class="settings">
-    <TextField
-      v-model="head.label"
-      label="Visitors read"
-      :maxlength="rules.limits['filters.head.label']!.most"
-      required
-    />
+    <LimitedText v-model="head.label" label="Visitors read" path="filters.head.label" required />
     <CategorySettings
       v-if="source.of === 'category'"
       :model-value="source"
       :search="search"
-      :rules="rules"
       :filter="filter.head.key"
       @update:model-value="settings.source = $event"
     />
@@ -58,7 +51,6 @@ const joinable = computed(() => joinWith.map(other => ({ value: other.head.key, 
       v-else-if="source.of === 'joint'"
       :model-value="source"
       :search="search"
-      :rules="rules"
       :filter="filter.head.key"
       :at-work="atWork"
       @update:model-value="settings.source = $event"
@@ -67,28 +59,24 @@ const joinable = computed(() => joinWith.map(other => ({ value: other.head.key, 
     <NumberSettings
       v-else-if="source.of === 'number'"
       :model-value="source"
-      :rules="rules"
       :filter="filter.head.key"
       @update:model-value="settings.source = $event"
     />
     <DaySettings
       v-else-if="source.of === 'day'"
       :model-value="source"
-      :rules="rules"
       :filter="filter.head.key"
       @update:model-value="settings.source = $event"
     />
     <YesNoSettings
       v-else-if="source.of === 'yes-no'"
       :model-value="source"
-      :rules="rules"
       :filter="filter.head.key"
       @update:model-value="settings.source = $event"
     />
     <DistanceSettings
       v-else-if="source.of === 'distance'"
       :model-value="source"
-      :rules="rules"
       @update:model-value="settings.source = $event"
     />
     <StartChoice
@@ -105,9 +93,9 @@ const joinable = computed(() => joinWith.map(other => ({ value: other.head.key, 
       model-value=""
       @update:model-value="emit('join', $event)"
     />
-    <FilterListing v-model="filter" :rules="rules" />
+    <FilterListing v-model="filter" />
     <FilterWhereAndWhen v-model="filter" :others="others" :collections="collections" />
-    <FilterAddress v-model="filter" :taken="taken" :rules="rules" />
+    <FilterAddress v-model="filter" :taken="taken" />
   </div>
 </template>
 

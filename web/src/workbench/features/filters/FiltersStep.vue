@@ -106,7 +106,6 @@ onBeforeUnmount(() => stage.value?.light(null))
       <FilterSettings
         v-if="rules && open === row.filter.head.key"
         :search="search"
-        :rules="rules"
         :others="used.filter(one => one.head.key !== row.filter.head.key)"
         :taken="keysOf(filters).filter(key => key !== row.filter.head.key)"
         :collections="searched"

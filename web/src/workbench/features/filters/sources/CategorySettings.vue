@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { DesignRules, SourceOf } from '../../../../shared/contract'
+import type { SourceOf } from '../../../../shared/contract'
 import FilterValues from '../FilterValues.vue'
 import TickingChoices from './TickingChoices.vue'
 
 /** Of a category field: how its values are ticked, and which are on offer. */
 defineProps<{
   search: string
-  rules: DesignRules
   /** The key of the filter. */
   filter: string
 }>()
@@ -14,6 +13,6 @@ const source = defineModel<SourceOf<'category'>>({ required: true })
 </script>
 
 <template>
-  <TickingChoices v-model="source" :rules="rules" :filter="filter" />
+  <TickingChoices v-model="source" :filter="filter" />
   <FilterValues v-model="source" :search="search" :pictures="source.control === 'pictures'" />
 </template>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { DesignRules, SourceOf } from '../../../../shared/contract'
+import type { SourceOf } from '../../../../shared/contract'
 import { usualTexts } from '../../../../shared/usualTexts'
 import ChoiceField from '../../../kit/ChoiceField.vue'
+import LimitedText from '../../design-rules/LimitedText.vue'
 import TextField from '../../../kit/TextField.vue'
 import { settingsOf } from '../../../kit/settingsOf'
 import { stepsFrom } from '../filters'
 
 /** Of distances: which there are to choose from, and in what they are told. */
-const { rules } = defineProps<{ rules: DesignRules }>()
 const source = defineModel<SourceOf<'distance'>>({ required: true })
 const settings = settingsOf(source)
 const UNITS = [
@@ -18,18 +18,18 @@ const UNITS = [
 const wrong = ref('')
 function reach(text: string) {
   const radii = stepsFrom(text)
-  const right = radii !== null && radii.length >= rules.limits['filters.source.radii']!.least && radii[0]! > 0
+  const right = radii !== null && radii.length > 0 && radii[0]! > 0
   wrong.value = right ? '' : 'Distances that go up, a space between them: 1 5 20'
   if (right) settings.radii = radii
 }
 </script>
 
 <template>
-  <TextField
+  <LimitedText
     v-model="settings.neutral"
     label="For none of them"
     beside
-    :maxlength="rules.limits['filters.source.neutral']!.most"
+    path="filters.source.neutral"
     :placeholder="usualTexts.anyDistance"
   />
   <ChoiceField v-model="settings.measured" label="Measured in" buttons :options="UNITS" />

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { Filter, DesignRules, SourceOf } from '../../../../shared/contract'
+import type { Filter, SourceOf } from '../../../../shared/contract'
 import FilterOfParts from '../FilterOfParts.vue'
 import TickingChoices from './TickingChoices.vue'
 
 /** Of a joint filter: how the values of its parts are ticked, and which are on offer. */
 defineProps<{
   search: string
-  rules: DesignRules
   /** The key of the filter. */
   filter: string
   /** A filter as it works over the kind that its field has. */
@@ -17,6 +16,6 @@ const source = defineModel<SourceOf<'joint'>>({ required: true })
 </script>
 
 <template>
-  <TickingChoices v-model="source" :rules="rules" :filter="filter" />
+  <TickingChoices v-model="source" :filter="filter" />
   <FilterOfParts v-model="source" :search="search" :at-work="atWork" @apart="emit('apart')" />
 </template>

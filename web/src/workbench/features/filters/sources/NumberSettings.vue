@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { DesignRules, SourceOf } from '../../../../shared/contract'
+import type { SourceOf } from '../../../../shared/contract'
 import TextField from '../../../kit/TextField.vue'
+import LimitedText from '../../design-rules/LimitedText.vue'
 import { settingsOf } from '../../../kit/settingsOf'
 import { stepsFrom } from '../filters'
 import ControlChoice from './ControlChoice.vue'
@@ -9,7 +10,6 @@ import StartChoice from './StartChoice.vue'
 
 /** Of numbers and amounts: what they are handled with, their unit and steps. */
 defineProps<{
-  rules: DesignRules
   /** The key of the filter. */
   filter: string
 }>()
@@ -24,12 +24,12 @@ function step(text: string) {
 </script>
 
 <template>
-  <ControlChoice v-model="settings.control" :fitting="rules.filters.controls['number']!" />
-  <TextField
+  <ControlChoice v-model="settings.control" kind="number" />
+  <LimitedText
     v-model="settings.unit"
     label="Behind the numbers"
     beside
-    :maxlength="rules.limits['filters.source.unit']!.most"
+    path="filters.source.unit"
     placeholder="EUR, km, min"
   />
   <TextField

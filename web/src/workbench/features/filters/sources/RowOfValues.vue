@@ -1,10 +1,9 @@
 <script setup lang="ts" generic="Source extends SourceOf<'number'> | SourceOf<'day'>">
-import type { DesignRules, SourceOf } from '../../../../shared/contract'
+import type { SourceOf } from '../../../../shared/contract'
 import ChoiceField from '../../../kit/ChoiceField.vue'
-import NumberField from '../../../kit/NumberField.vue'
+import LimitedNumber from '../../design-rules/LimitedNumber.vue'
 
 /** How steps and months stand, which are a fixed row of values. */
-defineProps<{ rules: DesignRules }>()
 const source = defineModel<Source>({ required: true })
 const put = (changed: Partial<Pick<Source, 'hidesEmpty' | 'cutAfter'>>) => {
   source.value = { ...source.value, ...changed }
@@ -22,10 +21,9 @@ const EMPTY = [
     :model-value="source.hidesEmpty"
     @update:model-value="put({ hidesEmpty: $event })"
   />
-  <NumberField
+  <LimitedNumber
     label="Shown at first"
-    :min="rules.limits['filters.source.cutAfter']!.least"
-    :max="rules.limits['filters.source.cutAfter']!.most"
+    path="filters.source.cutAfter"
     :model-value="source.cutAfter"
     @update:model-value="put({ cutAfter: $event })"
   />

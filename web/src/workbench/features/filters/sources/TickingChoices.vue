@@ -1,15 +1,14 @@
 <script setup lang="ts" generic="Source extends SourceOf<'category'> | SourceOf<'joint'>">
 import { computed } from 'vue'
-import type { DesignRules, SourceOf } from '../../../../shared/contract'
+import type { SourceOf } from '../../../../shared/contract'
 import { usualTexts } from '../../../../shared/usualTexts'
 import ChoiceField from '../../../kit/ChoiceField.vue'
-import TextField from '../../../kit/TextField.vue'
+import LimitedText from '../../design-rules/LimitedText.vue'
 import ControlChoice from './ControlChoice.vue'
 import StartChoice from './StartChoice.vue'
 
 /** How values are ticked: with what, what several mean together, what is ticked at first. */
 defineProps<{
-  rules: DesignRules
   /** The key of the filter. */
   filter: string
 }>()
@@ -25,16 +24,12 @@ const holdsOne = computed(() => source.value.control === 'one-of' || source.valu
 </script>
 
 <template>
-  <ControlChoice
-    :model-value="source.control"
-    :fitting="rules.filters.controls['category']!"
-    @update:model-value="put({ control: $event })"
-  />
-  <TextField
+  <ControlChoice :model-value="source.control" kind="category" @update:model-value="put({ control: $event })" />
+  <LimitedText
     v-if="holdsOne"
     label="For none of them"
     beside
-    :maxlength="rules.limits['filters.source.neutral']!.most"
+    path="filters.source.neutral"
     :placeholder="usualTexts.any"
     :model-value="source.neutral"
     @update:model-value="put({ neutral: $event })"

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { DesignRules, SourceOf } from '../../../../shared/contract'
+import type { SourceOf } from '../../../../shared/contract'
 import { settingsOf } from '../../../kit/settingsOf'
 import ControlChoice from './ControlChoice.vue'
 import StartChoice from './StartChoice.vue'
 
 /** Of a yes/no field: what its answers are handled with. */
 defineProps<{
-  rules: DesignRules
   /** The key of the filter. */
   filter: string
 }>()
@@ -15,6 +14,6 @@ const settings = settingsOf(source)
 </script>
 
 <template>
-  <ControlChoice v-model="settings.control" :fitting="rules.filters.controls['yes-no']!" />
+  <ControlChoice v-model="settings.control" kind="yes-no" />
   <StartChoice v-model="source" :filter="filter" />
 </template>
