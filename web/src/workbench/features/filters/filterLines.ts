@@ -1,4 +1,4 @@
-import type { FieldKind, Filter, FilterProposal, FilterToday } from '../../../shared/contract'
+import type { FieldKind, Filter, FilterProposal, FilterSource, FilterToday } from '../../../shared/contract'
 import { counted, formatNumber } from '../../kit/format'
 import { CONTROL_NAMES, controlOf, partsOf } from './filters'
 
@@ -14,12 +14,15 @@ const bound = (kind: FieldKind, value: string) =>
     ? new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeZone: 'UTC' }).format(new Date(value))
     : formatNumber(Number(value))
 
-/** What a field holds: how many values, or from where to where. */
+/** What stands behind a number; nothing behind what is none. */
+const unitOf = (source: FilterSource) => (source.of === 'number' ? source.unit : '')
+
+/** What a field holds: how many values, or from where to where, in the unit of a filter or else of the content. */
 export function contentOf({ kind, says, filter }: FilterProposal, source = filter.source): string {
   if (kind === 'category') return `${counted(says.values, 'value')}${says.tree ? ' as a tree' : ''}`
   if (says.least === null) return CONTENTS[kind] ?? kind
-  const unit = source.of === 'number' && source.unit ? ` ${source.unit}` : ''
-  return `${bound(kind, says.least)} to ${bound(kind, says.greatest!)}${unit}`
+  const unit = unitOf(source) || unitOf(filter.source)
+  return `${bound(kind, says.least)} to ${bound(kind, says.greatest!)}${unit ? ` ${unit}` : ''}`
 }
 
 function valuesOf({ source }: Filter, proposal?: FilterProposal, today?: FilterToday): string {
