@@ -22,13 +22,13 @@ const ways = computed<{ value: Way; label: string }[]>(() => [
   { value: 'chosen', label: 'What is set on the stage' },
 ])
 const nothingOnStage = ref(false)
-function begin(with_: Way) {
+function begin(chosen: Way) {
   const onStage = stage.value?.ticked()[filter] ?? []
-  const start = with_ === 'chosen' ? onStage.filter(value => value !== '') : []
-  nothingOnStage.value = with_ === 'chosen' && start.length === 0
+  const start = chosen === 'chosen' ? onStage.filter(value => value !== '') : []
+  nothingOnStage.value = chosen === 'chosen' && start.length === 0
   if (nothingOnStage.value) return
   source.value =
-    'allAtStart' in source.value ? { ...source.value, start, allAtStart: with_ === 'all' } : { ...source.value, start }
+    'allAtStart' in source.value ? { ...source.value, start, allAtStart: chosen === 'all' } : { ...source.value, start }
 }
 </script>
 

@@ -13,6 +13,11 @@ public record FieldWeight(FieldKey field, double weight) {
     public FieldWeight {
         DesignFault.unless(field != null, "field", "name the field that has this weight");
         DesignFault.unless(
-                weight >= 0 && weight <= MOST, "weight", "the weight %s of \"%s\" is outside 0 to 10", weight, field);
+                weight >= 0 && weight <= MOST,
+                "weight",
+                "the weight %s of \"%s\" is outside 0 to %.0f",
+                weight,
+                field,
+                MOST);
     }
 }

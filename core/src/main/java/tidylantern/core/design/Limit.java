@@ -11,12 +11,16 @@ public record Limit(int least, int most) {
      * @param number null where none is said, which is always possible
      */
     public void check(String key, @Nullable Integer number) {
-        DesignFault.unless(
-                number == null || (number >= least && number <= most),
-                key,
-                "%s is not possible here; choose %d to %d",
-                number,
-                least,
-                most);
+        DesignFault.unless(number == null || includes(number), key, "%s is not possible here; choose %s", number, this);
+    }
+
+    public boolean includes(int number) {
+        return number >= least && number <= most;
+    }
+
+    /** As owners read it: {@code 1 to 100}. */
+    @Override
+    public String toString() {
+        return "%d to %d".formatted(least, most);
     }
 }

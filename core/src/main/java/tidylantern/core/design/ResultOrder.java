@@ -39,13 +39,15 @@ public record ResultOrder(
         DesignFault.unless(
                 label.length() <= LONGEST_LABEL,
                 "label",
-                "\"%s\" is too long for a choice; 40 characters are the most",
-                label);
+                "\"%s\" is too long for a choice; %d characters are the most",
+                label,
+                LONGEST_LABEL);
         DesignFault.unless(
-                mostFeatured >= FEATURED.least() && mostFeatured <= FEATURED.most(),
+                FEATURED.includes(mostFeatured),
                 "mostFeatured",
-                "%s per cent of a page are not possible; choose 0 to 100",
-                mostFeatured);
+                "%s per cent of a page are not possible; choose %s",
+                mostFeatured,
+                FEATURED);
     }
 
     /** With the usual warning of too much that is featured. */
@@ -106,8 +108,9 @@ public record ResultOrder(
             DesignFault.unless(
                     !label.isEmpty() && label.length() <= LONGEST_LABEL,
                     "label",
-                    "the order \"%s\" needs a label of 1 to 40 characters",
-                    key);
+                    "the order \"%s\" needs a label of 1 to %d characters",
+                    key,
+                    LONGEST_LABEL);
             by = List.copyOf(by);
             DesignFault.unless(
                     !by.isEmpty() && by.size() <= MOST_KEYS,

@@ -41,14 +41,16 @@ public record Tier(
         DesignFault.unless(
                 !name.isEmpty() && name.length() <= LONGEST_NAME,
                 "name",
-                "the tier \"%s\" needs a name of 1 to 40 characters",
-                key);
+                "the tier \"%s\" needs a name of 1 to %d characters",
+                key,
+                LONGEST_NAME);
         DesignFault.unless(
-                rank == null || (rank >= RANK.least() && rank <= RANK.most()),
+                rank == null || RANK.includes(rank),
                 "rank",
-                "rank %s of \"%s\" is none; choose 1 to 1000, 1 for the highest",
+                "rank %s of \"%s\" is none; choose %s, 1 for the highest",
                 rank,
-                name);
+                name,
+                RANK);
         holders = List.copyOf(holders);
         DesignFault.unless(
                 holders.size() <= MOST_HOLDERS,
@@ -61,8 +63,9 @@ public record Tier(
         DesignFault.unless(
                 disclosure == null || disclosure.length() <= LONGEST_DISCLOSURE,
                 "disclosure",
-                "what visitors read of \"%s\" being paid for is too long; 60 characters are the most",
-                name);
+                "what visitors read of \"%s\" being paid for is too long; %d characters are the most",
+                name,
+                LONGEST_DISCLOSURE);
     }
 
     /**

@@ -138,6 +138,11 @@ public record Words(
         return withMatching(new Matching(needed(), partOfWord(), typos(), stemming(), fewestLetters(), allowed));
     }
 
+    /** The fields that are searched: those with a weight above 0. */
+    public List<FieldWeight> searched() {
+        return weights.stream().filter(weight -> weight.weight() > 0).toList();
+    }
+
     /**
      * How a word of a query is met.
      *
@@ -159,23 +164,17 @@ public record Words(
 
         public Matching {
             DesignFault.unless(
-                    fewestLetters >= FEWEST_LETTERS.least() && fewestLetters <= FEWEST_LETTERS.most(),
+                    FEWEST_LETTERS.includes(fewestLetters),
                     "fewestLetters",
-                    "%d fewest letters are not possible; choose %d to %d",
+                    "%d fewest letters are not possible; choose %s",
                     fewestLetters,
-                    FEWEST_LETTERS.least(),
-                    FEWEST_LETTERS.most());
+                    FEWEST_LETTERS);
         }
 
         /** Every word, by its start, with slips and other forms of it. */
         public static Matching usual() {
             return new Matching(WordsNeeded.ALL, PartOfWord.START, Typos.usual(), true, USUAL_FEWEST, false);
         }
-    }
-
-    /** The fields that are searched: those with a weight above 0. */
-    public List<FieldWeight> searched() {
-        return weights.stream().filter(weight -> weight.weight() > 0).toList();
     }
 
     public enum WordsNeeded {
@@ -250,24 +249,24 @@ public record Words(
         public static final Limit BEFORE = new Limit(0, 50);
         private static final int USUAL_BEFORE = 6;
 
+        public Excerpt {
+            DesignFault.unless(
+                    words == null || WORDS.includes(words),
+                    "words",
+                    "an excerpt of %d words is not possible; choose %s",
+                    words,
+                    WORDS);
+            DesignFault.unless(
+                    BEFORE.includes(wordsBefore) && (words == null || wordsBefore < words),
+                    "wordsBefore",
+                    "%d words before the first match do not fit; choose %s, fewer than the excerpt has",
+                    wordsBefore,
+                    BEFORE);
+        }
+
         /** As long as the card has lines for. */
         public static Excerpt usual() {
             return new Excerpt(null, USUAL_BEFORE);
-        }
-
-        public Excerpt {
-            DesignFault.unless(
-                    words == null || (words >= WORDS.least() && words <= WORDS.most()),
-                    "words",
-                    "an excerpt of %d words is not possible; choose 5 to 100",
-                    words);
-            DesignFault.unless(
-                    wordsBefore >= BEFORE.least()
-                            && wordsBefore <= BEFORE.most()
-                            && (words == null || wordsBefore < words),
-                    "wordsBefore",
-                    "%d words before the first match do not fit; choose 0 to 50, fewer than the excerpt has",
-                    wordsBefore);
         }
     }
 }

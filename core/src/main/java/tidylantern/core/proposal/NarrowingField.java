@@ -12,6 +12,7 @@ import tidylantern.core.design.filter.CategorySource;
 import tidylantern.core.design.filter.Control;
 import tidylantern.core.design.filter.Filter;
 import tidylantern.core.design.filter.FilterHead;
+import tidylantern.core.design.filter.FilterShown;
 import tidylantern.core.design.filter.FilterSource;
 import tidylantern.core.design.filter.NumberSource;
 import tidylantern.core.design.filter.OfferedValues;
@@ -65,14 +66,16 @@ public record NarrowingField(
 
     /** A filter over it, called as the field is in addresses. */
     public Filter filter() {
+        return new Filter(FilterHead.labelled(keyInAddresses(), field.label()), FilterShown.usual(), source());
+    }
+
+    /** As the field is called there; another name where that is one of the search's own. */
+    String keyInAddresses() {
         String plain = kind() == FieldKind.PLACE ? "distance" : field.key().hyphenated();
         String key = plain.isEmpty()
                 ? "filter"
                 : FilterHead.TAKEN.contains(plain) || plain.equals(Chooser.KEY) ? "by-" + plain : plain;
-        return Filter.of(
-                key.substring(0, Math.min(key.length(), FilterHead.LONGEST_KEY)),
-                field.label().substring(0, Math.min(field.label().length(), FilterHead.LONGEST_LABEL)),
-                source());
+        return key.substring(0, Math.min(key.length(), FilterHead.LONGEST_KEY));
     }
 
     /** Where a filter over it takes its values from, as far as kind, name and unit tell what is best. */

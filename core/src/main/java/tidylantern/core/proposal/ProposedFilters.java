@@ -222,7 +222,7 @@ final class ProposedFilters {
     }
 
     private static String key(NarrowingField field, Set<String> taken) {
-        String wanted = field.filter().key();
+        String wanted = field.keyInAddresses();
         String first = wanted.substring(0, Math.min(wanted.length(), LONGEST_KEY));
         String key = first;
         for (int n = 2; !taken.add(key); n++) {
@@ -235,10 +235,7 @@ final class ProposedFilters {
         String label = field.kind() == FieldKind.PLACE
                 ? names.of("distance")
                 : field.field().label();
-        return new Filter(
-                new FilterHead(key, label.substring(0, Math.min(label.length(), FilterHead.LONGEST_LABEL)), ""),
-                shown(field),
-                source(field));
+        return new Filter(FilterHead.labelled(key, label), shown(field), source(field));
     }
 
     private FilterSource source(NarrowingField field) {

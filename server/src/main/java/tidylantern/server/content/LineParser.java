@@ -26,63 +26,15 @@ final class LineParser {
 
     /** Null where it was refused, or says that the item is as it was. */
     @Nullable IncomingItem parse(JsonLines.Line line) {
-        String text = line.text();
-        if (text == null) {
-            notes.refuse(line.number(), null, null, null, String.valueOf(line.fault()));
-            return null;
-        }
-        if (!text.stripLeading().startsWith("{")) {
-            notes.refuse(
-                    line.number(),
-                    null,
-                    null,
-                    null,
-                    "a line is one JSON object, in braces, not %s"
-                            .formatted(
-                                    text.stripLeading().startsWith("[")
-                                            ? "a list"
-                                            : "\"" + IntakeNotes.shortened(text.strip()) + "\""));
-            return null;
-        }
-        Map<String, @Nullable Object> properties;
-        try {
-            properties = json.readValue(text, OBJECT);
-        } catch (JacksonException wrong) {
-            notes.refuse(line.number(), null, null, null, "this is no JSON: " + JsonProblems.where(wrong));
+        Map<String, @Nullable Object> properties = properties(line);
+        if (properties == null) {
             return null;
         }
         String at = properties.remove(ItemIntake.AT) instanceof String place ? place : null;
         boolean delete = Boolean.TRUE.equals(properties.remove(ItemIntake.DELETE));
         boolean same = Boolean.TRUE.equals(properties.remove(ItemIntake.SAME));
-        Object given = properties.remove(Mapping.ID);
-        if (!(given instanceof String || given instanceof Integer || given instanceof Long)
-                || given.toString().isBlank()) {
-            notes.refuse(
-                    line.number(),
-                    at,
-                    null,
-                    Mapping.ID,
-                    "the item has no id; give each a text or whole number of its own under \"id\"");
-            return null;
-        }
-        ItemId id;
-        try {
-            id = new ItemId(given.toString());
-        } catch (IllegalArgumentException wrong) {
-            notes.refuse(line.number(), at, null, Mapping.ID, String.valueOf(wrong.getMessage()));
-            return null;
-        }
-        Integer earlier = named.putIfAbsent(id.value(), line.number());
-        if (earlier != null) {
-            notes.refuse(
-                    line.number(),
-                    at,
-                    id.value(),
-                    Mapping.ID,
-                    at == null
-                            ? "line %d has the id \"%s\" already; give each item one of its own".formatted(earlier, id)
-                            : "the id \"%s\" came before; give each item one of its own, or choose another column for it"
-                                    .formatted(id));
+        ItemId id = id(line.number(), at, properties.remove(Mapping.ID));
+        if (id == null || cameBefore(line.number(), at, id)) {
             return null;
         }
         if (same) {
@@ -90,5 +42,61 @@ final class LineParser {
             return null;
         }
         return new IncomingItem(line.number(), at, id, delete, properties);
+    }
+
+    /** What a line says of its item; null where it was refused. */
+    private @Nullable Map<String, @Nullable Object> properties(JsonLines.Line line) {
+        String text = line.text();
+        if (text == null) {
+            notes.refuse(line.number(), null, null, null, String.valueOf(line.fault()));
+            return null;
+        }
+        if (!text.stripLeading().startsWith("{")) {
+            boolean isList = text.stripLeading().startsWith("[");
+            String instead = isList ? "a list" : "\"" + IntakeNotes.shortened(text.strip()) + "\"";
+            String reason = "a line is one JSON object, in braces, not %s".formatted(instead);
+            notes.refuse(line.number(), null, null, null, reason);
+            return null;
+        }
+        try {
+            return json.readValue(text, OBJECT);
+        } catch (JacksonException wrong) {
+            notes.refuse(line.number(), null, null, null, "this is no JSON: " + JsonProblems.where(wrong));
+            return null;
+        }
+    }
+
+    /**
+     * Of the item; null where it was refused.
+     *
+     * @param at where the item stands in what it comes from, where that is known
+     */
+    private @Nullable ItemId id(int line, @Nullable String at, @Nullable Object given) {
+        if (!(given instanceof String || given instanceof Integer || given instanceof Long)
+                || given.toString().isBlank()) {
+            String reason = "the item has no id; give each a text or whole number of its own under \"id\"";
+            notes.refuse(line, at, null, Mapping.ID, reason);
+            return null;
+        }
+        try {
+            return new ItemId(given.toString());
+        } catch (IllegalArgumentException wrong) {
+            notes.refuse(line, at, null, Mapping.ID, String.valueOf(wrong.getMessage()));
+            return null;
+        }
+    }
+
+    /** Whether an earlier line was of the same item; then this one was refused. */
+    private boolean cameBefore(int line, @Nullable String at, ItemId id) {
+        Integer earlier = named.putIfAbsent(id.value(), line);
+        if (earlier == null) {
+            return false;
+        }
+        String reason = at == null
+                ? "line %d has the id \"%s\" already; give each item one of its own".formatted(earlier, id)
+                : "the id \"%s\" came before; give each item one of its own, or choose another column for it"
+                        .formatted(id);
+        notes.refuse(line, at, id.value(), Mapping.ID, reason);
+        return true;
     }
 }

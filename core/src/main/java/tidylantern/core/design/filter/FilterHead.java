@@ -42,4 +42,9 @@ public record FilterHead(String key, String label, String help) {
                 LONGEST_LABEL);
         help = FilterText.atMost(LONGEST_HELP, "help", help);
     }
+
+    /** Of a label that may be too long, such as that of a field: as much of it as fits, and no help. */
+    public static FilterHead labelled(String key, String label) {
+        return new FilterHead(key, label.substring(0, Math.min(label.length(), LONGEST_LABEL)), "");
+    }
 }

@@ -70,12 +70,7 @@ final class FilterText {
     static List<Double> steps(String part, List<Double> given, Limit howMany) {
         List<Double> steps = List.copyOf(given);
         DesignFault.unless(
-                steps.size() >= howMany.least() && steps.size() <= howMany.most(),
-                part,
-                "%d steps are not possible; %d to %d are",
-                steps.size(),
-                howMany.least(),
-                howMany.most());
+                howMany.includes(steps.size()), part, "%d steps are not possible; %s are", steps.size(), howMany);
         for (int i = 0; i < steps.size(); i++) {
             DesignFault.unless(
                     Double.isFinite(steps.get(i)) && (i == 0 || steps.get(i) > steps.get(i - 1)),

@@ -36,12 +36,7 @@ public record JointSource(
     public JointSource {
         parts = List.copyOf(parts);
         DesignFault.unless(
-                parts.size() >= PARTS.least() && parts.size() <= PARTS.most(),
-                "parts",
-                "%d filters cannot be joined; %d to %d can",
-                parts.size(),
-                PARTS.least(),
-                PARTS.most());
+                PARTS.includes(parts.size()), "parts", "%d filters cannot be joined; %s can", parts.size(), PARTS);
         for (int i = 0; i < parts.size(); i++) {
             DesignFault.unless(
                     !(parts.get(i).source() instanceof JointSource),

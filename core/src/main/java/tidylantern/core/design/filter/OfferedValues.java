@@ -52,7 +52,7 @@ public record OfferedValues(
                     one.getValue());
         }
         DesignFault.unless(
-                depth >= DEPTH.least() && depth <= DEPTH.most(),
+                DEPTH.includes(depth),
                 "depth",
                 "%d levels are not possible; choose 1 to %d, or 0 for all",
                 depth,

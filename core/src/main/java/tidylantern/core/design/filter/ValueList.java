@@ -21,22 +21,20 @@ public record ValueList(ValueOrder order, WithoutResults withoutResults, boolean
     public ValueList {
         checkCut(cutAfter);
         DesignFault.unless(
-                searchFrom >= SEARCH_FROM.least() && searchFrom <= SEARCH_FROM.most(),
+                SEARCH_FROM.includes(searchFrom),
                 "searchFrom",
-                "a list cannot be searched from %d values on; choose %d to %d",
+                "a list cannot be searched from %d values on; choose %s",
                 searchFrom,
-                SEARCH_FROM.least(),
-                SEARCH_FROM.most());
+                SEARCH_FROM);
     }
 
     static void checkCut(int cutAfter) {
         DesignFault.unless(
-                cutAfter >= CUT_AFTER.least() && cutAfter <= CUT_AFTER.most(),
+                CUT_AFTER.includes(cutAfter),
                 "cutAfter",
-                "a list cannot be cut after %d values; choose %d to %d",
+                "a list cannot be cut after %d values; choose %s",
                 cutAfter,
-                CUT_AFTER.least(),
-                CUT_AFTER.most());
+                CUT_AFTER);
     }
 
     /** By name, with numbers, those without results greyed. */
