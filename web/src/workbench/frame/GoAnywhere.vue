@@ -5,6 +5,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../ownerApi'
+import LoadFailure from '../kit/LoadFailure.vue'
 import { steps, TRIALS } from '../features/searches/steps'
 
 const { site } = defineProps<{ site: string }>()
@@ -13,12 +14,22 @@ const router = useRouter()
 const id = useId()
 const words = ref('')
 const active = ref(0)
-const { data: searches } = useQuery({
+const {
+  data: searches,
+  isFetching: searchesComing,
+  error: searchesFailure,
+  refetch: fetchSearches,
+} = useQuery({
   queryKey: ['searches', () => site],
   queryFn: () => api.searches(site),
   enabled: shown,
 })
-const { data: collections } = useQuery({
+const {
+  data: collections,
+  isFetching: collectionsComing,
+  error: collectionsFailure,
+  refetch: fetchCollections,
+} = useQuery({
   queryKey: ['collections', () => site],
   queryFn: () => api.collections(site),
   enabled: shown,
@@ -54,11 +65,26 @@ const found = computed(() =>
     .slice(0, 10),
 )
 
+/** Whether all the places are there to be looked through, or will not come. */
+const isReady = computed(() => !searchesComing.value && !collectionsComing.value)
+const failure = computed(() => searchesFailure.value ?? collectionsFailure.value)
+function fetchAgain() {
+  void fetchSearches()
+  void fetchCollections()
+}
+/** Enter was pressed before they were: who types fast is taken there once they are. */
+const goesOnceReady = ref(false)
+
 watch(words, () => {
   active.value = 0
+  goesOnceReady.value = false
 })
 watch(shown, () => {
   words.value = ''
+  goesOnceReady.value = false
+})
+watch(isReady, () => {
+  if (goesOnceReady.value) goToActive()
 })
 function key(event: KeyboardEvent) {
   if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
@@ -67,9 +93,13 @@ function key(event: KeyboardEvent) {
     if (many > 0) active.value = (active.value + (event.key === 'ArrowDown' ? 1 : -1) + many) % many
   } else if (event.key === 'Enter') {
     event.preventDefault()
-    const place = found.value[active.value]
-    if (place) go(place.to)
+    if (isReady.value) goToActive()
+    else goesOnceReady.value = true
   }
+}
+function goToActive() {
+  const place = found.value[active.value]
+  if (place) go(place.to)
 }
 function go(to: string) {
   shown.value = false
@@ -114,7 +144,10 @@ function go(to: string) {
         {{ place.name }}
       </li>
     </ul>
-    <p v-if="found.length === 0" class="quiet">No place has this in its name.</p>
+    <LoadFailure v-if="failure" :error="failure" @again="fetchAgain" />
+    <p v-else-if="found.length === 0" class="quiet">
+      {{ isReady ? 'No place has this in its name.' : 'The searches and collections are being fetched…' }}
+    </p>
   </Dialog>
 </template>
 
