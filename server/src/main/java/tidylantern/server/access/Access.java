@@ -7,6 +7,10 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import tidylantern.server.account.KeyHolder;
 import tidylantern.server.history.SiteOwners;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
+import tidylantern.server.key.SyncId;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Role;
 import tidylantern.server.site.SiteRoles;
@@ -53,7 +57,7 @@ class Access implements SiteRoles, SiteOwners {
         if (asked.role() == null) {
             return forbidden("This is for those who run the installation.");
         }
-        String site = siteOf(path);
+        SiteKey site = siteOf(path);
         Role role = site == null ? null : people.role(person, site);
         if (role == null) {
             // The same whether it is another's or nobody's.
@@ -72,7 +76,7 @@ class Access implements SiteRoles, SiteOwners {
     }
 
     @Override
-    public @Nullable Role here(String site) {
+    public @Nullable Role here(SiteKey site) {
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         if (who == null) {
             return null;
@@ -83,21 +87,21 @@ class Access implements SiteRoles, SiteOwners {
     }
 
     @Override
-    public boolean isAskedByOwner(String site) {
+    public boolean isAskedByOwner(SiteKey site) {
         return here(site) == Role.OWNER;
     }
 
     /** The site that an address is about; null for one about all of them, and for what is not there. */
-    private @Nullable String siteOf(String path) {
+    private @Nullable SiteKey siteOf(String path) {
         String[] parts = path.split("/");
         if (parts.length < 2) {
             return null;
         }
         return switch (parts[0]) {
-            case "sites" -> parts[1];
-            case "searches" -> sites.ofSearch(parts[1]);
-            case "sources" -> parts[1].matches(NUMBER) ? sites.ofSource(Long.parseLong(parts[1])) : null;
-            case "syncs" -> parts[1].matches(NUMBER) ? sites.ofSync(Long.parseLong(parts[1])) : null;
+            case "sites" -> new SiteKey(parts[1]);
+            case "searches" -> sites.ofSearch(new SearchKey(parts[1]));
+            case "sources" -> parts[1].matches(NUMBER) ? sites.ofSource(SourceId.of(parts[1])) : null;
+            case "syncs" -> parts[1].matches(NUMBER) ? sites.ofSync(SyncId.of(parts[1])) : null;
             default -> null;
         };
     }

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.server.account.KeyHolder;
 import tidylantern.server.account.Sessions;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Role;
 
@@ -36,7 +37,7 @@ class InvitationController {
             String token, @Nullable String name, @Nullable String password) {}
 
     /** @param site key of the site that was joined */
-    record JoinedSite(String site, String name) {}
+    record JoinedSite(SiteKey site, String name) {}
 
     @Operation(summary = "Tells what an invitation's link invites to.")
     @PostMapping
@@ -62,7 +63,7 @@ class InvitationController {
             throw Refusal.bad("name", "Choose a name and a password, or sign in first.");
         }
         String name = given.name().strip();
-        String site = people.accept(given.token(), name, given.password());
+        SiteKey site = people.accept(given.token(), name, given.password());
         sessions.begin(name, request, response);
         return new JoinedSite(site, name);
     }

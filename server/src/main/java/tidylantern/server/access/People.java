@@ -18,6 +18,7 @@ import tidylantern.server.account.Accounts;
 import tidylantern.server.account.Secrets;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KnownAsAWhole;
 import tidylantern.server.platform.Rearranged;
@@ -58,12 +59,12 @@ class People {
     }
 
     /** @param roles by person, then by site */
-    private record Known(Set<String> running, Map<String, Map<String, Role>> roles) {}
+    private record Known(Set<String> running, Map<String, Map<SiteKey, Role>> roles) {}
 
     private Known read() {
-        Map<String, Map<String, Role>> roles = new HashMap<>();
+        Map<String, Map<SiteKey, Role>> roles = new HashMap<>();
         store.roles().forEach(one -> roles.computeIfAbsent(one.person(), person -> new HashMap<>())
-                .put(one.siteKey(), Role.of(one.role())));
+                .put(one.site(), Role.of(one.role())));
         return new Known(store.runningTheInstallation(), roles);
     }
 
@@ -88,12 +89,12 @@ class People {
     }
 
     /** What somebody is at sites, by their keys; nothing of those who run the installation. */
-    Map<String, Role> roles(String person) {
+    Map<SiteKey, Role> roles(String person) {
         return known.get().roles().getOrDefault(person, Map.of());
     }
 
     /** Null where they have no part in it. */
-    @Nullable Role role(String person, String site) {
+    @Nullable Role role(String person, SiteKey site) {
         return runsInstallation(person) ? Role.OWNER : roles(person).get(site);
     }
 
@@ -109,30 +110,30 @@ class People {
             @Nullable OffsetDateTime since) {}
 
     /** Those who run the installation first. */
-    List<Person> of(String site) {
+    List<Person> of(SiteKey site) {
         sites.get(site);
         Set<String> running = store.runningTheInstallation();
         return Stream.concat(
                         running.stream().sorted().map(name -> new Person(name, Role.OWNER, true, null)),
                         store.roles().stream()
-                                .filter(one -> one.siteKey().equals(site) && !running.contains(one.person()))
+                                .filter(one -> one.site().equals(site) && !running.contains(one.person()))
                                 .map(one -> new Person(one.person(), Role.of(one.role()), false, one.since())))
                 .toList();
     }
 
     /** @throws Refusal if nobody of the name belongs to the site by a role of their own */
-    void change(String site, String person, Role role) {
+    void change(SiteKey site, String person, Role role) {
         mustBelong(site, person);
         put(site, person, role);
     }
 
     /** From now on they have no part in the site. */
-    void remove(String site, String person) {
+    void remove(SiteKey site, String person) {
         mustBelong(site, person);
         put(site, person, null);
     }
 
-    private void mustBelong(String site, String person) {
+    private void mustBelong(SiteKey site, String person) {
         sites.get(site);
         if (runsInstallation(person)) {
             throw Refusal.conflict("“%s” runs the installation, and so owns every site.".formatted(person));
@@ -142,7 +143,7 @@ class People {
         }
     }
 
-    private void put(String site, String person, @Nullable Role role) {
+    private void put(SiteKey site, String person, @Nullable Role role) {
         transaction.executeWithoutResult(status -> history.change(changes, site, person, () -> {
             if (role == null) {
                 store.remove(site, person);
@@ -155,7 +156,7 @@ class People {
 
     // Invitations
 
-    List<Invitation> invitations(String site) {
+    List<Invitation> invitations(SiteKey site) {
         forgetOld();
         return store.invitations(site).stream().map(People::shown).toList();
     }
@@ -174,7 +175,7 @@ class People {
     }
 
     /** @return what its link holds; the only time that it can be read */
-    String invite(String site, Role role, String by) {
+    String invite(SiteKey site, Role role, String by) {
         sites.get(site);
         String token = Secrets.random(BYTES_OF_TOKEN);
         store.addInvitation(site, role.toString(), Secrets.hash(token), OffsetDateTime.now(clock), by);
@@ -182,7 +183,7 @@ class People {
     }
 
     /** Its link works no more. */
-    void takeBack(String site, long invitation) {
+    void takeBack(SiteKey site, long invitation) {
         if (!store.removeInvitation(site, invitation)) {
             throw Refusal.notFound("There is no such invitation any more. It may have been used, or have run out.");
         }
@@ -194,7 +195,7 @@ class People {
     /** @throws Refusal if the link was used, taken back, or is older than a week */
     Invited invited(String token) {
         PeopleStore.StoredInvitation stored = stored(token);
-        return new Invited(sites.get(stored.siteKey()), Role.of(stored.role()), stored.madeBy());
+        return new Invited(sites.get(stored.site()), Role.of(stored.role()), stored.madeBy());
     }
 
     private PeopleStore.StoredInvitation stored(String token) {
@@ -210,22 +211,22 @@ class People {
      * @param password to set for somebody new; null for somebody who is signed in
      * @return the site's key
      */
-    String accept(String token, String name, @Nullable String password) {
-        String site = Objects.requireNonNull(transaction.execute(status -> {
+    SiteKey accept(String token, String name, @Nullable String password) {
+        SiteKey site = Objects.requireNonNull(transaction.execute(status -> {
             PeopleStore.StoredInvitation stored = stored(token);
-            if (!store.removeInvitation(stored.siteKey(), stored.invitationId())) {
+            if (!store.removeInvitation(stored.site(), stored.invitationId())) {
                 throw Refusal.conflict("Somebody else used this link just now. Ask for another.");
             }
             if (password != null) {
                 accounts.addPerson(name, password);
             }
             Role role = Role.of(stored.role());
-            Said before = changes.now(stored.siteKey(), name);
+            Said before = changes.now(stored.site(), name);
             if (!runsInstallation(name) && (before == null || !before.role().covers(role))) {
-                history.note(changes, stored.siteKey(), name, before, new Said(role), name);
-                store.put(stored.siteKey(), name, stored.role(), OffsetDateTime.now(clock));
+                history.note(changes, stored.site(), name, before, new Said(role), name);
+                store.put(stored.site(), name, stored.role(), OffsetDateTime.now(clock));
             }
-            return stored.siteKey();
+            return stored.site();
         }));
         known.forget();
         return site;
@@ -244,13 +245,13 @@ class People {
         }
 
         @Override
-        protected @Nullable Said now(String site, String person) {
+        protected @Nullable Said now(SiteKey site, String person) {
             String role = store.role(site, person);
             return role == null ? null : new Said(Role.of(role));
         }
 
         @Override
-        protected void putBack(String site, String person, Said state) {
+        protected void putBack(SiteKey site, String person, Said state) {
             if (!store.hasPerson(person)) {
                 throw Refusal.conflict("Nobody is called “%s” any more.".formatted(person));
             }
@@ -258,7 +259,7 @@ class People {
         }
 
         @Override
-        protected String told(String site, String person, @Nullable Said before, @Nullable Said after) {
+        protected String told(SiteKey site, String person, @Nullable Said before, @Nullable Said after) {
             if (after == null) {
                 return "“%s”, %s, taken off the site"
                         .formatted(person, Objects.requireNonNull(before).role());

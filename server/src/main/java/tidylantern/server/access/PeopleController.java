@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.server.account.KeyHolder;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.site.Role;
 
 /** The people of a site, what each is there, and invitations. */
@@ -35,7 +36,7 @@ class PeopleController {
      * @param runsInstallation whether that is everything
      * @param roles by the keys of sites
      */
-    record OwnAccess(boolean runsInstallation, Map<String, Role> roles) {}
+    record OwnAccess(boolean runsInstallation, Map<SiteKey, Role> roles) {}
 
     record RoleGiven(Role role) {}
 
@@ -52,40 +53,40 @@ class PeopleController {
     }
 
     @GetMapping("/sites/{site}/people")
-    List<People.Person> people(@PathVariable String site) {
+    List<People.Person> people(@PathVariable SiteKey site) {
         return people.of(site);
     }
 
     @PutMapping("/sites/{site}/people/{name}")
-    List<People.Person> change(@PathVariable String site, @PathVariable String name, @RequestBody RoleGiven given) {
+    List<People.Person> change(@PathVariable SiteKey site, @PathVariable String name, @RequestBody RoleGiven given) {
         people.change(site, name, given.role());
         return people.of(site);
     }
 
     @Operation(summary = "Takes somebody off the site. They are not told, and what they did stays.")
     @DeleteMapping("/sites/{site}/people/{name}")
-    List<People.Person> remove(@PathVariable String site, @PathVariable String name) {
+    List<People.Person> remove(@PathVariable SiteKey site, @PathVariable String name) {
         people.remove(site, name);
         return people.of(site);
     }
 
     @Operation(summary = "Invitations that wait to be used.")
     @GetMapping("/sites/{site}/invitations")
-    List<Invitation> invitations(@PathVariable String site) {
+    List<Invitation> invitations(@PathVariable SiteKey site) {
         return people.invitations(site);
     }
 
     @Operation(summary = "Makes a link by which one person joins the site. It works once, for a week.")
     @PostMapping("/sites/{site}/invitations")
     @ResponseStatus(HttpStatus.CREATED)
-    NewInvitation invite(@PathVariable String site, @RequestBody RoleGiven given, Authentication who) {
+    NewInvitation invite(@PathVariable SiteKey site, @RequestBody RoleGiven given, Authentication who) {
         String token = people.invite(site, given.role(), who.getName());
         return new NewInvitation(token, people.invitations(site).getFirst().until());
     }
 
     @DeleteMapping("/sites/{site}/invitations/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void takeBack(@PathVariable String site, @PathVariable long id) {
+    void takeBack(@PathVariable SiteKey site, @PathVariable long id) {
         people.takeBack(site, id);
     }
 }

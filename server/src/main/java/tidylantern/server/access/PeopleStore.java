@@ -8,6 +8,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 
 @Component
 class PeopleStore {
@@ -27,7 +28,11 @@ class PeopleStore {
                 .list());
     }
 
-    record StoredRole(String siteKey, String person, String role, OffsetDateTime since) {}
+    record StoredRole(String siteKey, String person, String role, OffsetDateTime since) {
+        SiteKey site() {
+            return new SiteKey(siteKey);
+        }
+    }
 
     /** Of all sites. */
     List<StoredRole> roles() {
@@ -36,9 +41,9 @@ class PeopleStore {
                 .list();
     }
 
-    @Nullable String role(String site, String person) {
+    @Nullable String role(SiteKey site, String person) {
         return jdbc.sql("SELECT role FROM site_person WHERE site_key = :site AND person = :person")
-                .param("site", site)
+                .param("site", site.value())
                 .param("person", person)
                 .query(String.class)
                 .optional()
@@ -53,30 +58,34 @@ class PeopleStore {
                 > 0;
     }
 
-    void put(String site, String person, String role, OffsetDateTime since) {
+    void put(SiteKey site, String person, String role, OffsetDateTime since) {
         jdbc.sql("""
                 MERGE INTO site_person (site_key, person, role, since) KEY (site_key, person)
                 VALUES (:site, :person, :role, :since)""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("person", person)
                 .param("role", role)
                 .param("since", since)
                 .update();
     }
 
-    void remove(String site, String person) {
+    void remove(SiteKey site, String person) {
         jdbc.sql("DELETE FROM site_person WHERE site_key = :site AND person = :person")
-                .param("site", site)
+                .param("site", site.value())
                 .param("person", person)
                 .update();
     }
 
-    record StoredInvitation(long invitationId, String siteKey, String role, OffsetDateTime made, String madeBy) {}
+    record StoredInvitation(long invitationId, String siteKey, String role, OffsetDateTime made, String madeBy) {
+        SiteKey site() {
+            return new SiteKey(siteKey);
+        }
+    }
 
     /** The newest first. */
-    List<StoredInvitation> invitations(String site) {
+    List<StoredInvitation> invitations(SiteKey site) {
         return jdbc.sql(INVITATION + "site_key = :site ORDER BY invitation_id DESC")
-                .param("site", site)
+                .param("site", site.value())
                 .query(StoredInvitation.class)
                 .list();
     }
@@ -88,11 +97,11 @@ class PeopleStore {
                 .optional();
     }
 
-    void addInvitation(String site, String role, String hash, OffsetDateTime made, String by) {
+    void addInvitation(SiteKey site, String role, String hash, OffsetDateTime made, String by) {
         jdbc.sql("""
                 INSERT INTO invitation (site_key, role, token_hash, made, made_by)
                 VALUES (:site, :role, :hash, :made, :by)""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("role", role)
                 .param("hash", hash)
                 .param("made", made)
@@ -101,9 +110,9 @@ class PeopleStore {
     }
 
     /** @return whether it was still there */
-    boolean removeInvitation(String site, long id) {
+    boolean removeInvitation(SiteKey site, long id) {
         return jdbc.sql("DELETE FROM invitation WHERE site_key = :site AND invitation_id = :id")
-                        .param("site", site)
+                        .param("site", site.value())
                         .param("id", id)
                         .update()
                 == 1;

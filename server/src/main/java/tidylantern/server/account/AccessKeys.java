@@ -14,6 +14,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.InitializingBean;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
@@ -72,7 +73,7 @@ class AccessKeys implements InitializingBean {
      * @param site null for all sites
      * @throws Refusal if there is no such site, or the name will not do
      */
-    NewKey add(String name, @Nullable String site, KeyRights rights) {
+    NewKey add(String name, @Nullable SiteKey site, KeyRights rights) {
         String tidy = name.strip();
         if (tidy.isEmpty() || tidy.length() > 80) {
             throw Refusal.bad("name", "Give the key a name of 1 to 80 characters, so that you know it again.");
@@ -100,7 +101,7 @@ class AccessKeys implements InitializingBean {
     Optional<KeyHolder> holder(String key) {
         return store.key(Secrets.hash(key)).map(stored -> {
             note(stored.id());
-            return new KeyHolder(stored.name(), stored.siteKey(), KeyRights.of(stored.rights()));
+            return new KeyHolder(stored.name(), stored.site(), KeyRights.of(stored.rights()));
         });
     }
 

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -78,7 +79,7 @@ class AccountController {
      * @param rights null for all
      */
     record NewKeyGiven(
-            String name, @Nullable String site, @Nullable KeyRights rights) {}
+            String name, @Nullable SiteKey site, @Nullable KeyRights rights) {}
 
     /**
      * @param site null for all sites
@@ -89,7 +90,7 @@ class AccountController {
             long id,
             String name,
             OffsetDateTime created,
-            @Nullable String site,
+            @Nullable SiteKey site,
             KeyRights rights,
             @Nullable OffsetDateTime lastUsed,
             boolean operators) {}
@@ -180,7 +181,7 @@ class AccountController {
                         key.id(),
                         key.name(),
                         key.created(),
-                        key.siteKey(),
+                        key.site(),
                         KeyRights.of(key.rights()),
                         key.lastUsed(),
                         key.operators()))

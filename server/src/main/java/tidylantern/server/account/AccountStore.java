@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 
 @Component
 class AccountStore {
@@ -64,7 +65,12 @@ class AccountStore {
             @Nullable String siteKey,
             String rights,
             @Nullable OffsetDateTime lastUsed,
-            boolean operators) {}
+            boolean operators) {
+        /** The one site that it opens; null for all. */
+        @Nullable SiteKey site() {
+            return siteKey == null ? null : new SiteKey(siteKey);
+        }
+    }
 
     private static final String KEY =
             "SELECT id, name, created, site_key, rights, last_used, operators FROM access_key ";
@@ -82,13 +88,18 @@ class AccountStore {
     }
 
     void addKey(
-            String name, String hash, OffsetDateTime created, @Nullable String site, String rights, boolean operators) {
+            String name,
+            String hash,
+            OffsetDateTime created,
+            @Nullable SiteKey site,
+            String rights,
+            boolean operators) {
         jdbc.sql(
                         "INSERT INTO access_key (name, key_hash, created, site_key, rights, operators) VALUES (:name, :hash, :created, :site, :rights, :operators)")
                 .param("name", name)
                 .param("hash", hash)
                 .param("created", created)
-                .param("site", site)
+                .param("site", site == null ? null : site.value())
                 .param("rights", rights)
                 .param("operators", operators)
                 .update();

@@ -28,6 +28,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.web.cors.CorsConfiguration;
 import org.springframework.web.cors.CorsUtils;
 import org.springframework.web.filter.OncePerRequestFilter;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.Problems;
 import tidylantern.server.platform.PublicHeaders;
 import tidylantern.server.site.RefusedOrigins;
@@ -131,7 +132,7 @@ class Security {
         if (!path.startsWith(PUBLIC_SEARCHES)) {
             return null;
         }
-        String key = path.substring(PUBLIC_SEARCHES.length()).replaceFirst("/.*", "");
+        SearchKey key = new SearchKey(path.substring(PUBLIC_SEARCHES.length()).replaceFirst("/.*", ""));
         Set<String> origins = sites.originsOfSearch(key);
         String origin = request.getHeader(HttpHeaders.ORIGIN);
         if (origin != null && !CorsUtils.isPreFlightRequest(request)) {

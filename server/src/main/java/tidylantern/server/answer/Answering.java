@@ -41,6 +41,8 @@ import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.insight.ChosenResults;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.AnswerPool;
 import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
@@ -84,8 +86,8 @@ public class Answering {
      * @param language that the answer shall speak, as the header Accept-Language names it; null for any
      */
     public record SearchInLanguage(
-            String site,
-            String key,
+            SiteKey site,
+            SearchKey key,
             SearchDesign design,
             @Nullable String language) {}
 
@@ -95,7 +97,7 @@ public class Answering {
      */
     public Results results(
             SearchInLanguage search, String q, int page, MultiValueMap<String, String> parameters, boolean reasons) {
-        String site = search.site();
+        SiteKey site = search.site();
         SearchDesign design = search.design();
         return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             long begun = System.nanoTime();
@@ -179,7 +181,7 @@ public class Answering {
             String below,
             String named,
             MultiValueMap<String, String> parameters) {
-        String site = search.site();
+        SiteKey site = search.site();
         SearchDesign design = search.design();
         return inTurn(AnswerPool.Kind.PAGE, q, () -> {
             SiteContent content = contents.of(site);
@@ -221,7 +223,7 @@ public class Answering {
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
     public LiveResults live(SearchInLanguage search, String q, MultiValueMap<String, String> parameters) {
-        String site = search.site();
+        SiteKey site = search.site();
         SearchDesign design = search.design();
         return inTurn(AnswerPool.Kind.LIVE, q, () -> {
             long begun = System.nanoTime();
@@ -259,7 +261,7 @@ public class Answering {
 
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
     public Explanation explain(
-            String site,
+            SiteKey site,
             SearchDesign design,
             String q,
             String collection,

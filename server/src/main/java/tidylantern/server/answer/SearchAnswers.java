@@ -37,6 +37,7 @@ import tidylantern.core.query.Hit;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.core.query.help.WithoutOne;
 import tidylantern.core.query.order.Standing;
+import tidylantern.server.key.SearchKey;
 
 /** The shapes in which answers go out. */
 public final class SearchAnswers {
@@ -375,7 +376,7 @@ public final class SearchAnswers {
      * @param live what appears at the box while they type
      */
     public record SearchFace(
-            String key,
+            SearchKey key,
             String name,
             int fewestLetters,
             String resultsPage,
@@ -387,7 +388,7 @@ public final class SearchAnswers {
             BoxFace box,
             LiveList live) {
         /** @param siteAddress from which the address of a results page may start */
-        public static SearchFace of(String key, SearchDesign design, String siteAddress) {
+        public static SearchFace of(SearchKey key, SearchDesign design, String siteAddress) {
             String address = design.page().address();
             List<Filter> filters = design.filtersInUse();
             return new SearchFace(
@@ -408,7 +409,7 @@ public final class SearchAnswers {
     }
 
     /** The path of the results page that is hosted here. */
-    public static String hostedPage(String key) {
+    public static String hostedPage(SearchKey key) {
         return "/s/" + key;
     }
 

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.server.key.SiteKey;
 
 /**
  * The designs that are asked, each compiled once for the content of its site. A published version is one object for as
@@ -31,7 +32,7 @@ public class CompiledSearches {
     }
 
     /** @throws tidylantern.server.platform.Refusal if there is no such site */
-    public CompiledSearch of(String site, SearchDesign design) {
+    public CompiledSearch of(SiteKey site, SearchDesign design) {
         return of(contents.of(site), design);
     }
 

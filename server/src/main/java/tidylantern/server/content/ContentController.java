@@ -27,6 +27,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.health.Finding;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.traffic.ReceivedBody;
 
 /** A site's collections and their fields, what is wrong with them, and how they come in and go out. */
@@ -82,14 +83,14 @@ class ContentController {
     record Parted(CategoryPath from) {}
 
     @GetMapping("/collections")
-    List<CollectionShape> all(@PathVariable String site) {
+    List<CollectionShape> all(@PathVariable SiteKey site) {
         Map<String, Integer> counts = contents.counts(site);
         return contents.of(site).collections().stream()
                 .map(collection -> shape(site, collection, counts))
                 .toList();
     }
 
-    private CollectionShape shape(String site, Collection collection, Map<String, Integer> counts) {
+    private CollectionShape shape(SiteKey site, Collection collection, Map<String, Integer> counts) {
         return new CollectionShape(
                 collection.key(),
                 collection.label(),
@@ -112,13 +113,13 @@ class ContentController {
                 corrections.of(site, collection.key()));
     }
 
-    private CollectionShape shape(String site, String collection) {
+    private CollectionShape shape(SiteKey site, String collection) {
         return shape(site, contents.collection(site, collection), contents.counts(site));
     }
 
     @PutMapping("/collections/{collection}")
     CollectionShape put(
-            @PathVariable String site, @PathVariable String collection, @RequestBody CollectionGiven given) {
+            @PathVariable SiteKey site, @PathVariable String collection, @RequestBody CollectionGiven given) {
         contents.of(site);
         correction.putCollection(site, collection, given.label(), given.language());
         return shape(site, collection);
@@ -129,7 +130,7 @@ class ContentController {
                     "Corrects a field's kind, label or unit. What takes longer than two seconds goes on as the collection's correction.")
     @PutMapping("/collections/{collection}/fields/{field}")
     CollectionShape correct(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @PathVariable String field,
             @RequestBody FieldGiven given) {
@@ -139,7 +140,7 @@ class ContentController {
 
     @Operation(summary = "Stops the correction that goes on in a collection, or forgets what went wrong.")
     @DeleteMapping("/collections/{collection}/correction")
-    CollectionShape stopCorrection(@PathVariable String site, @PathVariable String collection) {
+    CollectionShape stopCorrection(@PathVariable SiteKey site, @PathVariable String collection) {
         corrections.stop(site, contents.collection(site, collection).key());
         return shape(site, collection);
     }
@@ -147,7 +148,7 @@ class ContentController {
     @Operation(summary = "Lets one category value count under another, now and whenever items bring it again.")
     @PostMapping("/collections/{collection}/fields/{field}/merges")
     CollectionShape merge(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @PathVariable String field,
             @RequestBody Finding.Merge given) {
@@ -158,7 +159,7 @@ class ContentController {
     @Operation(summary = "Takes a merge back.")
     @DeleteMapping("/collections/{collection}/fields/{field}/merges")
     CollectionShape part(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @PathVariable String field,
             @RequestBody Parted given) {
@@ -178,7 +179,7 @@ class ContentController {
                 MediaType.TEXT_PLAIN_VALUE
             })
     IntakeReport push(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @Parameter(description = "Properties that a line does not name stay as they were; null takes one away.")
                     @RequestParam(defaultValue = "false")
@@ -196,7 +197,7 @@ class ContentController {
     @Operation(summary = "All items as JSON Lines, in the form that a push takes.")
     @GetMapping("/collections/{collection}/export.jsonl")
     void jsonLines(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
@@ -208,7 +209,7 @@ class ContentController {
     @Operation(summary = "All items as CSV, a column a field.")
     @GetMapping("/collections/{collection}/export.csv")
     void csv(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
@@ -225,7 +226,7 @@ class ContentController {
 
     @Operation(summary = "What is wrong with the content, worst first.")
     @GetMapping("/health")
-    List<Finding> health(@PathVariable String site) {
+    List<Finding> health(@PathVariable SiteKey site) {
         return health.of(site);
     }
 }

@@ -20,6 +20,7 @@ import tidylantern.core.content.OwnPlace;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.Placement;
 import tidylantern.core.health.Finding;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /**
@@ -101,7 +102,7 @@ public class ContentSetUps {
             @Nullable LocalDate until) {}
 
     /** In the owner's order. */
-    public List<CollectionSetUp> of(String site) {
+    public List<CollectionSetUp> of(SiteKey site) {
         return contents.of(site).collections().stream()
                 .map(collection -> new CollectionSetUp(
                         collection.key(),
@@ -121,7 +122,7 @@ public class ContentSetUps {
     }
 
     /** The owner's own names of places, by name. */
-    public List<OwnPlace> places(String site) {
+    public List<OwnPlace> places(SiteKey site) {
         return contents.of(site).ownPlaces();
     }
 
@@ -131,7 +132,7 @@ public class ContentSetUps {
      *
      * @throws Refusal naming what is wrong
      */
-    public void put(String site, List<CollectionSetUp> collections, List<OwnPlace> ownPlaces) {
+    public void put(SiteKey site, List<CollectionSetUp> collections, List<OwnPlace> ownPlaces) {
         ownPlaces.forEach(place -> places.add(site, place));
         Map<FieldKey, FieldKind> kinds = new HashMap<>();
         for (int c = 0; c < collections.size(); c++) {

@@ -19,6 +19,8 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.OwnerMark;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
 import tools.jackson.databind.json.JsonMapper;
 
 @Component
@@ -36,29 +38,29 @@ class ContentStore {
     record StoredCollection(String collectionKey, String label, String language) {}
 
     /** In the owner's order. */
-    List<StoredCollection> collections(String site) {
+    List<StoredCollection> collections(SiteKey site) {
         return jdbc.sql(
                         "SELECT collection_key, label, language FROM collection WHERE site_key = :site ORDER BY place, collection_key")
-                .param("site", site)
+                .param("site", site.value())
                 .query(StoredCollection.class)
                 .list();
     }
 
-    void addCollection(String site, StoredCollection collection) {
+    void addCollection(SiteKey site, StoredCollection collection) {
         jdbc.sql("""
                 INSERT INTO collection (site_key, collection_key, label, language, place)
                 VALUES (:site, :key, :label, :language, (SELECT COUNT(*) FROM collection WHERE site_key = :site))""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("key", collection.collectionKey())
                 .param("label", collection.label())
                 .param("language", collection.language())
                 .update();
     }
 
-    void changeCollection(String site, StoredCollection collection) {
+    void changeCollection(SiteKey site, StoredCollection collection) {
         jdbc.sql(
                         "UPDATE collection SET label = :label, language = :language WHERE site_key = :site AND collection_key = :key")
-                .param("site", site)
+                .param("site", site.value())
                 .param("key", collection.collectionKey())
                 .param("label", collection.label())
                 .param("language", collection.language())
@@ -66,12 +68,12 @@ class ContentStore {
     }
 
     /** By collection; each in the order in which its fields were first seen. */
-    Map<String, List<Field>> fields(String site) {
+    Map<String, List<Field>> fields(SiteKey site) {
         Map<String, Map<CategoryPath, CategoryPath>> merged = merged(site);
         Map<String, List<Field>> byCollection = new HashMap<>();
         jdbc.sql(
                         "SELECT collection_key, field_key, kind, property, label, unit, guessed FROM field WHERE site_key = :site ORDER BY collection_key, place, field_key")
-                .param("site", site)
+                .param("site", site.value())
                 .query(row -> {
                     String collection = row.getString("collection_key");
                     String key = row.getString("field_key");
@@ -90,11 +92,11 @@ class ContentStore {
     }
 
     /** By collection and field, a slash between the two. */
-    private Map<String, Map<CategoryPath, CategoryPath>> merged(String site) {
+    private Map<String, Map<CategoryPath, CategoryPath>> merged(SiteKey site) {
         Map<String, Map<CategoryPath, CategoryPath>> merged = new HashMap<>();
         jdbc.sql(
                         "SELECT collection_key, field_key, from_path, into_path FROM merged_value WHERE site_key = :site ORDER BY collection_key, field_key, from_path")
-                .param("site", site)
+                .param("site", site.value())
                 .query(row -> {
                     merged.computeIfAbsent(
                                     row.getString("collection_key") + "/" + row.getString("field_key"),
@@ -109,16 +111,16 @@ class ContentStore {
     }
 
     /** Puts what a field's merged values are in place of what they were. */
-    void putMerged(String site, CollectionKey collection, Field field) {
+    void putMerged(SiteKey site, CollectionKey collection, Field field) {
         jdbc.sql(
                         "DELETE FROM merged_value WHERE site_key = :site AND collection_key = :collection AND field_key = :field")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("field", field.key().value())
                 .update();
         field.merged().forEach((from, into) -> jdbc.sql(
                         "INSERT INTO merged_value (site_key, collection_key, field_key, from_path, into_path) VALUES (:site, :collection, :field, :from, :into)")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("field", field.key().value())
                 .param("from", json.writeValueAsString(from.names()))
@@ -126,12 +128,12 @@ class ContentStore {
                 .update());
     }
 
-    void addField(String site, CollectionKey collection, Field field) {
+    void addField(SiteKey site, CollectionKey collection, Field field) {
         jdbc.sql("""
                 INSERT INTO field (site_key, collection_key, field_key, kind, property, label, unit, guessed, place)
                 VALUES (:site, :collection, :key, :kind, :property, :label, :unit, :guessed,
                         (SELECT COUNT(*) FROM field WHERE site_key = :site AND collection_key = :collection))""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("key", field.key().value())
                 .param("kind", field.kind().toString())
@@ -142,10 +144,10 @@ class ContentStore {
                 .update();
     }
 
-    void changeField(String site, CollectionKey collection, Field field) {
+    void changeField(SiteKey site, CollectionKey collection, Field field) {
         jdbc.sql(
                         "UPDATE field SET kind = :kind, label = :label, unit = :unit, guessed = :guessed WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("key", field.key().value())
                 .param("kind", field.kind().toString())
@@ -156,11 +158,11 @@ class ContentStore {
     }
 
     /** How many items each collection has; none for those without. */
-    Map<String, Integer> counts(String site) {
+    Map<String, Integer> counts(SiteKey site) {
         Map<String, Integer> counts = new HashMap<>();
         jdbc.sql(
                         "SELECT collection_key, COUNT(*) AS items FROM item WHERE site_key = :site GROUP BY collection_key ORDER BY collection_key")
-                .param("site", site)
+                .param("site", site.value())
                 .query(row -> {
                     counts.put(row.getString("collection_key"), row.getInt("items"));
                 });
@@ -177,6 +179,11 @@ class ContentStore {
             long changeNumber,
             OffsetDateTime changed,
             @Nullable Long sourceId) {
+        /** That brought it last; null where it was pushed. */
+        @Nullable SourceId source() {
+            return sourceId == null ? null : new SourceId(sourceId);
+        }
+
         ItemRef ref() {
             return new ItemRef(new CollectionKey(collectionKey), new ItemId(itemId));
         }
@@ -191,16 +198,21 @@ class ContentStore {
             "SELECT collection_key, item_id, properties, title, address, change_number, changed, source_id FROM item ";
 
     /** What an item says, and the source that brought it last. */
-    record Said(String properties, @Nullable Long sourceId) {}
+    record Said(String properties, @Nullable Long sourceId) {
+        /** Null where it was pushed. */
+        @Nullable SourceId source() {
+            return sourceId == null ? null : new SourceId(sourceId);
+        }
+    }
 
     /**
      * What an item says, as its source brought it. One look-up by its whole key: asked for a list, H2 walks over the
      * whole collection, which makes a large push quadratic.
      */
-    Optional<Said> said(String site, CollectionKey collection, String id) {
+    Optional<Said> said(SiteKey site, CollectionKey collection, String id) {
         return jdbc.sql(
                         "SELECT properties, source_id FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("id", id)
                 .query(Said.class)
@@ -208,18 +220,18 @@ class ContentStore {
     }
 
     /** These items are a source's from now on, though it changed nothing. */
-    void claim(String site, CollectionKey collection, List<String> ids, long source) {
-        set("source_id", source, site, collection, ids);
+    void claim(SiteKey site, CollectionKey collection, List<String> ids, SourceId source) {
+        set("source_id", source.value(), site, collection, ids);
     }
 
-    void put(String site, List<StoredItem> items) {
+    void put(SiteKey site, List<StoredItem> items) {
         batches.batchUpdate(
                 """
                 MERGE INTO item (site_key, collection_key, item_id, properties, title, address, change_number, changed, source_id)
                 KEY (site_key, collection_key, item_id)
                 VALUES (:site, :collection, :id, :properties, :title, :address, :change, :changed, :source)""",
                 items.stream()
-                        .map(item -> new MapSqlParameterSource("site", site)
+                        .map(item -> new MapSqlParameterSource("site", site.value())
                                 .addValue("collection", item.collectionKey())
                                 .addValue("id", item.itemId())
                                 .addValue("properties", item.properties())
@@ -232,41 +244,41 @@ class ContentStore {
     }
 
     /** Raises the site's number of changes, and with it locks out other writers of the site until the commit. */
-    long nextChange(String site) {
+    long nextChange(SiteKey site) {
         jdbc.sql("UPDATE site SET last_change = last_change + 1 WHERE site_key = :site")
-                .param("site", site)
+                .param("site", site.value())
                 .update();
         return lastChange(site);
     }
 
-    long lastChange(String site) {
+    long lastChange(SiteKey site) {
         return jdbc.sql("SELECT last_change FROM site WHERE site_key = :site")
-                .param("site", site)
+                .param("site", site.value())
                 .query(Long.class)
                 .single();
     }
 
     /** Marks every item of a collection as changed, so that the index reads it anew. */
-    void touch(String site, CollectionKey collection, long change) {
+    void touch(SiteKey site, CollectionKey collection, long change) {
         jdbc.sql("UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("change", change)
                 .update();
     }
 
     /** The same for some of the items. */
-    void touch(String site, CollectionKey collection, List<String> ids, long change) {
+    void touch(SiteKey site, CollectionKey collection, List<String> ids, long change) {
         set("change_number", change, site, collection, ids);
     }
 
     /** @param column one of the table's own, by a name from this class */
-    private void set(String column, long value, String site, CollectionKey collection, List<String> ids) {
+    private void set(String column, long value, SiteKey site, CollectionKey collection, List<String> ids) {
         batches.batchUpdate(
                 "UPDATE item SET " + column
                         + " = :value WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
                 ids.stream()
-                        .map(id -> new MapSqlParameterSource("site", site)
+                        .map(id -> new MapSqlParameterSource("site", site.value())
                                 .addValue("collection", collection.value())
                                 .addValue("id", id)
                                 .addValue("value", value))
@@ -281,7 +293,7 @@ class ContentStore {
      * {@code most} of them; none at the end. In steps that each follow the index: H2 compares rows (a, b, c) > (x, y,
      * z) one by one, and sorts anew unless the order names all of the index's columns.
      */
-    List<StoredItem> changedAfter(String site, Place place, int most) {
+    List<StoredItem> changedAfter(SiteKey site, Place place, int most) {
         List<StoredItem> items = stretch(site, place, most);
         if (items.isEmpty()) {
             return nextStretch(site, place)
@@ -291,11 +303,11 @@ class ContentStore {
         return items;
     }
 
-    private List<StoredItem> stretch(String site, Place after, int most) {
+    private List<StoredItem> stretch(SiteKey site, Place after, int most) {
         return jdbc.sql(ITEM + """
                 WHERE site_key = :site AND change_number = :change AND collection_key = :collection AND item_id > :id
                 ORDER BY site_key, change_number, collection_key, item_id LIMIT :most""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("change", after.changeNumber())
                 .param("collection", after.collection())
                 .param("id", after.id())
@@ -304,12 +316,12 @@ class ContentStore {
                 .list();
     }
 
-    private Optional<Place> nextStretch(String site, Place after) {
+    private Optional<Place> nextStretch(SiteKey site, Place after) {
         Optional<Place> sameChange = jdbc.sql("""
                 SELECT change_number, collection_key AS collection, '' AS id FROM item
                 WHERE site_key = :site AND change_number = :change AND collection_key > :collection
                 ORDER BY site_key, change_number, collection_key LIMIT 1""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("change", after.changeNumber())
                 .param("collection", after.collection())
                 .query(Place.class)
@@ -320,7 +332,7 @@ class ContentStore {
                 SELECT change_number, collection_key AS collection, '' AS id FROM item
                 WHERE site_key = :site AND change_number > :change
                 ORDER BY site_key, change_number, collection_key LIMIT 1""")
-                        .param("site", site)
+                        .param("site", site.value())
                         .param("change", after.changeNumber())
                         .query(Place.class)
                         .optional();
@@ -330,11 +342,11 @@ class ContentStore {
      * The items of a collection whose ids follow one, by id; at most {@code most} of them. The empty id comes before
      * all.
      */
-    List<StoredItem> itemsAfter(String site, CollectionKey collection, String id, int most) {
+    List<StoredItem> itemsAfter(SiteKey site, CollectionKey collection, String id, int most) {
         return jdbc.sql(ITEM + """
                 WHERE site_key = :site AND collection_key = :collection AND item_id > :id
                 ORDER BY site_key, collection_key, item_id LIMIT :most""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("id", id)
                 .param("most", most)
@@ -342,9 +354,9 @@ class ContentStore {
                 .list();
     }
 
-    Optional<StoredItem> item(String site, CollectionKey collection, String id) {
+    Optional<StoredItem> item(SiteKey site, CollectionKey collection, String id) {
         return jdbc.sql(ITEM + "WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("id", id)
                 .query(StoredItem.class)
@@ -352,10 +364,10 @@ class ContentStore {
     }
 
     /** What an item is called; its id where it is gone. */
-    String titleOf(String site, ItemRef item) {
+    String titleOf(SiteKey site, ItemRef item) {
         return jdbc.sql(
                         "SELECT title FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", item.collection().value())
                 .param("id", item.id().value())
                 .query(String.class)
@@ -363,9 +375,9 @@ class ContentStore {
                 .orElse(item.id().value());
     }
 
-    int count(String site, CollectionKey collection) {
+    int count(SiteKey site, CollectionKey collection) {
         return jdbc.sql("SELECT COUNT(*) FROM item WHERE site_key = :site AND collection_key = :collection")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .query(Integer.class)
                 .single();
@@ -379,24 +391,24 @@ class ContentStore {
      *
      * @param last id of the one before the first; empty to begin
      */
-    List<Titled> titlesAfter(String site, CollectionKey collection, @Nullable Long source, String last, int most) {
+    List<Titled> titlesAfter(SiteKey site, CollectionKey collection, @Nullable SourceId source, String last, int most) {
         return jdbc.sql("""
                 SELECT item_id, title FROM item
                 WHERE site_key = :site AND collection_key = :collection AND item_id > :last
                 AND (source_id = :source OR :source IS NULL)
                 ORDER BY site_key, collection_key, item_id LIMIT :most""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
-                .param("source", source, java.sql.Types.BIGINT)
+                .param("source", source == null ? null : source.value(), java.sql.Types.BIGINT)
                 .param("last", last)
                 .param("most", most)
                 .query(Titled.class)
                 .list();
     }
 
-    void remove(String site, CollectionKey collection, List<String> ids, long change) {
+    void remove(SiteKey site, CollectionKey collection, List<String> ids, long change) {
         MapSqlParameterSource[] each = ids.stream()
-                .map(id -> new MapSqlParameterSource("site", site)
+                .map(id -> new MapSqlParameterSource("site", site.value())
                         .addValue("collection", collection.value())
                         .addValue("id", id)
                         .addValue("change", change))
@@ -409,21 +421,21 @@ class ContentStore {
     }
 
     /** These are there (again), so no index may take them out any more. */
-    void notRemoved(String site, CollectionKey collection, List<String> ids) {
+    void notRemoved(SiteKey site, CollectionKey collection, List<String> ids) {
         batches.batchUpdate(
                 "DELETE FROM removed_item WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
                 ids.stream()
-                        .map(id -> new MapSqlParameterSource("site", site)
+                        .map(id -> new MapSqlParameterSource("site", site.value())
                                 .addValue("collection", collection.value())
                                 .addValue("id", id))
                         .toArray(MapSqlParameterSource[]::new));
     }
 
     /** What was removed by a change after {@code change}, and has not come back. */
-    List<ItemRef> removedAfter(String site, long change) {
+    List<ItemRef> removedAfter(SiteKey site, long change) {
         return jdbc.sql(
                         "SELECT collection_key, item_id FROM removed_item WHERE site_key = :site AND change_number > :change ORDER BY collection_key, item_id")
-                .param("site", site)
+                .param("site", site.value())
                 .param("change", change)
                 .query((row, n) -> new ItemRef(
                         new CollectionKey(row.getString("collection_key")), new ItemId(row.getString("item_id"))))
@@ -431,11 +443,11 @@ class ContentStore {
     }
 
     /** The marks of the items from one id to another, by id. */
-    Map<String, OwnerMark> marks(String site, String collection, String first, String last) {
+    Map<String, OwnerMark> marks(SiteKey site, String collection, String first, String last) {
         Map<String, OwnerMark> marks = new HashMap<>();
         jdbc.sql(
                         "SELECT item_id, mark FROM item_mark WHERE site_key = :site AND collection_key = :collection AND item_id >= :first AND item_id <= :last ORDER BY site_key, collection_key, item_id")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection)
                 .param("first", first)
                 .param("last", last)
@@ -446,15 +458,15 @@ class ContentStore {
     }
 
     /** All marks of a collection, by item. */
-    Map<String, OwnerMark> marks(String site, String collection) {
+    Map<String, OwnerMark> marks(SiteKey site, String collection) {
         return marks(site, collection, "", "\uffff");
     }
 
     /** Puts a mark in place of the one before, and takes one away that says nothing. */
-    void putMark(String site, ItemRef item, OwnerMark mark) {
+    void putMark(SiteKey site, ItemRef item, OwnerMark mark) {
         if (mark.saysNothing()) {
             jdbc.sql("DELETE FROM item_mark WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                    .param("site", site)
+                    .param("site", site.value())
                     .param("collection", item.collection().value())
                     .param("id", item.id().value())
                     .update();
@@ -462,7 +474,7 @@ class ContentStore {
         }
         jdbc.sql(
                         "MERGE INTO item_mark (site_key, collection_key, item_id, mark) KEY (site_key, collection_key, item_id) VALUES (:site, :collection, :id, :mark)")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", item.collection().value())
                 .param("id", item.id().value())
                 .param("mark", json.writeValueAsString(mark))
@@ -470,10 +482,10 @@ class ContentStore {
     }
 
     /** Marks one item as changed, so that the index reads it anew. */
-    void touch(String site, ItemRef item, long change) {
+    void touch(SiteKey site, ItemRef item, long change) {
         jdbc.sql(
                         "UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", item.collection().value())
                 .param("id", item.id().value())
                 .param("change", change)

@@ -14,6 +14,7 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.health.Finding;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.Told;
+import tidylantern.server.key.SiteKey;
 
 /** How collections, fields and merged values are before and after they are corrected. */
 final class CorrectionHistory {
@@ -38,7 +39,7 @@ final class CorrectionHistory {
         }
 
         @Override
-        protected @Nullable CollectionSaid now(String site, String key) {
+        protected @Nullable CollectionSaid now(SiteKey site, String key) {
             return store.collections(site).stream()
                     .filter(one -> one.collectionKey().equals(key))
                     .map(one -> new CollectionSaid(one.label(), one.language()))
@@ -47,13 +48,13 @@ final class CorrectionHistory {
         }
 
         @Override
-        protected void putBack(String site, String key, CollectionSaid said) {
+        protected void putBack(SiteKey site, String key, CollectionSaid said) {
             correction.putCollection(site, key, said.label(), said.language());
         }
 
         @Override
         protected String told(
-                String site, String key, @Nullable CollectionSaid before, @Nullable CollectionSaid after) {
+                SiteKey site, String key, @Nullable CollectionSaid before, @Nullable CollectionSaid after) {
             CollectionSaid now = Objects.requireNonNull(after);
             if (before == null) {
                 return "The collection “%s” added".formatted(now.label());
@@ -74,14 +75,14 @@ final class CorrectionHistory {
     }
 
     /** A field as it is stored; null where it is gone. */
-    private @Nullable Field stored(String site, FieldOf of) {
+    private @Nullable Field stored(SiteKey site, FieldOf of) {
         return store.fields(site).getOrDefault(of.collection().value(), List.of()).stream()
                 .filter(field -> field.key().equals(of.field()))
                 .findFirst()
                 .orElse(null);
     }
 
-    private String labelOf(String site, CollectionKey key) {
+    private String labelOf(SiteKey site, CollectionKey key) {
         Collection collection = contents.of(site).collection(key);
         return collection == null ? key.value() : collection.label();
     }
@@ -92,19 +93,19 @@ final class CorrectionHistory {
         }
 
         @Override
-        protected @Nullable FieldSaid now(String site, FieldOf of) {
+        protected @Nullable FieldSaid now(SiteKey site, FieldOf of) {
             Field field = stored(site, of);
             return field == null ? null : FieldSaid.of(field);
         }
 
         @Override
-        protected void putBack(String site, FieldOf of, FieldSaid said) {
+        protected void putBack(SiteKey site, FieldOf of, FieldSaid said) {
             correction.correct(
                     site, of.collection().value(), of.field().value(), said.kind(), said.label(), said.unit());
         }
 
         @Override
-        protected String told(String site, FieldOf of, @Nullable FieldSaid before, @Nullable FieldSaid after) {
+        protected String told(SiteKey site, FieldOf of, @Nullable FieldSaid before, @Nullable FieldSaid after) {
             FieldSaid now = Objects.requireNonNull(after);
             String field = "The field “%s” of %s".formatted(now.label(), labelOf(site, of.collection()));
             if (before == null) {
@@ -134,18 +135,18 @@ final class CorrectionHistory {
         }
 
         @Override
-        protected @Nullable Merges now(String site, FieldOf of) {
+        protected @Nullable Merges now(SiteKey site, FieldOf of) {
             Field field = stored(site, of);
             return field == null ? null : Merges.of(field.merged());
         }
 
         @Override
-        protected void putBack(String site, FieldOf of, Merges state) {
+        protected void putBack(SiteKey site, FieldOf of, Merges state) {
             correction.putMerges(site, of.collection().value(), of.field().value(), state.merges());
         }
 
         @Override
-        protected String told(String site, FieldOf of, @Nullable Merges before, @Nullable Merges after) {
+        protected String told(SiteKey site, FieldOf of, @Nullable Merges before, @Nullable Merges after) {
             return new Told("Values of %s that count under others".formatted(labelOf(site, of.collection())))
                     .changed("merges", said(before), said(after))
                     .toString();

@@ -18,6 +18,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /**
@@ -48,7 +49,7 @@ class Corrections implements SmartLifecycle {
         this.millisToWait = millisToWait;
     }
 
-    private record Of(String site, CollectionKey collection) {}
+    private record Of(SiteKey site, CollectionKey collection) {}
 
     /** What a correction does. */
     @FunctionalInterface
@@ -113,7 +114,7 @@ class Corrections implements SmartLifecycle {
             @Nullable String problem) {}
 
     /** What goes on in a collection, or went wrong there; null where there is no such thing. */
-    @Nullable Correction of(String site, CollectionKey collection) {
+    @Nullable Correction of(SiteKey site, CollectionKey collection) {
         Run run = runs.get(new Of(site, collection));
         return run == null ? null : new Correction(run.field, run.read.get(), run.of.get(), run.kept, run.problem);
     }
@@ -123,7 +124,7 @@ class Corrections implements SmartLifecycle {
      *
      * @throws Refusal if it is refused by then, or another one goes on
      */
-    void run(String site, CollectionKey collection, @Nullable FieldKey field, Work work) {
+    void run(SiteKey site, CollectionKey collection, @Nullable FieldKey field, Work work) {
         Of of = new Of(site, collection);
         Run run = new Run(field);
         runs.compute(of, (key, before) -> {
@@ -168,7 +169,7 @@ class Corrections implements SmartLifecycle {
     }
 
     /** Ends what goes on, as long as nothing was changed, or forgets what went wrong. */
-    void stop(String site, CollectionKey collection) {
+    void stop(SiteKey site, CollectionKey collection) {
         Of of = new Of(site, collection);
         Run run = runs.get(of);
         if (run == null) {

@@ -18,6 +18,7 @@ import tidylantern.core.content.SiteContent;
 import tidylantern.core.health.Finding;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.server.history.History;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -61,7 +62,7 @@ class FieldCorrection {
         void go(Corrections.Run run, String by);
     }
 
-    void putCollection(String site, String collection, String label, String language) {
+    void putCollection(SiteKey site, String collection, String label, String language) {
         inTurn(site, new CollectionKey(collection), null, (run, by) -> {
             CorrectionHistory.CollectionSaid before = changes.collections.now(site, collection);
             if (contents.put(site, collection, label, language)) {
@@ -80,7 +81,7 @@ class FieldCorrection {
      *     kind; nothing is changed then
      */
     void correct(
-            String site, String collectionKey, String fieldKey, FieldKind kind, String label, @Nullable String unit) {
+            SiteKey site, String collectionKey, String fieldKey, FieldKind kind, String label, @Nullable String unit) {
         if (label.isBlank() || label.strip().length() > 80) {
             throw Refusal.bad("label", "Give the field a label of 1 to 80 characters.");
         }
@@ -116,7 +117,7 @@ class FieldCorrection {
     }
 
     /** Puts all merges of a field in place of those there are. */
-    void putMerges(String site, String collectionKey, String fieldKey, List<Finding.Merge> merges) {
+    void putMerges(SiteKey site, String collectionKey, String fieldKey, List<Finding.Merge> merges) {
         change(site, collectionKey, fieldKey, merged -> {
             merged.clear();
             merges.forEach(one -> merged.put(one.from(), one.into()));
@@ -128,7 +129,7 @@ class FieldCorrection {
      *
      * @throws Refusal if the field holds no categories, or a value would be merged into itself
      */
-    void merge(String site, String collectionKey, String fieldKey, CategoryPath from, CategoryPath into) {
+    void merge(SiteKey site, String collectionKey, String fieldKey, CategoryPath from, CategoryPath into) {
         change(site, collectionKey, fieldKey, merged -> {
             if (from.equals(into) || into.fromTheTop().contains(from)) {
                 throw Refusal.bad(
@@ -147,7 +148,7 @@ class FieldCorrection {
     }
 
     /** Takes a merge back. */
-    void part(String site, String collectionKey, String fieldKey, CategoryPath from) {
+    void part(SiteKey site, String collectionKey, String fieldKey, CategoryPath from) {
         change(site, collectionKey, fieldKey, merged -> {
             if (merged.remove(from) == null) {
                 throw Refusal.notFound("“%s” is not merged into another value.".formatted(from));
@@ -156,7 +157,7 @@ class FieldCorrection {
     }
 
     private void change(
-            String site, String collectionKey, String fieldKey, Consumer<Map<CategoryPath, CategoryPath>> change) {
+            SiteKey site, String collectionKey, String fieldKey, Consumer<Map<CategoryPath, CategoryPath>> change) {
         Field changed = contents.field(site, collectionKey, fieldKey);
         inTurn(site, new CollectionKey(collectionKey), changed.key(), (run, by) -> {
             Collection collection = contents.collection(site, collectionKey);
@@ -191,7 +192,7 @@ class FieldCorrection {
         });
     }
 
-    private void inTurn(String site, CollectionKey collection, @Nullable FieldKey field, Change change) {
+    private void inTurn(SiteKey site, CollectionKey collection, @Nullable FieldKey field, Change change) {
         // It goes on in another thread, where nobody is signed in.
         String by = History.actor();
         corrections.run(site, collection, field, run -> {
@@ -200,7 +201,7 @@ class FieldCorrection {
     }
 
     /** The ids of the items that have a value of a field, which alone change with it. */
-    private List<String> holders(String site, Collection collection, Field field, Corrections.Run run) {
+    private List<String> holders(SiteKey site, Collection collection, Field field, Corrections.Run run) {
         String property = json.writeValueAsString(field.property());
         List<String> holders = new ArrayList<>();
         run.looksAt(contents.counts(site).getOrDefault(collection.key().value(), 0));
@@ -228,7 +229,7 @@ class FieldCorrection {
         }
     }
 
-    private void mustFit(String site, Collection collection, Field after, List<String> holders, Corrections.Run run) {
+    private void mustFit(SiteKey site, Collection collection, Field after, List<String> holders, Corrections.Run run) {
         List<Field> fields = new ArrayList<>(collection.fields());
         fields.replaceAll(field -> field.key().equals(after.key()) ? after : field);
         StoredItemReader reader = new StoredItemReader(

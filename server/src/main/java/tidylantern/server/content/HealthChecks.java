@@ -19,6 +19,7 @@ import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.health.Finding;
 import tidylantern.core.health.HealthCheck;
+import tidylantern.server.key.SiteKey;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Looks over a site's content; once a change, since it reads every item. */
@@ -30,7 +31,7 @@ public class HealthChecks {
     private final SiteIndexes indexes;
     private final Clock clock;
     private final JsonMapper json;
-    private final Map<String, Looked> known = new ConcurrentHashMap<>();
+    private final Map<SiteKey, Looked> known = new ConcurrentHashMap<>();
 
     HealthChecks(ContentStore store, SiteContents contents, SiteIndexes indexes, Clock clock, JsonMapper json) {
         this.store = store;
@@ -43,7 +44,7 @@ public class HealthChecks {
     private record Looked(long change, LocalDate day, Map<ItemRef, String> passedOver, List<Finding> findings) {}
 
     /** Worst first, over all collections. */
-    public List<Finding> of(String site) {
+    public List<Finding> of(SiteKey site) {
         List<Collection> collections = contents.of(site).collections();
         long change = store.lastChange(site);
         LocalDate today = LocalDate.now(clock);
@@ -83,7 +84,7 @@ public class HealthChecks {
                 .map(one -> Finding.cannotBeFound(of.getKey(), one.getKey(), one.getValue())));
     }
 
-    private List<Finding> look(String site, Collection collection, LocalDate today) {
+    private List<Finding> look(SiteKey site, Collection collection, LocalDate today) {
         HealthCheck check = new HealthCheck(collection, today);
         StoredItemReader reader = new StoredItemReader(collection, json);
         List<ContentStore.StoredItem> items = new ArrayList<>(store.itemsAfter(site, collection.key(), "", BATCH));

@@ -22,6 +22,7 @@ import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.KindGuess;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.server.key.SiteKey;
 
 /** The fields of a collection while items come in: what is new becomes one, and what was guessed gives way. */
 final class IntakeFields {
@@ -38,7 +39,7 @@ final class IntakeFields {
 
     private final ContentStore store;
     private final SiteContents contents;
-    private final String site;
+    private final SiteKey site;
     private final CollectionKey key;
     private final Map<String, MappedField> declared;
     private final IntakeNotes notes;
@@ -53,7 +54,7 @@ final class IntakeFields {
     IntakeFields(
             ContentStore store,
             SiteContents contents,
-            String site,
+            SiteKey site,
             CollectionKey key,
             List<MappedField> declared,
             IntakeNotes notes,

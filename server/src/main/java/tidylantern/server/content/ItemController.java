@@ -36,6 +36,8 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.query.filter.CategoryCount;
 import tidylantern.core.query.listing.ItemFilter;
 import tidylantern.core.query.listing.ItemListing;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.core.type.TypeReference;
@@ -103,7 +105,7 @@ class ItemController {
             String title,
             @Nullable String address,
             Instant changed,
-            @Nullable Long source,
+            @Nullable SourceId source,
             OwnerMark mark,
             List<FieldSaid> fields,
             Map<String, @Nullable Object> unmapped,
@@ -127,7 +129,7 @@ class ItemController {
     @Operation(summary = "A page of the collection's items, sorted and filtered by any field.")
     @GetMapping("/items")
     ItemPage items(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") int page,
@@ -218,7 +220,7 @@ class ItemController {
 
     @Operation(summary = "One item with everything it says, and what its owner added.")
     @GetMapping("/item")
-    ItemWhole item(@PathVariable String site, @PathVariable String collection, @RequestParam String id) {
+    ItemWhole item(@PathVariable SiteKey site, @PathVariable String collection, @RequestParam String id) {
         Collection known = contents.collection(site, collection);
         ItemRef ref = ref(known, id);
         ContentStore.StoredItem stored = store.item(site, known.key(), id)
@@ -250,7 +252,7 @@ class ItemController {
                 shown.title(),
                 shown.address(),
                 stored.changed().toInstant(),
-                stored.sourceId(),
+                stored.source(),
                 mark,
                 fields,
                 properties,
@@ -264,7 +266,7 @@ class ItemController {
     @Operation(summary = "Puts what the owner adds to an item in place of what it was.")
     @PutMapping("/item/mark")
     ItemWhole mark(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @RequestParam String id,
             @RequestBody OwnerMark given) {
@@ -274,7 +276,7 @@ class ItemController {
 
     @Operation(summary = "Keeps several items out of search, lets them in again, or gives them keywords.")
     @PostMapping("/items/marks")
-    Done several(@PathVariable String site, @PathVariable String collection, @RequestBody Several given) {
+    Done several(@PathVariable SiteKey site, @PathVariable String collection, @RequestBody Several given) {
         Collection known = contents.collection(site, collection);
         if (given.ids().isEmpty() || given.ids().size() > MOST_AT_ONCE) {
             throw Refusal.bad(
@@ -303,7 +305,7 @@ class ItemController {
                     "The values of a category field, or the names of authors, with the number of items that have each or something below it; 500 a page, and a Link header leads to the next.")
     @GetMapping("/fields/{field}/values")
     ResponseEntity<List<Value>> values(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @PathVariable String field,
             @RequestParam(defaultValue = "") String q,

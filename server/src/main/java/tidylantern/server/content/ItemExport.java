@@ -20,6 +20,7 @@ import tidylantern.core.content.Collection;
 import tidylantern.core.content.Field;
 import tidylantern.core.content.FieldKind;
 import tidylantern.core.content.Numbers;
+import tidylantern.server.key.SiteKey;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -52,7 +53,7 @@ class ItemExport {
         void item(String id, Map<String, @Nullable Object> properties) throws IOException;
     }
 
-    private void each(String site, Collection collection, Each each) throws IOException {
+    private void each(SiteKey site, Collection collection, Each each) throws IOException {
         String last = "";
         for (List<ContentStore.StoredItem> items = store.itemsAfter(site, collection.key(), last, BATCH);
                 !items.isEmpty();
@@ -64,7 +65,7 @@ class ItemExport {
         }
     }
 
-    void jsonLines(String site, Collection collection, OutputStream out) throws IOException {
+    void jsonLines(SiteKey site, Collection collection, OutputStream out) throws IOException {
         Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
         each(site, collection, (id, properties) -> {
             Map<String, @Nullable Object> line = new LinkedHashMap<>();
@@ -76,7 +77,7 @@ class ItemExport {
         writer.flush();
     }
 
-    void csv(String site, Collection collection, OutputStream out) throws IOException {
+    void csv(SiteKey site, Collection collection, OutputStream out) throws IOException {
         Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
         List<String> header = new ArrayList<>(List.of("id"));
         collection.fields().forEach(field -> header.addAll(columns(field)));

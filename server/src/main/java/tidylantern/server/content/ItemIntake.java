@@ -23,6 +23,8 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
 import tidylantern.server.platform.DiskRoom;
 import tidylantern.server.platform.Settings;
 import tools.jackson.core.type.TypeReference;
@@ -97,7 +99,7 @@ public class ItemIntake {
             boolean partial,
             boolean everything,
             boolean mayRemoveMany,
-            @Nullable Long source,
+            @Nullable SourceId source,
             List<MappedField> fields,
             String by) {}
 
@@ -167,7 +169,7 @@ public class ItemIntake {
      * @throws Stopped if the watch says so
      * @throws tidylantern.server.platform.Refusal with status 507 too, if the disk has no more room than its reserve
      */
-    public IntakeReport take(String site, String collectionKey, Lines lines, Manner manner, Watch watch) {
+    public IntakeReport take(SiteKey site, String collectionKey, Lines lines, Manner manner, Watch watch) {
         contents.collection(site, collectionKey);
         try (InputStream body = lines.open()) {
             return take(site, collectionKey, new JsonLines(body), manner, watch);
@@ -176,7 +178,7 @@ public class ItemIntake {
         }
     }
 
-    private IntakeReport take(String site, String collectionKey, JsonLines lines, Manner manner, Watch watch) {
+    private IntakeReport take(SiteKey site, String collectionKey, JsonLines lines, Manner manner, Watch watch) {
         return writer.change(site, () -> {
             // Whatever became of an item, a line named it.
             try (NamedIds named = new NamedIds(spool)) {
@@ -189,7 +191,7 @@ public class ItemIntake {
 
     /** One intake under way. */
     private final class Run {
-        private final String site;
+        private final SiteKey site;
         private final CollectionKey key;
         private final Manner manner;
         private final Watch watch;
@@ -200,7 +202,7 @@ public class ItemIntake {
         private final IntakeFields fields;
         private long change;
 
-        Run(String site, CollectionKey key, NamedIds named, Manner manner, Watch watch) {
+        Run(SiteKey site, CollectionKey key, NamedIds named, Manner manner, Watch watch) {
             this.site = site;
             this.named = named;
             this.parser = new LineParser(json, named, notes);
@@ -276,7 +278,7 @@ public class ItemIntake {
                     String properties = json.writeValueAsString(said);
                     if (before != null && properties.equals(old)) {
                         notes.isAsItWas();
-                        if (manner.source() != null && !manner.source().equals(before.sourceId())) {
+                        if (manner.source() != null && !manner.source().equals(before.source())) {
                             claimed.add(id);
                         }
                         continue;
@@ -290,7 +292,7 @@ public class ItemIntake {
                             item.address(),
                             change(),
                             OffsetDateTime.now(clock),
-                            manner.source()));
+                            manner.source() == null ? null : manner.source().value()));
                     if (old == null) {
                         arrived.add(id);
                         notes.tell(IntakeReport.What.ADDED, id, title, null);

@@ -6,6 +6,7 @@ import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tidylantern.server.history.History;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.traffic.ReceivedBody;
 
@@ -26,7 +27,7 @@ class ItemPush {
      *     nothing of it is kept then
      */
     IntakeReport push(
-            String site,
+            SiteKey site,
             String collection,
             ReceivedBody body,
             boolean partial,

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.content.OwnPlace;
 import tidylantern.core.index.IndexFields;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /** Places that visitors may name by names of the owner's own. */
@@ -37,13 +38,13 @@ class OwnPlaceController {
             @Nullable Double longitude) {}
 
     @GetMapping
-    List<OwnPlace> all(@PathVariable String site) {
+    List<OwnPlace> all(@PathVariable SiteKey site) {
         return contents.of(site).ownPlaces();
     }
 
     @Operation(summary = "Puts these names of places in place of those that were there; they hold at once.")
     @PutMapping
-    List<OwnPlace> put(@PathVariable String site, @RequestBody List<PlaceGiven> given) {
+    List<OwnPlace> put(@PathVariable SiteKey site, @RequestBody List<PlaceGiven> given) {
         contents.of(site);
         if (given.size() > MOST) {
             throw Refusal.bad("places", "%,d names are too many; %,d are the most.".formatted(given.size(), MOST));

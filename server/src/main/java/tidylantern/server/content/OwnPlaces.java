@@ -8,6 +8,7 @@ import tidylantern.core.content.OwnPlace;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
 import tidylantern.server.history.Told;
+import tidylantern.server.key.SiteKey;
 
 /** Names of places that owners give; they hold at once. */
 @Component
@@ -25,7 +26,7 @@ class OwnPlaces {
     }
 
     /** Puts these in place of those that were there. */
-    void put(String site, List<OwnPlace> places) {
+    void put(SiteKey site, List<OwnPlace> places) {
         writer.change(
                 site,
                 () -> history.change(changes, site, site, () -> {
@@ -37,23 +38,23 @@ class OwnPlaces {
     /** All of a site, by name. */
     private record Named(List<OwnPlace> places) {}
 
-    private final class PlaceChanges extends Changeable<String, Named> {
+    private final class PlaceChanges extends Changeable<SiteKey, Named> {
         PlaceChanges() {
-            super("places", String.class, Named.class);
+            super("places", SiteKey.class, Named.class);
         }
 
         @Override
-        protected Named now(String site, String subject) {
+        protected Named now(SiteKey site, SiteKey subject) {
             return new Named(store.ofSite(site));
         }
 
         @Override
-        protected void putBack(String site, String subject, Named named) {
+        protected void putBack(SiteKey site, SiteKey subject, Named named) {
             put(site, named.places());
         }
 
         @Override
-        protected String told(String site, String subject, @Nullable Named before, @Nullable Named after) {
+        protected String told(SiteKey site, SiteKey subject, @Nullable Named before, @Nullable Named after) {
             return new Told("Names of places")
                     .changed("names", names(before), names(after))
                     .toString();

@@ -15,6 +15,7 @@ import tidylantern.core.content.OwnerMark;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
 import tidylantern.server.history.Told;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.SomeNames;
 
@@ -33,7 +34,7 @@ class OwnerMarks {
         history.learn(changes);
     }
 
-    OwnerMark of(String site, ItemRef item) {
+    OwnerMark of(SiteKey site, ItemRef item) {
         String id = item.id().value();
         return store.marks(site, item.collection().value(), id, id).getOrDefault(id, OwnerMark.NONE);
     }
@@ -44,11 +45,11 @@ class OwnerMarks {
      * @param items of one collection
      * @throws Refusal naming the first item that is not there
      */
-    void change(String site, CollectionKey collection, List<ItemId> items, UnaryOperator<OwnerMark> change) {
+    void change(SiteKey site, CollectionKey collection, List<ItemId> items, UnaryOperator<OwnerMark> change) {
         change(site, new Marked(collection, items), (item, before) -> change.apply(before));
     }
 
-    private void change(String site, Marked marked, BiFunction<ItemId, OwnerMark, OwnerMark> change) {
+    private void change(SiteKey site, Marked marked, BiFunction<ItemId, OwnerMark, OwnerMark> change) {
         writer.change(
                 site,
                 () -> history.change(changes, site, marked, () -> {
@@ -76,20 +77,20 @@ class OwnerMarks {
         }
 
         @Override
-        protected Marks now(String site, Marked marked) {
+        protected Marks now(SiteKey site, Marked marked) {
             Map<String, OwnerMark> marks = new LinkedHashMap<>();
             marked.items().forEach(id -> marks.put(id.value(), of(site, new ItemRef(marked.collection(), id))));
             return new Marks(marks);
         }
 
         @Override
-        protected void putBack(String site, Marked marked, Marks state) {
+        protected void putBack(SiteKey site, Marked marked, Marks state) {
             Map<String, OwnerMark> before = state.marks();
             change(site, marked, (id, mark) -> before.getOrDefault(id.value(), OwnerMark.NONE));
         }
 
         @Override
-        protected String told(String site, Marked marked, @Nullable Marks before, @Nullable Marks after) {
+        protected String told(SiteKey site, Marked marked, @Nullable Marks before, @Nullable Marks after) {
             Map<String, OwnerMark> old = Objects.requireNonNull(before).marks();
             Map<String, OwnerMark> now = Objects.requireNonNull(after).marks();
             List<String> changed = now.keySet().stream()

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.Placement;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /** Which items hold featured tiers by hand. */
@@ -68,7 +69,7 @@ class PlacementController {
 
     @Operation(summary = "All placements given by hand, by tier, place and item.")
     @GetMapping
-    List<PlacementShape> all(@PathVariable String site) {
+    List<PlacementShape> all(@PathVariable SiteKey site) {
         LocalDate today = LocalDate.now(clock.withZone(contents.of(site).zone()));
         return placements.of(site).stream()
                 .map(stored -> {
@@ -84,7 +85,7 @@ class PlacementController {
 
     @Operation(summary = "Places items in a tier, or changes how they are placed in it. It holds at once.")
     @PutMapping
-    List<PlacementShape> put(@PathVariable String site, @RequestBody PlacementGiven given) {
+    List<PlacementShape> put(@PathVariable SiteKey site, @RequestBody PlacementGiven given) {
         placements.put(
                 site,
                 items(given.items()).stream()
@@ -95,7 +96,7 @@ class PlacementController {
 
     @Operation(summary = "Takes items out of a tier.")
     @DeleteMapping
-    List<PlacementShape> remove(@PathVariable String site, @RequestBody PlacementTaken given) {
+    List<PlacementShape> remove(@PathVariable SiteKey site, @RequestBody PlacementTaken given) {
         placements.remove(site, items(given.items()), Objects.requireNonNullElse(given.tier(), ""));
         return all(site);
     }

@@ -11,6 +11,7 @@ import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.Placement;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.SomeNames;
 
@@ -34,7 +35,7 @@ class Placements {
         history.learn(changes);
     }
 
-    List<PlacementStore.StoredPlacement> of(String site) {
+    List<PlacementStore.StoredPlacement> of(SiteKey site) {
         contents.of(site);
         return placements.ofSite(site);
     }
@@ -45,7 +46,7 @@ class Placements {
      * @param given one at least, all in the same tier
      * @throws Refusal naming the first item that is not there
      */
-    void put(String site, List<Placement> given) {
+    void put(SiteKey site, List<Placement> given) {
         mustBeThere(site, given);
         List<ItemRef> placed = given.stream().map(Placement::item).toList();
         change(
@@ -54,7 +55,7 @@ class Placements {
                 () -> given.forEach(placement -> placements.put(site, placement)));
     }
 
-    private void mustBeThere(String site, List<Placement> given) {
+    private void mustBeThere(SiteKey site, List<Placement> given) {
         for (Placement placement : given) {
             ItemRef item = placement.item();
             if (items.item(site, item.collection(), item.id().value()).isEmpty()) {
@@ -63,11 +64,11 @@ class Placements {
         }
     }
 
-    void remove(String site, List<ItemRef> given, String tier) {
+    void remove(SiteKey site, List<ItemRef> given, String tier) {
         change(site, new Placed(tier, given), () -> given.forEach(item -> placements.remove(site, item, tier)));
     }
 
-    private void change(String site, Placed placed, Runnable change) {
+    private void change(SiteKey site, Placed placed, Runnable change) {
         writer.change(site, () -> history.change(changes, site, placed, change));
     }
 
@@ -83,7 +84,7 @@ class Placements {
         }
 
         @Override
-        protected Places now(String site, Placed placed) {
+        protected Places now(SiteKey site, Placed placed) {
             Set<ItemRef> wanted = new HashSet<>(placed.items());
             return new Places(placements.ofSite(site).stream()
                     .map(PlacementStore.StoredPlacement::placement)
@@ -92,7 +93,7 @@ class Placements {
         }
 
         @Override
-        protected void putBack(String site, Placed placed, Places state) {
+        protected void putBack(SiteKey site, Placed placed, Places state) {
             List<Placement> before = state.placements();
             mustBeThere(site, before);
             change(site, placed, () -> {
@@ -102,7 +103,7 @@ class Placements {
         }
 
         @Override
-        protected String told(String site, Placed placed, @Nullable Places before, @Nullable Places after) {
+        protected String told(SiteKey site, Placed placed, @Nullable Places before, @Nullable Places after) {
             List<ItemRef> old = itemsOf(before);
             List<ItemRef> now = itemsOf(after);
             List<ItemRef> come = without(now, old);
@@ -127,7 +128,7 @@ class Placements {
             return left;
         }
 
-        private String titles(String site, List<ItemRef> some) {
+        private String titles(SiteKey site, List<ItemRef> some) {
             return SomeNames.of(
                     some.stream().map(item -> items.titleOf(site, item)).toList());
         }

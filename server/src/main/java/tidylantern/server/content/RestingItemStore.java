@@ -7,6 +7,7 @@ import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.CollectionKey;
+import tidylantern.server.key.SiteKey;
 
 @Component
 class RestingItemStore {
@@ -26,7 +27,7 @@ class RestingItemStore {
     }
 
     /** Lays items to rest as they are now; to be called before they are removed. */
-    void lay(String site, CollectionKey collection, long removal, List<String> ids, OffsetDateTime now) {
+    void lay(SiteKey site, CollectionKey collection, long removal, List<String> ids, OffsetDateTime now) {
         batches.batchUpdate(
                 """
                 MERGE INTO resting_item
@@ -35,7 +36,7 @@ class RestingItemStore {
                 SELECT site_key, collection_key, :removal, item_id, properties, title, address, source_id, :now
                 FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id""",
                 ids.stream()
-                        .map(id -> new MapSqlParameterSource("site", site)
+                        .map(id -> new MapSqlParameterSource("site", site.value())
                                 .addValue("collection", collection.value())
                                 .addValue("removal", removal)
                                 .addValue("id", id)
@@ -46,10 +47,10 @@ class RestingItemStore {
     /** How many items of a removal rest, and how many of them are there again. */
     record Rest(int items, int thereAgain) {}
 
-    Rest of(String site, CollectionKey collection, long removal) {
+    Rest of(SiteKey site, CollectionKey collection, long removal) {
         return jdbc.sql("SELECT COUNT(*) AS items, COUNT(CASE WHEN " + THERE_AGAIN
                         + "THEN 1 END) AS there_again FROM resting_item r WHERE " + OF_A_REMOVAL)
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("removal", removal)
                 .query(Rest.class)
@@ -62,7 +63,7 @@ class RestingItemStore {
      * @param last id of the one before the first; empty to begin
      */
     List<ContentStore.StoredItem> after(
-            String site, CollectionKey collection, long removal, boolean gone, String last, int most) {
+            SiteKey site, CollectionKey collection, long removal, boolean gone, String last, int most) {
         return jdbc.sql("""
                 SELECT r.collection_key, r.item_id, r.properties, r.title, r.address, r.removed_by AS change_number,
                 r.rests_from AS changed, s.source_id
@@ -70,7 +71,7 @@ class RestingItemStore {
                         + (gone ? "NOT " : "") + THERE_AGAIN
                         + "AND r.item_id > :last ORDER BY r.site_key, r.collection_key, r.removed_by, r.item_id "
                         + "LIMIT :most")
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("removal", removal)
                 .param("last", last)
@@ -80,9 +81,9 @@ class RestingItemStore {
     }
 
     /** Has the days of a removal begin again. */
-    void restAnew(String site, CollectionKey collection, long removal, OffsetDateTime now) {
+    void restAnew(SiteKey site, CollectionKey collection, long removal, OffsetDateTime now) {
         jdbc.sql("UPDATE resting_item r SET rests_from = :now WHERE " + OF_A_REMOVAL)
-                .param("site", site)
+                .param("site", site.value())
                 .param("collection", collection.value())
                 .param("removal", removal)
                 .param("now", now)

@@ -13,6 +13,7 @@ import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.SomeNames;
@@ -57,21 +58,21 @@ class RestingItems {
     private record Gone(boolean gone) {}
 
     /** Removes items, which rest from now on; within the transaction of their change. */
-    void remove(String site, Removal removal, List<String> ids) {
+    void remove(SiteKey site, Removal removal, List<String> ids) {
         remove(site, removal, ids, removal.change());
     }
 
-    private void remove(String site, Removal removal, List<String> ids, long change) {
+    private void remove(SiteKey site, Removal removal, List<String> ids, long change) {
         store.lay(site, removal.collection(), removal.change(), ids, OffsetDateTime.now(clock));
         items.remove(site, removal.collection(), ids, change);
     }
 
     /** Tells of a removal once it has all its items, in the same transaction. */
-    void note(String site, Removal removal, String by) {
+    void note(SiteKey site, Removal removal, String by) {
         history.note(changes, site, removal, new Gone(false), new Gone(true), by);
     }
 
-    private void change(String site, Removal removal, boolean removed) {
+    private void change(SiteKey site, Removal removal, boolean removed) {
         writer.change(
                 site,
                 () -> history.change(changes, site, removal, () -> {
@@ -85,7 +86,7 @@ class RestingItems {
                 }));
     }
 
-    private void bringBack(String site, Removal removal, long number) {
+    private void bringBack(SiteKey site, Removal removal, long number) {
         Collection collection = contents.collection(site, removal.collection().value());
         StoredItemReader reader = new StoredItemReader(collection, json);
         OffsetDateTime now = OffsetDateTime.now(clock);
@@ -107,7 +108,7 @@ class RestingItems {
     }
 
     /** @param gone whether those that are gone, or those that are there again */
-    private void eachBatch(String site, Removal removal, boolean gone, Consumer<List<ContentStore.StoredItem>> work) {
+    private void eachBatch(SiteKey site, Removal removal, boolean gone, Consumer<List<ContentStore.StoredItem>> work) {
         String last = "";
         for (List<ContentStore.StoredItem> some = after(site, removal, gone, last);
                 !some.isEmpty();
@@ -117,7 +118,7 @@ class RestingItems {
         }
     }
 
-    private List<ContentStore.StoredItem> after(String site, Removal removal, boolean gone, String last) {
+    private List<ContentStore.StoredItem> after(SiteKey site, Removal removal, boolean gone, String last) {
         return store.after(site, removal.collection(), removal.change(), gone, last, BATCH);
     }
 
@@ -136,18 +137,18 @@ class RestingItems {
         }
 
         @Override
-        protected @Nullable Gone now(String site, Removal removal) {
+        protected @Nullable Gone now(SiteKey site, Removal removal) {
             RestingItemStore.Rest rest = store.of(site, removal.collection(), removal.change());
             return rest.items() == 0 ? null : new Gone(rest.thereAgain() < rest.items());
         }
 
         @Override
-        protected void putBack(String site, Removal removal, Gone state) {
+        protected void putBack(SiteKey site, Removal removal, Gone state) {
             change(site, removal, state.gone());
         }
 
         @Override
-        protected String told(String site, Removal removal, @Nullable Gone before, @Nullable Gone after) {
+        protected String told(SiteKey site, Removal removal, @Nullable Gone before, @Nullable Gone after) {
             boolean gone = Objects.requireNonNull(after).gone();
             String titles = SomeNames.of(
                     store.after(site, removal.collection(), removal.change(), gone, "", SomeNames.NAMED).stream()

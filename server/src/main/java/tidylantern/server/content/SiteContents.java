@@ -25,6 +25,7 @@ import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.ItemId;
 import tidylantern.core.content.ItemRef;
 import tidylantern.core.content.SiteContent;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
@@ -39,10 +40,10 @@ public class SiteContents {
     private final PlacementStore placements;
     private final OwnPlaceStore places;
     private final Sites sites;
-    private final Map<String, SiteContent> known = new ConcurrentHashMap<>();
-    private final Map<String, SiteContent> last = new ConcurrentHashMap<>();
+    private final Map<SiteKey, SiteContent> known = new ConcurrentHashMap<>();
+    private final Map<SiteKey, SiteContent> last = new ConcurrentHashMap<>();
     /** Sites of which {@link #known} holds what was read last, since the database could not be read. */
-    private final Set<String> stale = ConcurrentHashMap.newKeySet();
+    private final Set<SiteKey> stale = ConcurrentHashMap.newKeySet();
 
     SiteContents(ContentStore store, PlacementStore placements, OwnPlaceStore places, Sites sites) {
         this.store = store;
@@ -52,7 +53,7 @@ public class SiteContents {
     }
 
     /** @throws Refusal if there is no such site */
-    public SiteContent of(String site) {
+    public SiteContent of(SiteKey site) {
         // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
         return known.computeIfAbsent(site, key -> {
             sites.get(key);
@@ -61,12 +62,12 @@ public class SiteContents {
     }
 
     /** The same object for as long as it says the same, so that what was compiled for it holds. */
-    private SiteContent kept(String site, SiteContent content) {
+    private SiteContent kept(SiteKey site, SiteContent content) {
         return Objects.requireNonNull(last.compute(site, (key, before) -> content.equals(before) ? before : content));
     }
 
     /** While the database cannot be read, answers go on from what was read of it last. */
-    private SiteContent readOrLast(String site) {
+    private SiteContent readOrLast(SiteKey site) {
         try {
             return kept(site, read(site));
         } catch (DataAccessException | TransactionException unreadable) {
@@ -81,13 +82,13 @@ public class SiteContents {
     }
 
     /** Once the database can be read again: what was taken from memory meanwhile may have changed. */
-    void readAgainIfStale(String site) {
+    void readAgainIfStale(SiteKey site) {
         if (stale.remove(site)) {
             known.remove(site);
         }
     }
 
-    private SiteContent read(String site) {
+    private SiteContent read(SiteKey site) {
         Map<String, List<Field>> fields = store.fields(site);
         return new SiteContent(
                 store.collections(site).stream()
@@ -125,12 +126,12 @@ public class SiteContents {
     }
 
     /** Has the index look again, for what no item tells. */
-    public void countChange(String site) {
+    public void countChange(SiteKey site) {
         store.nextChange(site);
     }
 
     /** Has the index read all items of a collection anew. */
-    public void countAsChanged(String site, CollectionKey collection) {
+    public void countAsChanged(SiteKey site, CollectionKey collection) {
         store.touch(site, collection, store.nextChange(site));
     }
 
@@ -140,7 +141,7 @@ public class SiteContents {
      *
      * @param beforeShown what is to be done with it first
      */
-    void renew(String site, Consumer<SiteContent> beforeShown) {
+    void renew(SiteKey site, Consumer<SiteContent> beforeShown) {
         try {
             beforeShown.accept(kept(site, read(site)));
             // Read once more within the map's own lock, since others forget it too: what they changed meanwhile counts.
@@ -152,12 +153,12 @@ public class SiteContents {
     }
 
     /** What is written next is read from the database; to be called once a change is committed, or was taken back. */
-    void forget(String site) {
+    void forget(SiteKey site) {
         known.remove(site);
     }
 
     /** @throws Refusal if the site has no such collection; it names those there are */
-    public Collection collection(String site, String key) {
+    public Collection collection(SiteKey site, String key) {
         SiteContent content = of(site);
         return content.collections().stream()
                 .filter(c -> c.key().value().equals(key))
@@ -175,7 +176,7 @@ public class SiteContents {
     }
 
     /** Whether there is such an item. */
-    public boolean has(String site, CollectionKey collection, String item) {
+    public boolean has(SiteKey site, CollectionKey collection, String item) {
         return store.said(site, collection, item).isPresent();
     }
 
@@ -185,7 +186,7 @@ public class SiteContents {
      * @param written {@code collection/id}, or the id alone
      * @return null if there is none, or if several collections have one with that id
      */
-    public @Nullable ItemRef item(String site, String written) {
+    public @Nullable ItemRef item(SiteKey site, String written) {
         List<CollectionKey> collections =
                 of(site).collections().stream().map(Collection::key).toList();
         for (CollectionKey collection : collections) {
@@ -202,7 +203,7 @@ public class SiteContents {
         return having.size() == 1 ? new ItemRef(having.getFirst(), new ItemId(written)) : null;
     }
 
-    public Map<String, Integer> counts(String site) {
+    public Map<String, Integer> counts(SiteKey site) {
         return store.counts(site);
     }
 
@@ -212,7 +213,7 @@ public class SiteContents {
      * @return whether the language changed, so that its items have other stems
      */
     @Transactional
-    boolean put(String site, String key, String label, String language) {
+    boolean put(SiteKey site, String key, String label, String language) {
         CollectionKey checked = new CollectionKey(key);
         if (label.isBlank() || label.strip().length() > 80) {
             throw Refusal.bad("label", "Give the collection a label of 1 to 80 characters.");
@@ -245,7 +246,7 @@ public class SiteContents {
     }
 
     /** @throws Refusal if the collection has no such field */
-    Field field(String site, String collection, String key) {
+    Field field(SiteKey site, String collection, String key) {
         Field field = FieldKey.fits(key) ? collection(site, collection).field(new FieldKey(key)) : null;
         if (field == null) {
             throw Refusal.notFound("The collection \"%s\" has no field \"%s\".".formatted(collection, key));

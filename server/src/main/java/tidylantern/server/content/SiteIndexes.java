@@ -46,6 +46,7 @@ import tidylantern.core.query.filter.CategoryCount;
 import tidylantern.core.query.listing.ItemFilter;
 import tidylantern.core.query.listing.ItemListing;
 import tidylantern.core.query.words.VisitorQuery;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.operation.Standby;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.DiskRoom;
@@ -80,14 +81,14 @@ public class SiteIndexes implements SmartLifecycle {
     private final Clock clock;
     private final CompiledSearches compiled;
     private final TaskScheduler scheduler;
-    private final Map<String, SiteIndex> indexes = new ConcurrentHashMap<>();
-    private final Map<String, SearchEngine> engines = new ConcurrentHashMap<>();
-    private final Map<String, ItemListing> listings = new ConcurrentHashMap<>();
-    private final Set<String> warmed = ConcurrentHashMap.newKeySet();
+    private final Map<SiteKey, SiteIndex> indexes = new ConcurrentHashMap<>();
+    private final Map<SiteKey, SearchEngine> engines = new ConcurrentHashMap<>();
+    private final Map<SiteKey, ItemListing> listings = new ConcurrentHashMap<>();
+    private final Set<SiteKey> warmed = ConcurrentHashMap.newKeySet();
     /** Sites that could not be brought up to date when the service started. */
-    private final Set<String> behind = ConcurrentHashMap.newKeySet();
+    private final Set<SiteKey> behind = ConcurrentHashMap.newKeySet();
 
-    private final Map<String, Object> turns = new ConcurrentHashMap<>();
+    private final Map<SiteKey, Object> turns = new ConcurrentHashMap<>();
     private volatile boolean running;
 
     SiteIndexes(
@@ -144,7 +145,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** One site's trouble is its own: the service starts, other sites answer, and this one is tried again and again. */
-    private void begin(String site) {
+    private void begin(SiteKey site) {
         try {
             synchronized (turn(site)) {
                 follow(site);
@@ -168,8 +169,8 @@ public class SiteIndexes implements SmartLifecycle {
     /** Every index is made anew; until that is done, visitors are answered from what it was. */
     @EventListener
     void beginAnew(DatabaseReplaced replaced) {
-        Set<String> here = sites.all().stream().map(Sites.Site::key).collect(Collectors.toSet());
-        for (String site : here) {
+        Set<SiteKey> here = sites.all().stream().map(Sites.Site::key).collect(Collectors.toSet());
+        for (SiteKey site : here) {
             synchronized (turn(site)) {
                 try {
                     of(site).beginAnew();
@@ -179,7 +180,7 @@ public class SiteIndexes implements SmartLifecycle {
                 followOrLater(site);
             }
         }
-        for (String gone : Set.copyOf(indexes.keySet())) {
+        for (SiteKey gone : Set.copyOf(indexes.keySet())) {
             if (!here.contains(gone)) {
                 close(gone);
             }
@@ -190,7 +191,7 @@ public class SiteIndexes implements SmartLifecycle {
     @EventListener
     @Order(Ordered.LOWEST_PRECEDENCE)
     void follow(Rearranged rearranged) {
-        String site = rearranged.site();
+        SiteKey site = rearranged.site();
         if (sites.all().stream().anyMatch(one -> one.key().equals(site))) {
             followOrLater(site);
             return;
@@ -205,7 +206,7 @@ public class SiteIndexes implements SmartLifecycle {
         }
     }
 
-    private void close(String site) {
+    private void close(SiteKey site) {
         SiteIndex index = indexes.remove(site);
         engines.remove(site);
         listings.remove(site);
@@ -225,11 +226,11 @@ public class SiteIndexes implements SmartLifecycle {
      * What a writer of a site's content holds from its first change until the index has followed, so that the numbers
      * of changes are committed in their order.
      */
-    Object turn(String site) {
+    Object turn(SiteKey site) {
         return turns.computeIfAbsent(site, key -> new Object());
     }
 
-    private SiteIndex of(String site) {
+    private SiteIndex of(SiteKey site) {
         return indexes.computeIfAbsent(site, key -> {
             try {
                 return opened(key);
@@ -247,34 +248,34 @@ public class SiteIndexes implements SmartLifecycle {
         });
     }
 
-    private SiteIndex opened(String site) throws IOException {
+    private SiteIndex opened(SiteKey site) throws IOException {
         SiteIndex index = SiteIndex.open(folder(site));
         index.beforeShown(next -> prepare(site, next));
         return index;
     }
 
     /** On the thread of whoever changed something, so that no visitor waits for what a new state needs. */
-    private void prepare(String site, IndexState next) {
+    private void prepare(SiteKey site, IndexState next) {
         prepare(site, () -> inUse(site).forEach(design -> engine(site).prepare(next, compiled.of(site, design))));
     }
 
     /** The same for new content: live searches are compiled for it before anybody asks them. */
-    void prepare(String site, SiteContent next) {
+    void prepare(SiteKey site, SiteContent next) {
         prepare(site, () -> inUse(site).forEach(design -> engine(site).prepare(compiled.of(next, design))));
     }
 
     /** Makes a search ready that is about to be asked for the first time. */
-    public void prepare(String site, SearchDesign design) {
+    public void prepare(SiteKey site, SearchDesign design) {
         prepare(site, () -> engine(site).prepare(compiled.of(site, design)));
     }
 
-    private List<SearchDesign> inUse(String site) {
+    private List<SearchDesign> inUse(SiteKey site) {
         return designs.stream()
                 .flatMap(keeper -> keeper.designsInUse(site).stream())
                 .toList();
     }
 
-    private static void prepare(String site, Runnable preparing) {
+    private static void prepare(SiteKey site, Runnable preparing) {
         try {
             preparing.run();
         } catch (RuntimeException failure) {
@@ -284,37 +285,37 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** Items that no search finds since they could not be laid into the index, and why. */
-    public Map<ItemRef, String> passedOver(String site) {
+    public Map<ItemRef, String> passedOver(SiteKey site) {
         return of(site).passedOver();
     }
 
     /** Lists a site's items as the index has them. */
-    public ItemListing listing(String site) {
+    public ItemListing listing(SiteKey site) {
         return listings.computeIfAbsent(site, key -> new ItemListing(of(key)));
     }
 
     /** Counts the items that a filter lets through by the values of a category field. */
-    public List<CategoryCount> values(String site, FieldKey field, ItemFilter filter) {
+    public List<CategoryCount> values(SiteKey site, FieldKey field, ItemFilter filter) {
         return listing(site).values(field, filter);
     }
 
     /** The fields that visitors of a search could narrow by, in the order of the collections' fields. */
-    public List<NarrowingField> narrowing(String site, SearchDesign design) {
+    public List<NarrowingField> narrowing(SiteKey site, SearchDesign design) {
         SiteContent content = contents.of(site);
         return NarrowingFields.of(of(site), content, design, engine(site).today(content));
     }
 
     /** A search that fits what the site holds. */
-    public SearchProposal proposal(String site, SearchProposal.Wanted wanted, LocalDate today) {
+    public SearchProposal proposal(SiteKey site, SearchProposal.Wanted wanted, LocalDate today) {
         return SearchProposal.of(of(site), contents.of(site), wanted, today);
     }
 
-    public SearchEngine engine(String site) {
+    public SearchEngine engine(SiteKey site) {
         return engines.computeIfAbsent(site, key -> new SearchEngine(of(key), gazetteer, clock));
     }
 
     /** Like {@link #follow}, for changes that are kept already: a failure is logged, and mended a few seconds later. */
-    void followOrLater(String site) {
+    void followOrLater(SiteKey site) {
         try {
             follow(site);
         } catch (RuntimeException failure) {
@@ -328,7 +329,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** A site whose first items came after the start. Nobody waits for this, and nothing but speed depends on it. */
-    private void warmQuietly(String site) {
+    private void warmQuietly(SiteKey site) {
         try {
             warm(site);
         } catch (RuntimeException failure) {
@@ -337,7 +338,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** Reads what changed since the index last looked. The caller has its {@link #turn}. */
-    void follow(String site) {
+    void follow(SiteKey site) {
         SiteIndex index = of(site);
         SiteContent content = contents.of(site);
         Map<CollectionKey, StoredItemReader> readers = new LinkedHashMap<>();
@@ -435,7 +436,7 @@ public class SiteIndexes implements SmartLifecycle {
      * Makes the machine compile what answers need, with words of the site's own, so that the first visitor waits no
      * longer than others.
      */
-    private void warm(String site) {
+    private void warm(SiteKey site) {
         SiteContent content = contents.of(site);
         if (contents.counts(site).isEmpty()) {
             return;
@@ -472,7 +473,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** Brings one index up to date and onto the disk. */
-    private void tend(String site) {
+    private void tend(SiteKey site) {
         try {
             SiteIndex index;
             synchronized (turn(site)) {
@@ -495,7 +496,7 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /** After the disk failed an index: what is on the disk is opened anew, and answers whoever asks from then on. */
-    private void reopen(String site) throws IOException {
+    private void reopen(SiteKey site) throws IOException {
         SiteIndex broken = of(site);
         SiteIndex anew = opened(site);
         indexes.put(site, anew);
@@ -505,8 +506,8 @@ public class SiteIndexes implements SmartLifecycle {
         LOG.warn("The index of {} was opened anew", site);
     }
 
-    private Path folder(String site) {
-        return settings.data().resolve("index").resolve(site);
+    private Path folder(SiteKey site) {
+        return settings.data().resolve("index").resolve(site.value());
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.util.function.Supplier;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Rearranged;
 
@@ -43,17 +44,17 @@ public class SiteWriter {
      * @param work done within a transaction; what it throws takes all of it back
      * @return what the work returned
      */
-    <T> T change(String site, Supplier<T> work) {
+    <T> T change(SiteKey site, Supplier<T> work) {
         return change(site, work, () -> {});
     }
 
     /** Writes content, without anything to return. */
-    void change(String site, Runnable work) {
+    void change(SiteKey site, Runnable work) {
         change(site, work, () -> {});
     }
 
     /** @param whenKept told once it is on the disk itself, while the index has yet to follow */
-    void change(String site, Runnable work, Runnable whenKept) {
+    void change(SiteKey site, Runnable work, Runnable whenKept) {
         change(
                 site,
                 () -> {
@@ -63,7 +64,7 @@ public class SiteWriter {
                 whenKept);
     }
 
-    private <T> T change(String site, Supplier<T> work, Runnable whenKept) {
+    private <T> T change(SiteKey site, Supplier<T> work, Runnable whenKept) {
         synchronized (indexes.turn(site)) {
             T done = null;
             try {
@@ -94,9 +95,9 @@ public class SiteWriter {
     /**
      * Deletes what belongs to a site, or brings it back; all who keep something of it at hand look again.
      *
-     * @param work as in {@link #change(String, Supplier)}; it may delete the site itself
+     * @param work as in {@link #change(SiteKey, Supplier)}; it may delete the site itself
      */
-    public <T> T rearrange(String site, Supplier<T> work) {
+    public <T> T rearrange(SiteKey site, Supplier<T> work) {
         synchronized (indexes.turn(site)) {
             T done = committed(work);
             try {

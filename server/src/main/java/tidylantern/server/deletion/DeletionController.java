@@ -12,6 +12,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
 
 /** Deletes, shows what rests, and brings back. */
 @RestController
@@ -28,7 +31,7 @@ class DeletionController {
                     "Deletes a site with all that belongs to it. The name has to be given, and for 30 days it can be brought back, but for its access keys.")
     @DeleteMapping("/sites/{site}")
     Deletions.Deletion deleteSite(
-            @PathVariable String site, @RequestParam(defaultValue = "") String name, Authentication who) {
+            @PathVariable SiteKey site, @RequestParam(defaultValue = "") String name, Authentication who) {
         return deletions.deleteSite(site, name, who.getName());
     }
 
@@ -37,7 +40,7 @@ class DeletionController {
                     "Deletes a collection with its items, fields and sources. The name (its label) has to be given, and for 30 days it can be brought back.")
     @DeleteMapping("/sites/{site}/collections/{collection}")
     Deletions.Deletion deleteCollection(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @PathVariable String collection,
             @RequestParam(defaultValue = "") String name,
             Authentication who) {
@@ -47,7 +50,7 @@ class DeletionController {
     @Operation(summary = "Deletes a source; the items it brought stay. For 30 days it can be brought back.")
     @DeleteMapping("/sources/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void deleteSource(@PathVariable long id, Authentication who) {
+    void deleteSource(@PathVariable SourceId id, Authentication who) {
         deletions.deleteSource(id, who.getName());
     }
 
@@ -56,20 +59,20 @@ class DeletionController {
                     "Deletes a search with its versions and trials; visitors find it no more. The name has to be given, and for 30 days it can be brought back.")
     @DeleteMapping("/searches/{key}")
     Deletions.Deletion deleteSearch(
-            @PathVariable String key, @RequestParam(defaultValue = "") String name, Authentication who) {
+            @PathVariable SearchKey key, @RequestParam(defaultValue = "") String name, Authentication who) {
         return deletions.deleteSearch(key, name, who.getName());
     }
 
     @Operation(summary = "Collections, sources and searches of a site that were deleted in the last 30 days.")
     @GetMapping("/sites/{site}/deleted")
-    List<Deletions.Deletion> deleted(@PathVariable String site) {
+    List<Deletions.Deletion> deleted(@PathVariable SiteKey site) {
         return deletions.resting(site);
     }
 
     @Operation(summary = "Brings a deleted collection, source or search back.")
     @PostMapping("/sites/{site}/deleted/{id}/bring-back")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void bringBack(@PathVariable String site, @PathVariable long id) {
+    void bringBack(@PathVariable SiteKey site, @PathVariable long id) {
         deletions.bringBack(site, id);
     }
 

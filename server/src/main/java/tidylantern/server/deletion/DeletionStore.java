@@ -30,6 +30,7 @@ import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.PrivateFiles;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -63,7 +64,11 @@ class DeletionStore {
             String ownKey,
             String name,
             OffsetDateTime deleted,
-            String deletedBy) {}
+            String deletedBy) {
+        SiteKey site() {
+            return new SiteKey(siteKey);
+        }
+    }
 
     /** Rows of one table that belong to what is deleted. */
     private record Rows(String table, String where) {}
@@ -112,7 +117,8 @@ class DeletionStore {
     }
 
     /** @return its number */
-    long delete(Deletions.Kind kind, String site, String key, String name, OffsetDateTime now, String by, Path folder) {
+    long delete(
+            Deletions.Kind kind, SiteKey site, String key, String name, OffsetDateTime now, String by, Path folder) {
         Path file = null;
         try {
             file = PrivateFiles.make(folder, "deleted-");
@@ -122,7 +128,7 @@ class DeletionStore {
                 jdbc.sql(
                                 "INSERT INTO deleted (kind, site_key, own_key, name, deleted, deleted_by, kept_rows) VALUES (:kind, :site, :key, :name, :now, :by, :rows)")
                         .param("kind", kind.toString())
-                        .param("site", site)
+                        .param("site", site.value())
                         .param("key", key)
                         .param("name", name)
                         .param("now", now)
@@ -141,11 +147,11 @@ class DeletionStore {
         }
     }
 
-    private static MapSqlParameterSource of(String site, String key) {
-        return new MapSqlParameterSource("site", site).addValue("key", key);
+    private static MapSqlParameterSource of(SiteKey site, String key) {
+        return new MapSqlParameterSource("site", site.value()).addValue("key", key);
     }
 
-    private void write(Deletions.Kind kind, String site, String key, Path file) throws IOException {
+    private void write(Deletions.Kind kind, SiteKey site, String key, Path file) throws IOException {
         try (BufferedWriter out = new BufferedWriter(
                 new OutputStreamWriter(new GZIPOutputStream(Files.newOutputStream(file)), StandardCharsets.UTF_8))) {
             for (Rows rows : rowsOf(kind)) {
@@ -267,7 +273,7 @@ class DeletionStore {
         Rows first = rowsOf(Deletions.Kind.of(deletion.kind())).getFirst();
         Integer there = batches.queryForObject(
                 "SELECT COUNT(*) FROM " + first.table() + " WHERE " + first.where(),
-                of(deletion.siteKey(), deletion.ownKey()),
+                of(deletion.site(), deletion.ownKey()),
                 Integer.class);
         return there != null && there > 0;
     }

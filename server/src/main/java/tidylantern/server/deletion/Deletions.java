@@ -17,6 +17,9 @@ import tidylantern.server.content.SiteWriter;
 import tidylantern.server.design.Searches;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
@@ -84,7 +87,7 @@ class Deletions {
     record Deletion(
             long id,
             Kind kind,
-            String site,
+            SiteKey site,
             String key,
             String name,
             OffsetDateTime deleted,
@@ -92,29 +95,29 @@ class Deletions {
             OffsetDateTime until) {}
 
     /** @param name of the site, to be sure; with any other nothing is deleted */
-    Deletion deleteSite(String site, String name, String by) {
+    Deletion deleteSite(SiteKey site, String name, String by) {
         mustBe(name, sites.get(site).name());
-        return delete(Kind.SITE, site, site, name, by);
+        return delete(Kind.SITE, site, site.value(), name, by);
     }
 
     /** @param label of the collection, to be sure */
-    Deletion deleteCollection(String site, String collection, String label, String by) {
+    Deletion deleteCollection(SiteKey site, String collection, String label, String by) {
         mustBe(label, contents.collection(site, collection).label());
         return delete(Kind.COLLECTION, site, collection, label, by);
     }
 
     /** The items that it brought stay. */
-    Deletion deleteSource(long id, String by) {
+    Deletion deleteSource(SourceId id, String by) {
         Sources.Source source = sources.get(id);
         return delete(
                 Kind.SOURCE, source.site(), String.valueOf(id), source.given().name(), by);
     }
 
     /** @param name of the search, to be sure */
-    Deletion deleteSearch(String search, String name, String by) {
+    Deletion deleteSearch(SearchKey search, String name, String by) {
         Searches.Draft draft = searches.draft(search);
         mustBe(name, draft.design().name());
-        return delete(Kind.SEARCH, draft.site(), search, name, by);
+        return delete(Kind.SEARCH, draft.site(), search.value(), name, by);
     }
 
     private static void mustBe(String given, String name) {
@@ -123,7 +126,7 @@ class Deletions {
         }
     }
 
-    private Deletion delete(Kind kind, String site, String key, String name, String by) {
+    private Deletion delete(Kind kind, SiteKey site, String key, String name, String by) {
         long number = writer.rearrange(site, () -> {
             if (kind == Kind.COLLECTION) {
                 // Counted, so that an index that cannot follow now does so later.
@@ -143,7 +146,7 @@ class Deletions {
         return new Deletion(
                 one.deletedId(),
                 Kind.of(one.kind()),
-                one.siteKey(),
+                one.site(),
                 one.ownKey(),
                 one.name(),
                 one.deleted(),
@@ -152,7 +155,7 @@ class Deletions {
     }
 
     /** @param site null for sites themselves */
-    List<Deletion> resting(@Nullable String site) {
+    List<Deletion> resting(@Nullable SiteKey site) {
         if (site != null) {
             sites.get(site);
         }
@@ -171,7 +174,7 @@ class Deletions {
      * @param site to which it must belong; null for a site itself
      * @throws Refusal if nothing of that number rests, or its key was taken meanwhile
      */
-    void bringBack(@Nullable String site, long id) {
+    void bringBack(@Nullable SiteKey site, long id) {
         Deletion one = resting(site).stream()
                 .filter(resting -> resting.id() == id)
                 .findFirst()
@@ -225,17 +228,17 @@ class Deletions {
         }
 
         @Override
-        protected @Nullable String now(String site, Deleted deleted) {
+        protected @Nullable String now(SiteKey site, Deleted deleted) {
             return store.find(deleted.id()).isPresent() ? null : THERE;
         }
 
         @Override
-        protected void putBack(String site, Deleted deleted, String state) {
+        protected void putBack(SiteKey site, Deleted deleted, String state) {
             bringBack(site, deleted.id());
         }
 
         @Override
-        protected String told(String site, Deleted deleted, @Nullable String before, @Nullable String after) {
+        protected String told(SiteKey site, Deleted deleted, @Nullable String before, @Nullable String after) {
             return "The %s “%s” deleted".formatted(deleted.kind(), deleted.name());
         }
     }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SearchKey;
 
 @Component
 class DraftLinkStore {
@@ -13,28 +14,28 @@ class DraftLinkStore {
         this.jdbc = jdbc;
     }
 
-    void add(String search, String hash, Instant ends) {
+    void add(SearchKey search, String hash, Instant ends) {
         jdbc.sql("INSERT INTO draft_link (token_hash, search_key, ends) VALUES (:hash, :search, :ends)")
                 .param("hash", hash)
-                .param("search", search)
+                .param("search", search.value())
                 .param("ends", ends.atOffset(ZoneOffset.UTC))
                 .update();
     }
 
-    boolean has(String search, String hash, Instant now) {
+    boolean has(SearchKey search, String hash, Instant now) {
         return jdbc.sql(
                                 "SELECT COUNT(*) FROM draft_link WHERE token_hash = :hash AND search_key = :search AND ends > :now")
                         .param("hash", hash)
-                        .param("search", search)
+                        .param("search", search.value())
                         .param("now", now.atOffset(ZoneOffset.UTC))
                         .query(Integer.class)
                         .single()
                 > 0;
     }
 
-    void removeAll(String search) {
+    void removeAll(SearchKey search) {
         jdbc.sql("DELETE FROM draft_link WHERE search_key = :search")
-                .param("search", search)
+                .param("search", search.value())
                 .update();
     }
 

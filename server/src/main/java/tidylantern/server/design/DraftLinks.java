@@ -6,6 +6,7 @@ import java.time.Instant;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tidylantern.server.account.Secrets;
+import tidylantern.server.key.SearchKey;
 
 /**
  * Links that show the draft of a search in place of its live version, on the site's own pages, to whoever has them.
@@ -31,7 +32,7 @@ public class DraftLinks {
     public record DraftLink(String token, Instant ends) {}
 
     @Transactional
-    public DraftLink make(String search) {
+    public DraftLink make(SearchKey search) {
         Instant now = clock.instant();
         store.removeEnded(now);
         DraftLink link = new DraftLink(Secrets.random(BYTES), now.plus(GOOD_FOR));
@@ -41,12 +42,12 @@ public class DraftLinks {
 
     /** Ends all links of a search at once. */
     @Transactional
-    public void endAll(String search) {
+    public void endAll(SearchKey search) {
         store.removeAll(search);
     }
 
     /** Whether a token shows the draft of a search now. */
-    public boolean isGood(String search, String token) {
+    public boolean isGood(SearchKey search, String token) {
         return store.has(search, Secrets.hash(token), clock.instant());
     }
 }

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.key.SearchKey;
 
 /** Shows a draft on test pages, or to a share of visitors. Private links stand with the places of a search. */
 @RestController
@@ -35,31 +36,31 @@ class EarlyLookController {
     record SplitState(EarlyLooks.@Nullable Split split) {}
 
     @GetMapping("/test-pages")
-    TestPages testPages(@PathVariable String key) {
+    TestPages testPages(@PathVariable SearchKey key) {
         return new TestPages(looks.testPages(key));
     }
 
     @Operation(summary = "Names the pages, or whole origins, on which the draft stands in place of the live version.")
     @PutMapping("/test-pages")
-    TestPages putTestPages(@PathVariable String key, @RequestBody TestPages given) {
+    TestPages putTestPages(@PathVariable SearchKey key, @RequestBody TestPages given) {
         return new TestPages(looks.putTestPages(key, given.addresses()));
     }
 
     @Operation(summary = "The share of visitors that meets the draft, or met it last, with what both sides did.")
     @GetMapping("/split")
-    SplitState split(@PathVariable String key) {
+    SplitState split(@PathVariable SearchKey key) {
         return new SplitState(looks.split(key));
     }
 
     @Operation(summary = "Shows the draft as it is now to a share of visitors. One that runs ends, with its counts.")
     @PutMapping("/split")
-    EarlyLooks.Split begin(@PathVariable String key, @RequestBody SplitGiven given, Authentication who) {
+    EarlyLooks.Split begin(@PathVariable SearchKey key, @RequestBody SplitGiven given, Authentication who) {
         return looks.begin(key, given.percent(), given.ends(), who.getName());
     }
 
     @DeleteMapping("/split")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void end(@PathVariable String key) {
+    void end(@PathVariable SearchKey key) {
         looks.end(key);
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SearchKey;
 
 /** Test pages and splits. */
 @Component
@@ -26,9 +27,17 @@ class EarlyLookStore {
             int percent,
             OffsetDateTime begun,
             String begunBy,
-            OffsetDateTime ends) {}
+            OffsetDateTime ends) {
+        SearchKey search() {
+            return new SearchKey(searchKey);
+        }
+    }
 
-    record StoredTestPage(String searchKey, String address) {}
+    record StoredTestPage(String searchKey, String address) {
+        SearchKey search() {
+            return new SearchKey(searchKey);
+        }
+    }
 
     /** Of all searches. */
     List<StoredTestPage> testPages() {
@@ -38,29 +47,29 @@ class EarlyLookStore {
     }
 
     /** By letter. */
-    List<String> testPages(String search) {
+    List<String> testPages(SearchKey search) {
         return jdbc.sql("SELECT address FROM test_page WHERE search_key = :search ORDER BY address")
-                .param("search", search)
+                .param("search", search.value())
                 .query(String.class)
                 .list();
     }
 
-    void putTestPages(String search, List<String> addresses) {
+    void putTestPages(SearchKey search, List<String> addresses) {
         jdbc.sql("DELETE FROM test_page WHERE search_key = :search")
-                .param("search", search)
+                .param("search", search.value())
                 .update();
         for (String address : addresses) {
             jdbc.sql("INSERT INTO test_page (search_key, address) VALUES (:search, :address)")
-                    .param("search", search)
+                    .param("search", search.value())
                     .param("address", address)
                     .update();
         }
     }
 
     /** The one that runs, or the last one. */
-    Optional<StoredSplit> split(String search) {
+    Optional<StoredSplit> split(SearchKey search) {
         return jdbc.sql(SPLIT + "search_key = :search")
-                .param("search", search)
+                .param("search", search.value())
                 .query(StoredSplit.class)
                 .optional();
     }
@@ -75,17 +84,17 @@ class EarlyLookStore {
 
     /** In place of the last one, whose counts go with it. */
     void begin(StoredSplit split) {
-        String search = split.searchKey();
+        SearchKey search = split.search();
         jdbc.sql("DELETE FROM split WHERE search_key = :search")
-                .param("search", search)
+                .param("search", search.value())
                 .update();
         jdbc.sql("DELETE FROM split_count WHERE search_key = :search")
-                .param("search", search)
+                .param("search", search.value())
                 .update();
         jdbc.sql("""
                 INSERT INTO split (search_key, design, percent, begun, begun_by, ends)
                 VALUES (:search, :design, :percent, :begun, :by, :ends)""")
-                .param("search", search)
+                .param("search", search.value())
                 .param("design", split.design())
                 .param("percent", split.percent())
                 .param("begun", split.begun())
@@ -95,9 +104,9 @@ class EarlyLookStore {
     }
 
     /** Where one runs. */
-    void end(String search, OffsetDateTime now) {
+    void end(SearchKey search, OffsetDateTime now) {
         jdbc.sql("UPDATE split SET ends = :now WHERE search_key = :search AND ends > :now")
-                .param("search", search)
+                .param("search", search.value())
                 .param("now", now)
                 .update();
     }

@@ -32,6 +32,8 @@ import tidylantern.server.content.SiteContents;
 import tidylantern.server.insight.SplitCounts;
 import tidylantern.server.insight.SplitCounts.Side;
 import tidylantern.server.insight.SplitCounts.SideCounts;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KnownAsAWhole;
 import tidylantern.server.platform.Rearranged;
@@ -62,7 +64,7 @@ public class EarlyLooks {
     private final TransactionTemplate transaction;
     private final Clock clock;
     /** By search, of those for which anything was decided. */
-    private final KnownAsAWhole<Map<String, Decided>> decided = new KnownAsAWhole<>(this::read);
+    private final KnownAsAWhole<Map<SearchKey, Decided>> decided = new KnownAsAWhole<>(this::read);
 
     EarlyLooks(
             EarlyLookStore store,
@@ -100,8 +102,8 @@ public class EarlyLooks {
      * @param offer what the visitor's elements are told of; null for nothing
      */
     public record Meeting(
-            String site,
-            String search,
+            SiteKey site,
+            SearchKey search,
             SearchDesign design,
             @Nullable Drawn side,
             boolean early,
@@ -115,7 +117,7 @@ public class EarlyLooks {
      * @param origin of the page that asks; null where that is not known
      * @throws Refusal if there is no live search, or a link has ended
      */
-    public Meeting meet(String search, String token, @Nullable String origin) {
+    public Meeting meet(SearchKey search, String token, @Nullable String origin) {
         Decided here = decided.get().getOrDefault(search, Decided.NOTHING);
         List<String> paths = here.testPages().stream()
                 .filter(page -> Addresses.origin(page).equals(origin))
@@ -136,12 +138,12 @@ public class EarlyLooks {
         return draft(search, null);
     }
 
-    private Meeting draft(String search, @Nullable String offer) {
+    private Meeting draft(SearchKey search, @Nullable String offer) {
         Searches.Draft now = searches.draft(search);
         return new Meeting(now.site(), search, now.design(), null, true, offer);
     }
 
-    private Meeting live(String search, String token, List<String> paths, @Nullable Running decided) {
+    private Meeting live(SearchKey search, String token, List<String> paths, @Nullable Running decided) {
         Searches.Live live = searches.live(search);
         Running split = decided != null && decided.ends().isAfter(clock.instant()) ? decided : null;
         Drawn drawn = split == null ? null : drawn(token, split.number());
@@ -172,13 +174,12 @@ public class EarlyLooks {
                 : null;
     }
 
-    private Map<String, Decided> read() {
-        Map<String, List<URI>> testPages = store.testPages().stream()
+    private Map<SearchKey, Decided> read() {
+        Map<SearchKey, List<URI>> testPages = store.testPages().stream()
                 .collect(groupingBy(
-                        EarlyLookStore.StoredTestPage::searchKey,
-                        mapping(page -> URI.create(page.address()), toList())));
-        Map<String, Running> splits = store.running(OffsetDateTime.now(clock)).stream()
-                .collect(toMap(EarlyLookStore.StoredSplit::searchKey, this::running));
+                        EarlyLookStore.StoredTestPage::search, mapping(page -> URI.create(page.address()), toList())));
+        Map<SearchKey, Running> splits = store.running(OffsetDateTime.now(clock)).stream()
+                .collect(toMap(EarlyLookStore.StoredSplit::search, this::running));
         return Stream.concat(testPages.keySet().stream(), splits.keySet().stream())
                 .distinct()
                 .collect(toUnmodifiableMap(
@@ -191,11 +192,11 @@ public class EarlyLooks {
                 split.splitId(),
                 split.percent(),
                 split.ends().toInstant(),
-                json.read(split.design(), searches.contentOf(split.searchKey())));
+                json.read(split.design(), searches.contentOf(split.search())));
     }
 
     /** Where the draft of a search stands in place of its live version, by letter. */
-    public List<String> testPages(String search) {
+    public List<String> testPages(SearchKey search) {
         searches.draft(search);
         return store.testPages(search);
     }
@@ -204,7 +205,7 @@ public class EarlyLooks {
      * @param addresses of pages, or origins alone for all of their pages
      * @throws Refusal if one is no web address, or of an origin that may not ask the search
      */
-    public List<String> putTestPages(String search, List<String> addresses) {
+    public List<String> putTestPages(SearchKey search, List<String> addresses) {
         searches.draft(search);
         if (addresses.size() > MOST_TEST_PAGES) {
             throw Refusal.bad("addresses", "Name at most %d test pages.".formatted(MOST_TEST_PAGES));
@@ -218,7 +219,7 @@ public class EarlyLooks {
         return store.testPages(search);
     }
 
-    private String tidy(String search, String address) {
+    private String tidy(SearchKey search, String address) {
         URI uri = webAddress(address);
         String origin = Addresses.origin(uri);
         if (!sites.originsOfSearch(search).contains(origin)) {
@@ -264,13 +265,13 @@ public class EarlyLooks {
             SideCounts live) {}
 
     /** The one that runs, or the last one; null for none. */
-    public @Nullable Split split(String search) {
+    public @Nullable Split split(SearchKey search) {
         searches.draft(search);
         return store.split(search).map(this::shown).orElse(null);
     }
 
     private Split shown(EarlyLookStore.StoredSplit split) {
-        SplitCounts.BothSides counted = counts.of(split.searchKey(), split.splitId());
+        SplitCounts.BothSides counted = counts.of(split.search(), split.splitId());
         return new Split(
                 split.percent(),
                 split.begun(),
@@ -288,7 +289,7 @@ public class EarlyLooks {
      * @param percent of the visitors, from 1 to 99
      * @throws Refusal if nothing is live beside which it could stand, or a remark stops its publication
      */
-    public Split begin(String search, int percent, OffsetDateTime ends, String by) {
+    public Split begin(SearchKey search, int percent, OffsetDateTime ends, String by) {
         if (percent < 1 || percent > 99) {
             throw Refusal.bad(
                     "percent",
@@ -310,13 +311,13 @@ public class EarlyLooks {
             throw Refusal.conflict("This cannot be shown to visitors: " + stop.text());
         });
         transaction.executeWithoutResult(status -> store.begin(new EarlyLookStore.StoredSplit(
-                0, search, json.write(draft.design()), percent, OffsetDateTime.now(clock), by, ends)));
+                0, search.value(), json.write(draft.design()), percent, OffsetDateTime.now(clock), by, ends)));
         decided.forget();
         return Objects.requireNonNull(split(search));
     }
 
     /** Ends it now; what was counted is kept. */
-    public void end(String search) {
+    public void end(SearchKey search) {
         transaction.executeWithoutResult(status -> store.end(search, OffsetDateTime.now(clock)));
         decided.forget();
     }

@@ -12,6 +12,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import tidylantern.server.key.SearchKey;
 
 /**
  * Leads requests that name a search by a key of before to the search, wherever its key stands in the address: so nobody
@@ -33,8 +34,9 @@ class FormerKeyFilter extends OncePerRequestFilter {
             throws ServletException, IOException {
         Matcher naming = NAMING.matcher(request.getRequestURI());
         if (naming.matches()) {
-            String now = keys.now(naming.group(2));
-            if (!now.equals(naming.group(2))) {
+            SearchKey named = new SearchKey(naming.group(2));
+            SearchKey now = keys.now(named);
+            if (!now.equals(named)) {
                 String rest = naming.group(3) == null ? "" : naming.group(3);
                 chain.doFilter(new AtAnotherPath(request, naming.group(1) + now + rest), response);
                 return;

@@ -7,6 +7,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.DatabaseReplaced;
 import tidylantern.server.platform.KnownAsAWhole;
 import tidylantern.server.platform.Rearranged;
@@ -17,23 +18,23 @@ import tidylantern.server.platform.Refusal;
 class FormerKeys {
     private final FormerKeyStore store;
     /** By former key. */
-    private final KnownAsAWhole<Map<String, String>> known = new KnownAsAWhole<>(this::read);
+    private final KnownAsAWhole<Map<SearchKey, SearchKey>> known = new KnownAsAWhole<>(this::read);
 
     FormerKeys(FormerKeyStore store) {
         this.store = store;
     }
 
     /** The key that a search has now; the given one where that is nobody's former key. */
-    String now(String key) {
+    SearchKey now(SearchKey key) {
         return known.get().getOrDefault(key, key);
     }
 
-    boolean has(String key) {
+    boolean has(SearchKey key) {
         return known.get().containsKey(key);
     }
 
     /** The former keys of a search, by letter. */
-    List<String> of(String search) {
+    List<SearchKey> of(SearchKey search) {
         return known.get().entrySet().stream()
                 .filter(one -> one.getValue().equals(search))
                 .map(Map.Entry::getKey)
@@ -41,15 +42,14 @@ class FormerKeys {
                 .toList();
     }
 
-    private Map<String, String> read() {
+    private Map<SearchKey, SearchKey> read() {
         return store.all().stream()
-                .collect(Collectors.toUnmodifiableMap(
-                        FormerKeyStore.Former::formerKey, FormerKeyStore.Former::searchKey));
+                .collect(Collectors.toUnmodifiableMap(FormerKeyStore.Former::former, FormerKeyStore.Former::search));
     }
 
     /** @throws Refusal if a key still leads to another search than this one */
-    void mayBeTaken(String key, String by) {
-        String holder = now(key);
+    void mayBeTaken(SearchKey key, SearchKey by) {
+        SearchKey holder = now(key);
         if (!holder.equals(key) && !holder.equals(by)) {
             throw Refusal.conflict(
                     "The key \"%s\" still leads to the search \"%s\", which had it before. End it there first."
@@ -58,14 +58,14 @@ class FormerKeys {
     }
 
     /** @param search that had the key before, under the key that it has now; which is a former one no more */
-    void put(String former, String search) {
+    void put(SearchKey former, SearchKey search) {
         store.remove(search);
         store.remove(former);
         store.add(former, search);
     }
 
     /** @throws Refusal if it is no former key of this search */
-    void end(String search, String former) {
+    void end(SearchKey search, SearchKey former) {
         if (!of(search).contains(former)) {
             throw Refusal.notFound("This search never had the key \"%s\".".formatted(former));
         }

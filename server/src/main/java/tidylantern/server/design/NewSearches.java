@@ -15,6 +15,8 @@ import tidylantern.core.proposal.KindOfSite;
 import tidylantern.core.proposal.SearchProposal;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /** How a search begins: as it is proposed from the content, as a copy of another, or with nothing decided. */
@@ -74,7 +76,7 @@ public class NewSearches {
     }
 
     /** What would be proposed. */
-    ProposedSearch look(String site, ProposalChoices wanted) {
+    ProposedSearch look(SiteKey site, ProposalChoices wanted) {
         SearchProposal proposal = propose(site, NOT_NAMED_YET, wanted);
         return new ProposedSearch(
                 proposal.told(),
@@ -87,7 +89,7 @@ public class NewSearches {
     }
 
     /** A search as it is proposed for all that a site has, published at once. */
-    public Searches.Summary publishProposed(String site, String name, String by) {
+    public Searches.Summary publishProposed(SiteKey site, String name, String by) {
         Searches.Summary made = add(site, name, new ProposalChoices(null, null, null), null);
         return searches.publish(made.key(), searches.draft(made.key()).revision(), by, null);
     }
@@ -96,14 +98,14 @@ public class NewSearches {
      * @param proposed null for a search with nothing decided
      * @param copyOf key of another search of the site; null for none
      */
-    Searches.Summary add(String site, String name, @Nullable ProposalChoices proposed, @Nullable String copyOf) {
+    Searches.Summary add(SiteKey site, String name, @Nullable ProposalChoices proposed, @Nullable SearchKey copyOf) {
         SearchDesign design = proposed != null
                 ? propose(site, name, proposed).design()
                 : copyOf != null ? copy(site, copyOf, name) : SearchDesign.firstFor(name, contents.of(site));
         return searches.summary(searches.add(site, name, design).search());
     }
 
-    private SearchDesign copy(String site, String of, String name) {
+    private SearchDesign copy(SiteKey site, SearchKey of, String name) {
         Searches.Draft draft = searches.draft(of);
         if (!draft.site().equals(site)) {
             throw Refusal.notFound("This site has no search \"%s\" to copy.".formatted(of));
@@ -111,7 +113,7 @@ public class NewSearches {
         return draft.design().withName(name);
     }
 
-    private SearchProposal propose(String site, String name, ProposalChoices wanted) {
+    private SearchProposal propose(SiteKey site, String name, ProposalChoices wanted) {
         SiteContent content = contents.of(site);
         Set<CollectionKey> collections = wanted.collections() == null
                 ? null

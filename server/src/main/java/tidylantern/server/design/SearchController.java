@@ -22,6 +22,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /** An owner's searches: drafts under an ETag, so that two people never overwrite one another, and publishing. */
@@ -47,24 +49,24 @@ class SearchController {
     record NewSearch(
             String name,
             NewSearches.@Nullable ProposalChoices proposal,
-            @Nullable String copyOf) {}
+            @Nullable SearchKey copyOf) {}
 
     @GetMapping("/sites/{site}/searches")
-    List<Searches.Summary> ofSite(@PathVariable String site) {
+    List<Searches.Summary> ofSite(@PathVariable SiteKey site) {
         return searches.ofSite(site);
     }
 
     @PostMapping("/sites/{site}/searches")
     @ResponseStatus(HttpStatus.CREATED)
     Searches.Summary add(
-            @PathVariable String site, @org.springframework.web.bind.annotation.RequestBody NewSearch given) {
+            @PathVariable SiteKey site, @org.springframework.web.bind.annotation.RequestBody NewSearch given) {
         return newSearches.add(site, given.name(), given.proposal(), given.copyOf());
     }
 
     @Operation(summary = "A search that fits the site's content, part by part, each with why. Nothing is changed.")
     @GetMapping("/sites/{site}/search-proposal")
     NewSearches.ProposedSearch proposal(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @Nullable @RequestParam(required = false) String kind,
             @Nullable @RequestParam(required = false) List<String> collection,
             @Nullable @RequestParam(required = false) List<String> without) {
@@ -73,7 +75,7 @@ class SearchController {
     }
 
     @GetMapping("/searches/{key}")
-    Searches.Summary summary(@PathVariable String key) {
+    Searches.Summary summary(@PathVariable SearchKey key) {
         return searches.summary(key);
     }
 
@@ -81,19 +83,19 @@ class SearchController {
      * @param key as it stands in tags and addresses
      * @param purpose what the search is for; null or empty for nothing
      */
-    record SearchAbout(String key, @Nullable String purpose) {}
+    record SearchAbout(SearchKey key, @Nullable String purpose) {}
 
     @Operation(
             summary = "Changes the key of a search, and what it is for. Tags that carry a key of before go on working.")
     @PutMapping("/searches/{key}/about")
     Searches.Summary changeAbout(
-            @PathVariable String key, @org.springframework.web.bind.annotation.RequestBody SearchAbout given) {
-        return searches.changeAbout(key, given.key().strip(), given.purpose());
+            @PathVariable SearchKey key, @org.springframework.web.bind.annotation.RequestBody SearchAbout given) {
+        return searches.changeAbout(key, new SearchKey(given.key().value().strip()), given.purpose());
     }
 
     @Operation(summary = "Keys that a search had before, which still lead to it.")
     @GetMapping("/searches/{key}/former-keys")
-    List<String> formerKeys(@PathVariable String key) {
+    List<SearchKey> formerKeys(@PathVariable SearchKey key) {
         searches.summary(key);
         return formerKeys.of(key);
     }
@@ -101,18 +103,18 @@ class SearchController {
     @Operation(summary = "Ends a key of before: tags that carry it find nothing from now on.")
     @DeleteMapping("/searches/{key}/former-keys/{former}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void endFormerKey(@PathVariable String key, @PathVariable String former) {
+    void endFormerKey(@PathVariable SearchKey key, @PathVariable SearchKey former) {
         formerKeys.end(key, former);
     }
 
     @GetMapping("/searches/{key}/draft")
-    ResponseEntity<SearchDesign> draft(@PathVariable String key) {
+    ResponseEntity<SearchDesign> draft(@PathVariable SearchKey key) {
         return tagged(searches.draft(key));
     }
 
     @PutMapping("/searches/{key}/draft")
     ResponseEntity<SearchDesign> changeDraft(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
             @RequestBody(content = @Content(schema = @Schema(implementation = SearchDesign.class)))
                     @org.springframework.web.bind.annotation.RequestBody
@@ -122,7 +124,7 @@ class SearchController {
 
     @PostMapping("/searches/{key}/publish")
     Searches.Summary publish(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
             @Nullable @org.springframework.web.bind.annotation.RequestBody(required = false) PublicationGiven given,
             Authentication who) {
@@ -141,7 +143,7 @@ class SearchController {
     @Operation(summary = "Has the draft, as it is now, published at a time to come. Planned again, the new time holds.")
     @PutMapping("/searches/{key}/planned-publication")
     Searches.Summary plan(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @Nullable @RequestHeader(value = HttpHeaders.IF_MATCH, required = false) String ifMatch,
             @org.springframework.web.bind.annotation.RequestBody PlanGiven given,
             Authentication who) {
@@ -149,25 +151,25 @@ class SearchController {
     }
 
     @DeleteMapping("/searches/{key}/planned-publication")
-    Searches.Summary planNothing(@PathVariable String key) {
+    Searches.Summary planNothing(@PathVariable SearchKey key) {
         return searches.planNothing(key);
     }
 
     @Operation(summary = "Every design that was published, the newest first.")
     @GetMapping("/searches/{key}/versions")
-    List<Searches.Version> versions(@PathVariable String key) {
+    List<Searches.Version> versions(@PathVariable SearchKey key) {
         return searches.versions(key);
     }
 
     @GetMapping("/searches/{key}/versions/{version}")
-    SearchDesign version(@PathVariable String key, @PathVariable int version) {
+    SearchDesign version(@PathVariable SearchKey key, @PathVariable int version) {
         return searches.version(key, version);
     }
 
     @Operation(summary = "Makes a version what visitors see once more, as a version of its own. The draft stays.")
     @PostMapping("/searches/{key}/versions/{version}/publish")
     Searches.Summary publishAgain(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable int version,
             @Nullable @org.springframework.web.bind.annotation.RequestBody(required = false) PublicationGiven given,
             Authentication who) {
@@ -176,7 +178,7 @@ class SearchController {
 
     @Operation(summary = "The draft's synonyms as CSV: an entry a row, = before a group, > before what holds one way.")
     @GetMapping(path = "/searches/{key}/draft/synonyms.csv", produces = "text/csv;charset=UTF-8")
-    ResponseEntity<String> synonyms(@PathVariable String key) {
+    ResponseEntity<String> synonyms(@PathVariable SearchKey key) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + key + ".synonyms.csv\"")
                 .header(HttpHeaders.CACHE_CONTROL, "no-store")

@@ -29,8 +29,10 @@ import tidylantern.core.design.look.WornLook;
 import tidylantern.server.content.DesignsInUse;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
+import tidylantern.server.key.KeyNames;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.DatabaseReplaced;
-import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -51,7 +53,7 @@ public class Searches implements DesignsInUse {
     private final ApplicationEventPublisher events;
     private final SiteIndexes indexes;
     /** Asked with every answer, which so needs no database; a published version never changes. */
-    private final Map<String, Live> live = new ConcurrentHashMap<>();
+    private final Map<SearchKey, Live> live = new ConcurrentHashMap<>();
 
     Searches(
             SearchStore store,
@@ -76,18 +78,18 @@ public class Searches implements DesignsInUse {
 
     /** What visitors see. */
     public record Live(
-            String search,
-            String site,
+            SearchKey search,
+            SiteKey site,
             int version,
             SearchDesign design,
             OffsetDateTime published,
             String publishedBy) {}
 
     /** @param revision raised with every change */
-    public record Draft(String search, String site, long revision, SearchDesign design) {}
+    public record Draft(SearchKey search, SiteKey site, long revision, SearchDesign design) {}
 
     /** Another version of a search is live. */
-    public record Published(String search) {}
+    public record Published(SearchKey search) {}
 
     /** When and by whom the live version was published. */
     public record Publication(int version, OffsetDateTime published, String publishedBy) {}
@@ -102,8 +104,8 @@ public class Searches implements DesignsInUse {
      * @param planned null where none is
      */
     public record Summary(
-            String key,
-            String site,
+            SearchKey key,
+            SiteKey site,
             String name,
             @Nullable String purpose,
             long revision,
@@ -136,48 +138,48 @@ public class Searches implements DesignsInUse {
         live.clear();
     }
 
-    List<Summary> ofSite(String site) {
+    List<Summary> ofSite(SiteKey site) {
         contents.of(site);
         return store.ofSite(site).stream().map(this::summary).toList();
     }
 
     /** @throws Refusal if there is no such search */
-    public Summary summary(String key) {
+    public Summary summary(SearchKey key) {
         return summary(stored(key));
     }
 
     private Summary summary(SearchStore.StoredSearch search) {
-        SearchDesign draft = json.read(search.draft(), contents.of(search.siteKey()));
-        Optional<Live> published = findLive(search.searchKey());
+        SearchDesign draft = json.read(search.draft(), contents.of(search.site()));
+        Optional<Live> published = findLive(search.search());
         return new Summary(
-                search.searchKey(),
-                search.siteKey(),
+                search.search(),
+                search.site(),
                 draft.name(),
                 search.purpose(),
                 search.draftRevision(),
                 published
                         .map(version -> new Publication(version.version(), version.published(), version.publishedBy()))
                         .orElse(null),
-                Stream.of(remarks(search.siteKey(), draft), unreadable(search.siteKey(), draft))
+                Stream.of(remarks(search.site(), draft), unreadable(search.site(), draft))
                         .flatMap(List::stream)
                         .toList(),
                 published
                         .map(version -> DesignChanges.between(version.design(), draft))
                         .orElse(List.of()),
-                store.planned(search.searchKey())
+                store.planned(search.search())
                         .map(planned -> new PlannedPublication(
                                 planned.due(), planned.plannedBy(), planned.reason(), planned.failure()))
                         .orElse(null));
     }
 
     /** What is open in a design beside the content of its site. */
-    public List<DesignChecks.Remark> remarks(String site, SearchDesign design) {
+    public List<DesignChecks.Remark> remarks(SiteKey site, SearchDesign design) {
         return Stream.concat(DesignChecks.of(design, contents.of(site)).stream(), gone(site, design))
                 .toList();
     }
 
     /** What of a design, worn on its site, some visitor cannot read or see. */
-    public List<DesignChecks.Remark> unreadable(String site, SearchDesign design) {
+    public List<DesignChecks.Remark> unreadable(SiteKey site, SearchDesign design) {
         WornLook worn = WornLook.of(design.look(), sites.get(site).look());
         return Stream.concat(
                         DesignChecks.of(worn).stream(),
@@ -186,7 +188,7 @@ public class Searches implements DesignsInUse {
     }
 
     /** Items that a pin names and that are gone. */
-    private Stream<DesignChecks.Remark> gone(String site, SearchDesign draft) {
+    private Stream<DesignChecks.Remark> gone(SiteKey site, SearchDesign draft) {
         return draft.pins().stream().flatMap(pin -> Stream.concat(
                         pin.put().stream().map(Pin.Put::item), pin.takeOut().stream())
                 .filter(item -> !contents.has(site, item.collection(), item.id().value()))
@@ -203,11 +205,15 @@ public class Searches implements DesignsInUse {
      * @param wanted what its key is made of; where that is taken, one like it
      */
     @Transactional
-    public Draft add(String site, String wanted, SearchDesign design) {
+    public Draft add(SiteKey site, String wanted, SearchDesign design) {
         contents.of(site);
-        String key = KeyNames.from(wanted, "search", taken -> store.find(taken).isPresent() || former.has(taken));
+        SearchKey key = new SearchKey(KeyNames.from(wanted, "search", taken -> isTaken(new SearchKey(taken))));
         store.add(key, site, json.write(design));
         return draft(key);
+    }
+
+    private boolean isTaken(SearchKey key) {
+        return store.find(key).isPresent() || former.has(key);
     }
 
     /**
@@ -217,8 +223,8 @@ public class Searches implements DesignsInUse {
      * @param purpose null or blank for nothing
      * @throws Refusal if it is no key, or another search has it or had it; then nothing is changed
      */
-    Summary changeAbout(String key, String another, @Nullable String purpose) {
-        if (!KeyNames.isKey(another)) {
+    Summary changeAbout(SearchKey key, SearchKey another, @Nullable String purpose) {
+        if (!KeyNames.isKey(another.value())) {
             throw Refusal.bad(
                     "key",
                     "A key begins with a letter and has small letters a to z, digits and hyphens, 40 at most."
@@ -233,12 +239,12 @@ public class Searches implements DesignsInUse {
             }
         });
         if (!another.equals(key)) {
-            events.publishEvent(new Rearranged(stored(another).siteKey()));
+            events.publishEvent(new Rearranged(stored(another).site()));
         }
         return summary(another);
     }
 
-    private void changeKey(String key, String another) {
+    private void changeKey(SearchKey key, SearchKey another) {
         if (store.find(another).isPresent()) {
             throw Refusal.conflict("There is a search with the key \"%s\" already.".formatted(another));
         }
@@ -248,32 +254,29 @@ public class Searches implements DesignsInUse {
     }
 
     /** By key. */
-    public List<Draft> drafts(String site) {
+    public List<Draft> drafts(SiteKey site) {
         SiteContent content = contents.of(site);
         return store.ofSite(site).stream()
                 .map(search ->
-                        new Draft(search.searchKey(), site, search.draftRevision(), json.read(search.draft(), content)))
+                        new Draft(search.search(), site, search.draftRevision(), json.read(search.draft(), content)))
                 .toList();
     }
 
     /** What designs for a site are held against. */
-    public SiteContent contentOfSite(String site) {
+    public SiteContent contentOfSite(SiteKey site) {
         return contents.of(site);
     }
 
     /** @throws Refusal if there is no such search */
-    SiteContent contentOf(String key) {
-        return contents.of(stored(key).siteKey());
+    SiteContent contentOf(SearchKey key) {
+        return contents.of(stored(key).site());
     }
 
     /** @throws Refusal if there is no such search */
-    public Draft draft(String key) {
+    public Draft draft(SearchKey key) {
         SearchStore.StoredSearch search = stored(key);
         return new Draft(
-                key,
-                search.siteKey(),
-                search.draftRevision(),
-                json.read(search.draft(), contents.of(search.siteKey())));
+                key, search.site(), search.draftRevision(), json.read(search.draft(), contents.of(search.site())));
     }
 
     /**
@@ -281,7 +284,7 @@ public class Searches implements DesignsInUse {
      * @throws Refusal with status 412 if somebody else changed the draft since
      */
     @Transactional
-    Draft changeDraft(String key, long from, SearchDesign design) {
+    Draft changeDraft(SearchKey key, long from, SearchDesign design) {
         stored(key);
         if (!store.changeDraft(key, from, json.write(design))) {
             throw new Refusal(
@@ -310,7 +313,7 @@ public class Searches implements DesignsInUse {
      *
      * @throws Refusal if there is no such search
      */
-    List<Version> versions(String key) {
+    List<Version> versions(SearchKey key) {
         Integer live = stored(key).liveVersion();
         return store.versions(key).stream()
                 .map(head -> new Version(
@@ -323,11 +326,11 @@ public class Searches implements DesignsInUse {
     }
 
     /** @throws Refusal if there is no such version, or nothing of it can be read any more */
-    public SearchDesign version(String key, int version) {
+    public SearchDesign version(SearchKey key, int version) {
         return json.read(storedVersion(key, version).design(), contentOf(key));
     }
 
-    private SearchStore.StoredVersion storedVersion(String key, int version) {
+    private SearchStore.StoredVersion storedVersion(SearchKey key, int version) {
         stored(key);
         return store.version(key, version)
                 .orElseThrow(() -> Refusal.notFound("This search has no version %d.".formatted(version)));
@@ -340,7 +343,7 @@ public class Searches implements DesignsInUse {
      * @param why in the owner's words; null for nothing
      * @throws Refusal if the draft is another by now, or a remark stops it
      */
-    Summary publish(String key, long revision, String by, @Nullable String why) {
+    Summary publish(SearchKey key, long revision, String by, @Nullable String why) {
         return publish(key, by, why, search -> {
             store.removePlan(key);
             return atRevision(search, revision);
@@ -363,7 +366,7 @@ public class Searches implements DesignsInUse {
      *
      * @throws Refusal if there is no such version, or the site's content is another by now and stops it
      */
-    Summary publishAgain(String key, int version, String by, @Nullable String why) {
+    Summary publishAgain(SearchKey key, int version, String by, @Nullable String why) {
         return publish(key, by, why == null ? "Back to version %d".formatted(version) : why, search -> storedVersion(
                         key, version)
                 .design());
@@ -375,7 +378,7 @@ public class Searches implements DesignsInUse {
      * @param revision of the draft that the owner looked at
      * @throws Refusal if that time is past or more than a year away, the draft is another by now, or a remark stops it
      */
-    Summary plan(String key, long revision, OffsetDateTime due, String by, @Nullable String why) {
+    Summary plan(SearchKey key, long revision, OffsetDateTime due, String by, @Nullable String why) {
         OffsetDateTime now = OffsetDateTime.now(clock);
         if (!due.isAfter(now) || due.isAfter(now.plusYears(1))) {
             throw Refusal.bad("due", "Plan a publication for a time to come, within a year. %s is not.".formatted(due));
@@ -383,15 +386,14 @@ public class Searches implements DesignsInUse {
         String said = said("why", why);
         transaction.executeWithoutResult(status -> {
             SearchStore.StoredSearch search = store.findToChange(key).orElseThrow(() -> noSuchSearch(key));
-            requirePublishable(
-                    json.read(atRevision(search, revision), contents.of(search.siteKey())), search.siteKey());
-            store.plan(key, new SearchStore.StoredPlan(key, search.draft(), due, by, said, null));
+            requirePublishable(json.read(atRevision(search, revision), contents.of(search.site())), search.site());
+            store.plan(key, new SearchStore.StoredPlan(key.value(), search.draft(), due, by, said, null));
         });
         return summary(key);
     }
 
     /** Takes back what was planned, if anything was. */
-    Summary planNothing(String key) {
+    Summary planNothing(SearchKey key) {
         stored(key);
         store.removePlan(key);
         return summary(key);
@@ -404,13 +406,13 @@ public class Searches implements DesignsInUse {
                 publish(plan);
             } catch (RuntimeException failure) {
                 // The others go on, and this one is tried again.
-                LOG.error("The planned publication of {} failed", plan.searchKey(), failure);
+                LOG.error("The planned publication of {} failed", plan.search(), failure);
             }
         }
     }
 
     private void publish(SearchStore.StoredPlan plan) {
-        String key = plan.searchKey();
+        SearchKey key = plan.search();
         try {
             publish(key, plan.plannedBy(), plan.reason(), search -> {
                 // In the same transaction, so that it is published once whatever comes between.
@@ -426,7 +428,7 @@ public class Searches implements DesignsInUse {
     }
 
     private Summary publish(
-            String key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
+            SearchKey key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
         String said = said("why", why);
         transaction.executeWithoutResult(status -> addVersion(key, by, said, design));
         show(key);
@@ -435,7 +437,7 @@ public class Searches implements DesignsInUse {
     }
 
     /** Once it is committed. Visitors have the version before until this one is ready. */
-    private void show(String key) {
+    private void show(SearchKey key) {
         Live published = readLive(key);
         if (published != null) {
             indexes.prepare(published.site(), published.design());
@@ -457,24 +459,24 @@ public class Searches implements DesignsInUse {
     }
 
     private void addVersion(
-            String key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
+            SearchKey key, String by, @Nullable String why, Function<SearchStore.StoredSearch, String> design) {
         SearchStore.StoredSearch search = store.findToChange(key).orElseThrow(() -> noSuchSearch(key));
-        SearchDesign published = json.read(design.apply(search), contents.of(search.siteKey()));
-        requirePublishable(published, search.siteKey());
+        SearchDesign published = json.read(design.apply(search), contents.of(search.site()));
+        requirePublishable(published, search.site());
         int before = search.liveVersion() == null ? 0 : search.liveVersion();
         store.addVersion(
                 key,
                 new SearchStore.StoredVersion(before + 1, json.write(published), OffsetDateTime.now(clock), by, why));
     }
 
-    private void requirePublishable(SearchDesign design, String site) {
+    private void requirePublishable(SearchDesign design, SiteKey site) {
         DesignChecks.firstStop(design, contents.of(site)).ifPresent(stop -> {
             throw Refusal.conflict("This cannot be published: " + stop.text());
         });
     }
 
     /** @throws Refusal if there is no such search, or none of its versions was published */
-    public Live live(String key) {
+    public Live live(SearchKey key) {
         return findLive(key)
                 .orElseThrow(() -> Refusal.notFound(
                         "There is no live search \"%s\". Check the key in the tag, and whether the search was published."
@@ -482,13 +484,13 @@ public class Searches implements DesignsInUse {
     }
 
     /** What visitors see of a search; none where nothing was published. */
-    public Optional<Live> findLive(String key) {
+    public Optional<Live> findLive(SearchKey key) {
         Live known = live.get(key);
         // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
         return Optional.ofNullable(known == null ? live.computeIfAbsent(key, this::readLive) : known);
     }
 
-    private @Nullable Live readLive(String key) {
+    private @Nullable Live readLive(SearchKey key) {
         return store.liveVersion(key)
                 .map(live -> {
                     SearchStore.StoredVersion stored = store.version(key, live.liveVersion())
@@ -496,9 +498,9 @@ public class Searches implements DesignsInUse {
                                     "version %d of %s is gone".formatted(live.liveVersion(), key)));
                     return new Live(
                             key,
-                            live.siteKey(),
+                            live.site(),
                             live.liveVersion(),
-                            json.read(stored.design(), contents.of(live.siteKey())),
+                            json.read(stored.design(), contents.of(live.site())),
                             stored.published(),
                             stored.publishedBy());
                 })
@@ -506,18 +508,18 @@ public class Searches implements DesignsInUse {
     }
 
     @Override
-    public List<SearchDesign> designsInUse(String site) {
+    public List<SearchDesign> designsInUse(SiteKey site) {
         return store.ofSite(site).stream()
-                .flatMap(search -> findLive(search.searchKey()).stream())
+                .flatMap(search -> findLive(search.search()).stream())
                 .map(Live::design)
                 .toList();
     }
 
-    private SearchStore.StoredSearch stored(String key) {
+    private SearchStore.StoredSearch stored(SearchKey key) {
         return store.find(key).orElseThrow(() -> noSuchSearch(key));
     }
 
-    private static Refusal noSuchSearch(String key) {
+    private static Refusal noSuchSearch(SearchKey key) {
         return Refusal.notFound("There is no search \"%s\".".formatted(key));
     }
 }

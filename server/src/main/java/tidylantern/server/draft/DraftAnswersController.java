@@ -28,6 +28,8 @@ import tidylantern.server.answer.SearchAnswers.Results;
 import tidylantern.server.answer.SearchAnswers.SearchFace;
 import tidylantern.server.answer.SearchAnswers.SpokenTexts;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
@@ -52,20 +54,20 @@ class DraftAnswersController {
     }
 
     @GetMapping("/face")
-    ResponseEntity<SearchFace> face(@PathVariable String key, @PathVariable String which) {
+    ResponseEntity<SearchFace> face(@PathVariable SearchKey key, @PathVariable String which) {
         SearchInLanguage asked = asked(key, which, null);
         return now(SearchFace.of(key, asked.design(), sites.get(asked.site()).address()));
     }
 
     @GetMapping(path = "/look.css", produces = LookSheet.TYPE)
-    ResponseEntity<String> look(@PathVariable String key, @PathVariable String which) {
+    ResponseEntity<String> look(@PathVariable SearchKey key, @PathVariable String which) {
         SearchInLanguage asked = asked(key, which, null);
         return now(LookSheet.of(asked.design(), sites.get(asked.site()).look()));
     }
 
     @GetMapping("/texts")
     ResponseEntity<SpokenTexts> texts(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable String which,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         return now(SpokenTexts.of(answering.texts(asked(key, which, language))));
@@ -73,7 +75,7 @@ class DraftAnswersController {
 
     @GetMapping("/results")
     ResponseEntity<Results> results(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable String which,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
@@ -88,7 +90,7 @@ class DraftAnswersController {
                     "Values of one filter with their numbers: those right below a value, 500 a page, or those with some letters in the name, 50 a page. A Link header leads to the next page.")
     @GetMapping("/filters/{filter}/values")
     ResponseEntity<List<FilterAnswer.Offered>> values(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable String which,
             @PathVariable String filter,
             @RequestParam(defaultValue = "") String q,
@@ -108,7 +110,7 @@ class DraftAnswersController {
 
     @GetMapping("/live")
     ResponseEntity<LiveResults> live(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable String which,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
@@ -120,7 +122,7 @@ class DraftAnswersController {
     @Operation(summary = "Where the items of a query are, in its order, as a list that the site draws itself asks for.")
     @GetMapping("/addresses")
     ResponseEntity<ListedAddresses> addresses(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable String which,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all) {
@@ -130,7 +132,7 @@ class DraftAnswersController {
     @Operation(summary = "Why a query finds an item where it does, or why it does not, with what would change that.")
     @GetMapping("/why")
     ResponseEntity<Explanation> why(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable String which,
             @RequestParam(defaultValue = "") String q,
             @RequestParam String collection,
@@ -140,7 +142,7 @@ class DraftAnswersController {
         return now(answering.explain(asked.site(), asked.design(), q, collection, id, all));
     }
 
-    private SearchInLanguage asked(String key, String which, @Nullable String language) {
+    private SearchInLanguage asked(SearchKey key, String which, @Nullable String language) {
         return switch (which) {
             case "draft" -> {
                 Searches.Draft draft = searches.draft(key);
@@ -151,7 +153,7 @@ class DraftAnswersController {
                 yield new SearchInLanguage(live.site(), key, live.design(), language);
             }
             default -> {
-                String site = searches.draft(key).site();
+                SiteKey site = searches.draft(key).site();
                 yield new SearchInLanguage(site, key, searches.version(key, numberOf(which)), language);
             }
         };

@@ -43,6 +43,8 @@ import tidylantern.server.answer.ValueTexts;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.site.Sites;
 
 /** What the cards of a draft are, and what they can be made of. */
@@ -103,7 +105,7 @@ class DraftCardsController {
 
     @Operation(summary = "What the draft's cards are in each place, and what they can be made of.")
     @GetMapping("/api/owner/searches/{key}/draft/cards")
-    CardChoices cards(@PathVariable String key) {
+    CardChoices cards(@PathVariable SearchKey key) {
         Searches.Draft draft = searches.draft(key);
         SiteContent content = contents.of(draft.site());
         SearchDesign design = draft.design();
@@ -144,7 +146,7 @@ class DraftCardsController {
                 .toList();
     }
 
-    private List<ShownField> fields(String site, SiteContent content, Collection collection, ValueTexts values) {
+    private List<ShownField> fields(SiteKey site, SiteContent content, Collection collection, ValueTexts values) {
         String address = sites.get(site).address();
         Map<FieldKey, FieldValue> examples = new LinkedHashMap<>();
         for (Item item : some(site, content, collection)) {
@@ -156,7 +158,7 @@ class DraftCardsController {
                 .toList();
     }
 
-    private List<Item> some(String site, SiteContent content, Collection collection) {
+    private List<Item> some(SiteKey site, SiteContent content, Collection collection) {
         return indexes
                 .listing(site)
                 .page(

@@ -28,6 +28,8 @@ import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.AnswerPool;
 import tidylantern.server.platform.Clients;
 import tidylantern.server.trial.Trials;
@@ -102,7 +104,7 @@ class DraftFeaturedController {
             summary =
                     "How many items hold each tier of the draft today, what can be said of the tiers' looks, and what pins name.")
     @GetMapping("/featured")
-    Featured featured(@PathVariable String key) {
+    Featured featured(@PathVariable SearchKey key) {
         Searches.Draft draft = searches.draft(key);
         SearchDesign design = draft.design();
         Map<String, Integer> holders = facts.holders(draft);
@@ -134,7 +136,7 @@ class DraftFeaturedController {
             summary =
                     "How much of the first page is featured: in the starting list, for the queries of the trials, and for those that visitors ask most often.")
     @GetMapping("/featured-share")
-    List<FeaturedShare> share(@PathVariable String key) {
+    List<FeaturedShare> share(@PathVariable SearchKey key) {
         Searches.Draft draft = searches.draft(key);
         SiteContent content = contents.of(draft.site());
         Set<String> ofTrials = new LinkedHashSet<>();
@@ -153,7 +155,7 @@ class DraftFeaturedController {
                 .toList();
     }
 
-    private FeaturedShare share(String site, SiteContent content, SearchDesign design, String query, boolean trial) {
+    private FeaturedShare share(SiteKey site, SiteContent content, SearchDesign design, String query, boolean trial) {
         Answer answer = indexes.engine(site)
                 .answer(
                         compiled.of(site, design),

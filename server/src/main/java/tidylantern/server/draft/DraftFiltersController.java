@@ -25,6 +25,7 @@ import tidylantern.core.query.listing.ItemFilter;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.Refusal;
 
 /** What the filters of a draft can be made of, and what they come to beside the items of its site. */
@@ -45,7 +46,7 @@ class DraftFiltersController {
 
     @Operation(summary = "What each of the draft's filters does today: values on offer, items, and what is left out.")
     @GetMapping("/searches/{key}/draft/filter-figures")
-    List<DraftFacts.FilterToday> figures(@PathVariable String key) {
+    List<DraftFacts.FilterToday> figures(@PathVariable SearchKey key) {
         return facts.filtersToday(searches.draft(key));
     }
 
@@ -83,7 +84,7 @@ class DraftFiltersController {
             summary =
                     "Fields of the draft's collections that visitors could narrow by, those that most items have first.")
     @GetMapping("/searches/{key}/draft/filter-proposals")
-    List<FilterProposal> proposals(@PathVariable String key) {
+    List<FilterProposal> proposals(@PathVariable SearchKey key) {
         Searches.Draft draft = searches.draft(key);
         // Boxes for words last: they take typing, and few sites need one.
         return indexes.narrowing(draft.site(), draft.design()).stream()
@@ -125,7 +126,7 @@ class DraftFiltersController {
 
     @Operation(summary = "The joint filter of two of a draft's, as it would be; the draft stays as it is.")
     @PostMapping("/searches/{key}/draft/joined-filter")
-    Filter joined(@PathVariable String key, @RequestBody Joining joining) {
+    Filter joined(@PathVariable SearchKey key, @RequestBody Joining joining) {
         searches.draft(key);
         Filter filter = joining.filter();
         return new Filter(
@@ -137,7 +138,7 @@ class DraftFiltersController {
     @Operation(
             summary = "The values of a category field among the items that the draft reaches, with those above them.")
     @GetMapping("/searches/{key}/draft/filter-values")
-    List<CategoryCount> values(@PathVariable String key, @RequestParam String field) {
+    List<CategoryCount> values(@PathVariable SearchKey key, @RequestParam String field) {
         Searches.Draft draft = searches.draft(key);
         if (!FieldKey.fits(field) || contents.of(draft.site()).kind(new FieldKey(field)) != FieldKind.CATEGORY) {
             throw Refusal.notFound("No collection has a field \"%s\" of kind category.".formatted(field));

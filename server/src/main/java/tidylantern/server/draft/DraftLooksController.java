@@ -27,6 +27,8 @@ import tidylantern.core.design.look.Shade;
 import tidylantern.core.design.look.Shadow;
 import tidylantern.core.design.look.WornLook;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.site.Sites;
 import tidylantern.server.source.PageStyles;
 
@@ -95,20 +97,20 @@ class DraftLooksController {
 
     @Operation(summary = "What the draft wears, whether it can be read, and looks to begin from.")
     @GetMapping("/api/owner/searches/{key}/draft/look")
-    LookChoices ofDraft(@PathVariable String key) {
+    LookChoices ofDraft(@PathVariable SearchKey key) {
         Searches.Draft draft = searches.draft(key);
         return choices(draft.design().look(), sites.get(draft.site()).look());
     }
 
     @Operation(summary = "What the elements of the site's searches wear, whether it can be read, and ready looks.")
     @GetMapping("/api/owner/sites/{site}/look")
-    LookChoices ofSite(@PathVariable String site) {
+    LookChoices ofSite(@PathVariable SiteKey site) {
         return choices(sites.get(site).look(), null);
     }
 
     @Operation(summary = "What a look of the site would come to; nothing is kept.")
     @PostMapping("/api/owner/sites/{site}/look/tried")
-    LookChoices tried(@PathVariable String site, @RequestBody Look look) {
+    LookChoices tried(@PathVariable SiteKey site, @RequestBody Look look) {
         sites.get(site);
         return choices(look, null);
     }
@@ -120,7 +122,7 @@ class DraftLooksController {
             summary = "A look that goes with one of the site's pages: its colours, where they can be read, type and"
                     + " corners. Nothing is kept.")
     @PostMapping("/api/owner/sites/{site}/look/like")
-    Look like(@PathVariable String site, @RequestBody PageGiven given) {
+    Look like(@PathVariable SiteKey site, @RequestBody PageGiven given) {
         return styles.of(sites.get(site).address(), given.address()).look(Look.USUAL);
     }
 
@@ -128,7 +130,7 @@ class DraftLooksController {
             summary = "Has all searches of the site wear a look, but for what they have of their own; visitors see it"
                     + " at once.")
     @PutMapping("/api/owner/sites/{site}/look")
-    LookChoices change(@PathVariable String site, @RequestBody Look look) {
+    LookChoices change(@PathVariable SiteKey site, @RequestBody Look look) {
         return choices(sites.changeLook(site, look).look(), null);
     }
 

@@ -38,6 +38,7 @@ import tidylantern.server.design.DraftLinks;
 import tidylantern.server.design.Searches;
 import tidylantern.server.draft.DraftCardsController.DrawnSign;
 import tidylantern.server.insight.SearchPages;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.site.Sites;
 import tidylantern.server.source.OwnPages;
 
@@ -98,14 +99,14 @@ class DraftPlacesController {
     @Operation(summary = "Makes a link that shows the draft on the site's own pages to whoever has it, for a week.")
     @PostMapping("/api/owner/searches/{key}/draft/links")
     @ResponseStatus(HttpStatus.CREATED)
-    DraftLinks.DraftLink makeLink(@PathVariable String key) {
+    DraftLinks.DraftLink makeLink(@PathVariable SearchKey key) {
         searches.draft(key);
         return draftLinks.make(key);
     }
 
     @Operation(summary = "The pages of the site on which elements of the search were met, the one met last first.")
     @GetMapping("/api/owner/searches/{key}/pages")
-    List<SearchPages.SeenPage> pages(@PathVariable String key) {
+    List<SearchPages.SeenPage> pages(@PathVariable SearchKey key) {
         searches.draft(key);
         return pages.of(key);
     }
@@ -115,7 +116,7 @@ class DraftPlacesController {
 
     @Operation(summary = "Looks at a page of the site on which the draft is to be seen.")
     @PostMapping("/api/owner/searches/{key}/draft/own-page")
-    OwnPages.OwnPage ownPage(@PathVariable String key, @RequestBody PageAddress given) {
+    OwnPages.OwnPage ownPage(@PathVariable SearchKey key, @RequestBody PageAddress given) {
         return ownPages.of(sites.get(searches.draft(key).site()).address(), given.address());
     }
 
@@ -130,20 +131,20 @@ class DraftPlacesController {
 
     @Operation(summary = "Looks at a page as it comes, and tells what keeps the search from working there.")
     @PostMapping("/api/owner/searches/{key}/page-check")
-    PageCheck pageCheck(@PathVariable String key, @RequestBody PageAddress given) {
+    PageCheck pageCheck(@PathVariable SearchKey key, @RequestBody PageAddress given) {
         Searches.Draft draft = searches.draft(key);
         Sites.Site site = sites.get(draft.site());
         PageSeen page = ownPages.seen(given.address());
         Set<String> ofSite = searches.drafts(draft.site()).stream()
-                .map(Searches.Draft::search)
+                .map(other -> other.search().value())
                 .collect(Collectors.toSet());
         Set<String> elsewhere = page.tags().stream()
                 .map(PageSeen.Tag::search)
-                .filter(other -> !ofSite.contains(other) && sites.ofSearch(other) != null)
+                .filter(other -> !ofSite.contains(other) && sites.ofSearch(new SearchKey(other)) != null)
                 .collect(Collectors.toSet());
         EmbeddingCheck.Wanted wanted = new EmbeddingCheck.Wanted(
                 ServletUriComponentsBuilder.fromCurrentContextPath().build().toUriString(),
-                key,
+                key.value(),
                 ofSite,
                 elsewhere,
                 Set.copyOf(site.origins()),
@@ -152,29 +153,29 @@ class DraftPlacesController {
         return new PageCheck(
                 page.address().toString(),
                 page.tags().stream()
-                        .filter(tag -> tag.search().equals(key) && !tag.inert())
+                        .filter(tag -> tag.search().equals(key.value()) && !tag.inert())
                         .map(PageSeen.Tag::element)
                         .distinct()
                         .toList(),
                 EmbeddingCheck.of(page, wanted));
     }
 
-    private static boolean isResultsPage(URI page, String site, @Nullable String address) {
+    private static boolean isResultsPage(URI page, String siteAddress, @Nullable String address) {
         return address != null
-                && URI.create(site + "/").resolve(address).getPath().equals(page.getPath());
+                && URI.create(siteAddress + "/").resolve(address).getPath().equals(page.getPath());
     }
 
     @Operation(summary = "Ends all links to the draft.")
     @DeleteMapping("/api/owner/searches/{key}/draft/links")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void endLinks(@PathVariable String key) {
+    void endLinks(@PathVariable SearchKey key) {
         searches.draft(key);
         draftLinks.endAll(key);
     }
 
     @Operation(summary = "What the draft's box, live results and results page can be made of.")
     @GetMapping("/api/owner/searches/{key}/draft/places")
-    PlaceChoices places(@PathVariable String key) {
+    PlaceChoices places(@PathVariable SearchKey key) {
         Searches.Draft draft = searches.draft(key);
         SearchBox box = draft.design().box();
         return new PlaceChoices(

@@ -26,6 +26,8 @@ import tidylantern.core.query.listing.ReachCounts;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /** What the reach of a search comes to: counts of its rules, the items they take, and which searches find an item. */
@@ -57,7 +59,7 @@ class DraftReachController {
      * @param why what keeps it from the draft; null where nothing does
      */
     record FoundBy(
-            String key,
+            SearchKey key,
             String name,
             boolean draft,
             @Nullable Boolean live,
@@ -65,7 +67,7 @@ class DraftReachController {
 
     @Operation(summary = "How many items the draft's reach comes to, and each of its rules.")
     @GetMapping("/searches/{key}/draft/reach")
-    ReachCounts counts(@PathVariable String key) {
+    ReachCounts counts(@PathVariable SearchKey key) {
         Searches.Draft draft = searches.draft(key);
         return indexes.listing(draft.site()).counts(draft.design().reach());
     }
@@ -80,8 +82,8 @@ class DraftReachController {
 
     @Operation(summary = "Items of any collection with these words in title or id, to choose one from.")
     @GetMapping("/searches/{key}/draft/items")
-    List<NamedItem> anyItems(@PathVariable String key, @RequestParam String q) {
-        String site = searches.draft(key).site();
+    List<NamedItem> anyItems(@PathVariable SearchKey key, @RequestParam String q) {
+        SiteKey site = searches.draft(key).site();
         return indexes
                 .listing(site)
                 .page(
@@ -106,7 +108,7 @@ class DraftReachController {
 
     @Operation(summary = "In how many items that the draft reaches each field says anything.")
     @GetMapping("/searches/{key}/draft/fields")
-    List<FieldCount> fields(@PathVariable String key) {
+    List<FieldCount> fields(@PathVariable SearchKey key) {
         Searches.Draft draft = searches.draft(key);
         Reach reach = draft.design().reach();
         ItemListing listing = indexes.listing(draft.site());
@@ -129,7 +131,7 @@ class DraftReachController {
                     "The items of a collection that the draft reaches, does not reach, or that one of its rules hits.")
     @GetMapping("/searches/{key}/draft/reach/{collection}/items")
     ReachedPage items(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable String collection,
             @RequestParam String which,
             @RequestParam(defaultValue = "0") int rule,
@@ -190,7 +192,7 @@ class DraftReachController {
 
     @Operation(summary = "Which searches of the site can find an item, and what keeps it from the others.")
     @GetMapping("/sites/{site}/collections/{collection}/item/searches")
-    List<FoundBy> foundBy(@PathVariable String site, @PathVariable String collection, @RequestParam String id) {
+    List<FoundBy> foundBy(@PathVariable SiteKey site, @PathVariable String collection, @RequestParam String id) {
         CollectionKey known = contents.collection(site, collection).key();
         ItemRef item = new ItemRef(known, new ItemId(id));
         List<FoundBy> found = new ArrayList<>();
@@ -208,18 +210,18 @@ class DraftReachController {
         return found;
     }
 
-    private boolean reaches(String site, Reach reach, ItemRef item) {
+    private boolean reaches(SiteKey site, Reach reach, ItemRef item) {
         return holds(site, item, new ItemFilter.InReach(reach, true));
     }
 
-    private boolean holds(String site, ItemRef item, ItemFilter.Condition condition) {
+    private boolean holds(SiteKey site, ItemRef item, ItemFilter.Condition condition) {
         return indexes.listing(site)
                         .count(new ItemFilter(
                                 item.collection(), "", List.of(new ItemFilter.OneOf(Set.of(item)), condition)))
                 > 0;
     }
 
-    private String why(String site, Reach reach, ItemRef item) {
+    private String why(SiteKey site, Reach reach, ItemRef item) {
         if (holds(site, item, new ItemFilter.KeptOut(true))) {
             return "You keep it out of search.";
         }

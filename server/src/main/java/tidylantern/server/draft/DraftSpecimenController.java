@@ -25,6 +25,8 @@ import tidylantern.server.answer.SearchAnswers.HitShape;
 import tidylantern.server.answer.SearchAnswers.Results;
 import tidylantern.server.answer.SearchAnswers.TierFace;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.PageNumber;
 
 /** One item as the cards of a draft show it, in every place: what owners look at while they compose a card. */
@@ -53,7 +55,7 @@ class DraftSpecimenController {
     @Operation(summary = "One item as the draft's cards show it, in every place.")
     @GetMapping("/api/owner/searches/{key}/draft/specimen")
     Specimen specimen(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String collection,
             @RequestParam(defaultValue = "1") String at) {
         Searches.Draft draft = searches.draft(key);
@@ -98,7 +100,7 @@ class DraftSpecimenController {
     }
 
     /** A list with the card of any place in it, since an answer reads just the fields that its own cards show. */
-    private Results answer(String site, String search, SearchDesign alone, Card card, int at) {
+    private Results answer(SiteKey site, SearchKey search, SearchDesign alone, Card card, int at) {
         Card asList = new Card(Place.LIST, null, card.body());
         return answering.results(
                 new SearchInLanguage(site, search, alone.withCards(List.of(asList)), null),

@@ -15,6 +15,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.text.DesignLabels;
 import tidylantern.core.design.text.Language;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.text.Texts;
 
@@ -43,7 +44,7 @@ class DraftTextsController {
 
     @Operation(summary = "What visitors read in a language as it comes, and the labels that can be worded in it.")
     @GetMapping("/api/owner/searches/{key}/draft/standard-texts")
-    TextChoices standard(@PathVariable String key, @RequestParam(name = "language") String code) {
+    TextChoices standard(@PathVariable SearchKey key, @RequestParam(name = "language") String code) {
         Language language = Language.of(Locale.forLanguageTag(code))
                 .orElseThrow(() -> Refusal.bad("language", "There are no texts in \"%s\" yet.".formatted(code)));
         SearchDesign design = searches.draft(key).design();

@@ -1,6 +1,7 @@
 package tidylantern.server.history;
 
 import org.jspecify.annotations.Nullable;
+import tidylantern.server.key.SiteKey;
 
 /**
  * A kind of thing that owners change by hand, such as a site's look. Whoever keeps such things has {@link History} know
@@ -39,7 +40,7 @@ public abstract class Changeable<W, S> {
     }
 
     /** As it is now; null where there is no such thing. Read within the transaction of a change. */
-    protected abstract @Nullable S now(String site, W subject);
+    protected abstract @Nullable S now(SiteKey site, W subject);
 
     /**
      * Has it be so again, as if an owner asked for it: with the same checks, and noted as a change of its own.
@@ -47,8 +48,8 @@ public abstract class Changeable<W, S> {
      * @param state never that there is no such thing: what was added is deleted in its own place
      * @throws RuntimeException a refusal that says why it cannot be so again
      */
-    protected abstract void putBack(String site, W subject, S state);
+    protected abstract void putBack(SiteKey site, W subject, S state);
 
     /** What became of it, in a sentence without a full stop; {@link Told} puts one together. */
-    protected abstract String told(String site, W subject, @Nullable S before, @Nullable S after);
+    protected abstract String told(SiteKey site, W subject, @Nullable S before, @Nullable S after);
 }

@@ -17,6 +17,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.databind.json.JsonMapper;
@@ -91,7 +92,7 @@ public class History {
     }
 
     /** Makes a change and notes it; to be called within its transaction. */
-    public <W, S> void change(Changeable<W, S> of, String site, W subject, Runnable change) {
+    public <W, S> void change(Changeable<W, S> of, SiteKey site, W subject, Runnable change) {
         S before = of.now(site, subject);
         change.run();
         note(of, site, subject, before, of.now(site, subject), actor());
@@ -99,7 +100,7 @@ public class History {
 
     /** Notes a change, within its transaction; nothing where both states are one. */
     public <W, S> void note(
-            Changeable<W, S> of, String site, W subject, @Nullable S before, @Nullable S after, String by) {
+            Changeable<W, S> of, SiteKey site, W subject, @Nullable S before, @Nullable S after, String by) {
         if (Objects.equals(before, after)) {
             return;
         }
@@ -129,7 +130,7 @@ public class History {
      *
      * @throws Refusal if there is no such site
      */
-    List<Long> numbers(String site) {
+    List<Long> numbers(SiteKey site) {
         if (!store.hasSite(site)) {
             throw Refusal.notFound("There is no site \"%s\".".formatted(site));
         }
@@ -138,7 +139,7 @@ public class History {
     }
 
     /** @throws Refusal if the site has no such change any more */
-    OwnerChange get(String site, long number) {
+    OwnerChange get(SiteKey site, long number) {
         HistoryStore.StoredChange stored = stored(site, number);
         return new OwnerChange(
                 stored.changeId(),
@@ -150,7 +151,7 @@ public class History {
                 stored.changed().plus(REST));
     }
 
-    private HistoryStore.StoredChange stored(String site, long number) {
+    private HistoryStore.StoredChange stored(SiteKey site, long number) {
         return store.find(site, number)
                 .orElseThrow(() -> Refusal.notFound(
                         "No change of the number %d was made here in the last 30 days.".formatted(number)));
@@ -169,7 +170,7 @@ public class History {
      *
      * @throws Refusal if it was changed again since, cannot be so any more, or is not theirs who ask
      */
-    void takeBack(String site, long number) {
+    void takeBack(SiteKey site, long number) {
         forgetOld();
         HistoryStore.StoredChange stored = stored(site, number);
         Changeable<?, ?> kind = kind(stored);
@@ -193,7 +194,7 @@ public class History {
         LOG.info("The change {} of {} was taken back by {}: {}", number, site, actor(), stored.told());
     }
 
-    private <W, S> ChangeStanding standing(Changeable<W, S> of, String site, HistoryStore.StoredChange stored) {
+    private <W, S> ChangeStanding standing(Changeable<W, S> of, SiteKey site, HistoryStore.StoredChange stored) {
         S before = read(of, stored.stateBefore());
         S after = read(of, stored.stateAfter());
         S now = of.now(site, json.readValue(stored.subject(), of.subject()));
@@ -207,7 +208,7 @@ public class History {
         return state == null ? null : json.readValue(state, of.state());
     }
 
-    private <W, S> void putBack(Changeable<W, S> of, String site, HistoryStore.StoredChange stored) {
+    private <W, S> void putBack(Changeable<W, S> of, SiteKey site, HistoryStore.StoredChange stored) {
         of.putBack(
                 site,
                 json.readValue(stored.subject(), of.subject()),

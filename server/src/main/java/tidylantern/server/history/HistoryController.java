@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.ListPages;
 
 /** One list of what owners changed in a site, and taking it back. */
@@ -32,7 +33,7 @@ class HistoryController {
                     "What owners changed by hand in the last 30 days, the newest first; 50 a page, and a Link header leads to the next.")
     @GetMapping
     ResponseEntity<List<History.OwnerChange>> all(
-            @PathVariable String site, @RequestParam(defaultValue = "1") String page) {
+            @PathVariable SiteKey site, @RequestParam(defaultValue = "1") String page) {
         ResponseEntity<List<Long>> numbers = ListPages.answer(
                 ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store"),
                 history.numbers(site),
@@ -50,7 +51,7 @@ class HistoryController {
                     "Takes a change back, which is a change too. Refused with 409 where it was changed again since. What takes longer than two seconds goes on as the collection's correction.")
     @PostMapping("/{id}/take-back")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void takeBack(@PathVariable String site, @PathVariable long id) {
+    void takeBack(@PathVariable SiteKey site, @PathVariable long id) {
         history.takeBack(site, id);
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 
 @Component
 class HistoryStore {
@@ -30,11 +31,11 @@ class HistoryStore {
             String changedBy) {}
 
     /** @param change its number is given here */
-    void add(String site, StoredChange change) {
+    void add(SiteKey site, StoredChange change) {
         jdbc.sql("""
                 INSERT INTO owner_change (site_key, kind, subject, state_before, state_after, told, changed, changed_by)
                 VALUES (:site, :kind, :subject, :before, :after, :told, :changed, :by)""")
-                .param("site", site)
+                .param("site", site.value())
                 .param("kind", change.kind())
                 .param("subject", change.subject())
                 .param("before", change.stateBefore())
@@ -45,25 +46,25 @@ class HistoryStore {
                 .update();
     }
 
-    boolean hasSite(String site) {
+    boolean hasSite(SiteKey site) {
         return jdbc.sql("SELECT COUNT(*) FROM site WHERE site_key = :site")
-                        .param("site", site)
+                        .param("site", site.value())
                         .query(Integer.class)
                         .single()
                 > 0;
     }
 
     /** The numbers of all changes of a site, the newest first. */
-    List<Long> numbers(String site) {
+    List<Long> numbers(SiteKey site) {
         return jdbc.sql("SELECT change_id FROM owner_change WHERE site_key = :site ORDER BY change_id DESC")
-                .param("site", site)
+                .param("site", site.value())
                 .query(Long.class)
                 .list();
     }
 
-    Optional<StoredChange> find(String site, long id) {
+    Optional<StoredChange> find(SiteKey site, long id) {
         return jdbc.sql(CHANGE + "WHERE site_key = :site AND change_id = :id")
-                .param("site", site)
+                .param("site", site.value())
                 .param("id", id)
                 .query(StoredChange.class)
                 .optional();

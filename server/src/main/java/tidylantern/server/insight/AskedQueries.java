@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.operation.ChangeGate;
 
 /** How often visitors ask each query of a search. */
@@ -16,7 +17,7 @@ public class AskedQueries extends VisitorCounts {
     }
 
     /** @param query as it was read; nothing is counted for an empty one */
-    public void count(String search, String query) {
+    public void count(SearchKey search, String query) {
         String tidy = query.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
         if (!tidy.isEmpty() && tidy.length() <= LONGEST) {
             add(search, tidy);
@@ -24,7 +25,7 @@ public class AskedQueries extends VisitorCounts {
     }
 
     /** The queries that visitors ask most often, the most frequent first. */
-    public List<String> frequent(String search, int most) {
+    public List<String> frequent(SearchKey search, int most) {
         return mostFrequent(search, most).stream().map(CountStore.Counted::text).toList();
     }
 }

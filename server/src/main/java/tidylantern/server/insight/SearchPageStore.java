@@ -16,6 +16,7 @@ import tidylantern.server.insight.SearchPages.MetPage;
 import tidylantern.server.insight.SearchPages.SeenPage;
 import tidylantern.server.insight.SearchPages.UnknownLinks;
 import tidylantern.server.insight.SearchPages.Width;
+import tidylantern.server.key.SearchKey;
 
 @Component
 class SearchPageStore {
@@ -38,10 +39,10 @@ class SearchPageStore {
             OffsetDateTime firstSeen,
             OffsetDateTime seen) {}
 
-    List<SeenPage> of(String search) {
+    List<SeenPage> of(SearchKey search) {
         return jdbc.sql("""
                         SELECT address, title, elements, unknown_links, unknown_count, widths, script, first_seen, seen
-                        FROM search_page WHERE search_key = :search ORDER BY seen DESC, address""").param("search", search).query(Row.class).list().stream()
+                        FROM search_page WHERE search_key = :search ORDER BY seen DESC, address""").param("search", search.value()).query(Row.class).list().stream()
                 .map(row -> new SeenPage(
                         new MetPage(
                                 row.address(),
@@ -64,9 +65,9 @@ class SearchPageStore {
     }
 
     /** In which a page was met so far; none where it was not met. */
-    Set<Width> widths(String search, String address) {
+    Set<Width> widths(SearchKey search, String address) {
         return jdbc.sql("SELECT widths FROM search_page WHERE search_key = :search AND address = :address")
-                .param("search", search)
+                .param("search", search.value())
                 .param("address", address)
                 .query(String.class)
                 .optional()
@@ -81,7 +82,7 @@ class SearchPageStore {
     }
 
     /** A search that is gone by now is passed over. */
-    void put(String search, MetPage page, Instant seen) {
+    void put(SearchKey search, MetPage page, Instant seen) {
         jdbc.sql("""
                 MERGE INTO search_page USING (SELECT search_key FROM search WHERE search_key = :search) AS met
                 ON search_page.search_key = met.search_key AND search_page.address = :address
@@ -90,7 +91,7 @@ class SearchPageStore {
                 WHEN NOT MATCHED THEN INSERT (search_key, address, title, elements, unknown_links, unknown_count, widths, script,
                 first_seen, seen)
                 VALUES (met.search_key, :address, :title, :elements, :links, :count, :widths, :script, :seen, :seen)""")
-                .param("search", search)
+                .param("search", search.value())
                 .param("address", page.address())
                 .param("title", page.title())
                 .param(
@@ -107,9 +108,9 @@ class SearchPageStore {
     }
 
     /** Forgets those met longest ago beyond so many. */
-    void keep(String search, int most) {
+    void keep(SearchKey search, int most) {
         jdbc.sql("""
                 DELETE FROM search_page WHERE search_key = :search AND address IN
-                (SELECT address FROM search_page WHERE search_key = :search ORDER BY seen DESC, address OFFSET :most ROWS)""").param("search", search).param("most", most).update();
+                (SELECT address FROM search_page WHERE search_key = :search ORDER BY seen DESC, address OFFSET :most ROWS)""").param("search", search.value()).param("most", most).update();
     }
 }

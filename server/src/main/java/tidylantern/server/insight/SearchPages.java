@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.DatabaseReplaced;
 
@@ -115,12 +116,12 @@ public class SearchPages {
      */
     public record SeenPage(MetPage page, Instant first, Instant seen) {}
 
-    private record Where(String search, String address) {}
+    private record Where(SearchKey search, String address) {}
 
     private record Written(MetPage page, Instant at) {}
 
     /** @param told of an origin that may ask the search */
-    public void note(String search, MetPage told) {
+    public void note(SearchKey search, MetPage told) {
         Where where = new Where(search, told.address());
         Instant now = clock.instant();
         MetPage page;
@@ -157,7 +158,7 @@ public class SearchPages {
     }
 
     /** The one met last comes first. */
-    public List<SeenPage> of(String search) {
+    public List<SeenPage> of(SearchKey search) {
         return store.of(search);
     }
 

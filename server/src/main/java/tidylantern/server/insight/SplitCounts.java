@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.operation.ChangeGate;
 
 /** What visitors did on each side of a split, so that its owner can hold the two sides against one another. */
@@ -36,7 +37,7 @@ public class SplitCounts extends VisitorCounts {
     public record SideCounts(long asked, long foundNothing, long chose) {}
 
     /** @param split its number, since a search can be split again */
-    public void count(String search, long split, Side side, Done done) {
+    public void count(SearchKey search, long split, Side side, Done done) {
         add(search, text(split, side, done));
     }
 
@@ -44,7 +45,7 @@ public class SplitCounts extends VisitorCounts {
     public record BothSides(SideCounts draft, SideCounts live) {}
 
     /** @param split its number */
-    public BothSides of(String search, long split) {
+    public BothSides of(SearchKey search, long split) {
         List<CountStore.Counted> counted = mostFrequent(search, Integer.MAX_VALUE);
         return new BothSides(of(counted, split, Side.DRAFT), of(counted, split, Side.LIVE));
     }

@@ -10,6 +10,7 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.operation.ChangeGate;
 
 /**
@@ -36,9 +37,9 @@ abstract class VisitorCounts implements SmartLifecycle {
         this.transaction = transaction;
     }
 
-    private record Done(String search, String text) {}
+    private record Done(SearchKey search, String text) {}
 
-    final void add(String search, String text) {
+    final void add(SearchKey search, String text) {
         Done done = new Done(search, text);
         synchronized (this) {
             // Machines that do something else each time fill no memory.
@@ -49,25 +50,25 @@ abstract class VisitorCounts implements SmartLifecycle {
     }
 
     /** What was done most often, the most frequent first. */
-    final List<CountStore.Counted> mostFrequent(String search, int most) {
+    final List<CountStore.Counted> mostFrequent(SearchKey search, int most) {
         write();
         return store.frequent(search, most);
     }
 
     /** The same as far as it was written down. */
-    final List<CountStore.Counted> stored(String search, int most) {
+    final List<CountStore.Counted> stored(SearchKey search, int most) {
         return store.frequent(search, most);
     }
 
     /** Called once more of a search was written down. */
-    void onWritten(String search) {}
+    void onWritten(SearchKey search) {}
 
     private void write() {
         if (gate.objection() != null) {
             // Nobody is promised a count; they go on being counted in memory, up to a number.
             return;
         }
-        Map<String, Map<String, Long>> bySearch = new HashMap<>();
+        Map<SearchKey, Map<String, Long>> bySearch = new HashMap<>();
         synchronized (this) {
             unwritten.forEach((done, times) -> bySearch.computeIfAbsent(done.search(), search -> new HashMap<>())
                     .put(done.text(), times));

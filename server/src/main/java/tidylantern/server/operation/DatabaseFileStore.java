@@ -17,6 +17,7 @@ import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import tidylantern.server.key.SiteKey;
 
 /** The database as a file: looked at before anybody works with it, filled, and shut. */
 final class DatabaseFileStore {
@@ -61,19 +62,19 @@ final class DatabaseFileStore {
     }
 
     /** The states of the sites in a database; none in one without tables. */
-    static Map<String, Standby.SiteState> states(String url) throws Unusable {
+    static Map<SiteKey, Standby.SiteState> states(String url) throws Unusable {
         try (Connection connection = DriverManager.getConnection(url, USER, "");
                 Statement statement = connection.createStatement()) {
-            Map<String, Standby.SiteState> states = new HashMap<>();
+            Map<SiteKey, Standby.SiteState> states = new HashMap<>();
             if (!hasTables(statement)) {
                 return states;
             }
             try (ResultSet row = statement.executeQuery(STATES)) {
                 while (row.next()) {
                     states.put(
-                            row.getString("site_key"),
+                            new SiteKey(row.getString("site_key")),
                             new Standby.SiteState(
-                                    row.getString("site_key"),
+                                    new SiteKey(row.getString("site_key")),
                                     row.getString("name"),
                                     row.getLong("last_change"),
                                     row.getLong("items")));

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 
 /** The database as a whole, while the service works with it. */
 @Component
@@ -38,7 +39,7 @@ class DatabaseStore {
         return new Standby.Known(
                 jdbc.sql(DatabaseFileStore.STATES)
                         .query((row, n) -> new Standby.SiteState(
-                                row.getString("site_key"),
+                                new SiteKey(row.getString("site_key")),
                                 row.getString("name"),
                                 row.getLong("last_change"),
                                 row.getLong("items")))

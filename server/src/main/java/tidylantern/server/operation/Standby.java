@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.PrivateFiles;
 import tidylantern.server.platform.Settings;
 import tools.jackson.core.JacksonException;
@@ -40,7 +41,7 @@ public class Standby {
      * @param lastChange number of the site's last change
      * @param items of the site
      */
-    record SiteState(String site, String name, long lastChange, long items) {}
+    record SiteState(SiteKey site, String name, long lastChange, long items) {}
 
     /**
      * @param tables rows by the names of their tables, each by the names of its columns, in an order in which they can
@@ -102,7 +103,7 @@ public class Standby {
     }
 
     /** What of the known sites a database lacks; none if it is as new or newer. */
-    static List<String> missing(List<SiteState> known, Map<String, SiteState> now) {
+    static List<String> missing(List<SiteState> known, Map<SiteKey, SiteState> now) {
         List<String> missing = new ArrayList<>();
         for (SiteState was : known) {
             SiteState is = now.get(was.site());

@@ -8,6 +8,7 @@ import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.IntegerSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.security.SecurityRequirement;
@@ -35,13 +36,27 @@ import tidylantern.core.content.ItemId;
 import tidylantern.core.design.Colour;
 import tidylantern.core.design.box.Paint;
 import tidylantern.core.design.filter.Control;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
+import tidylantern.server.key.SyncId;
 
 /** The API's description at {@code /v3/api-docs}, from which the front end's types are made. */
 @Configuration
 public class ApiDescription {
     static {
-        for (Class<?> key : List.of(FieldKey.class, CollectionKey.class, ItemId.class, Colour.class, Paint.class)) {
+        for (Class<?> key : List.of(
+                FieldKey.class,
+                CollectionKey.class,
+                ItemId.class,
+                Colour.class,
+                Paint.class,
+                SiteKey.class,
+                SearchKey.class)) {
             SpringDocUtils.getConfig().replaceWithSchema(key, new StringSchema());
+        }
+        for (Class<?> number : List.of(SourceId.class, SyncId.class)) {
+            SpringDocUtils.getConfig().replaceWithSchema(number, new IntegerSchema().format("int64"));
         }
         SpringDocUtils.getConfig().replaceWithSchema(CategoryPath.class, new ArraySchema().items(new StringSchema()));
     }

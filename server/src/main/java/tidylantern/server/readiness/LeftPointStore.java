@@ -4,6 +4,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SearchKey;
 
 /** What was decided to be left as it is. */
 @Component
@@ -16,27 +17,27 @@ class LeftPointStore {
 
     record LeftPoint(String pointId, String leftBy, OffsetDateTime leftAt) {}
 
-    List<LeftPoint> of(String search) {
+    List<LeftPoint> of(SearchKey search) {
         return jdbc.sql("SELECT point_id, left_by, left_at FROM left_point WHERE search_key = :search")
-                .param("search", search)
+                .param("search", search.value())
                 .query(LeftPoint.class)
                 .list();
     }
 
     /** Once more is as once. */
-    void leave(String search, LeftPoint point) {
+    void leave(SearchKey search, LeftPoint point) {
         takeUp(search, point.pointId());
         jdbc.sql("INSERT INTO left_point (search_key, point_id, left_by, left_at) VALUES (:search, :point, :by, :at)")
-                .param("search", search)
+                .param("search", search.value())
                 .param("point", point.pointId())
                 .param("by", point.leftBy())
                 .param("at", point.leftAt())
                 .update();
     }
 
-    void takeUp(String search, String point) {
+    void takeUp(SearchKey search, String point) {
         jdbc.sql("DELETE FROM left_point WHERE search_key = :search AND point_id = :point")
-                .param("search", search)
+                .param("search", search.value())
                 .param("point", point)
                 .update();
     }

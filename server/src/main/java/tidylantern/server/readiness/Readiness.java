@@ -21,6 +21,8 @@ import tidylantern.server.design.Searches;
 import tidylantern.server.draft.DraftFacts;
 import tidylantern.server.insight.SearchPages;
 import tidylantern.server.insight.SearchPages.Element;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.RefusedOrigins;
 import tidylantern.server.site.Sites;
@@ -75,7 +77,7 @@ class Readiness {
             OpenPoint point, @Nullable String by, @Nullable OffsetDateTime since) {}
 
     /** Worst first, those that are left behind all others. */
-    List<Point> of(String search) {
+    List<Point> of(SearchKey search) {
         Map<String, LeftPointStore.LeftPoint> leaving =
                 left.of(search).stream().collect(Collectors.toMap(LeftPointStore.LeftPoint::pointId, one -> one));
         List<Point> all = open(search).stream()
@@ -90,7 +92,7 @@ class Readiness {
                 .toList();
     }
 
-    private List<OpenPoint> open(String search) {
+    private List<OpenPoint> open(SearchKey search) {
         Searches.Draft draft = searches.draft(search);
         SearchDesign design = draft.design();
         OpenPoints points = new OpenPoints(design, contents.of(draft.site()));
@@ -111,7 +113,7 @@ class Readiness {
     }
 
     /** Whole and without query; null where results are shown by the service. */
-    private @Nullable String listPage(String site, SearchDesign design) {
+    private @Nullable String listPage(SiteKey site, SearchDesign design) {
         String address = design.page().address();
         return address == null
                 ? null
@@ -119,7 +121,7 @@ class Readiness {
                         URI.create(sites.get(site).address() + "/").resolve(address));
     }
 
-    private List<CarryingPage> met(String search) {
+    private List<CarryingPage> met(SearchKey search) {
         return pages.of(search).stream()
                 .map(seen -> new CarryingPage(
                         seen.page().address(),
@@ -130,7 +132,7 @@ class Readiness {
     }
 
     /** @throws Refusal if there is no such point, or it stops a publication */
-    void leave(String search, String point, String by) {
+    void leave(SearchKey search, String point, String by) {
         OpenPoint open = open(search).stream()
                 .filter(one -> one.id().equals(point))
                 .findFirst()
@@ -143,7 +145,7 @@ class Readiness {
     }
 
     /** Counts it as open again. */
-    void takeUp(String search, String point) {
+    void takeUp(SearchKey search, String point) {
         searches.draft(search);
         left.takeUp(search, point);
     }

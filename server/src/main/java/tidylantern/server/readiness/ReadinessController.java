@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.key.SearchKey;
 
 /** One list of what is open in a search, each to be seen to or left as it is. */
 @RestController
@@ -27,14 +28,14 @@ class ReadinessController {
 
     @Operation(summary = "What is open in the draft, beside the site's content, pages and sources, worst first.")
     @GetMapping
-    ResponseEntity<List<Readiness.Point>> of(@PathVariable String key) {
+    ResponseEntity<List<Readiness.Point>> of(@PathVariable SearchKey key) {
         return answer(key);
     }
 
     @Operation(summary = "Leaves a point as it is, or takes it up again.")
     @PutMapping("/left")
     ResponseEntity<List<Readiness.Point>> leave(
-            @PathVariable String key, @RequestBody PointLeft given, Authentication who) {
+            @PathVariable SearchKey key, @RequestBody PointLeft given, Authentication who) {
         if (given.leave()) {
             readiness.leave(key, given.id(), who.getName());
         } else {
@@ -43,7 +44,7 @@ class ReadinessController {
         return answer(key);
     }
 
-    private ResponseEntity<List<Readiness.Point>> answer(String key) {
+    private ResponseEntity<List<Readiness.Point>> answer(SearchKey key) {
         return ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store").body(readiness.of(key));
     }
 }

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import tidylantern.demo.IslePages;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.site.Sites;
 
 /** Takes the sample site, and serves its pages for as long as it is there. */
@@ -48,7 +49,11 @@ class SampleController {
         IslePages pages = new IslePages(
                 sample.isles(),
                 new IslePages.Whereabouts(
-                        origin(), SampleSite.ROOT, "", sample.search(site).orElse(""), false));
+                        origin(),
+                        SampleSite.ROOT,
+                        "",
+                        sample.search(site).map(SearchKey::value).orElse(""),
+                        false));
         IslePages.Page page = pages.at(path.isEmpty() ? "/" : path);
         return ResponseEntity.status(page.status())
                 .contentType(MediaType.parseMediaType(page.type()))

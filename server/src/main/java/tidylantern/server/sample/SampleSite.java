@@ -18,6 +18,8 @@ import tidylantern.server.content.ContentSetUps.CollectionSetUp;
 import tidylantern.server.content.ItemIntake;
 import tidylantern.server.design.NewSearches;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 import tools.jackson.databind.json.JsonMapper;
@@ -74,7 +76,7 @@ class SampleSite {
     }
 
     /** The key of its first search that visitors can ask; empty where there is none any more. */
-    Optional<String> search(Sites.Site sample) {
+    Optional<SearchKey> search(Sites.Site sample) {
         return searches.drafts(sample.key()).stream()
                 .map(Searches.Draft::search)
                 .filter(key -> searches.findLive(key).isPresent())
@@ -103,7 +105,7 @@ class SampleSite {
             throw Refusal.conflict("The sample site is there already. Throw it away to take it anew.");
         }
         Quillhaven isles = isles();
-        String key = Objects.requireNonNull(transaction.execute(status -> {
+        SiteKey key = Objects.requireNonNull(transaction.execute(status -> {
             Sites.Site site = sites.add(NAME, origin + ROOT, true);
             sites.changeLook(site.key(), json.readValue(Quillhaven.look(), Look.class));
             contents.put(

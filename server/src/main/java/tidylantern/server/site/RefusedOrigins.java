@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 
 /**
  * Origins whose pages asked a site's searches and were turned away: mostly the owner's own site under another address.
@@ -22,7 +24,7 @@ public class RefusedOrigins {
 
     private final Sites sites;
     private final Clock clock;
-    private final Map<String, Map<String, RefusedOrigin>> bySite = new LinkedHashMap<>();
+    private final Map<SiteKey, Map<String, RefusedOrigin>> bySite = new LinkedHashMap<>();
 
     RefusedOrigins(Sites sites, Clock clock) {
         this.sites = sites;
@@ -36,13 +38,13 @@ public class RefusedOrigins {
     public record RefusedOrigin(String origin, int times, Instant last) {}
 
     /** Notes that a page of this origin asked a search, unless it may. */
-    public void noteUnlessAllowed(String search, String origin, Set<String> allowed) {
+    public void noteUnlessAllowed(SearchKey search, String origin, Set<String> allowed) {
         if (allowed.isEmpty()
                 || allowed.contains(origin)
                 || !ORIGIN.matcher(origin).matches()) {
             return;
         }
-        String site = sites.ofSearch(search);
+        SiteKey site = sites.ofSearch(search);
         if (site == null) {
             return;
         }

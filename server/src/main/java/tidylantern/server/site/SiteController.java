@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tidylantern.server.key.SiteKey;
 
 @RestController
 @RequestMapping("/api/owner/sites")
@@ -50,18 +51,18 @@ class SiteController {
     }
 
     @GetMapping("/{site}")
-    Sites.Site get(@PathVariable String site) {
+    Sites.Site get(@PathVariable SiteKey site) {
         return sites.get(site);
     }
 
     @Operation(summary = "Origins whose pages asked the site's searches lately and were turned away.")
     @GetMapping("/{site}/refused-origins")
-    List<RefusedOrigins.RefusedOrigin> refusedOrigins(@PathVariable String site) {
+    List<RefusedOrigins.RefusedOrigin> refusedOrigins(@PathVariable SiteKey site) {
         return refused.of(sites.get(site));
     }
 
     @PutMapping("/{site}")
-    Sites.Site change(@PathVariable String site, @RequestBody ChangedSite given) {
+    Sites.Site change(@PathVariable SiteKey site, @RequestBody ChangedSite given) {
         return sites.change(site, given.name(), given.address(), given.origins(), given.timeZone());
     }
 }

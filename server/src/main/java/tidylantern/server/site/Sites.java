@@ -24,8 +24,12 @@ import tidylantern.core.design.look.Look;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
 import tidylantern.server.history.Told;
+import tidylantern.server.key.KeyNames;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
+import tidylantern.server.key.SyncId;
 import tidylantern.server.platform.DatabaseReplaced;
-import tidylantern.server.platform.KeyNames;
 import tidylantern.server.platform.Rearranged;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.databind.json.JsonMapper;
@@ -42,9 +46,9 @@ public class Sites {
     private final SiteStore store;
     private final ApplicationEventPublisher events;
     /** Asked with every request of a visitor's browser; forgotten whenever a site changes. */
-    private final Map<String, Set<String>> originsBySearch = new ConcurrentHashMap<>();
+    private final Map<SearchKey, Set<String>> originsBySearch = new ConcurrentHashMap<>();
     /** Asked with every answer, which so needs no database. */
-    private final Map<String, Site> known = new ConcurrentHashMap<>();
+    private final Map<SiteKey, Site> known = new ConcurrentHashMap<>();
 
     private final JsonMapper json;
     private final History history;
@@ -75,7 +79,13 @@ public class Sites {
      * @param sample whether it was taken to try things with, so that its pages come from the service itself
      */
     public record Site(
-            String key, String name, String address, List<String> origins, String timeZone, Look look, boolean sample) {
+            SiteKey key,
+            String name,
+            String address,
+            List<String> origins,
+            String timeZone,
+            Look look,
+            boolean sample) {
         /** The time zone, to reckon with. */
         public ZoneId zone() {
             return ZoneId.of(timeZone);
@@ -83,10 +93,10 @@ public class Sites {
     }
 
     /** A site's name, address or time zone changed. */
-    public record Changed(String site) {}
+    public record Changed(SiteKey site) {}
 
     /** A site was added. Whatever keeps something for each site begins with it now. */
-    public record Added(String site) {}
+    public record Added(SiteKey site) {}
 
     @EventListener
     @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -107,7 +117,7 @@ public class Sites {
     }
 
     /** @throws Refusal if there is no such site */
-    public Site get(String key) {
+    public Site get(SiteKey key) {
         // Read within the map's own lock: what is forgotten meanwhile cannot come back afterwards.
         Site site = known.computeIfAbsent(
                 key, wanted -> store.find(wanted).map(this::whole).orElse(null));
@@ -119,10 +129,10 @@ public class Sites {
 
     private Site whole(SiteStore.StoredSite site) {
         return new Site(
-                site.siteKey(),
+                site.key(),
                 site.name(),
                 site.address(),
-                store.origins(site.siteKey()),
+                store.origins(site.key()),
                 site.timeZone(),
                 json.readValue(site.look(), Look.class),
                 site.sample());
@@ -137,8 +147,9 @@ public class Sites {
     @Transactional
     public Site add(String name, String address, boolean sample) {
         check(name, address, List.of());
-        String key = KeyNames.from(name, "site", taken -> store.find(taken).isPresent());
-        store.add(new SiteStore.StoredSite(key, name.strip(), written(address), USUAL_ZONE, "{}", sample));
+        SiteKey key = new SiteKey(KeyNames.from(
+                name, "site", taken -> store.find(new SiteKey(taken)).isPresent()));
+        store.add(new SiteStore.StoredSite(key.value(), name.strip(), written(address), USUAL_ZONE, "{}", sample));
         store.addOrigin(key, origin(address));
         // Whatever is read of it meanwhile goes again if the whole is taken back.
         afterCompletion(() -> known.remove(key));
@@ -147,7 +158,7 @@ public class Sites {
     }
 
     /** @param timeZone null to leave as it is */
-    public Site change(String key, String name, String address, List<String> origins, @Nullable String timeZone) {
+    public Site change(SiteKey key, String name, String address, List<String> origins, @Nullable String timeZone) {
         Site before = get(key);
         check(name, address, origins);
         String zone = timeZone == null ? before.timeZone() : checkedZone(timeZone);
@@ -168,7 +179,7 @@ public class Sites {
     }
 
     /** Has the elements of all the site's searches wear something else; visitors see it at once. */
-    public Site changeLook(String key, Look look) {
+    public Site changeLook(SiteKey key, Look look) {
         get(key);
         transaction.executeWithoutResult(
                 status -> history.change(looks, key, key, () -> store.changeLook(key, json.writeValueAsString(look))));
@@ -177,22 +188,22 @@ public class Sites {
     }
 
     /** The site that a search belongs to; null if there is no such search. */
-    public @Nullable String ofSearch(String search) {
+    public @Nullable SiteKey ofSearch(SearchKey search) {
         return store.siteOfSearch(search).orElse(null);
     }
 
     /** The site that a source belongs to; null if there is no such source. */
-    public @Nullable String ofSource(long source) {
+    public @Nullable SiteKey ofSource(SourceId source) {
         return store.siteOfSource(source).orElse(null);
     }
 
     /** The site that a run of a source belongs to; null if there is no such run. */
-    public @Nullable String ofSync(long sync) {
+    public @Nullable SiteKey ofSync(SyncId sync) {
         return store.siteOfSync(sync).orElse(null);
     }
 
     /** Which origins may ask a search from a browser; none for a search that is not there. */
-    public Set<String> originsOfSearch(String search) {
+    public Set<String> originsOfSearch(SearchKey search) {
         Set<String> known = originsBySearch.get(search);
         if (known == null) {
             known = Set.copyOf(store.originsOfSearch(search));
@@ -279,9 +290,9 @@ public class Sites {
     /** What an owner says of a site. */
     private record Said(String name, String address, String timeZone, List<String> origins) {}
 
-    private final class SiteChanges extends Changeable<String, Said> {
+    private final class SiteChanges extends Changeable<SiteKey, Said> {
         SiteChanges() {
-            super("site", String.class, Said.class);
+            super("site", SiteKey.class, Said.class);
         }
 
         @Override
@@ -290,19 +301,19 @@ public class Sites {
         }
 
         @Override
-        protected @Nullable Said now(String site, String subject) {
+        protected @Nullable Said now(SiteKey site, SiteKey subject) {
             return store.find(site)
                     .map(one -> new Said(one.name(), one.address(), one.timeZone(), store.origins(site)))
                     .orElse(null);
         }
 
         @Override
-        protected void putBack(String site, String subject, Said said) {
+        protected void putBack(SiteKey site, SiteKey subject, Said said) {
             change(site, said.name(), said.address(), said.origins(), said.timeZone());
         }
 
         @Override
-        protected String told(String site, String subject, @Nullable Said before, @Nullable Said after) {
+        protected String told(SiteKey site, SiteKey subject, @Nullable Said before, @Nullable Said after) {
             Said old = Objects.requireNonNull(before);
             Said now = Objects.requireNonNull(after);
             return new Told("The site")
@@ -314,25 +325,25 @@ public class Sites {
         }
     }
 
-    private final class LookChanges extends Changeable<String, Look> {
+    private final class LookChanges extends Changeable<SiteKey, Look> {
         LookChanges() {
-            super("look", String.class, Look.class);
+            super("look", SiteKey.class, Look.class);
         }
 
         @Override
-        protected @Nullable Look now(String site, String subject) {
+        protected @Nullable Look now(SiteKey site, SiteKey subject) {
             return store.find(site)
                     .map(one -> json.readValue(one.look(), Look.class))
                     .orElse(null);
         }
 
         @Override
-        protected void putBack(String site, String subject, Look look) {
+        protected void putBack(SiteKey site, SiteKey subject, Look look) {
             changeLook(site, look);
         }
 
         @Override
-        protected String told(String site, String subject, @Nullable Look before, @Nullable Look after) {
+        protected String told(SiteKey site, SiteKey subject, @Nullable Look before, @Nullable Look after) {
             return "What the searches of the site wear";
         }
     }

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Rearranged;
 import tools.jackson.databind.json.JsonMapper;
@@ -39,7 +40,7 @@ class AbandonedUploads {
     }
 
     /** From now on the time of those counts that no source of a site reads any more. */
-    void begin(String site) {
+    void begin(SiteKey site) {
         uploads.touchUnless(site, inUse(), clock.instant());
     }
 

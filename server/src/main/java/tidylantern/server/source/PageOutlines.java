@@ -13,6 +13,7 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /**
@@ -55,7 +56,7 @@ class PageOutlines {
             String address, @Nullable String title, List<Container> containers, List<Block> blocks, String mainText) {}
 
     /** @throws Refusal with the reason, if the page cannot be read */
-    Outline of(String site, SourceSettings.Crawl settings, String address) {
+    Outline of(SiteKey site, SourceSettings.Crawl settings, String address) {
         URI at = SiteAddresses.tidy(address);
         if (at == null || !SiteAddresses.sameSite(URI.create(settings.address()), at)) {
             throw Refusal.bad("address", "\"%s\" is no page of the site that is read.".formatted(address));

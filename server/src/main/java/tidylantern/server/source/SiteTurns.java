@@ -7,6 +7,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import tidylantern.server.key.SiteKey;
 
 /**
  * Threads for runs of sources, which mostly wait for other machines. However many runs a site begins, it has a few at a
@@ -17,11 +18,11 @@ final class SiteTurns {
 
     private final int mostOfOneSite;
     private final List<Waiting> queue = new ArrayList<>();
-    private final Map<String, Integer> running = new HashMap<>();
+    private final Map<SiteKey, Integer> running = new HashMap<>();
     private final List<Thread> threads = new ArrayList<>();
     private boolean stopped;
 
-    private record Waiting(String site, Runnable run) {}
+    private record Waiting(SiteKey site, Runnable run) {}
 
     SiteTurns(int threads, int mostOfOneSite) {
         this.mostOfOneSite = mostOfOneSite;
@@ -31,7 +32,7 @@ final class SiteTurns {
     }
 
     /** @param run tells by itself how it ended */
-    synchronized void add(String site, Runnable run) {
+    synchronized void add(SiteKey site, Runnable run) {
         queue.add(new Waiting(site, run));
         notifyAll();
     }
@@ -66,7 +67,7 @@ final class SiteTurns {
         return null;
     }
 
-    private synchronized void done(String site) {
+    private synchronized void done(SiteKey site) {
         running.computeIfPresent(site, (key, has) -> has > 1 ? has - 1 : null);
         notifyAll();
     }

@@ -20,6 +20,9 @@ import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
+import tidylantern.server.key.SyncId;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 
@@ -57,8 +60,8 @@ class SourceController {
 
     /** @param last the newest run; null where there was none */
     record SourceShape(
-            long id,
-            String site,
+            SourceId id,
+            SiteKey site,
             CollectionKey collection,
             String name,
             SourceSettings settings,
@@ -99,7 +102,7 @@ class SourceController {
     @Operation(summary = "Keeps a file, the body, for a source to read.")
     @PostMapping(path = "/sites/{site}/uploads", consumes = "application/octet-stream")
     @ResponseStatus(HttpStatus.CREATED)
-    Uploads.Upload upload(@PathVariable String site, @Parameter(hidden = true) HttpServletRequest request)
+    Uploads.Upload upload(@PathVariable SiteKey site, @Parameter(hidden = true) HttpServletRequest request)
             throws IOException {
         contents.of(site);
         return uploads.keep(site, request.getInputStream());
@@ -107,13 +110,13 @@ class SourceController {
 
     @Operation(summary = "What the site's own pages tell of it, and where its content could be read from.")
     @GetMapping("/sites/{site}/survey")
-    SiteSurveys.Survey survey(@PathVariable String site) {
+    SiteSurveys.Survey survey(@PathVariable SiteKey site) {
         return surveys.of(sites.get(site).address());
     }
 
     @Operation(summary = "Shows the first records of a source and what would become of them. Nothing is taken.")
     @PostMapping("/sites/{site}/source-previews")
-    SourcePreviews.Preview preview(@PathVariable String site, @RequestBody PreviewGiven given) {
+    SourcePreviews.Preview preview(@PathVariable SiteKey site, @RequestBody PreviewGiven given) {
         contents.of(site);
         Refusals.unless(given.settings() != null, "settings", "Say where the items are.");
         return previews.of(site, given.settings(), given.mapping(), given.collection(), given.fresh());
@@ -121,7 +124,7 @@ class SourceController {
 
     @Operation(summary = "Shows a page of a crawl as a list of its parts, to point at.")
     @PostMapping("/sites/{site}/page-outlines")
-    PageOutlines.Outline outline(@PathVariable String site, @RequestBody OutlineGiven given) {
+    PageOutlines.Outline outline(@PathVariable SiteKey site, @RequestBody OutlineGiven given) {
         contents.of(site);
         if (!(given.settings() instanceof SourceSettings.Crawl crawl)) {
             throw Refusal.bad("settings", "Only pages of a crawl have parts to point at.");
@@ -130,52 +133,52 @@ class SourceController {
     }
 
     @GetMapping("/sites/{site}/sources")
-    List<SourceShape> ofSite(@PathVariable String site) {
+    List<SourceShape> ofSite(@PathVariable SiteKey site) {
         return sources.ofSite(site).stream().map(this::shape).toList();
     }
 
     @PostMapping("/sites/{site}/sources")
     @ResponseStatus(HttpStatus.CREATED)
-    SourceShape add(@PathVariable String site, @RequestBody Sources.SourceGiven given) {
+    SourceShape add(@PathVariable SiteKey site, @RequestBody Sources.SourceGiven given) {
         return shape(sources.add(site, given));
     }
 
     @GetMapping("/sources/{id}")
-    SourceShape get(@PathVariable long id) {
+    SourceShape get(@PathVariable SourceId id) {
         return shape(sources.get(id));
     }
 
     @PutMapping("/sources/{id}")
-    SourceShape change(@PathVariable long id, @RequestBody Sources.SourceGiven given) {
+    SourceShape change(@PathVariable SourceId id, @RequestBody Sources.SourceGiven given) {
         return shape(sources.change(id, given));
     }
 
     @GetMapping("/sources/{id}/syncs")
-    List<Syncs.Sync> syncs(@PathVariable long id) {
+    List<Syncs.Sync> syncs(@PathVariable SourceId id) {
         return syncs.of(id);
     }
 
     @Operation(summary = "Runs a source now.")
     @PostMapping("/sources/{id}/syncs")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    Syncs.Sync begin(@PathVariable long id, Authentication who) {
+    Syncs.Sync begin(@PathVariable SourceId id, Authentication who) {
         return syncs.begin(id, who.getName());
     }
 
     @GetMapping("/syncs/{id}")
-    Syncs.Sync sync(@PathVariable long id) {
+    Syncs.Sync sync(@PathVariable SyncId id) {
         return syncs.get(id);
     }
 
     @Operation(summary = "Stops a run, or says no to one that asks.")
     @PostMapping("/syncs/{id}/stop")
-    Syncs.Sync stop(@PathVariable long id) {
+    Syncs.Sync stop(@PathVariable SyncId id) {
         return syncs.stop(id);
     }
 
     @Operation(summary = "Says yes to a run that asks whether it may remove many items.")
     @PostMapping("/syncs/{id}/go-on")
-    Syncs.Sync goOn(@PathVariable long id, Authentication who) {
+    Syncs.Sync goOn(@PathVariable SyncId id, Authentication who) {
         return syncs.goOn(id, who.getName());
     }
 }

@@ -22,6 +22,7 @@ import tidylantern.core.mapping.Mapping;
 import tidylantern.core.mapping.MappingGuess;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
 
@@ -107,9 +108,9 @@ class SourcePreviews {
             Map<String, String> doubts,
             long until) {}
 
-    private record Asked(String site, SourceSettings settings) {}
+    private record Asked(SiteKey site, SourceSettings settings) {}
 
-    private Read read(String site, SourceSettings settings, boolean fresh) {
+    private Read read(SiteKey site, SourceSettings settings, boolean fresh) {
         Asked asked = new Asked(site, settings);
         synchronized (kept) {
             Read before = kept.get(asked);
@@ -137,7 +138,7 @@ class SourcePreviews {
      * @throws Refusal with the reason, if the source cannot be read
      */
     Preview of(
-            String site,
+            SiteKey site,
             SourceSettings settings,
             @Nullable Mapping given,
             @Nullable String collectionKey,
@@ -170,7 +171,7 @@ class SourcePreviews {
                 first.problems.stream().limit(SHOWN).toList());
     }
 
-    private boolean known(String site, String collection) {
+    private boolean known(SiteKey site, String collection) {
         return contents.of(site).collections().stream()
                 .anyMatch(one -> one.key().value().equals(collection));
     }
@@ -211,7 +212,7 @@ class SourcePreviews {
         return text.length() <= LONGEST_SAMPLE ? text : text.substring(0, LONGEST_SAMPLE) + "…";
     }
 
-    private List<PreviewItem> items(String site, Mapping mapping, List<Rec> records) {
+    private List<PreviewItem> items(SiteKey site, Mapping mapping, List<Rec> records) {
         Mapper mapper = new Mapper(mapping, sites.get(site).address(), gazetteer);
         ItemReader reader = new ItemReader(new Collection(
                 new CollectionKey("preview"),
@@ -244,7 +245,7 @@ class SourcePreviews {
      * A field's key has one kind in a site; where a name is taken by another kind, the mapping says what becomes of it.
      * What was guessed with doubt says why.
      */
-    private List<FieldNote> notes(String site, Mapping mapping, @Nullable Collection existing, Read read) {
+    private List<FieldNote> notes(SiteKey site, Mapping mapping, @Nullable Collection existing, Read read) {
         SiteContent content = contents.of(site);
         List<FieldNote> notes = new ArrayList<>();
         for (Mapping.MappedField field : mapping.fields()) {

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Settings;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -51,7 +52,7 @@ class SourceReaders {
      * @return how the file was read; null for other kinds
      * @throws SourceProblem if it cannot be read at all, or not to its end
      */
-    FileReader.@Nullable Form read(String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading)
+    FileReader.@Nullable Form read(SiteKey site, SourceSettings settings, CrawlReader.Memory memory, Reading reading)
             throws SourceProblem {
         SourceSecrets.Revealed revealed = secrets.reveal(site, settings);
         try {
@@ -63,7 +64,7 @@ class SourceReaders {
     }
 
     private FileReader.@Nullable Form readWhole(
-            String site, SourceSettings settings, CrawlReader.Memory memory, Reading reading) throws SourceProblem {
+            SiteKey site, SourceSettings settings, CrawlReader.Memory memory, Reading reading) throws SourceProblem {
         return switch (settings) {
             case SourceSettings.File file -> readFile(site, file, reading);
             case SourceSettings.Feed feed -> {
@@ -77,7 +78,7 @@ class SourceReaders {
         };
     }
 
-    private FileReader.Form readFile(String site, SourceSettings.File settings, Reading reading) throws SourceProblem {
+    private FileReader.Form readFile(SiteKey site, SourceSettings.File settings, Reading reading) throws SourceProblem {
         if (settings.upload() != null) {
             return read(uploads.file(site, settings.upload()), settings, reading);
         }

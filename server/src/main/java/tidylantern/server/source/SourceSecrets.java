@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -87,7 +88,7 @@ class SourceSecrets {
      *
      * @throws SourceProblem if a secret is masked and nobody knows it
      */
-    Revealed reveal(String site, SourceSettings settings) throws SourceProblem {
+    Revealed reveal(SiteKey site, SourceSettings settings) throws SourceProblem {
         String address = settings.address();
         if (address == null) {
             return new Revealed(settings, Map.of());

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.readiness.SourceState;
+import tidylantern.server.key.SiteKey;
 
 /** How the sources of a site stand, for those who look whether its searches are in order. */
 @Component
@@ -24,7 +25,7 @@ public class SourceStates {
     }
 
     /** @param collections whose sources are looked at */
-    public List<SourceState> of(String site, Collection<CollectionKey> collections) {
+    public List<SourceState> of(SiteKey site, Collection<CollectionKey> collections) {
         return sources.ofSite(site).stream()
                 .filter(source -> collections.contains(source.given().collection()))
                 .map(this::state)
@@ -36,7 +37,7 @@ public class SourceStates {
         OffsetDateTime now = OffsetDateTime.now(clock);
         boolean isUpload = source.given().settings() instanceof SourceSettings.File file && file.upload() != null;
         return new SourceState(
-                source.id(),
+                source.id().value(),
                 source.given().name(),
                 last == null ? null : problem(last),
                 last == null ? null : Duration.between(last.begun(), now),

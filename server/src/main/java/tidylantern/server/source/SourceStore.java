@@ -14,6 +14,9 @@ import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
+import tidylantern.server.key.SyncId;
 
 @Component
 class SourceStore {
@@ -43,19 +46,27 @@ class SourceStore {
             boolean removesMissing,
             String schedule,
             @Nullable OffsetDateTime nextRun,
-            String secrets) {}
+            String secrets) {
+        SourceId source() {
+            return new SourceId(sourceId);
+        }
+
+        SiteKey site() {
+            return new SiteKey(siteKey);
+        }
+    }
 
     /** By id. */
-    List<StoredSource> ofSite(String site) {
+    List<StoredSource> ofSite(SiteKey site) {
         return jdbc.sql(SOURCE + "WHERE site_key = :site ORDER BY source_id")
-                .param("site", site)
+                .param("site", site.value())
                 .query(StoredSource.class)
                 .list();
     }
 
-    Optional<StoredSource> find(long source) {
+    Optional<StoredSource> find(SourceId source) {
         return jdbc.sql(SOURCE + "WHERE source_id = :source")
-                .param("source", source)
+                .param("source", source.value())
                 .query(StoredSource.class)
                 .optional();
     }
@@ -75,7 +86,7 @@ class SourceStore {
                 .list();
     }
 
-    long add(StoredSource source) {
+    SourceId add(StoredSource source) {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         jdbc.sql("""
                 INSERT INTO source (site_key, collection_key, name, settings, mapping, removes_missing, schedule, next_run, secrets)
@@ -94,7 +105,7 @@ class SourceStore {
         if (made == null) {
             throw new IllegalStateException("the database gave the source no id");
         }
-        return made.longValue();
+        return new SourceId(made.longValue());
     }
 
     void change(StoredSource source) {
@@ -111,16 +122,16 @@ class SourceStore {
                 .update();
     }
 
-    void nextRun(long source, @Nullable OffsetDateTime next) {
+    void nextRun(SourceId source, @Nullable OffsetDateTime next) {
         jdbc.sql("UPDATE source SET next_run = :next WHERE source_id = :source")
                 .param("next", next, java.sql.Types.TIMESTAMP_WITH_TIMEZONE)
-                .param("source", source)
+                .param("source", source.value())
                 .update();
     }
 
-    void delete(long source) {
+    void delete(SourceId source) {
         jdbc.sql("DELETE FROM source WHERE source_id = :source")
-                .param("source", source)
+                .param("source", source.value())
                 .update();
     }
 
@@ -132,20 +143,28 @@ class SourceStore {
             OffsetDateTime begun,
             String begunBy,
             @Nullable OffsetDateTime ended,
-            String report) {}
+            String report) {
+        SyncId sync() {
+            return new SyncId(syncId);
+        }
+
+        SourceId source() {
+            return new SourceId(sourceId);
+        }
+    }
 
     /** Newest first. */
-    List<StoredSync> syncs(long source, int most) {
+    List<StoredSync> syncs(SourceId source, int most) {
         return jdbc.sql(SYNC + "WHERE source_id = :source ORDER BY sync_id DESC LIMIT :most")
-                .param("source", source)
+                .param("source", source.value())
                 .param("most", most)
                 .query(StoredSync.class)
                 .list();
     }
 
-    Optional<StoredSync> sync(long sync) {
+    Optional<StoredSync> sync(SyncId sync) {
         return jdbc.sql(SYNC + "WHERE sync_id = :sync")
-                .param("sync", sync)
+                .param("sync", sync.value())
                 .query(StoredSync.class)
                 .optional();
     }
@@ -158,11 +177,11 @@ class SourceStore {
                 .list();
     }
 
-    long addSync(long source, String state, OffsetDateTime begun, String by, String report) {
+    SyncId addSync(SourceId source, String state, OffsetDateTime begun, String by, String report) {
         GeneratedKeyHolder key = new GeneratedKeyHolder();
         jdbc.sql(
                         "INSERT INTO sync (source_id, state, begun, begun_by, report) VALUES (:source, :state, :begun, :by, :report)")
-                .param("source", source)
+                .param("source", source.value())
                 .param("state", state)
                 .param("begun", begun)
                 .param("by", by)
@@ -172,23 +191,23 @@ class SourceStore {
         if (made == null) {
             throw new IllegalStateException("the database gave the sync no id");
         }
-        return made.longValue();
+        return new SyncId(made.longValue());
     }
 
-    void changeSync(long sync, String state, @Nullable OffsetDateTime ended, String report) {
+    void changeSync(SyncId sync, String state, @Nullable OffsetDateTime ended, String report) {
         jdbc.sql("UPDATE sync SET state = :state, ended = :ended, report = :report WHERE sync_id = :sync")
                 .param("state", state)
                 .param("ended", ended, java.sql.Types.TIMESTAMP_WITH_TIMEZONE)
                 .param("report", report)
-                .param("sync", sync)
+                .param("sync", sync.value())
                 .update();
     }
 
     /** Forgets all but the newest. */
-    void keepNewest(long source, int most) {
+    void keepNewest(SourceId source, int most) {
         jdbc.sql(
                         "DELETE FROM sync WHERE source_id = :source AND sync_id NOT IN (SELECT sync_id FROM sync WHERE source_id = :source ORDER BY sync_id DESC LIMIT :most)")
-                .param("source", source)
+                .param("source", source.value())
                 .param("most", most)
                 .update();
     }
@@ -202,11 +221,11 @@ class SourceStore {
             String links) {}
 
     /** What a crawl knows of pages that it read in this way, by address. */
-    Map<String, StoredPage> pages(long source, String readAs) {
+    Map<String, StoredPage> pages(SourceId source, String readAs) {
         Map<String, StoredPage> pages = new HashMap<>();
         jdbc.sql(
                         "SELECT address, entity_tag, last_modified, item_id, links FROM crawled_page WHERE source_id = :source AND read_as = :as ORDER BY source_id, address")
-                .param("source", source)
+                .param("source", source.value())
                 .param("as", readAs)
                 .query(StoredPage.class)
                 .list()
@@ -214,14 +233,14 @@ class SourceStore {
         return pages;
     }
 
-    void putPages(long source, String readAs, List<StoredPage> pages) {
+    void putPages(SourceId source, String readAs, List<StoredPage> pages) {
         jdbc.sql("DELETE FROM crawled_page WHERE source_id = :source")
-                .param("source", source)
+                .param("source", source.value())
                 .update();
         batches.batchUpdate(
                 "INSERT INTO crawled_page (source_id, address, entity_tag, last_modified, item_id, links, read_as) VALUES (:source, :address, :tag, :modified, :item, :links, :as)",
                 pages.stream()
-                        .map(page -> new MapSqlParameterSource("source", source)
+                        .map(page -> new MapSqlParameterSource("source", source.value())
                                 .addValue("address", page.address())
                                 .addValue("tag", page.entityTag())
                                 .addValue("modified", page.lastModified())
@@ -232,9 +251,9 @@ class SourceStore {
     }
 
     /** What recurs on the pages of a crawl, as {@link Furniture} tells it. */
-    Set<Long> furniture(long source) {
+    Set<Long> furniture(SourceId source) {
         String keys = jdbc.sql("SELECT furniture FROM source WHERE source_id = :source")
-                .param("source", source)
+                .param("source", source.value())
                 .query(String.class)
                 .optional()
                 .orElse("");
@@ -245,11 +264,11 @@ class SourceStore {
                         .collect(Collectors.toSet());
     }
 
-    void putFurniture(long source, Set<Long> keys) {
+    void putFurniture(SourceId source, Set<Long> keys) {
         String said = keys.stream().sorted().map(Long::toHexString).collect(Collectors.joining(" "));
         jdbc.sql("UPDATE source SET furniture = :keys WHERE source_id = :source")
                 .param("keys", said)
-                .param("source", source)
+                .param("source", source.value())
                 .update();
     }
 }

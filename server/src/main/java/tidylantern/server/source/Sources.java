@@ -15,6 +15,8 @@ import tidylantern.server.content.SiteContents;
 import tidylantern.server.history.Changeable;
 import tidylantern.server.history.History;
 import tidylantern.server.history.Told;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
 import tidylantern.server.platform.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -106,21 +108,21 @@ public class Sources {
 
     /** @param nextRun null for one that runs by hand alone */
     public record Source(
-            long id,
-            String site,
+            SourceId id,
+            SiteKey site,
             SourceGiven given,
             @Nullable OffsetDateTime nextRun) {}
 
-    public List<Source> ofSite(String site) {
+    public List<Source> ofSite(SiteKey site) {
         contents.of(site);
         return store.ofSite(site).stream().map(this::read).toList();
     }
 
     /** @throws Refusal if there is no such source */
-    public Source get(long id) {
+    public Source get(SourceId id) {
         return store.find(id)
                 .map(this::read)
-                .orElseThrow(() -> Refusal.notFound("There is no source %d.".formatted(id)));
+                .orElseThrow(() -> Refusal.notFound("There is no source %s.".formatted(id)));
     }
 
     List<Source> due() {
@@ -128,16 +130,16 @@ public class Sources {
     }
 
     @Transactional
-    public Source add(String site, SourceGiven given) {
+    public Source add(SiteKey site, SourceGiven given) {
         contents.collection(site, given.collection().value());
-        long id = store.add(written(0, site, given, null));
+        SourceId id = store.add(written(0, site, given, null));
         history.note(changes, site, id, null, changes.now(site, id), History.actor());
         return get(id);
     }
 
     /** The collection stays as it is: items do not move. A file that it read before is kept as long as the change. */
     @Transactional
-    public Source change(long id, SourceGiven given) {
+    public Source change(SourceId id, SourceGiven given) {
         Source before = get(id);
         if (!before.given().collection().equals(given.collection())) {
             throw Refusal.bad(
@@ -146,14 +148,14 @@ public class Sources {
                             .formatted(before.given().collection(), given.collection()));
         }
         SourceStore.StoredSource written =
-                written(id, before.site(), given, store.find(id).orElseThrow());
+                written(id.value(), before.site(), given, store.find(id).orElseThrow());
         put(written);
         return get(id);
     }
 
     private void put(SourceStore.StoredSource source) {
-        history.change(changes, source.siteKey(), source.sourceId(), () -> store.change(source));
-        abandoned.begin(source.siteKey());
+        history.change(changes, source.site(), source.source(), () -> store.change(source));
+        abandoned.begin(source.site());
     }
 
     void ranNow(Source source) {
@@ -161,10 +163,10 @@ public class Sources {
     }
 
     private SourceStore.StoredSource written(
-            long id, String site, SourceGiven given, SourceStore.@Nullable StoredSource before) {
+            long id, SiteKey site, SourceGiven given, SourceStore.@Nullable StoredSource before) {
         return new SourceStore.StoredSource(
                 id,
-                site,
+                site.value(),
                 given.collection().value(),
                 given.name(),
                 json.writerFor(SourceSettings.class).writeValueAsString(SourceSecrets.hidden(given.settings())),
@@ -183,7 +185,7 @@ public class Sources {
                 json.readValue(stored.mapping(), Mapping.class),
                 stored.removesMissing(),
                 schedule(stored.schedule()));
-        return new Source(stored.sourceId(), stored.siteKey(), given, stored.nextRun());
+        return new Source(stored.source(), stored.site(), given, stored.nextRun());
     }
 
     private static Schedule schedule(String stored) {
@@ -194,13 +196,13 @@ public class Sources {
     private record Said(
             String name, String settings, String mapping, boolean removesMissing, String schedule, String secrets) {}
 
-    private final class SourceChanges extends Changeable<Long, Said> {
+    private final class SourceChanges extends Changeable<SourceId, Said> {
         SourceChanges() {
-            super("source", Long.class, Said.class);
+            super("source", SourceId.class, Said.class);
         }
 
         @Override
-        protected @Nullable Said now(String site, Long id) {
+        protected @Nullable Said now(SiteKey site, SourceId id) {
             return store.find(id)
                     .map(one -> new Said(
                             one.name(),
@@ -213,11 +215,11 @@ public class Sources {
         }
 
         @Override
-        protected void putBack(String site, Long id, Said said) {
+        protected void putBack(SiteKey site, SourceId id, Said said) {
             SourceStore.StoredSource now = store.find(id).orElseThrow();
             SourceStore.StoredSource before = new SourceStore.StoredSource(
-                    id,
-                    site,
+                    id.value(),
+                    site.value(),
                     now.collectionKey(),
                     said.name(),
                     said.settings(),
@@ -230,7 +232,7 @@ public class Sources {
         }
 
         @Override
-        protected String told(String site, Long id, @Nullable Said before, @Nullable Said after) {
+        protected String told(SiteKey site, SourceId id, @Nullable Said before, @Nullable Said after) {
             Said now = Objects.requireNonNull(after);
             if (before == null) {
                 return "The source “%s” added".formatted(now.name());

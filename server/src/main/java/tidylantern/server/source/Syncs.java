@@ -31,6 +31,9 @@ import tidylantern.core.place.Gazetteer;
 import tidylantern.server.content.IntakeReport;
 import tidylantern.server.content.ItemIntake;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.key.SiteKey;
+import tidylantern.server.key.SourceId;
+import tidylantern.server.key.SyncId;
 import tidylantern.server.operation.ChangeGate;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.Refusal;
@@ -63,7 +66,7 @@ public class Syncs implements SmartLifecycle {
     private final Clock clock;
     private final Gazetteer gazetteer;
     private final JsonMapper json;
-    private final Map<Long, Running> running = new ConcurrentHashMap<>();
+    private final Map<SyncId, Running> running = new ConcurrentHashMap<>();
     private final SiteTurns turns = new SiteTurns(AT_ONCE, AT_ONCE_OF_A_SITE);
     private volatile boolean started;
 
@@ -116,8 +119,8 @@ public class Syncs implements SmartLifecycle {
      * @param known records known so far; 0 where nobody knows
      */
     public record Sync(
-            long id,
-            long source,
+            SyncId id,
+            SourceId source,
             State state,
             OffsetDateTime begun,
             String begunBy,
@@ -127,13 +130,13 @@ public class Syncs implements SmartLifecycle {
             SyncReport report) {}
 
     private static final class Running {
-        private final long source;
+        private final SourceId source;
         private volatile boolean stop;
         private volatile @Nullable Thread thread;
         private volatile int read;
         private volatile int known;
 
-        Running(long source) {
+        Running(SourceId source) {
             this.source = source;
         }
     }
@@ -161,7 +164,7 @@ public class Syncs implements SmartLifecycle {
     private void endThoseCutOff() {
         for (SourceStore.StoredSync cut : store.inState(State.RUNNING.toString())) {
             end(
-                    cut.syncId(),
+                    cut.sync(),
                     State.FAILED,
                     SyncReport.failed(
                             0,
@@ -203,30 +206,30 @@ public class Syncs implements SmartLifecycle {
     // What owners do
 
     /** Newest first. */
-    List<Sync> of(long source) {
+    List<Sync> of(SourceId source) {
         sources.get(source);
         return store.syncs(source, KEPT).stream().map(this::shown).toList();
     }
 
     /** @throws Refusal if there is no such sync */
-    Sync get(long sync) {
+    Sync get(SyncId sync) {
         return shown(stored(sync));
     }
 
-    @Nullable Sync last(long source) {
+    @Nullable Sync last(SourceId source) {
         return store.syncs(source, 1).stream().findFirst().map(this::shown).orElse(null);
     }
 
-    private SourceStore.StoredSync stored(long sync) {
-        return store.sync(sync).orElseThrow(() -> Refusal.notFound("There is no sync %d.".formatted(sync)));
+    private SourceStore.StoredSync stored(SyncId sync) {
+        return store.sync(sync).orElseThrow(() -> Refusal.notFound("There is no sync %s.".formatted(sync)));
     }
 
     private Sync shown(SourceStore.StoredSync stored) {
-        Running now = running.get(stored.syncId());
+        Running now = running.get(stored.sync());
         SyncReport report = json.readValue(stored.report(), SyncReport.class);
         return new Sync(
-                stored.syncId(),
-                stored.sourceId(),
+                stored.sync(),
+                stored.source(),
                 State.valueOf(stored.state().toUpperCase(Locale.ROOT)),
                 stored.begun(),
                 stored.begunBy(),
@@ -237,8 +240,8 @@ public class Syncs implements SmartLifecycle {
     }
 
     /** @throws Refusal if the source runs already, or asks */
-    synchronized Sync begin(long source, String by) {
-        String site = sources.get(source).site();
+    synchronized Sync begin(SourceId source, String by) {
+        SiteKey site = sources.get(source).site();
         Sync last = last(source);
         if (last != null && (last.state() == State.RUNNING || last.state() == State.ASKING)) {
             throw Refusal.conflict(
@@ -247,7 +250,7 @@ public class Syncs implements SmartLifecycle {
                             : "The last run asks whether it may remove %d items. Answer it first."
                                     .formatted(last.report().asks()));
         }
-        long sync = store.addSync(
+        SyncId sync = store.addSync(
                 source,
                 State.RUNNING.toString(),
                 OffsetDateTime.now(clock),
@@ -260,7 +263,7 @@ public class Syncs implements SmartLifecycle {
         return get(sync);
     }
 
-    Sync stop(long sync) {
+    Sync stop(SyncId sync) {
         SourceStore.StoredSync stored = stored(sync);
         Running now = running.get(sync);
         if (now != null) {
@@ -275,7 +278,7 @@ public class Syncs implements SmartLifecycle {
         return get(sync);
     }
 
-    private void decline(long sync) {
+    private void decline(SyncId sync) {
         SyncReport asked = get(sync).report();
         delete(spool(sync));
         end(
@@ -289,12 +292,12 @@ public class Syncs implements SmartLifecycle {
      * @param by who says that it may remove so much
      * @throws Refusal if the sync does not ask
      */
-    synchronized Sync goOn(long sync, String by) {
+    synchronized Sync goOn(SyncId sync, String by) {
         SourceStore.StoredSync stored = stored(sync);
         if (!stored.state().equals(State.ASKING.toString())) {
             throw new Refusal(HttpStatus.CONFLICT, null, "This sync does not ask anything.");
         }
-        Sources.Source source = sources.get(stored.sourceId());
+        Sources.Source source = sources.get(stored.source());
         SyncReport asked = get(sync).report();
         store.changeSync(sync, State.RUNNING.toString(), null, stored.report());
         Running now = new Running(source.id());
@@ -315,7 +318,7 @@ public class Syncs implements SmartLifecycle {
 
     // The run
 
-    private void run(long sync, Running now) {
+    private void run(SyncId sync, Running now) {
         guarded(sync, now, () -> {
             Sources.Source source = sources.get(now.source);
             sources.ranNow(source);
@@ -339,7 +342,7 @@ public class Syncs implements SmartLifecycle {
     }
 
     /** Ends the sync in every case, with words for its owner. */
-    private void guarded(long sync, Running now, Work work) {
+    private void guarded(SyncId sync, Running now, Work work) {
         boolean asks = false;
         now.thread = Thread.currentThread();
         try {
@@ -398,7 +401,7 @@ public class Syncs implements SmartLifecycle {
     private record Spooled(
             int read, List<IntakeReport.Refused> refusals, int refused, List<String> notes, boolean whole) {}
 
-    private Spooled spool(long sync, Running now, Sources.Source source, CrawlMemory memory)
+    private Spooled spool(SyncId sync, Running now, Sources.Source source, CrawlMemory memory)
             throws SourceProblem, IOException {
         Files.createDirectories(spools);
         try (BufferedWriter out = Files.newBufferedWriter(spool(sync), StandardCharsets.UTF_8)) {
@@ -429,7 +432,7 @@ public class Syncs implements SmartLifecycle {
      * @param agreed who said that it may remove many items; null where nobody was asked yet
      * @return whether it was taken; otherwise it asks now
      */
-    private boolean take(long sync, Running now, Sources.Source source, Spooled spooled, @Nullable String agreed) {
+    private boolean take(SyncId sync, Running now, Sources.Source source, Spooled spooled, @Nullable String agreed) {
         Sources.SourceGiven given = source.given();
         List<String> notes = new ArrayList<>(spooled.notes());
         try {
@@ -497,11 +500,11 @@ public class Syncs implements SmartLifecycle {
         }
     }
 
-    private void end(long sync, State state, SyncReport report) {
+    private void end(SyncId sync, State state, SyncReport report) {
         store.changeSync(sync, state.toString(), OffsetDateTime.now(clock), json.writeValueAsString(report));
     }
 
-    private Path spool(long sync) {
+    private Path spool(SyncId sync) {
         return spools.resolve("sync-" + sync + ".jsonl");
     }
 

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 
@@ -33,11 +34,11 @@ class Uploads {
     /** @param bytes of the file */
     record Upload(String upload, long bytes) {}
 
-    Upload keep(String site, InputStream body) {
+    Upload keep(SiteKey site, InputStream body) {
         byte[] token = new byte[12];
         random.nextBytes(token);
         String name = HexFormat.of().formatHex(token);
-        Path file = folder.resolve(site).resolve(name);
+        Path file = folder.resolve(site.value()).resolve(name);
         try {
             Files.createDirectories(file.getParent());
             long all = 0;
@@ -70,8 +71,8 @@ class Uploads {
     }
 
     /** @throws SourceProblem if there is no such file any more */
-    Path file(String site, String token) throws SourceProblem {
-        Path file = folder.resolve(site).resolve(token);
+    Path file(SiteKey site, String token) throws SourceProblem {
+        Path file = folder.resolve(site.value()).resolve(token);
         if (!isToken(token) || !Files.isRegularFile(file)) {
             throw new SourceProblem("The uploaded file is no longer here. Upload it again.");
         }
@@ -79,8 +80,8 @@ class Uploads {
     }
 
     /** Sets the time of a site's files, but for some. */
-    void touchUnless(String site, Set<String> tokens, Instant time) {
-        for (Path file : files(folder.resolve(site), tokens)) {
+    void touchUnless(SiteKey site, Set<String> tokens, Instant time) {
+        for (Path file : files(folder.resolve(site.value()), tokens)) {
             try {
                 Files.setLastModifiedTime(file, FileTime.from(time));
             } catch (IOException failure) {

@@ -8,6 +8,7 @@ import tidylantern.core.content.OwnPlace;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.look.Look;
 import tidylantern.server.content.ContentSetUps.CollectionSetUp;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.source.Sources.SourceGiven;
 import tidylantern.server.trial.TrialShape;
 import tools.jackson.databind.JsonNode;
@@ -52,7 +53,7 @@ record SetUp(
 
     /** @param key in the tags of the site's pages */
     record SearchSetUp(
-            String key,
+            SearchKey key,
             @Schema(implementation = SearchDesign.class) JsonNode design,
             List<TrialShape> trials) {
         SearchSetUp {

@@ -7,6 +7,8 @@ import org.springframework.transaction.annotation.Transactional;
 import tidylantern.server.content.ContentSetUps;
 import tidylantern.server.design.DesignJson;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.JsonProblems;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -46,11 +48,11 @@ class SetUps {
     }
 
     /** @param notes what is left for the owner to do */
-    record Made(String site, int collections, int sources, List<String> searches, List<String> notes) {}
+    record Made(SiteKey site, int collections, int sources, List<SearchKey> searches, List<String> notes) {}
 
     /** @throws Refusal if there is no such site */
     @Transactional(readOnly = true)
-    SetUp of(String key) {
+    SetUp of(SiteKey key) {
         Sites.Site site = sites.get(key);
         List<Sources.SourceGiven> taken = new ArrayList<>();
         List<String> leftOut = new ArrayList<>();
@@ -101,10 +103,12 @@ class SetUps {
         contents.put(site.key(), given.collections(), given.site().places());
         given.sources().forEach(source -> sources.add(site.key(), source));
         List<String> notes = new ArrayList<>(given.leftOut());
-        List<String> made = new ArrayList<>();
+        List<SearchKey> made = new ArrayList<>();
         for (SetUp.SearchSetUp search : given.searches()) {
             Searches.Draft draft = searches.add(
-                    site.key(), search.key(), designs.read(search.design(), searches.contentOfSite(site.key())));
+                    site.key(),
+                    search.key().value(),
+                    designs.read(search.design(), searches.contentOfSite(site.key())));
             made.add(draft.search());
             trials.addShapes(draft.search(), search.trials());
             if (!draft.search().equals(search.key())) {

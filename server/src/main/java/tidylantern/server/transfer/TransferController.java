@@ -17,7 +17,9 @@ import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.design.SearchDesign;
 import tidylantern.server.design.DesignJson;
 import tidylantern.server.design.Searches;
-import tidylantern.server.platform.KeyNames;
+import tidylantern.server.key.KeyNames;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 
 /** Files that another installation reads back. */
 @RestController
@@ -37,7 +39,7 @@ class TransferController {
             summary =
                     "A site's set-up as a file: collections, fields, sources, marks of items and searches, without the items.")
     @GetMapping("/sites/{site}/set-up")
-    ResponseEntity<SetUp> setUp(@PathVariable String site) {
+    ResponseEntity<SetUp> setUp(@PathVariable SiteKey site) {
         return file(site + ".set-up.json", setUps.of(site));
     }
 
@@ -53,7 +55,7 @@ class TransferController {
 
     @Operation(summary = "A search's draft as a file.")
     @GetMapping("/searches/{key}/design-file")
-    ResponseEntity<SearchDesign> design(@PathVariable String key) {
+    ResponseEntity<SearchDesign> design(@PathVariable SearchKey key) {
         return file(key + ".search.json", searches.draft(key).design());
     }
 
@@ -61,7 +63,7 @@ class TransferController {
     @PostMapping("/sites/{site}/designs")
     @ResponseStatus(HttpStatus.CREATED)
     Searches.Summary search(
-            @PathVariable String site,
+            @PathVariable SiteKey site,
             @RequestBody(content = @Content(schema = @Schema(implementation = SearchDesign.class)))
                     @org.springframework.web.bind.annotation.RequestBody
                     String document) {

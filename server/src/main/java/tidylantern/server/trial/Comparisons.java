@@ -18,6 +18,8 @@ import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.AnswerPool;
 import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
@@ -85,10 +87,10 @@ class Comparisons {
      * @param first the number of a version, or {@code draft}
      * @throws Refusal if there is no such search, or no such version of it
      */
-    Comparison of(String search, String first, String second) {
+    Comparison of(SearchKey search, String first, String second) {
         SearchDesign before = design(search, first);
         SearchDesign after = design(search, second);
-        String site = searches.draft(search).site();
+        SiteKey site = searches.draft(search).site();
         List<Trial> kept =
                 trials.ofSearch(search).stream().map(Trials.Kept::trial).toList();
         List<Trial> frequent = queries(search, kept).stream()
@@ -128,7 +130,7 @@ class Comparisons {
                 outcome.moves());
     }
 
-    private SearchDesign design(String search, String which) {
+    private SearchDesign design(SearchKey search, String which) {
         if (which.equals(DRAFT)) {
             return searches.draft(search).design();
         }
@@ -140,7 +142,7 @@ class Comparisons {
     }
 
     /** What visitors ask most often; as long as nobody asked anything, what the trials do. */
-    private Set<String> queries(String search, List<Trial> kept) {
+    private Set<String> queries(SearchKey search, List<Trial> kept) {
         Set<String> queries = new LinkedHashSet<>(asked.frequent(search, MOST_QUERIES));
         kept.stream()
                 .map(Trial::query)

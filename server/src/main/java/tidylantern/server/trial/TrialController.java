@@ -23,6 +23,8 @@ import tidylantern.core.trial.TrialReport;
 import tidylantern.core.trial.TrialRun;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /** Keeps trials, reads and writes them as a table, and runs them on draft and live version. */
@@ -62,7 +64,7 @@ class TrialController {
 
     @Operation(summary = "Runs every trial of the search on its draft and on its live version.")
     @GetMapping("/trials")
-    ResponseEntity<TrialsRun> run(@PathVariable String key) {
+    ResponseEntity<TrialsRun> run(@PathVariable SearchKey key) {
         Trials.Ran ran = trials.run(key);
         List<TrialOutcome> outcomes = IntStream.range(0, ran.kept().size())
                 .mapToObj(i -> {
@@ -86,7 +88,7 @@ class TrialController {
                     "How two designs differ: in words, by the trials, by visitors' most frequent queries. Each is the number of a version, or draft.")
     @GetMapping("/comparison")
     ResponseEntity<Comparisons.Comparison> comparison(
-            @PathVariable String key, @RequestParam String before, @RequestParam String after) {
+            @PathVariable SearchKey key, @RequestParam String before, @RequestParam String after) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CACHE_CONTROL, "no-store")
                 .body(comparisons.of(key, before, after));
@@ -96,19 +98,19 @@ class TrialController {
 
     @PostMapping("/trials")
     @ResponseStatus(HttpStatus.CREATED)
-    TrialKept add(@PathVariable String key, @RequestBody TrialShape given) {
+    TrialKept add(@PathVariable SearchKey key, @RequestBody TrialShape given) {
         return new TrialKept(trials.add(key, trial(given)));
     }
 
     @PutMapping("/trials/{id}")
-    TrialKept change(@PathVariable String key, @PathVariable long id, @RequestBody TrialShape given) {
+    TrialKept change(@PathVariable SearchKey key, @PathVariable long id, @RequestBody TrialShape given) {
         trials.change(key, id, trial(given));
         return new TrialKept(id);
     }
 
     @DeleteMapping("/trials/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable String key, @PathVariable long id) {
+    void remove(@PathVariable SearchKey key, @PathVariable long id) {
         trials.remove(key, id);
     }
 
@@ -122,7 +124,7 @@ class TrialController {
 
     @Operation(summary = "The trials as CSV: query, item, rank, and columns for what else can be expected.")
     @GetMapping(path = "/trials.csv", produces = "text/csv;charset=UTF-8")
-    ResponseEntity<String> table(@PathVariable String key) {
+    ResponseEntity<String> table(@PathVariable SearchKey key) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + key + ".trials.csv\"")
                 .header(HttpHeaders.CACHE_CONTROL, "no-store")
@@ -137,8 +139,8 @@ class TrialController {
             summary =
                     "Adds the trials of a CSV (query, item, rank); all or none. Those that are kept already are passed over.")
     @PostMapping(path = "/trials.csv", consumes = "text/csv")
-    TrialsAdded addTable(@PathVariable String key, @RequestBody String csv) {
-        String site = searches.draft(key).site();
+    TrialsAdded addTable(@PathVariable SearchKey key, @RequestBody String csv) {
+        SiteKey site = searches.draft(key).site();
         return new TrialsAdded(trials.addAll(key, TrialTable.read(csv, written -> contents.item(site, written))));
     }
 
@@ -146,7 +148,7 @@ class TrialController {
             summary =
                     "What each entry of the draft's synonyms does for the trials; those that no trial brings into play are missing.")
     @GetMapping("/draft/synonym-effects")
-    List<TrialRun.SynonymEffect> synonymEffects(@PathVariable String key) {
+    List<TrialRun.SynonymEffect> synonymEffects(@PathVariable SearchKey key) {
         return trials.synonymEffects(key);
     }
 }

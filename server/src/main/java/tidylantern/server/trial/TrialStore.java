@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
+import tidylantern.server.key.SearchKey;
 
 @Component
 class TrialStore {
@@ -26,18 +27,18 @@ class TrialStore {
             @Nullable String suggestion) {}
 
     /** In the order in which they were kept. */
-    List<StoredTrial> ofSearch(String search) {
+    List<StoredTrial> ofSearch(SearchKey search) {
         return jdbc.sql(
                         "SELECT id, search_key, query, expects, collection_key, item_id, number, suggestion FROM trial WHERE search_key = :search ORDER BY id")
-                .param("search", search)
+                .param("search", search.value())
                 .query(StoredTrial.class)
                 .list();
     }
 
-    Optional<StoredTrial> find(String search, long id) {
+    Optional<StoredTrial> find(SearchKey search, long id) {
         return jdbc.sql(
                         "SELECT id, search_key, query, expects, collection_key, item_id, number, suggestion FROM trial WHERE search_key = :search AND id = :id")
-                .param("search", search)
+                .param("search", search.value())
                 .param("id", id)
                 .query(StoredTrial.class)
                 .optional();
@@ -75,9 +76,9 @@ class TrialStore {
     }
 
     /** @return false if there is no such trial */
-    boolean remove(String search, long id) {
+    boolean remove(SearchKey search, long id) {
         return jdbc.sql("DELETE FROM trial WHERE search_key = :search AND id = :id")
-                        .param("search", search)
+                        .param("search", search.value())
                         .param("id", id)
                         .update()
                 == 1;

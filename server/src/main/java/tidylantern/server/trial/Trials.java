@@ -19,6 +19,7 @@ import tidylantern.core.trial.TrialRun;
 import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.AnswerPool;
 import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
@@ -35,7 +36,7 @@ public class Trials {
     private final CompiledSearches compiled;
     private final AnswerPool pool;
     /** By search; a run knows what the live version made of its trials. */
-    private final Map<String, Remembered> last = new ConcurrentHashMap<>();
+    private final Map<SearchKey, Remembered> last = new ConcurrentHashMap<>();
 
     Trials(TrialStore store, Searches searches, SiteIndexes indexes, CompiledSearches compiled, AnswerPool pool) {
         this.store = store;
@@ -49,7 +50,7 @@ public class Trials {
     record Kept(long id, Trial trial) {}
 
     /** @throws Refusal if there is no such search */
-    List<Kept> ofSearch(String search) {
+    List<Kept> ofSearch(SearchKey search) {
         searches.draft(search);
         return store.ofSearch(search).stream()
                 .map(stored -> new Kept(stored.id(), trial(stored)))
@@ -58,7 +59,7 @@ public class Trials {
 
     /** @throws Refusal if there is no such search, or no room for another trial */
     @Transactional
-    long add(String search, Trial trial) {
+    long add(SearchKey search, Trial trial) {
         searches.draft(search);
         room(search, 1);
         return store.add(stored(0, search, trial));
@@ -70,7 +71,7 @@ public class Trials {
      * @return how many were added
      */
     @Transactional
-    public int addAll(String search, List<Trial> trials) {
+    public int addAll(SearchKey search, List<Trial> trials) {
         Set<Trial> known =
                 new HashSet<>(ofSearch(search).stream().map(Kept::trial).toList());
         List<Trial> added = trials.stream().filter(known::add).toList();
@@ -79,7 +80,7 @@ public class Trials {
         return added.size();
     }
 
-    private void room(String search, int more) {
+    private void room(SearchKey search, int more) {
         int kept = store.ofSearch(search).size();
         if (kept + more > MOST) {
             throw Refusal.conflict("A search has room for %d trials; with these it would have %d. Take some away first."
@@ -88,7 +89,7 @@ public class Trials {
     }
 
     @Transactional
-    void change(String search, long id, Trial trial) {
+    void change(SearchKey search, long id, Trial trial) {
         if (store.find(search, id).isEmpty()) {
             throw gone(id);
         }
@@ -96,7 +97,7 @@ public class Trials {
     }
 
     @Transactional
-    void remove(String search, long id) {
+    void remove(SearchKey search, long id) {
         if (!store.remove(search, id)) {
             throw gone(id);
         }
@@ -112,12 +113,12 @@ public class Trials {
     record Ran(List<Kept> kept, TrialReport report, long tookMicros) {}
 
     /** What becomes of all trials of a search on its draft and on its live version. */
-    public TrialReport report(String search) {
+    public TrialReport report(SearchKey search) {
         return run(search).report();
     }
 
     /** Runs all trials of a search on its draft and on its live version. */
-    Ran run(String search) {
+    Ran run(SearchKey search) {
         List<Kept> kept = ofSearch(search);
         Searches.Draft draft = searches.draft(search);
         @Nullable SearchDesign live = searches.findLive(search).map(Searches.Live::design).orElse(null);
@@ -134,7 +135,7 @@ public class Trials {
     /**
      * What each entry of the draft's synonyms does for the trials; those that no trial brings into play are missing.
      */
-    List<TrialRun.SynonymEffect> synonymEffects(String search) {
+    List<TrialRun.SynonymEffect> synonymEffects(SearchKey search) {
         List<Kept> kept = ofSearch(search);
         Searches.Draft draft = searches.draft(search);
         return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> of(draft, kept)
@@ -156,7 +157,7 @@ public class Trials {
     }
 
     /** As they go into files. */
-    public List<TrialShape> shapes(String search) {
+    public List<TrialShape> shapes(SearchKey search) {
         return ofSearch(search).stream()
                 .map(kept -> TrialShape.of(kept.trial()))
                 .toList();
@@ -168,7 +169,7 @@ public class Trials {
      * @throws Refusal naming the one at fault
      */
     @Transactional
-    public void addShapes(String search, List<TrialShape> shapes) {
+    public void addShapes(SearchKey search, List<TrialShape> shapes) {
         List<Trial> trials = new ArrayList<>();
         for (int i = 0; i < shapes.size(); i++) {
             try {
@@ -180,11 +181,11 @@ public class Trials {
         addAll(search, trials);
     }
 
-    private static TrialStore.StoredTrial stored(long id, String search, Trial trial) {
+    private static TrialStore.StoredTrial stored(long id, SearchKey search, Trial trial) {
         TrialShape shape = TrialShape.of(trial);
         return new TrialStore.StoredTrial(
                 id,
-                search,
+                search.value(),
                 shape.query(),
                 shape.expects().toString(),
                 shape.collection() == null ? null : shape.collection().value(),

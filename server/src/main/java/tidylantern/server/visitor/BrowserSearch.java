@@ -12,6 +12,7 @@ import tidylantern.server.answer.AnswerTexts;
 import tidylantern.server.answer.Answering;
 import tidylantern.server.answer.SearchAnswers;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.site.Sites;
 
 /** How browsers can search a site from their own bar: its description by OpenSearch 1.1. */
@@ -32,7 +33,7 @@ class BrowserSearch {
     }
 
     @GetMapping("/s/{key}/opensearch.xml")
-    String description(@PathVariable String key, Model model, HttpServletResponse response) {
+    String description(@PathVariable SearchKey key, Model model, HttpServletResponse response) {
         Searches.Live live = searches.live(key);
         Sites.Site site = sites.get(live.site());
         AnswerTexts texts = answering.texts(new Answering.SearchInLanguage(live.site(), key, live.design(), null));

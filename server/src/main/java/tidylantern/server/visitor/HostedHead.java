@@ -12,6 +12,7 @@ import tidylantern.server.answer.AnswerTexts;
 import tidylantern.server.answer.SearchAnswers;
 import tidylantern.server.answer.SearchAnswers.HitShape;
 import tidylantern.server.answer.SearchAnswers.Results;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.site.Sites;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -29,7 +30,7 @@ record HostedHead(boolean listed, String description, String address, String dat
     private static final String CONTEXT = "https://schema.org";
 
     static HostedHead of(
-            String key, SearchDesign design, Sites.Site site, Results results, AnswerTexts texts, boolean plain) {
+            SearchKey key, SearchDesign design, Sites.Site site, Results results, AnswerTexts texts, boolean plain) {
         String address = ServletUriComponentsBuilder.fromCurrentContextPath()
                 .path(SearchAnswers.hostedPage(key))
                 .toUriString();

@@ -28,6 +28,7 @@ import tidylantern.server.answer.Answering;
 import tidylantern.server.answer.SearchAnswers;
 import tidylantern.server.answer.SearchAnswers.Results;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -59,7 +60,7 @@ class HostedPage {
 
     @GetMapping("/s/{key}")
     String page(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
             @RequestParam MultiValueMap<String, String> all,
@@ -195,14 +196,14 @@ class HostedPage {
                         Map.of("count", results.total(), "page", results.page(), "pages", results.pages()));
     }
 
-    private static List<QueryLink> links(String key, List<String> queries, String filters) {
+    private static List<QueryLink> links(SearchKey key, List<String> queries, String filters) {
         return queries.stream()
                 .map(query -> new QueryLink(query, address(key, query, 1) + filters))
                 .toList();
     }
 
     /** The same query with one filter less, where nothing is found with all of them. */
-    private static List<LessOne> lessOne(String key, Results results, List<PageFilter> filters, List<Held> held) {
+    private static List<LessOne> lessOne(SearchKey key, Results results, List<PageFilter> filters, List<Held> held) {
         return results.withoutOne().stream()
                 .map(way -> new LessOne(
                         filters.stream()
@@ -258,7 +259,7 @@ class HostedPage {
         return held;
     }
 
-    private static List<PageLink> links(String key, Results results, String filters) {
+    private static List<PageLink> links(SearchKey key, Results results, String filters) {
         List<PageLink> links = new ArrayList<>();
         int shownBefore = 0;
         for (int number = 1; number <= results.pages(); number++) {
@@ -279,7 +280,7 @@ class HostedPage {
         return links;
     }
 
-    private static String address(String key, String query, int page) {
+    private static String address(SearchKey key, String query, int page) {
         return SearchAnswers.hostedPage(key) + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8)
                 + (page > 1 ? "&page=" + page : "");
     }

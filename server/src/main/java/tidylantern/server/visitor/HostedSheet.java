@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RestController;
 import tidylantern.server.answer.LookSheet;
 import tidylantern.server.answer.SearchAnswers;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.site.Sites;
 
@@ -36,12 +37,12 @@ class HostedSheet {
     }
 
     /** Where the sheet of a search's page is. */
-    static String path(String key) {
+    static String path(SearchKey key) {
         return SearchAnswers.hostedPage(key) + NAME;
     }
 
     @GetMapping(path = "/s/{key}" + NAME, produces = LookSheet.TYPE)
-    ResponseEntity<String> sheet(@PathVariable String key) {
+    ResponseEntity<String> sheet(@PathVariable SearchKey key) {
         Searches.Live live = searches.live(key);
         String sheet = MADE + LookSheet.of(live.design(), sites.get(live.site()).look());
         return ResponseEntity.ok()

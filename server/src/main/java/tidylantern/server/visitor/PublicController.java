@@ -28,6 +28,7 @@ import tidylantern.server.answer.SearchAnswers.SearchFace;
 import tidylantern.server.answer.SearchAnswers.SpokenTexts;
 import tidylantern.server.design.EarlyLooks;
 import tidylantern.server.insight.AskedQueries;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.Digests;
 import tidylantern.server.platform.ListPages;
 import tidylantern.server.platform.PageNumber;
@@ -62,7 +63,7 @@ class PublicController {
 
     @GetMapping
     ResponseEntity<SearchFace> face(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             HttpServletRequest request) {
         EarlyLooks.Meeting met = meet(key, draft, request);
@@ -74,7 +75,7 @@ class PublicController {
                     "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values; near=latitude,longitude or place=name, within=km, and order=key.")
     @GetMapping("/results")
     ResponseEntity<Results> results(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
@@ -96,7 +97,7 @@ class PublicController {
                     "Values of one filter with their numbers: those right below a value, 500 a page, or those with some letters in the name, 50 a page. A Link header leads to the next page.")
     @GetMapping("/filters/{filter}/values")
     ResponseEntity<List<FilterAnswer.Offered>> values(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @PathVariable String filter,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "") String below,
@@ -114,7 +115,7 @@ class PublicController {
     @Operation(summary = "Where the items of a query are, in its order, for a list that the site draws itself.")
     @GetMapping("/addresses")
     ResponseEntity<ListedAddresses> addresses(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             HttpServletRequest request,
@@ -126,7 +127,7 @@ class PublicController {
     @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")
     @GetMapping("/live")
     ResponseEntity<LiveResults> live(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             HttpServletRequest request,
@@ -139,7 +140,7 @@ class PublicController {
     @Operation(summary = "What the elements wear, and how featured tiers stand out, as a style sheet.")
     @GetMapping(path = "/look.css", produces = LookSheet.TYPE)
     ResponseEntity<String> look(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             HttpServletRequest request) {
         EarlyLooks.Meeting met = meet(key, draft, request);
@@ -151,7 +152,7 @@ class PublicController {
             summary = "What visitors read around the results, in the language that the header Accept-Language names.")
     @GetMapping("/texts")
     ResponseEntity<SpokenTexts> texts(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
             HttpServletRequest request,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
@@ -163,7 +164,7 @@ class PublicController {
      * @param draft what makes the draft, or a side of a split, answer; empty for nothing
      * @param request whose page asks, since the draft stands on test pages
      */
-    private EarlyLooks.Meeting meet(String key, String draft, HttpServletRequest request) {
+    private EarlyLooks.Meeting meet(SearchKey key, String draft, HttpServletRequest request) {
         return earlyLooks.meet(key, draft, AskingPage.origin(request));
     }
 

@@ -25,6 +25,7 @@ import tidylantern.server.answer.SearchAnswers;
 import tidylantern.server.answer.SearchAnswers.HitShape;
 import tidylantern.server.answer.SearchAnswers.Results;
 import tidylantern.server.design.Searches;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.PageNumber;
 import tidylantern.server.site.Sites;
 
@@ -48,13 +49,13 @@ class ResultsFeed {
     }
 
     /** Where the results of a query are as a feed. */
-    static String path(String key, String query) {
+    static String path(SearchKey key, String query) {
         return SearchAnswers.hostedPage(key) + NAME + "?q=" + URLEncoder.encode(query, StandardCharsets.UTF_8);
     }
 
     @GetMapping(path = "/s/{key}" + NAME, produces = TYPE)
     ResponseEntity<String> feed(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
             @RequestParam MultiValueMap<String, String> all) {

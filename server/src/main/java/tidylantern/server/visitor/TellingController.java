@@ -23,6 +23,7 @@ import tidylantern.server.design.EarlyLooks;
 import tidylantern.server.design.Searches;
 import tidylantern.server.insight.ChosenResults;
 import tidylantern.server.insight.SearchPages;
+import tidylantern.server.key.SearchKey;
 import tidylantern.server.platform.JsonProblems;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
@@ -94,7 +95,7 @@ class TellingController {
     @PostMapping(path = "/api/public/searches/{key}/chosen", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void chosen(
-            @PathVariable String key,
+            @PathVariable SearchKey key,
             @Parameter(hidden = true) @RequestParam(name = PublicController.DRAFT, defaultValue = "") String draft,
             HttpServletRequest request,
             @RequestBody String body) {
@@ -119,7 +120,7 @@ class TellingController {
     @Operation(summary = "Notes a page with elements of the search. Plain text that holds JSON, as a beacon sends it.")
     @PostMapping(path = "/api/public/searches/{key}/pages", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void met(@PathVariable String key, @RequestBody String body) {
+    void met(@PathVariable SearchKey key, @RequestBody String body) {
         searches.live(key);
         ToldPage told = read(body, ToldPage.class);
         pages.note(
@@ -144,7 +145,7 @@ class TellingController {
     }
 
     /** Anybody can send anything; what is noted is of the site's own. */
-    private String own(String key, @Nullable String address) {
+    private String own(SearchKey key, @Nullable String address) {
         try {
             URI uri = URI.create(address == null ? "" : address);
             String kept = uri.isAbsolute() && uri.getRawAuthority() != null ? SearchPages.withoutQuery(uri) : "";

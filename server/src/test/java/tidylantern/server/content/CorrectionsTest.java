@@ -8,10 +8,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
 /** A correction that takes long goes on while its request is answered. */
 class CorrectionsTest {
+    private static final SiteKey ISLES = new SiteKey("isles");
     private static final CollectionKey POSTS = new CollectionKey("posts");
     private static final FieldKey SIZE = new FieldKey("size");
     private final Corrections corrections = new Corrections(0);
@@ -26,7 +28,7 @@ class CorrectionsTest {
     }
 
     private void begin(Corrections.Work then) throws InterruptedException {
-        corrections.run("isles", POSTS, SIZE, run -> {
+        corrections.run(ISLES, POSTS, SIZE, run -> {
             try {
                 run.looksAt(1_000);
                 run.looked(400);
@@ -51,10 +53,10 @@ class CorrectionsTest {
     /** What is left when it is over; its thread has a few steps to go when its work is done. */
     private Corrections.Correction left() {
         wait(over);
-        Corrections.Correction left = corrections.of("isles", POSTS);
+        Corrections.Correction left = corrections.of(ISLES, POSTS);
         while (left != null && left.problem() == null) {
             Thread.onSpinWait();
-            left = corrections.of("isles", POSTS);
+            left = corrections.of(ISLES, POSTS);
         }
         return left;
     }
@@ -62,8 +64,8 @@ class CorrectionsTest {
     @Test
     void itTellsHowFarItIsAndLeavesNothing() throws Exception {
         begin(run -> {});
-        assertThat(corrections.of("isles", POSTS)).isEqualTo(new Corrections.Correction(SIZE, 400, 1_000, false, null));
-        assertThat(corrections.of("isles", new CollectionKey("notes"))).isNull();
+        assertThat(corrections.of(ISLES, POSTS)).isEqualTo(new Corrections.Correction(SIZE, 400, 1_000, false, null));
+        assertThat(corrections.of(ISLES, new CollectionKey("notes"))).isNull();
         goOn.countDown();
         assertThat(left()).isNull();
     }
@@ -71,7 +73,7 @@ class CorrectionsTest {
     @Test
     void oneAtATimeInACollection() throws Exception {
         begin(run -> {});
-        assertThatThrownBy(() -> corrections.run("isles", POSTS, SIZE, run -> {}))
+        assertThatThrownBy(() -> corrections.run(ISLES, POSTS, SIZE, run -> {}))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("goes on");
     }
@@ -83,14 +85,14 @@ class CorrectionsTest {
         });
         goOn.countDown();
         assertThat(left().problem()).isEqualTo("3 items do not fit.");
-        corrections.stop("isles", POSTS);
-        assertThat(corrections.of("isles", POSTS)).isNull();
+        corrections.stop(ISLES, POSTS);
+        assertThat(corrections.of(ISLES, POSTS)).isNull();
     }
 
     @Test
     void itIsStoppedAsLongAsNothingWasChanged() throws Exception {
         begin(run -> run.looked(1));
-        corrections.stop("isles", POSTS);
+        corrections.stop(ISLES, POSTS);
         goOn.countDown();
         assertThat(left()).as("stopped, and nothing to tell").isNull();
     }
@@ -99,13 +101,13 @@ class CorrectionsTest {
     void whoeverStillWaitsReadsThatItWasStopped() throws Exception {
         Corrections patient = new Corrections(60_000);
         try {
-            assertThatThrownBy(() -> patient.run("isles", POSTS, SIZE, run -> {
-                        patient.stop("isles", POSTS);
+            assertThatThrownBy(() -> patient.run(ISLES, POSTS, SIZE, run -> {
+                        patient.stop(ISLES, POSTS);
                         run.looked(1);
                     }))
                     .isInstanceOf(Refusal.class)
                     .hasMessageContaining("stopped");
-            assertThat(patient.of("isles", POSTS)).isNull();
+            assertThat(patient.of(ISLES, POSTS)).isNull();
         } finally {
             patient.stop();
         }
@@ -118,13 +120,13 @@ class CorrectionsTest {
         assertThat(left()).isNull();
         CountDownLatch kept = new CountDownLatch(1);
         CountDownLatch end = new CountDownLatch(1);
-        corrections.run("isles", POSTS, SIZE, run -> {
+        corrections.run(ISLES, POSTS, SIZE, run -> {
             run.isKept();
             kept.countDown();
             wait(end);
         });
         wait(kept);
-        assertThatThrownBy(() -> corrections.stop("isles", POSTS))
+        assertThatThrownBy(() -> corrections.stop(ISLES, POSTS))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("kept already");
         end.countDown();

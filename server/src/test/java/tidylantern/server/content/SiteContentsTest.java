@@ -13,17 +13,19 @@ import tidylantern.core.content.Field;
 import tidylantern.core.content.OwnPlace;
 import tidylantern.core.content.SiteContent;
 import tidylantern.server.RunningService;
+import tidylantern.server.key.SiteKey;
 import tidylantern.server.site.Sites;
 
 /** What is kept at hand of a site's content while it changes and while the database cannot be read. */
 class SiteContentsTest {
+    private static final SiteKey ISLES = new SiteKey("isles");
     private final List<String> collections = new ArrayList<>(List.of("posts"));
     private boolean broken;
 
     private SiteContents contents(RunningService service) {
         ContentStore store = new ContentStore(null, null, null) {
             @Override
-            List<StoredCollection> collections(String site) {
+            List<StoredCollection> collections(SiteKey site) {
                 if (broken) {
                     throw new DataAccessResourceFailureException("the disk is gone");
                 }
@@ -33,19 +35,19 @@ class SiteContentsTest {
             }
 
             @Override
-            Map<String, List<Field>> fields(String site) {
+            Map<String, List<Field>> fields(SiteKey site) {
                 return Map.of();
             }
         };
         PlacementStore placements = new PlacementStore(null) {
             @Override
-            List<StoredPlacement> ofSite(String site) {
+            List<StoredPlacement> ofSite(SiteKey site) {
                 return List.of();
             }
         };
         OwnPlaceStore places = new OwnPlaceStore(null) {
             @Override
-            List<OwnPlace> ofSite(String site) {
+            List<OwnPlace> ofSite(SiteKey site) {
                 return List.of();
             }
         };
@@ -57,25 +59,23 @@ class SiteContentsTest {
         try (RunningService service = RunningService.on(data)) {
             service.api().withSite();
             SiteContents contents = contents(service);
-            SiteContent first = contents.of("isles");
-            contents.renew("isles", next -> assertThat(next).isSameAs(first));
-            assertThat(contents.of("isles"))
-                    .as("what says the same is the same")
-                    .isSameAs(first);
+            SiteContent first = contents.of(ISLES);
+            contents.renew(ISLES, next -> assertThat(next).isSameAs(first));
+            assertThat(contents.of(ISLES)).as("what says the same is the same").isSameAs(first);
             collections.add("notes");
-            contents.renew("isles", next -> assertThat(contents.of("isles"))
+            contents.renew(ISLES, next -> assertThat(contents.of(ISLES))
                     .as("until it is ready")
                     .isSameAs(first));
-            assertThat(contents.of("isles").collections()).hasSize(2);
+            assertThat(contents.of(ISLES).collections()).hasSize(2);
             collections.add("homes");
             broken = true;
-            contents.renew("isles", next -> {});
-            assertThat(contents.of("isles").collections())
+            contents.renew(ISLES, next -> {});
+            assertThat(contents.of(ISLES).collections())
                     .as("as it was read last")
                     .hasSize(2);
             broken = false;
-            contents.readAgainIfStale("isles");
-            assertThat(contents.of("isles").collections()).hasSize(3);
+            contents.readAgainIfStale(ISLES);
+            assertThat(contents.of(ISLES).collections()).hasSize(3);
         }
     }
 }

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
+import tidylantern.server.key.SearchKey;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -277,7 +278,7 @@ class EarlyLooksTest {
         ((ObjectNode) design.path("words")).putArray("weights");
         OffsetDateTime due = OffsetDateTime.now(ZoneOffset.UTC).plusHours(1);
         service.part(SearchStore.class)
-                .plan(key, new SearchStore.StoredPlan(key, design.toString(), due, "mo", null, null));
+                .plan(new SearchKey(key), new SearchStore.StoredPlan(key, design.toString(), due, "mo", null, null));
 
         publishDueAt(due);
         publishDueAt(due.plusHours(1));

@@ -15,21 +15,25 @@ import tidylantern.core.design.look.Look;
 import tidylantern.core.design.look.ReadyLook;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
+import tidylantern.server.key.SearchKey;
+import tidylantern.server.key.SiteKey;
 
 /** What is kept at hand of sites is what was committed last. */
 class SitesTest {
+    private static final SiteKey ISLES = new SiteKey("isles");
+
     @TempDir
     private static Path data;
 
     private static RunningService service;
-    private static String search;
+    private static SearchKey search;
 
     @BeforeAll
     static void start() {
         service = RunningService.on(data);
         Api api = service.api().withSite();
         api.push("posts", "{\"id\":\"1\",\"title\":\"Crab\"}");
-        search = api.publishedSearch("Shore");
+        search = new SearchKey(api.publishedSearch("Shore"));
     }
 
     @AfterAll
@@ -42,16 +46,16 @@ class SitesTest {
     void whoAsksBeforeACommitKeepsNothingOld() {
         Sites sites = service.part(Sites.class);
         service.part(TransactionTemplate.class).executeWithoutResult(open -> {
-            sites.change("isles", "Isles", "https://isles.example", List.of("https://two.example"), null);
-            sites.changeLook("isles", Look.of(ReadyLook.LEDGER));
+            sites.change(ISLES, "Isles", "https://isles.example", List.of("https://two.example"), null);
+            sites.changeLook(ISLES, Look.of(ReadyLook.LEDGER));
             // Another thread, which sees nothing of what is not committed.
             CompletableFuture.runAsync(() -> {
                         assertThat(sites.originsOfSearch(search)).doesNotContain("https://two.example");
-                        assertThat(sites.get("isles").look().from()).isNotEqualTo(ReadyLook.LEDGER);
+                        assertThat(sites.get(ISLES).look().from()).isNotEqualTo(ReadyLook.LEDGER);
                     })
                     .join();
         });
         assertThat(sites.originsOfSearch(search)).isEqualTo(Set.of("https://isles.example", "https://two.example"));
-        assertThat(sites.get("isles").look().from()).isEqualTo(ReadyLook.LEDGER);
+        assertThat(sites.get(ISLES).look().from()).isEqualTo(ReadyLook.LEDGER);
     }
 }

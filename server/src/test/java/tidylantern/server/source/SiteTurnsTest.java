@@ -7,9 +7,13 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import tidylantern.server.key.SiteKey;
 
 /** However many runs one site begins, those of another do not wait for it. */
 class SiteTurnsTest {
+    private static final SiteKey SLOW = new SiteKey("slow");
+    private static final SiteKey OTHER = new SiteKey("other");
+
     @Test
     void aSiteWhoseRunsHangHoldsNobodyElse() throws InterruptedException {
         SiteTurns turns = new SiteTurns(4, 2);
@@ -17,14 +21,14 @@ class SiteTurnsTest {
         CountDownLatch held = new CountDownLatch(2);
         ConcurrentLinkedQueue<String> ran = new ConcurrentLinkedQueue<>();
         IntStream.range(0, 6)
-                .forEach(n -> turns.add("slow", () -> {
+                .forEach(n -> turns.add(SLOW, () -> {
                     held.countDown();
                     awaits(hanging);
                     ran.add("slow");
                 }));
         held.await();
         CountDownLatch other = new CountDownLatch(1);
-        turns.add("other", () -> {
+        turns.add(OTHER, () -> {
             ran.add("other");
             other.countDown();
         });
@@ -32,7 +36,7 @@ class SiteTurnsTest {
         assertThat(List.copyOf(ran)).containsExactly("other");
         CountDownLatch all = new CountDownLatch(1);
         hanging.countDown();
-        turns.add("slow", all::countDown);
+        turns.add(SLOW, all::countDown);
         all.await();
         assertThat(turns.stop(10_000)).isTrue();
         assertThat(ran).hasSize(7);
@@ -41,11 +45,11 @@ class SiteTurnsTest {
     @Test
     void aRunThatFailsLeavesItsThread() throws InterruptedException {
         SiteTurns turns = new SiteTurns(1, 1);
-        turns.add("a", () -> {
+        turns.add(OTHER, () -> {
             throw new IllegalStateException("as a test wants it");
         });
         CountDownLatch next = new CountDownLatch(1);
-        turns.add("a", next::countDown);
+        turns.add(OTHER, next::countDown);
         next.await();
         assertThat(turns.stop(10_000)).isTrue();
     }

@@ -1,4 +1,4 @@
-package tidylantern.server.platform;
+package tidylantern.server.key;
 
 import java.text.Normalizer;
 import java.util.Locale;
