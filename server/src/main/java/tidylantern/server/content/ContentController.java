@@ -2,7 +2,6 @@ package tidylantern.server.content;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Comparator;
@@ -10,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -18,7 +16,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.content.CategoryPath;
 import tidylantern.core.content.Collection;
@@ -28,14 +25,12 @@ import tidylantern.core.content.FieldKind;
 import tidylantern.core.design.DesignChecks;
 import tidylantern.core.health.Finding;
 import tidylantern.server.key.SiteKey;
-import tidylantern.server.traffic.ReceivedBody;
 
-/** A site's collections and their fields, what is wrong with them, and how they come in and go out. */
+/** A site's collections and their fields, what is wrong with them, and how their items go out. */
 @RestController
 @RequestMapping("/api/owner/sites/{site}")
 class ContentController {
     private final SiteContents contents;
-    private final ItemPush push;
     private final ItemExport export;
     private final FieldCorrection correction;
     private final Corrections corrections;
@@ -43,13 +38,11 @@ class ContentController {
 
     ContentController(
             SiteContents contents,
-            ItemPush push,
             ItemExport export,
             FieldCorrection correction,
             Corrections corrections,
             HealthChecks health) {
         this.contents = contents;
-        this.push = push;
         this.export = export;
         this.correction = correction;
         this.corrections = corrections;
@@ -165,33 +158,6 @@ class ContentController {
             @RequestBody Parted given) {
         correction.part(site, collection, field, given.from());
         return shape(site, collection);
-    }
-
-    @Operation(
-            summary =
-                    "Takes items as JSON Lines, one a line, known by their id; an item that is there already is replaced.")
-    @PutMapping(
-            path = "/collections/{collection}/items",
-            consumes = {
-                "application/jsonl",
-                "application/x-ndjson",
-                MediaType.APPLICATION_JSON_VALUE,
-                MediaType.TEXT_PLAIN_VALUE
-            })
-    IntakeReport push(
-            @PathVariable SiteKey site,
-            @PathVariable String collection,
-            @Parameter(description = "Properties that a line does not name stay as they were; null takes one away.")
-                    @RequestParam(defaultValue = "false")
-                    boolean partial,
-            @Parameter(description = "What is not named is removed from the collection.")
-                    @RequestParam(defaultValue = "false")
-                    boolean everything,
-            @Parameter(description = "Whether that may be more than a third of it.")
-                    @RequestParam(defaultValue = "false")
-                    boolean removeMany,
-            @Parameter(hidden = true) HttpServletRequest request) {
-        return push.push(site, collection, ReceivedBody.of(request), partial, everything, removeMany);
     }
 
     @Operation(summary = "All items as JSON Lines, in the form that a push takes.")

@@ -24,7 +24,7 @@ import tidylantern.server.key.SourceId;
 import tools.jackson.databind.json.JsonMapper;
 
 @Component
-class ContentStore {
+public class ContentStore {
     private final JdbcClient jdbc;
     private final NamedParameterJdbcTemplate batches;
     private final JsonMapper json;
@@ -128,7 +128,7 @@ class ContentStore {
                 .update());
     }
 
-    void addField(SiteKey site, CollectionKey collection, Field field) {
+    public void addField(SiteKey site, CollectionKey collection, Field field) {
         jdbc.sql("""
                 INSERT INTO field (site_key, collection_key, field_key, kind, property, label, unit, guessed, place)
                 VALUES (:site, :collection, :key, :kind, :property, :label, :unit, :guessed,
@@ -144,7 +144,7 @@ class ContentStore {
                 .update();
     }
 
-    void changeField(SiteKey site, CollectionKey collection, Field field) {
+    public void changeField(SiteKey site, CollectionKey collection, Field field) {
         jdbc.sql(
                         "UPDATE field SET kind = :kind, label = :label, unit = :unit, guessed = :guessed WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
                 .param("site", site.value())
@@ -170,7 +170,7 @@ class ContentStore {
     }
 
     /** An item as its source brought it. */
-    record StoredItem(
+    public record StoredItem(
             String collectionKey,
             String itemId,
             String properties,
@@ -198,9 +198,9 @@ class ContentStore {
             "SELECT collection_key, item_id, properties, title, address, change_number, changed, source_id FROM item ";
 
     /** What an item says, and the source that brought it last. */
-    record Said(String properties, @Nullable Long sourceId) {
+    public record Said(String properties, @Nullable Long sourceId) {
         /** Null where it was pushed. */
-        @Nullable SourceId source() {
+        public @Nullable SourceId source() {
             return sourceId == null ? null : new SourceId(sourceId);
         }
     }
@@ -209,7 +209,7 @@ class ContentStore {
      * What an item says, as its source brought it. One look-up by its whole key: asked for a list, H2 walks over the
      * whole collection, which makes a large push quadratic.
      */
-    Optional<Said> said(SiteKey site, CollectionKey collection, String id) {
+    public Optional<Said> said(SiteKey site, CollectionKey collection, String id) {
         return jdbc.sql(
                         "SELECT properties, source_id FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
                 .param("site", site.value())
@@ -220,11 +220,11 @@ class ContentStore {
     }
 
     /** These items are a source's from now on, though it changed nothing. */
-    void claim(SiteKey site, CollectionKey collection, List<String> ids, SourceId source) {
+    public void claim(SiteKey site, CollectionKey collection, List<String> ids, SourceId source) {
         set("source_id", source.value(), site, collection, ids);
     }
 
-    void put(SiteKey site, List<StoredItem> items) {
+    public void put(SiteKey site, List<StoredItem> items) {
         batches.batchUpdate(
                 """
                 MERGE INTO item (site_key, collection_key, item_id, properties, title, address, change_number, changed, source_id)
@@ -244,7 +244,7 @@ class ContentStore {
     }
 
     /** Raises the site's number of changes, and with it locks out other writers of the site until the commit. */
-    long nextChange(SiteKey site) {
+    public long nextChange(SiteKey site) {
         jdbc.sql("UPDATE site SET last_change = last_change + 1 WHERE site_key = :site")
                 .param("site", site.value())
                 .update();
@@ -259,7 +259,7 @@ class ContentStore {
     }
 
     /** Marks every item of a collection as changed, so that the index reads it anew. */
-    void touch(SiteKey site, CollectionKey collection, long change) {
+    public void touch(SiteKey site, CollectionKey collection, long change) {
         jdbc.sql("UPDATE item SET change_number = :change WHERE site_key = :site AND collection_key = :collection")
                 .param("site", site.value())
                 .param("collection", collection.value())
@@ -354,7 +354,7 @@ class ContentStore {
                 .list();
     }
 
-    Optional<StoredItem> item(SiteKey site, CollectionKey collection, String id) {
+    public Optional<StoredItem> item(SiteKey site, CollectionKey collection, String id) {
         return jdbc.sql(ITEM + "WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
                 .param("site", site.value())
                 .param("collection", collection.value())
@@ -375,7 +375,7 @@ class ContentStore {
                 .orElse(item.id().value());
     }
 
-    int count(SiteKey site, CollectionKey collection) {
+    public int count(SiteKey site, CollectionKey collection) {
         return jdbc.sql("SELECT COUNT(*) FROM item WHERE site_key = :site AND collection_key = :collection")
                 .param("site", site.value())
                 .param("collection", collection.value())
@@ -384,14 +384,15 @@ class ContentStore {
     }
 
     /** An item's id and its title. */
-    record Titled(String itemId, String title) {}
+    public record Titled(String itemId, String title) {}
 
     /**
      * Some by id; of those that one source last brought, or of all of the collection.
      *
      * @param last id of the one before the first; empty to begin
      */
-    List<Titled> titlesAfter(SiteKey site, CollectionKey collection, @Nullable SourceId source, String last, int most) {
+    public List<Titled> titlesAfter(
+            SiteKey site, CollectionKey collection, @Nullable SourceId source, String last, int most) {
         return jdbc.sql("""
                 SELECT item_id, title FROM item
                 WHERE site_key = :site AND collection_key = :collection AND item_id > :last
@@ -421,7 +422,7 @@ class ContentStore {
     }
 
     /** These are there (again), so no index may take them out any more. */
-    void notRemoved(SiteKey site, CollectionKey collection, List<String> ids) {
+    public void notRemoved(SiteKey site, CollectionKey collection, List<String> ids) {
         batches.batchUpdate(
                 "DELETE FROM removed_item WHERE site_key = :site AND collection_key = :collection AND item_id = :id",
                 ids.stream()

@@ -21,7 +21,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Items that a push or a run removed: they rest 30 days, in which the history puts them back. */
 @Component
-class RestingItems {
+public class RestingItems {
     private static final int BATCH = 500;
 
     private final RestingItemStore store;
@@ -52,13 +52,13 @@ class RestingItems {
     }
 
     /** @param change the site's number of the change that removed them */
-    record Removal(CollectionKey collection, long change) {}
+    public record Removal(CollectionKey collection, long change) {}
 
     /** Whether some of what was removed are gone; the others came back since. */
     private record Gone(boolean gone) {}
 
     /** Removes items, which rest from now on; within the transaction of their change. */
-    void remove(SiteKey site, Removal removal, List<String> ids) {
+    public void remove(SiteKey site, Removal removal, List<String> ids) {
         remove(site, removal, ids, removal.change());
     }
 
@@ -68,7 +68,7 @@ class RestingItems {
     }
 
     /** Tells of a removal once it has all its items, in the same transaction. */
-    void note(SiteKey site, Removal removal, String by) {
+    public void note(SiteKey site, Removal removal, String by) {
         history.note(changes, site, removal, new Gone(false), new Gone(true), by);
     }
 

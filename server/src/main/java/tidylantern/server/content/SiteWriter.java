@@ -44,17 +44,17 @@ public class SiteWriter {
      * @param work done within a transaction; what it throws takes all of it back
      * @return what the work returned
      */
-    <T> T change(SiteKey site, Supplier<T> work) {
+    public <T> T change(SiteKey site, Supplier<T> work) {
         return change(site, work, () -> {});
     }
 
     /** Writes content, without anything to return. */
-    void change(SiteKey site, Runnable work) {
+    public void change(SiteKey site, Runnable work) {
         change(site, work, () -> {});
     }
 
     /** @param whenKept told once it is on the disk itself, while the index has yet to follow */
-    void change(SiteKey site, Runnable work, Runnable whenKept) {
+    public void change(SiteKey site, Runnable work, Runnable whenKept) {
         change(
                 site,
                 () -> {

@@ -1,4 +1,7 @@
-/** Collections, their fields and items: how they come in, where they are kept, and the index that follows. */
+/**
+ * Collections, their fields and items: where they are kept, how they are changed, and the index that follows. How items
+ * come in stands in {@code intake}.
+ */
 @NullMarked
 package tidylantern.server.content;
 

@@ -29,8 +29,8 @@ import tidylantern.core.design.look.WornLook;
 import tidylantern.server.design.Searches;
 import tidylantern.server.key.SearchKey;
 import tidylantern.server.key.SiteKey;
+import tidylantern.server.ownpage.PageStyles;
 import tidylantern.server.site.Sites;
-import tidylantern.server.source.PageStyles;
 
 /** What a site and its searches wear, and what they could. */
 @RestController

@@ -39,8 +39,8 @@ import tidylantern.server.design.Searches;
 import tidylantern.server.draft.DraftCardsController.DrawnSign;
 import tidylantern.server.insight.SearchPages;
 import tidylantern.server.key.SearchKey;
+import tidylantern.server.ownpage.OwnPages;
 import tidylantern.server.site.Sites;
-import tidylantern.server.source.OwnPages;
 
 /** What the places of a draft can be made of: its box, its live results, its page. */
 @RestController

@@ -15,7 +15,7 @@ import tidylantern.core.design.look.Look;
 import tidylantern.demo.Quillhaven;
 import tidylantern.server.content.ContentSetUps;
 import tidylantern.server.content.ContentSetUps.CollectionSetUp;
-import tidylantern.server.content.ItemIntake;
+import tidylantern.server.content.intake.ItemIntake;
 import tidylantern.server.design.NewSearches;
 import tidylantern.server.design.Searches;
 import tidylantern.server.key.SearchKey;

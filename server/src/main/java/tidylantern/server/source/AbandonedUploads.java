@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.EveryHour;
 import tidylantern.server.platform.Rearranged;
+import tidylantern.server.source.reading.SourceSettings;
 import tools.jackson.databind.json.JsonMapper;
 
 /**

@@ -15,6 +15,13 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.source.reading.MainText;
+import tidylantern.server.source.reading.PageReader;
+import tidylantern.server.source.reading.Robots;
+import tidylantern.server.source.reading.SiteAddresses;
+import tidylantern.server.source.reading.SourceProblem;
+import tidylantern.server.source.reading.SourceSettings;
+import tidylantern.server.source.reading.WebFetcher;
 
 /**
  * Shows a page as a list of its parts, as text, so that an owner can point at some of them without anything of the page

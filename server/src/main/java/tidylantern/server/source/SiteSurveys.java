@@ -16,6 +16,16 @@ import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.Addresses;
+import tidylantern.server.source.reading.FeedReader;
+import tidylantern.server.source.reading.PageReader;
+import tidylantern.server.source.reading.Reading;
+import tidylantern.server.source.reading.Robots;
+import tidylantern.server.source.reading.SiteAddresses;
+import tidylantern.server.source.reading.Sitemaps;
+import tidylantern.server.source.reading.SourceProblem;
+import tidylantern.server.source.reading.SourceSettings;
+import tidylantern.server.source.reading.StructuredData;
+import tidylantern.server.source.reading.WebFetcher;
 import tools.jackson.databind.json.JsonMapper;
 
 /**

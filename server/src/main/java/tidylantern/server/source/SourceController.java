@@ -25,6 +25,8 @@ import tidylantern.server.key.SourceId;
 import tidylantern.server.key.SyncId;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
+import tidylantern.server.source.reading.Refusals;
+import tidylantern.server.source.reading.SourceSettings;
 
 /** Sources: a preview of what is there, how it is mapped, and the runs that bring it in. */
 @RestController

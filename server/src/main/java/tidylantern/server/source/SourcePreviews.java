@@ -25,6 +25,11 @@ import tidylantern.server.content.SiteContents;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
+import tidylantern.server.source.reading.CrawlReader;
+import tidylantern.server.source.reading.FileReader;
+import tidylantern.server.source.reading.Reading;
+import tidylantern.server.source.reading.SourceProblem;
+import tidylantern.server.source.reading.SourceSettings;
 
 /** Shows what a source has, before anything of it is taken. */
 @Component

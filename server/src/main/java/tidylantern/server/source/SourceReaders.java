@@ -10,6 +10,13 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Settings;
+import tidylantern.server.source.reading.CrawlReader;
+import tidylantern.server.source.reading.FeedReader;
+import tidylantern.server.source.reading.FileReader;
+import tidylantern.server.source.reading.Reading;
+import tidylantern.server.source.reading.SourceProblem;
+import tidylantern.server.source.reading.SourceSettings;
+import tidylantern.server.source.reading.WebFetcher;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 

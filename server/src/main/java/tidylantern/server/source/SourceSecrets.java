@@ -8,6 +8,10 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.source.reading.Reading;
+import tidylantern.server.source.reading.Refusals;
+import tidylantern.server.source.reading.SourceProblem;
+import tidylantern.server.source.reading.SourceSettings;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 

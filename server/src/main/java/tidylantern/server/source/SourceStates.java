@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.readiness.SourceState;
 import tidylantern.server.key.SiteKey;
+import tidylantern.server.source.reading.SourceSettings;
 
 /** How the sources of a site stand, for those who look whether its searches are in order. */
 @Component

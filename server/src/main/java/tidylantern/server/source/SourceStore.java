@@ -250,7 +250,7 @@ class SourceStore {
                         .toArray(MapSqlParameterSource[]::new));
     }
 
-    /** What recurs on the pages of a crawl, as {@link Furniture} tells it. */
+    /** What recurs on the pages of a crawl, as its reader told it. */
     Set<Long> furniture(SourceId source) {
         String keys = jdbc.sql("SELECT furniture FROM source WHERE source_id = :source")
                 .param("source", source.value())

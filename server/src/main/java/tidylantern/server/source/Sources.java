@@ -18,6 +18,8 @@ import tidylantern.server.history.Told;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.key.SourceId;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.source.reading.Refusals;
+import tidylantern.server.source.reading.SourceSettings;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The sources of each site. */

@@ -2,7 +2,7 @@ package tidylantern.server.source;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import tidylantern.server.content.IntakeReport;
+import tidylantern.server.content.intake.IntakeReport;
 
 /**
  * What became of a sync.

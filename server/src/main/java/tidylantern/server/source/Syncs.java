@@ -28,9 +28,9 @@ import tidylantern.core.content.ItemRefused;
 import tidylantern.core.mapping.Mapper;
 import tidylantern.core.mapping.Mapping;
 import tidylantern.core.place.Gazetteer;
-import tidylantern.server.content.IntakeReport;
-import tidylantern.server.content.ItemIntake;
 import tidylantern.server.content.SiteContents;
+import tidylantern.server.content.intake.IntakeReport;
+import tidylantern.server.content.intake.ItemIntake;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.key.SourceId;
 import tidylantern.server.key.SyncId;
@@ -40,6 +40,11 @@ import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
 import tidylantern.server.platform.SomeNames;
 import tidylantern.server.site.Sites;
+import tidylantern.server.source.reading.CrawlReader;
+import tidylantern.server.source.reading.Reading;
+import tidylantern.server.source.reading.SourceProblem;
+import tidylantern.server.source.reading.SourceSettings;
+import tidylantern.server.source.reading.WebFetcher;
 import tools.jackson.databind.json.JsonMapper;
 
 /**

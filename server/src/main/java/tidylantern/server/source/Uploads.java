@@ -18,6 +18,8 @@ import org.springframework.stereotype.Component;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.platform.Settings;
+import tidylantern.server.source.reading.SourceProblem;
+import tidylantern.server.source.reading.WebFetcher;
 
 /** Files that owners upload; each is known by a token, and belongs to a site. */
 @Component

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
+import tidylantern.server.source.reading.WebSite;
 import tools.jackson.databind.JsonNode;
 
 /** What is found at a site's address, over HTTP, with a website that does as the test says. */

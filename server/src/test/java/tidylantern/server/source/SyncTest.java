@@ -26,6 +26,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import tidylantern.server.Api;
 import tidylantern.server.RunningService;
 import tidylantern.server.platform.EveryHour;
+import tidylantern.server.source.reading.WebSite;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
