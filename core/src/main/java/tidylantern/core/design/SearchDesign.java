@@ -184,10 +184,6 @@ public record SearchDesign(
         return with(parts -> parts.filters = changed);
     }
 
-    public SearchDesign withFilterPlaces(FilterPlaces changed) {
-        return with(parts -> parts.filterPlaces = changed);
-    }
-
     public SearchDesign withOrder(ResultOrder changed) {
         return with(parts -> parts.ranking = new Ranking(changed, tiers(), pins()));
     }
@@ -214,14 +210,6 @@ public record SearchDesign(
 
     public SearchDesign withCards(List<Card> changed) {
         return with(parts -> parts.appearance = new Appearance(changed, look(), texts()));
-    }
-
-    public SearchDesign withLook(Look changed) {
-        return with(parts -> parts.appearance = new Appearance(cards(), changed, texts()));
-    }
-
-    public SearchDesign withTexts(VisitorTexts changed) {
-        return with(parts -> parts.appearance = new Appearance(cards(), look(), changed));
     }
 
     private SearchDesign with(Consumer<Parts> change) {

@@ -98,7 +98,7 @@ public record Words(
         return new Words(changed, matching, excerpt, synonyms, stopWords, help);
     }
 
-    public Words withMatching(Matching changed) {
+    private Words withMatching(Matching changed) {
         return new Words(weights, changed, excerpt, synonyms, stopWords, help);
     }
 
@@ -112,10 +112,6 @@ public record Words(
 
     public Words withHelp(Help changed) {
         return new Words(weights, matching, excerpt, synonyms, stopWords, changed);
-    }
-
-    public Words withExcerpt(Excerpt changed) {
-        return new Words(weights, matching, changed, synonyms, stopWords, help);
     }
 
     public Words withNeeded(WordsNeeded changed) {
