@@ -76,5 +76,6 @@ build_when_stale() {
   touch "$built"
 }
 
-SERVER_JAR() { ls "$ROOT"/server/target/server-*-exec.jar; }
+# Not the one of its tests.
+SERVER_JAR() { ls "$ROOT"/server/target/server-*[!s].jar; }
 DEMO_JAR() { ls "$ROOT"/demo/target/demo-*.jar | head -n 1; }

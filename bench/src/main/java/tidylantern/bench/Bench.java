@@ -18,6 +18,7 @@ public final class Bench {
         all.put("filters", FilterBench::run);
         all.put("order", OrderBench::run);
         all.put("effort", EffortBench::run);
+        all.put("profile", ProfileBench::run);
         all.put("demo", DemoBench::run);
         all.put("trials", TrialsBench::run);
         all.put("draw", DrawBench::run);

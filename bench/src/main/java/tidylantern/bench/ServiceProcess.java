@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** The service as operators start it: its jar, in a process of its own. */
-final class ServiceProcess implements AutoCloseable {
+final class ServiceProcess extends AskedService {
     private final Process process;
     private final int port;
 
@@ -24,18 +24,15 @@ final class ServiceProcess implements AutoCloseable {
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
-        List<String> command = new ArrayList<>(
-                List.of(ProcessHandle.current().info().command().orElseThrow(), "--enable-native-access=ALL-UNNAMED"));
+        List<String> command = new ArrayList<>(List.of(java(), "--enable-native-access=ALL-UNNAMED"));
         command.addAll(List.of(javaOptions));
-        try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("server/target"), "server-*-exec.jar")) {
-            command.addAll(List.of(
-                    "-jar",
-                    jars.iterator().next().toString(),
-                    "--server.port=" + port,
-                    "--tidy-lantern.data=" + data,
-                    "--tidy-lantern.access-key=" + Service.KEY,
-                    "--tidy-lantern.answers-per-second=0"));
-        }
+        command.addAll(List.of(
+                "-jar",
+                jar().toString(),
+                "--server.port=" + port,
+                "--tidy-lantern.data=" + data,
+                "--tidy-lantern.access-key=" + KEY,
+                "--tidy-lantern.answers-per-second=0"));
         process = new ProcessBuilder(command).redirectErrorStream(true).start();
         BufferedReader output = process.inputReader(StandardCharsets.UTF_8);
         StringBuilder said = new StringBuilder();
@@ -49,6 +46,17 @@ final class ServiceProcess implements AutoCloseable {
         throw new IllegalStateException("the service did not start: " + said);
     }
 
+    static String java() {
+        return ProcessHandle.current().info().command().orElseThrow();
+    }
+
+    static Path jar() throws IOException {
+        // Not the one of its tests.
+        try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("server/target"), "server-*[!s].jar")) {
+            return jars.iterator().next();
+        }
+    }
+
     /** A process whose output nobody reads stands still. */
     private static void drain(BufferedReader output) {
         try {
@@ -58,6 +66,11 @@ final class ServiceProcess implements AutoCloseable {
         }
     }
 
+    long pid() {
+        return process.pid();
+    }
+
+    @Override
     String address() {
         return "http://localhost:" + port;
     }

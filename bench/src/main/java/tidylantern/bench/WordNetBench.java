@@ -63,6 +63,14 @@ final class WordNetBench {
 
     private WordNetBench() {}
 
+    /** An entry a page. */
+    static List<BareLucene.Page> pages(List<WordNet.Entry> entries) {
+        return entries.stream()
+                .map(entry -> new BareLucene.Page(
+                        entry.id(), String.join(", ", entry.words()), entry.gloss(), entry.part(), entry.file()))
+                .toList();
+    }
+
     /** With filters over the two categories, so that they are counted. */
     private static SearchDesign counting(SearchDesign design) {
         return design.withFilters(CATEGORIES.stream()
@@ -73,10 +81,7 @@ final class WordNetBench {
     static void run() throws Exception {
         List<WordNet.Entry> entries = WordNet.entries();
         List<String> queries = WordNetQueries.of(entries);
-        List<BareLucene.Page> pages = entries.stream()
-                .map(entry -> new BareLucene.Page(
-                        entry.id(), String.join(", ", entry.words()), entry.gloss(), entry.part(), entry.file()))
-                .toList();
+        List<BareLucene.Page> pages = pages(entries);
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
         long begun = System.nanoTime();
         try (SiteIndex index = indexed(folder.resolve("core"), pages);
@@ -187,7 +192,8 @@ final class WordNetBench {
         return index;
     }
 
-    private static String pushed(Service service, List<BareLucene.Page> pages) throws Exception {
+    /** @return the key of a published search over them */
+    static String pushed(AskedService service, List<BareLucene.Page> pages) throws Exception {
         JsonMapper json = new JsonMapper();
         service.send(
                 "POST",

@@ -14,10 +14,11 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
-import java.util.jar.JarFile;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -76,7 +77,8 @@ class ArchiveTest {
                 Map.of(
                         "TIDY_LANTERN_OWNER", "mo",
                         "TIDY_LANTERN_PASSWORD", "lantern-keeper",
-                        "TIDY_LANTERN_ACCESS_KEY", KEY));
+                        "TIDY_LANTERN_ACCESS_KEY", KEY,
+                        "TIDY_LANTERN_QUICKER_START", "no"));
         try {
             assertThat(untilReady(service)).contains("Tidy Lantern " + System.getProperty("version") + " is ready");
             Asking asking = new Asking("http://localhost:" + port);
@@ -143,6 +145,39 @@ class ArchiveTest {
         }
     }
 
+    /** Practised once; then it starts with what that left, as long as version and Java are the same. */
+    @Test
+    void onePracticeMakesLaterStartsQuicker() throws Exception {
+        Path data = folder.resolve("practised");
+        Map<String, String> settings = Map.of("TIDY_LANTERN_DATA", data.toString());
+        assertThat(startedAndStopped(settings)).contains("Starting once for practice");
+        assertThat(data.resolve("quicker-start/classes")).isNotEmptyFile();
+        assertThat(data.resolve("quicker-start/practice")).doesNotExist();
+        assertThat(startedAndStopped(settings)).doesNotContain("practice", "warning");
+        Map<String, String> otherwise = new HashMap<>(settings);
+        otherwise.put("JAVA_OPTIONS", "-Xmx300m");
+        assertThat(startedAndStopped(otherwise)).contains("Starting once for practice");
+    }
+
+    @Test
+    void nobodyHasToPractise() throws Exception {
+        Path data = folder.resolve("unpractised");
+        assertThat(startedAndStopped(Map.of("TIDY_LANTERN_DATA", data.toString(), "TIDY_LANTERN_QUICKER_START", "no")))
+                .doesNotContain("practice");
+        assertThat(data.resolve("quicker-start")).doesNotExist();
+    }
+
+    /** What it said until it was ready. */
+    private static String startedAndStopped(Map<String, String> settings) throws Exception {
+        Process service = start(freePort(), settings);
+        try {
+            return untilReady(service);
+        } finally {
+            service.destroy();
+            assertThat(service.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        }
+    }
+
     @Test
     void withoutAJavaThatIsNewEnoughItSaysWhichItNeeds() throws Exception {
         Process none = start(freePort(), Map.of("JAVA_HOME", folder.toString()));
@@ -154,15 +189,11 @@ class ArchiveTest {
     @Test
     void theNoticeNamesEverythingThatShips() throws IOException {
         String notice = Files.readString(unpacked.resolve("NOTICE.txt"));
-        try (JarFile jar = new JarFile(unpacked.resolve("tidy-lantern.jar").toFile())) {
-            List<String> others = jar.stream()
-                    .map(entry -> entry.getName())
-                    .filter(name -> name.startsWith("BOOT-INF/lib/") && name.endsWith(".jar"))
-                    .map(name -> name.substring("BOOT-INF/lib/".length()))
+        try (Stream<Path> libraries = Files.list(unpacked.resolve("lib"))) {
+            List<String> others = libraries
+                    .map(library -> library.getFileName().toString())
                     .filter(name -> !name.matches("(core|web|demo)-[\\d.].*"))
                     .map(name -> name.replaceFirst("-[\\d.].*", ""))
-                    // Spring puts it in as it packs; its licence is that of Spring Boot.
-                    .filter(name -> !name.equals("spring-boot-jarmode-tools"))
                     .toList();
             assertThat(others)
                     .hasSizeGreaterThan(30)

@@ -27,7 +27,7 @@ class KilledServiceTest {
     private static final int KILLS = System.getProperty("long") == null ? 1 : 15;
 
     private static Process start(Path data, int port) throws IOException {
-        try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("../server/target"), "server-*-exec.jar")) {
+        try (DirectoryStream<Path> jars = Files.newDirectoryStream(Path.of("../server/target"), "server-*[!s].jar")) {
             Path jar = jars.iterator().next();
             return new ProcessBuilder(
                             ProcessHandle.current().info().command().orElseThrow(),

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
@@ -65,6 +66,12 @@ public class SiteIndexes implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(SiteIndexes.class);
     private static final int BATCH = 500;
     private static final String BETWEEN_COMMITS = "5s";
+    /**
+     * What is compiled is compiled for all sites, so they spend so long on it together: whoever waits for a start gains
+     * less by more of it than they lose.
+     */
+    private static final Duration MOST_COMPILING = Duration.ofMillis(1_500);
+
     private static final Duration BEFORE_GAZETTEER = Duration.ofSeconds(20);
     /** Of a batch of items that cannot be indexed, so many are named in the log. */
     private static final int MOST_LOGGED = 20;
@@ -84,6 +91,9 @@ public class SiteIndexes implements SmartLifecycle {
     private final Map<SiteKey, SiteIndex> indexes = new ConcurrentHashMap<>();
     private final Map<SiteKey, SearchEngine> engines = new ConcurrentHashMap<>();
     private final Map<SiteKey, ItemListing> listings = new ConcurrentHashMap<>();
+    /** Spent so far on having code compiled; nanoseconds. */
+    private final AtomicLong compiling = new AtomicLong();
+
     private final Set<SiteKey> warmed = ConcurrentHashMap.newKeySet();
     /** Sites that could not be brought up to date when the service started. */
     private final Set<SiteKey> behind = ConcurrentHashMap.newKeySet();
@@ -433,8 +443,8 @@ public class SiteIndexes implements SmartLifecycle {
     }
 
     /**
-     * Makes the machine compile what answers need, with words of the site's own, so that the first visitor waits no
-     * longer than others.
+     * Makes ready what answers need of a site's index, and has the machine compile the code of answers with words of
+     * the site's own, so that the first visitor waits no longer than others.
      */
     private void warm(SiteKey site) {
         SiteContent content = contents.of(site);
@@ -456,7 +466,13 @@ public class SiteIndexes implements SmartLifecycle {
                 .map(ContentStore.StoredItem::title)
                 .toList();
         SearchEngine engine = engine(site);
+        long begun = System.nanoTime();
         for (String title : titles) {
+            long spent = System.nanoTime() - begun;
+            if (compiling.addAndGet(spent) > MOST_COMPILING.toNanos()) {
+                return;
+            }
+            begun += spent;
             String word = title.substring(0, Math.min(title.length(), 12));
             engine.live(search, VisitorQuery.plain(word, engine.today(content)));
             engine.answer(search, VisitorQuery.plain(word + "x", engine.today(content)));
