@@ -19,6 +19,7 @@ public final class Bench {
         all.put("order", OrderBench::run);
         all.put("effort", EffortBench::run);
         all.put("profile", ProfileBench::run);
+        all.put("again", AgainBench::run);
         all.put("demo", DemoBench::run);
         all.put("trials", TrialsBench::run);
         all.put("draw", DrawBench::run);

@@ -16,6 +16,7 @@ final class Service extends AskedService {
                         "--tidy-lantern.data=" + data,
                         "--tidy-lantern.access-key=" + KEY,
                         "--tidy-lantern.answers-per-second=0",
+                        "--tidy-lantern.kept-answers=0",
                         "--logging.level.tidylantern=warn");
     }
 

@@ -24,7 +24,11 @@ final class ServiceProcess extends AskedService {
         try (ServerSocket free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
-        List<String> command = new ArrayList<>(List.of(java(), "--enable-native-access=ALL-UNNAMED"));
+        List<String> command = new ArrayList<>(List.of(
+                java(),
+                "--enable-native-access=ALL-UNNAMED",
+                // As a property of the machine, so that a benchmark may say otherwise after it.
+                "-Dtidy-lantern.kept-answers=0"));
         command.addAll(List.of(javaOptions));
         command.addAll(List.of(
                 "-jar",

@@ -25,6 +25,7 @@ import tidylantern.core.query.Answer;
 import tidylantern.core.query.FoundAddresses;
 import tidylantern.core.query.Hit;
 import tidylantern.core.query.LiveAnswer;
+import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.TookTooLong;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.core.query.filter.Popularity;
@@ -143,6 +144,19 @@ public class Answering {
                             Stream.concat(answer.hits().stream(), answer.related().stream())
                                     .toList()));
         });
+    }
+
+    /** What answers of a search are made of now. */
+    AnswerStanding standing(SearchInLanguage search) {
+        SiteKey site = search.site();
+        SearchEngine engine = indexes.engine(site);
+        return new AnswerStanding(
+                compiled.of(site, search.design()),
+                engine,
+                engine.contentState(),
+                sites.get(site),
+                today(contents.of(site)),
+                popularity(search));
     }
 
     /** What visitors chose, where the page shows that. */

@@ -18,6 +18,7 @@ import org.springframework.util.unit.DataSize;
  * @param allowedHosts hosts that sources may be read from though they are private, each with its port or without
  * @param answersPerSecond that one address may ask for, as a visitor, after a few seconds of more; 0 for any number
  * @param reserve room on the data's disk below which nothing is changed any more
+ * @param keptAnswers room in memory for answers to visitors that are given again; 0 for none
  * @param acceptLoss whether a database that is gone or older than it was is to be taken as it is
  * @param proxies addresses of reverse proxies that say truly where a request comes from and whether it came by TLS
  */
@@ -30,6 +31,7 @@ public record Settings(
         @Nullable List<String> allowedHosts,
         @DefaultValue("100") int answersPerSecond,
         @DefaultValue("300MB") DataSize reserve,
+        @DefaultValue("16MB") DataSize keptAnswers,
         @DefaultValue("false") boolean acceptLoss,
         @Nullable List<String> proxies) {
     public Settings {

@@ -1,14 +1,19 @@
 package tidylantern.server.visitor;
 
 import static org.springframework.http.HttpHeaders.ACCEPT_LANGUAGE;
+import static org.springframework.http.MediaType.APPLICATION_JSON_VALUE;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,6 +25,8 @@ import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.server.answer.Answering;
 import tidylantern.server.answer.Answering.SearchInLanguage;
+import tidylantern.server.answer.KeptAnswers;
+import tidylantern.server.answer.KeptAnswers.KeptAnswer;
 import tidylantern.server.answer.LookSheet;
 import tidylantern.server.answer.SearchAnswers.ListedAddresses;
 import tidylantern.server.answer.SearchAnswers.LiveResults;
@@ -48,15 +55,23 @@ class PublicController {
     private static final Set<String> ASKING = Set.of("q", "page", DRAFT);
 
     private final Answering answering;
+    private final KeptAnswers kept;
     private final Sites sites;
     private final AskedQueries asked;
     private final SplitSides sides;
     private final EarlyLooks earlyLooks;
 
-    PublicController(Answering answering, Sites sites, AskedQueries asked, SplitSides sides, EarlyLooks earlyLooks) {
+    PublicController(
+            Answering answering,
+            KeptAnswers kept,
+            Sites sites,
+            AskedQueries asked,
+            SplitSides sides,
+            EarlyLooks earlyLooks) {
         this.earlyLooks = earlyLooks;
         this.sides = sides;
         this.answering = answering;
+        this.kept = kept;
         this.sites = sites;
         this.asked = asked;
     }
@@ -73,8 +88,11 @@ class PublicController {
     @Operation(
             summary =
                     "A page of results. Beside these parameters there is one a filter, by the filter's key, repeated for several values; near=latitude,longitude or place=name, within=km, and order=key.")
-    @GetMapping("/results")
-    ResponseEntity<Results> results(
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(mediaType = APPLICATION_JSON_VALUE, schema = @Schema(implementation = Results.class)))
+    @GetMapping(path = "/results", produces = APPLICATION_JSON_VALUE)
+    ResponseEntity<String> results(
             @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
@@ -83,7 +101,7 @@ class PublicController {
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         EarlyLooks.Meeting met = meet(key, draft, request);
-        Results results = answering.results(asked(met, language), q, PageNumber.of(page), all, false);
+        KeptAnswer results = kept.results(asked(met, language), met.early(), q, page, all);
         if (!met.early() && !results.startingList() && PageNumber.of(page) == 1 && ASKING.containsAll(all.keySet())) {
             // Other pages, filters and orders are the same question, gone on with.
             asked.count(key, results.query());
@@ -125,8 +143,12 @@ class PublicController {
     }
 
     @Operation(summary = "The short list while somebody types, with the same parameters of filters as the results.")
-    @GetMapping("/live")
-    ResponseEntity<LiveResults> live(
+    @ApiResponse(
+            responseCode = "200",
+            content =
+                    @Content(mediaType = APPLICATION_JSON_VALUE, schema = @Schema(implementation = LiveResults.class)))
+    @GetMapping(path = "/live", produces = APPLICATION_JSON_VALUE)
+    ResponseEntity<String> live(
             @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
@@ -134,7 +156,7 @@ class PublicController {
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         EarlyLooks.Meeting met = meet(key, draft, request);
-        return fresh(met, answering.live(asked(met, language), q, all));
+        return fresh(met, kept.live(asked(met, language), met.early(), q, all));
     }
 
     @Operation(summary = "What the elements wear, and how featured tiers stand out, as a style sheet.")
@@ -175,6 +197,12 @@ class PublicController {
     /** A publication must reach visitors at once, so browsers ask again before they use an answer twice. */
     private static <T> ResponseEntity<T> fresh(EarlyLooks.Meeting met, T body) {
         return answer(met).varyBy(ACCEPT_LANGUAGE).body(body);
+    }
+
+    /** The same for what may be given again: whoever has it already is told so, and gets nothing twice. */
+    private static ResponseEntity<String> fresh(EarlyLooks.Meeting met, KeptAnswer body) {
+        ResponseEntity.BodyBuilder answer = answer(met).varyBy(ACCEPT_LANGUAGE).contentType(MediaType.APPLICATION_JSON);
+        return (body.tag() == null ? answer : answer.eTag(body.tag())).body(body.json());
     }
 
     private static ResponseEntity.BodyBuilder answer(EarlyLooks.Meeting met) {

@@ -17,7 +17,8 @@ class ProblemHandlerTest {
     private static Path data;
 
     private static @Nullable String retryAfter(Refusal refusal) {
-        Settings settings = new Settings(data, null, null, null, null, 0, DataSize.ofBytes(0), false, null);
+        Settings settings =
+                new Settings(data, null, null, null, null, 0, DataSize.ofBytes(0), DataSize.ofBytes(0), false, null);
         return new ProblemHandler(Clock.systemUTC(), new DiskRoom(settings))
                 .refused(refusal)
                 .getHeaders()

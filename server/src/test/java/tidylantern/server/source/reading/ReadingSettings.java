@@ -11,6 +11,15 @@ final class ReadingSettings {
 
     static Settings allowing(String... hosts) {
         return new Settings(
-                Path.of("."), null, null, null, List.of(hosts), 0, DataSize.ofMegabytes(1), false, List.of());
+                Path.of("."),
+                null,
+                null,
+                null,
+                List.of(hosts),
+                0,
+                DataSize.ofMegabytes(1),
+                DataSize.ofBytes(0),
+                false,
+                List.of());
     }
 }
