@@ -164,6 +164,8 @@ final class EffortBench {
             all.add(item(noun.id(), noun.words(), noun.gloss(), paths));
         }
         index.apply(all, List.of(), 1);
+        index.settle();
+        index.showSettled();
         return index;
     }
 

@@ -175,6 +175,8 @@ final class FilterBench {
             }
         }
         index.apply(batch, List.of(), 1);
+        index.settle();
+        index.showSettled();
         return index;
     }
 }

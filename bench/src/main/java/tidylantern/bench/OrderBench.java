@@ -172,6 +172,8 @@ final class OrderBench {
                     "en"));
         }
         index.apply(all, List.of(), 1);
+        index.settle();
+        index.showSettled();
         return index;
     }
 
@@ -200,6 +202,8 @@ final class OrderBench {
                         "en"));
             }
             index.apply(all, List.of(), 1);
+            index.settle();
+            index.showSettled();
             SearchEngine engine = new SearchEngine(index);
             Random random = new Random(5);
             Timings timings = new Timings();

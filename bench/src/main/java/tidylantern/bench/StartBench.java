@@ -1,7 +1,5 @@
 package tidylantern.bench;
 
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -33,7 +31,7 @@ final class StartBench {
             print("empty, then the demo pushed", (System.nanoTime() - begun) / 1e9, "s");
         }
         begun = System.nanoTime();
-        String quicker = practised(data);
+        String quicker = ServiceProcess.practised(data);
         print("the start for practice", (System.nanoTime() - begun) / 1e9, "s");
         List<Double> plain = new ArrayList<>();
         List<Double> practised = new ArrayList<>();
@@ -58,21 +56,6 @@ final class StartBench {
 
     private static void print(String what, double number, String unit) {
         System.out.printf(Locale.ROOT, "%-34s %6.2f %s%n", what, number, unit);
-    }
-
-    /** The option by which Java uses what a start for practice left, as the script of the archive finds it. */
-    private static String practised(Path data) throws IOException {
-        Process script = new ProcessBuilder(
-                        "sh",
-                        "-c",
-                        ". distribution/src/main/archive/quicker-start.sh; quicker_start \"$1\" \"$2\" \"$3\"; echo \"$QUICKER\"",
-                        "sh",
-                        ServiceProcess.java(),
-                        ServiceProcess.jar().toString(),
-                        data.toString())
-                .redirectError(ProcessBuilder.Redirect.INHERIT)
-                .start();
-        return new String(script.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
     }
 
     private static double seconds(Path data, String... options) throws Exception {

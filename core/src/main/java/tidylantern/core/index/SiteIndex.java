@@ -15,6 +15,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.apache.lucene.analysis.Analyzer;
+import org.apache.lucene.index.ConcurrentMergeScheduler;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
@@ -23,6 +24,7 @@ import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
+import org.apache.lucene.index.TieredMergePolicy;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.SearcherFactory;
 import org.apache.lucene.search.SearcherManager;
@@ -48,6 +50,14 @@ public final class SiteIndex implements Closeable {
     public static final float K1 = 1.2f;
 
     public static final float B = 0.75f;
+    /**
+     * Half of what Lucene takes by itself, and what stands while an index is written: fewer would have a large push
+     * write most of it several times.
+     */
+    private static final double SETTLED_PARTS = 4;
+
+    private static final double PARTS_WHILE_WRITTEN = new TieredMergePolicy().getSegmentsPerTier();
+
     private static final String LAST_CHANGE = "last-change";
     private static final String SHAPE = "shape";
     /**
@@ -66,6 +76,8 @@ public final class SiteIndex implements Closeable {
     private static final String CURRENT_SHAPE = "8";
 
     private final Directory directory;
+    private final TieredMergePolicy merging = new TieredMergePolicy();
+    private final ConcurrentMergeScheduler merges = new ConcurrentMergeScheduler();
     private final IndexWriter writer;
     private final SearcherManager searchers;
     private final Map<String, Analyzer> analyzers = new ConcurrentHashMap<>();
@@ -82,6 +94,8 @@ public final class SiteIndex implements Closeable {
         config.setInfoStream(InfoStream.NO_OUTPUT);
         config.setOpenMode(anew ? IndexWriterConfig.OpenMode.CREATE : IndexWriterConfig.OpenMode.CREATE_OR_APPEND);
         config.setCommitOnClose(false);
+        config.setMergePolicy(merging);
+        config.setMergeScheduler(merges);
         writer = new IndexWriter(directory, config);
         Iterable<Map.Entry<String, String>> said = writer.getLiveCommitData();
         lastChange = changeIn(said);
@@ -310,6 +324,29 @@ public final class SiteIndex implements Closeable {
         remove(removed);
         lastChange = Math.max(lastChange, change);
         uncommitted = true;
+        searchers.maybeRefreshBlocking();
+    }
+
+    /**
+     * Puts the parts of the index together into fewer; to be called when nothing is written for now. Every word of a
+     * query is looked up in each part, and the words near a mistyped one are walked for in each. Returns once that is
+     * done, which takes as long as writing so much of the index anew; whoever asks or writes meanwhile is not held up.
+     * {@link #showSettled} has it asked.
+     */
+    public void settle() throws IOException {
+        merging.setSegmentsPerTier(SETTLED_PARTS);
+        try {
+            writer.maybeMerge();
+            merges.sync();
+        } finally {
+            merging.setSegmentsPerTier(PARTS_WHILE_WRITTEN);
+        }
+        // The files that were put together go with the next commit.
+        uncommitted = true;
+    }
+
+    /** Shows what was {@linkplain #settle settled} to the searches that begin afterwards. */
+    public synchronized void showSettled() throws IOException {
         searchers.maybeRefreshBlocking();
     }
 

@@ -38,6 +38,7 @@ import tidylantern.core.index.IndexState;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.compiled.ItemsInReach;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.core.query.filter.FilterFigures;
 import tidylantern.core.query.filter.MostChosen;
@@ -169,7 +170,7 @@ public final class SearchEngine {
                 filter.prepare();
             }
             TierHolders.of(next, search.tiers(), start.query().today());
-            Nearest.inReach(next, search.reachIn(next));
+            ItemsInReach.of(next, search.reachIn(next));
         } catch (IOException failure) {
             throw new UncheckedIOException("reading the index", failure);
         }
@@ -215,7 +216,7 @@ public final class SearchEngine {
                                                 asked.narrowing().filters(),
                                                 among)));
         int total = nearest != null
-                ? Nearest.inReach(state, search.reachIn(state))
+                ? ItemsInReach.of(state, search.reachIn(state))
                 : Math.toIntExact(top.totalHits.value());
         MostChosen chosen = MostChosen.of(state, popularity);
         StartingItems start = StartingItems.of(asked, ordering, chosen);

@@ -48,8 +48,8 @@ import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.IndexState;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.compiled.ItemsInReach;
 import tidylantern.core.query.filter.CategoryNumbers;
-import tidylantern.core.query.order.Nearest;
 import tidylantern.core.query.words.VisitorQuery;
 import tidylantern.core.query.words.Whereabouts;
 
@@ -264,7 +264,7 @@ class ChangesOfAnIndexTest {
                     .isEqualTo(state.searcher().count(having));
         }
         int items = state.searcher().count(reach);
-        assertThat(Nearest.inReach(state, reach)).isEqualTo(items);
+        assertThat(ItemsInReach.of(state, reach)).isEqualTo(items);
         return items;
     }
 }

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -49,6 +50,7 @@ import tidylantern.core.query.listing.ItemListing;
 @EnabledIfSystemProperty(named = "long", matches = ".*")
 class WordNetTest {
     private static final int LEMMAS = 200;
+    private static final int BATCH = 500;
     private static final Collection WORDS = new Collection(
             new CollectionKey("words"),
             "Words",
@@ -69,9 +71,13 @@ class WordNetTest {
     static void open(@TempDir Path folder) throws Exception {
         assumeTrue(WordNet.installed(), "bin/test --long installs the package wordnet-base");
         entries = WordNet.entries().stream().filter(WordNet.Entry::noun).toList();
-        index = SiteIndex.open(folder);
-        ItemReader reader = new ItemReader(WORDS);
         entries.forEach(entry -> byId.put(entry.id(), entry));
+        index = indexed(folder);
+        engine = new SearchEngine(index);
+    }
+
+    private static SiteIndex indexed(Path folder) throws Exception {
+        ItemReader reader = new ItemReader(WORDS);
         List<SiteIndex.Changed> all = new ArrayList<>();
         for (WordNet.Entry entry : entries) {
             all.add(new SiteIndex.Changed(
@@ -80,8 +86,12 @@ class WordNetTest {
                             Map.of("title", entry.words(), "body", entry.gloss(), "tree", paths(entry))),
                     "en"));
         }
-        index.apply(all, List.of(), 1);
-        engine = new SearchEngine(index);
+        SiteIndex indexed = SiteIndex.open(folder);
+        for (int from = 0; from < all.size(); from += BATCH) {
+            indexed.add(all.subList(from, Math.min(all.size(), from + BATCH)));
+        }
+        indexed.apply(List.of(), List.of(), 1);
+        return indexed;
     }
 
     /** From the one most general noun down to the entry, in every way there is; a name of its own for each synset. */
@@ -99,6 +109,33 @@ class WordNetTest {
     static void close() throws Exception {
         if (index != null) {
             index.close();
+        }
+    }
+
+    /** A large push leaves many parts; put together into few they say the same. */
+    @Test
+    void inFewerPartsItAnswersTheSame(@TempDir Path folder) throws Exception {
+        try (SiteIndex own = indexed(folder)) {
+            SearchEngine asked = new SearchEngine(own);
+            CompiledSearch search = CompiledSearch.of(SITE, design(Words.standard()));
+            List<String> queries = IntStream.range(0, LEMMAS)
+                    .mapToObj(n ->
+                            entries.get(n * entries.size() / LEMMAS).words().getFirst())
+                    .toList();
+            List<Ranking> before = queries.stream()
+                    .map(query -> asked.ranking(search, query, 10, Set.of(), false))
+                    .toList();
+            int parts = own.read(state -> state.parts().size());
+            own.settle();
+            int untilShown = own.read(state -> state.parts().size());
+            assertThat(untilShown).isEqualTo(parts).isGreaterThan(4);
+            own.showSettled();
+            int settled = own.read(state -> state.parts().size());
+            assertThat(settled).isLessThanOrEqualTo(4);
+            assertThat(queries.stream()
+                            .map(query -> asked.ranking(search, query, 10, Set.of(), false))
+                            .toList())
+                    .isEqualTo(before);
         }
     }
 

@@ -98,6 +98,11 @@ public class SiteIndexes implements SmartLifecycle {
     /** Sites that could not be brought up to date when the service started. */
     private final Set<SiteKey> behind = ConcurrentHashMap.newKeySet();
 
+    /** The last change of each index in the round before. */
+    private final Map<SiteKey, Long> seen = new ConcurrentHashMap<>();
+    /** The last change after which the parts of each index were put together. */
+    private final Map<SiteKey, Long> settled = new ConcurrentHashMap<>();
+
     private final Map<SiteKey, Object> turns = new ConcurrentHashMap<>();
     private volatile boolean running;
 
@@ -209,6 +214,8 @@ public class SiteIndexes implements SmartLifecycle {
         close(site);
         warmed.remove(site);
         behind.remove(site);
+        seen.remove(site);
+        settled.remove(site);
         try {
             FileSystemUtils.deleteRecursively(folder(site));
         } catch (IOException failure) {
@@ -505,9 +512,37 @@ public class SiteIndexes implements SmartLifecycle {
             }
             index.commit();
             behind.remove(site);
+            settleWhenQuiet(site, index);
         } catch (IOException | RuntimeException failure) {
             // The items are safe in the database; the next round, or the next start, catches up.
             LOG.error("The index of {} could not be brought up to date and onto the disk", site, failure);
+        }
+    }
+
+    /** Once nothing changed for a round, and once for each change. */
+    private void settleWhenQuiet(SiteKey site, SiteIndex index) {
+        Long now = index.lastChange();
+        boolean quiet = now.equals(seen.put(site, now));
+        if (quiet && !now.equals(settled.put(site, now))) {
+            var unused = scheduler.schedule(
+                    () -> settle(site, index, now), scheduler.getClock().instant());
+        }
+    }
+
+    /** Nobody waits for this, and nothing but speed depends on it. */
+    private void settle(SiteKey site, SiteIndex index, long lastChange) {
+        try {
+            index.settle();
+            synchronized (turn(site)) {
+                // Whoever changed something meanwhile shows it, and one that is made anew is not shown before it is.
+                if (index.lastChange() == lastChange) {
+                    index.showSettled();
+                }
+            }
+        } catch (IOException | RuntimeException failure) {
+            if (running) {
+                LOG.warn("The parts of the index of {} could not be put together", site, failure);
+            }
         }
     }
 

@@ -59,7 +59,7 @@ public record NarrowedQuery(
                 search,
                 query,
                 located,
-                ReadQuery.read(query, search, state.searcher(), effort, typing),
+                ReadQuery.read(query, search, state, effort, typing),
                 SetFilters.of(new QueryFilter.Setting(search, state, query, located, effort)),
                 effort);
     }
@@ -80,13 +80,7 @@ public record NarrowedQuery(
     public NarrowedQuery with(String text) throws IOException {
         VisitorQuery other = query.withText(text);
         return new NarrowedQuery(
-                state,
-                search,
-                other,
-                located,
-                ReadQuery.read(other, search, searcher(), effort, false),
-                narrowing,
-                effort);
+                state, search, other, located, ReadQuery.read(other, search, state, effort, false), narrowing, effort);
     }
 
     /** How many items it finds. */

@@ -35,7 +35,7 @@ public final class TextFilter implements QueryFilter {
         searcher = in.state().searcher();
         // Words are the same on any day.
         VisitorQuery asked = VisitorQuery.plain(given.isEmpty() ? "" : given.getFirst(), LocalDate.EPOCH);
-        ReadQuery read = ReadQuery.read(asked, in.search(), plan.words(), searcher, in.effort());
+        ReadQuery read = ReadQuery.read(asked, in.search(), plan.words(), in.state(), in.effort());
         text = read.startingList() ? "" : asked.text().strip();
         passed = read.startingList() ? null : read.lucene();
     }

@@ -6,10 +6,8 @@ import java.util.HashSet;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.apache.lucene.document.LatLonPoint;
-import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.DocIdSetIterator;
 import org.apache.lucene.search.FieldDoc;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
@@ -17,8 +15,6 @@ import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.design.OrderKey;
 import tidylantern.core.index.IndexFields;
-import tidylantern.core.index.IndexState;
-import tidylantern.core.index.PartFigures;
 import tidylantern.core.place.Position;
 import tidylantern.core.query.compiled.KnownDocuments;
 import tidylantern.core.query.filter.NarrowedQuery;
@@ -32,33 +28,6 @@ public final class Nearest {
     private static final int MOST = 1 << 14;
 
     private Nearest() {}
-
-    /** How many items are in reach; counted once for a state of the index. */
-    public static int inReach(IndexState state, Query reach) throws IOException {
-        return state.kept(reach, Nearest.class, Integer.class, () -> {
-            int items = 0;
-            for (LeafReaderContext part : state.parts()) {
-                items += state.ofPart(part, reach, Nearest.class, Integer.class, new Items());
-            }
-            return items;
-        });
-    }
-
-    private static final class Items implements PartFigures<Integer> {
-        @Override
-        public Integer over(LeafReaderContext part, DocIdSetIterator documents) throws IOException {
-            int items = 0;
-            while (documents.nextDoc() != DocIdSetIterator.NO_MORE_DOCS) {
-                items++;
-            }
-            return items;
-        }
-
-        @Override
-        public Integer without(Integer all, Integer gone) {
-            return all - gone;
-        }
-    }
 
     /**
      * What of the results has to be looked at for the first of them, where nothing was typed and distance puts them in

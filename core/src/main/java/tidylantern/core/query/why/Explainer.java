@@ -301,7 +301,7 @@ public final class Explainer {
         // Whether slips are forgiven hangs on what is in reach, so words are looked at as if the item were.
         ReadQuery then = inReach.equals(design)
                 ? asked.read()
-                : ReadQuery.read(query, search.with(inReach), searcher, new Effort(), false);
+                : ReadQuery.read(query, search.with(inReach), state, new Effort(), false);
         if (!then.startingList()) {
             if (then.parts().isEmpty()) {
                 if (!finds(then.asked(), document)) {
@@ -483,7 +483,7 @@ public final class Explainer {
         Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
         for (Candidate candidate : candidates) {
             SearchDesign after = candidate.fix().change().apply(design);
-            ReadQuery then = ReadQuery.read(query, search.with(after), searcher, new Effort(), false);
+            ReadQuery then = ReadQuery.read(query, search.with(after), state, new Effort(), false);
             for (ReadQuery.Part part : then.parts()) {
                 if (part.match().typed().equals(word) && finds(part.query(), document)) {
                     fixes.computeIfAbsent(candidate.kind(), kind -> new ArrayList<>())

@@ -9,11 +9,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermQuery;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -22,9 +24,11 @@ import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.Folding;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.IndexState;
 import tidylantern.core.index.WordForms;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.query.compiled.FoundAtLeast;
+import tidylantern.core.query.compiled.ItemsInReach;
 import tidylantern.core.query.compiled.Phrase;
 import tidylantern.core.query.compiled.PinnedQueries;
 import tidylantern.core.query.compiled.Vocabulary;
@@ -106,17 +110,17 @@ public final class ReadQuery {
      * @param typing whether it may still be half typed
      */
     public static ReadQuery read(
-            VisitorQuery query, CompiledSearch search, IndexSearcher searcher, Effort effort, boolean typing)
+            VisitorQuery query, CompiledSearch search, IndexState state, Effort effort, boolean typing)
             throws IOException {
         Words words = search.design().words();
         return query.letters() < (typing ? words.fewestLetters() : FEWEST_SUBMITTED)
                 ? everything(search)
-                : new Reader(search, words, search.prose(), searcher, effort).read(query, search.pins());
+                : new Reader(search, words, search.prose(), state, effort).read(query, search.pins());
     }
 
     /** Reads words that must be met in other ways than those of the search, and which no pin is for. */
     public static ReadQuery read(
-            VisitorQuery query, CompiledSearch search, Words words, IndexSearcher searcher, Effort effort)
+            VisitorQuery query, CompiledSearch search, Words words, IndexState state, Effort effort)
             throws IOException {
         if (query.letters() < FEWEST_SUBMITTED) {
             return everything(search);
@@ -125,7 +129,7 @@ public final class ReadQuery {
                 .map(FieldWeight::field)
                 .filter(field -> search.content().kind(field) != FieldKind.CODE)
                 .toList();
-        return new Reader(search, words, prose, searcher, effort).read(query, PinnedQueries.NONE);
+        return new Reader(search, words, prose, state, effort).read(query, PinnedQueries.NONE);
     }
 
     private static ReadQuery everything(CompiledSearch search) {
@@ -139,6 +143,9 @@ public final class ReadQuery {
         private final SiteContent content;
         private final List<FieldKey> prose;
         private final IndexSearcher searcher;
+        /** How many of the index's documents are none of the items in reach, or are deleted. */
+        private final int outOfReach;
+
         private final Query reach;
         private final Effort effort;
         private final Set<String> languages;
@@ -150,12 +157,14 @@ public final class ReadQuery {
          * @param words how words are met
          * @param prose the fields in which they are, but for codes
          */
-        Reader(CompiledSearch search, Words words, List<FieldKey> prose, IndexSearcher searcher, Effort effort) {
+        Reader(CompiledSearch search, Words words, List<FieldKey> prose, IndexState state, Effort effort)
+                throws IOException {
             this.effort = effort;
             this.matching = words;
             this.content = search.content();
             this.prose = prose;
-            this.searcher = searcher;
+            this.searcher = state.searcher();
+            this.outOfReach = searcher.getIndexReader().maxDoc() - ItemsInReach.of(state, search.reachIn(state));
             this.reach = search.reach();
             this.languages = search.languages();
             this.vocabulary = search.vocabulary();
@@ -197,7 +206,7 @@ public final class ReadQuery {
             Query found = match.query(searcher.getIndexReader(), content);
             // Most words that are right stand somewhere just as typed, and that is quickly seen.
             if (!(match.bends() || match.comesApart())
-                    || spelledRight(match.itself(), reach, searcher)
+                    || isSpelledRight(match)
                     || spelledRight(found, reach, searcher)) {
                 return found;
             }
@@ -210,6 +219,25 @@ public final class ReadQuery {
             }
             match.allowTypos();
             return match.query(searcher.getIndexReader(), content);
+        }
+
+        /** Whether enough items in reach hold it as typed; mostly told by how many documents hold it anywhere. */
+        private boolean isSpelledRight(WordMatch match) throws IOException {
+            long inAnyField = 0;
+            for (Term term : match.itself()) {
+                int documents = searcher.getIndexReader().docFreq(term);
+                if (documents - outOfReach >= SPELLED_RIGHT_FROM) {
+                    return true;
+                }
+                inAnyField += documents;
+            }
+            return inAnyField >= SPELLED_RIGHT_FROM && spelledRight(anyOf(match.itself()), reach, searcher);
+        }
+
+        private static Query anyOf(List<Term> terms) {
+            BooleanQuery.Builder any = new BooleanQuery.Builder();
+            terms.forEach(term -> any.add(new TermQuery(term), BooleanClause.Occur.SHOULD));
+            return any.build();
         }
 
         /**

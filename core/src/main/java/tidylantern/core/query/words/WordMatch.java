@@ -152,15 +152,11 @@ public final class WordMatch implements Match {
         return signsCount ? Objects.requireNonNull(word.signed()) : typed();
     }
 
-    /** Finds the items that hold the word just as it is typed; a quick look before the whole query. */
-    Query itself() {
-        BooleanQuery.Builder any = new BooleanQuery.Builder();
-        for (FieldWeight weight : design.searched()) {
-            any.add(
-                    new TermQuery(new Term(IndexFields.words(weight.field()), word.folded())),
-                    BooleanClause.Occur.SHOULD);
-        }
-        return any.build();
+    /** What an item holds that holds the word just as it is typed, in one of the fields. */
+    List<Term> itself() {
+        return design.searched().stream()
+                .map(weight -> new Term(IndexFields.words(weight.field()), word.folded()))
+                .toList();
     }
 
     /** The same word without slips, synonyms and other ways to write it. */
