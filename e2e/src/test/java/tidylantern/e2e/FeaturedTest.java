@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Order;
@@ -161,21 +162,11 @@ class FeaturedTest {
         for (String look : List.of("Lamp", "Sea", "Quiet", "Night")) {
             browser.see(tier("Harbour light"), "[aria-label='Take the look " + look + "']")
                     .click();
-            drawn.add(browser.onStage(
-                    "tidy-results",
-                    results -> browser.until("the look " + look, () -> {
-                        List<String> styles =
-                                results.findElements(By.cssSelector(".card[part~='tier-harbour-light']")).stream()
-                                        .findFirst()
-                                        .map(card -> List.of(
-                                                card.getCssValue("border-top-color"),
-                                                card.getCssValue("border-top-width"),
-                                                card.getCssValue("background-color"),
-                                                card.findElement(By.cssSelector(".ribbon"))
-                                                        .getCssValue("background-color"),
-                                                card.findElement(By.cssSelector(".ribbon"))
-                                                        .getCssValue("font-size")))
-                                        .orElse(null);
+            // Entered anew each time: with another look the stage may draw the element anew.
+            drawn.add(browser.until(
+                    "the look " + look,
+                    () -> browser.onStage("tidy-results", results -> {
+                        List<String> styles = drawnAs(results);
                         return styles == null || drawn.contains(styles) ? null : styles;
                     })));
             browser.until(
@@ -468,5 +459,21 @@ class FeaturedTest {
         double north = ((Number) place.get("lat")).doubleValue() - 47.2078;
         double east = (((Number) place.get("lon")).doubleValue() + 32.7351) * Math.cos(Math.toRadians(47.2));
         return Math.hypot(north, east);
+    }
+
+    /** What tells the first card of the tier from others; null where there is none yet. */
+    private static @Nullable List<String> drawnAs(SearchContext results) {
+        return results.findElements(By.cssSelector(".card[part~='tier-harbour-light']")).stream()
+                .findFirst()
+                .map(card -> {
+                    WebElement ribbon = card.findElement(By.cssSelector(".ribbon"));
+                    return List.of(
+                            card.getCssValue("border-top-color"),
+                            card.getCssValue("border-top-width"),
+                            card.getCssValue("background-color"),
+                            ribbon.getCssValue("background-color"),
+                            ribbon.getCssValue("font-size"));
+                })
+                .orElse(null);
     }
 }
