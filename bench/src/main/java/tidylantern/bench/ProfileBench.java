@@ -26,8 +26,6 @@ final class ProfileBench {
     private static final int ROUNDS_TO_WARM = 4;
     private static final int ROUNDS = 8;
 
-    private ProfileBench() {}
-
     /** A sample is of the first of these whose name one of its frames begins with. */
     private static final Map<String, List<String>> PARTS = new LinkedHashMap<>();
 
@@ -50,6 +48,8 @@ final class ProfileBench {
         PARTS.put("who meets what", List.of("tidylantern.server."));
         PARTS.put("web server", List.of("org.apache.", "org.springframework.", "jakarta."));
     }
+
+    private ProfileBench() {}
 
     static void run() throws Exception {
         Path folder = Files.createTempDirectory("tidy-lantern-bench");

@@ -50,12 +50,9 @@ public final class SiteIndex implements Closeable {
     public static final float K1 = 1.2f;
 
     public static final float B = 0.75f;
-    /**
-     * Half of what Lucene takes by itself, and what stands while an index is written: fewer would have a large push
-     * write most of it several times.
-     */
+    /** So many parts of one size may stand beside one another once nothing is written: half of what Lucene takes. */
     private static final double SETTLED_PARTS = 4;
-
+    /** As Lucene has it: with fewer a large push would write most of an index several times. */
     private static final double PARTS_WHILE_WRITTEN = new TieredMergePolicy().getSegmentsPerTier();
 
     private static final String LAST_CHANGE = "last-change";

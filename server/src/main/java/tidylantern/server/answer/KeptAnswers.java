@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.util.MultiValueMap;
@@ -52,9 +52,8 @@ public class KeptAnswers {
         keeps = settings.keptAnswers().toBytes() > 0;
         kept = Caffeine.newBuilder()
                 .maximumWeight(settings.keptAnswers().toBytes())
-                .weigher((Question question, KeptAnswer answer) -> answer.json().length()
-                        + question.parameters().toString().length()
-                        + BYTES_BESIDE)
+                .weigher((Question question, KeptAnswer answer) ->
+                        answer.json().length() + question.toString().length() + BYTES_BESIDE)
                 .expireAfterAccess(UNASKED)
                 .build();
     }
@@ -89,17 +88,18 @@ public class KeptAnswers {
      */
     public KeptAnswer results(
             SearchInLanguage search, boolean early, String q, String page, MultiValueMap<String, String> parameters) {
-        return answer(search, early, Kind.RESULTS, parameters, () -> {
+        return answer(search, early, Kind.RESULTS, parameters, tag -> {
             Results results = answering.results(search, q, PageNumber.of(page), parameters, false);
-            return written(results, results.query(), results.startingList(), results.total());
+            return new KeptAnswer(
+                    json.writeValueAsString(results), tag, results.query(), results.startingList(), results.total());
         });
     }
 
     /** The short list while somebody types; see {@link #results}. */
     public KeptAnswer live(SearchInLanguage search, boolean early, String q, MultiValueMap<String, String> parameters) {
-        return answer(search, early, Kind.LIVE, parameters, () -> {
+        return answer(search, early, Kind.LIVE, parameters, tag -> {
             LiveResults live = answering.live(search, q, parameters);
-            return written(live, live.query(), live.startingList(), live.total());
+            return new KeptAnswer(json.writeValueAsString(live), tag, live.query(), live.startingList(), live.total());
         });
     }
 
@@ -108,9 +108,9 @@ public class KeptAnswers {
             boolean early,
             Kind kind,
             MultiValueMap<String, String> parameters,
-            Supplier<KeptAnswer> reckoned) {
+            Function<@Nullable String, KeptAnswer> reckoned) {
         if (early || !keeps) {
-            return reckoned.get();
+            return reckoned.apply(null);
         }
         // Looked at before the answer is reckoned: one that is made of something newer is never asked for again.
         Question question = new Question(number(search), kind, search.language(), Map.copyOf(parameters));
@@ -118,15 +118,9 @@ public class KeptAnswers {
         if (known != null) {
             return known;
         }
-        KeptAnswer answer = reckoned.get();
-        KeptAnswer tagged = new KeptAnswer(
-                answer.json(),
-                "W/\"%s-%d\"".formatted(start, numbers.incrementAndGet()),
-                answer.query(),
-                answer.startingList(),
-                answer.total());
-        kept.put(question, tagged);
-        return tagged;
+        KeptAnswer answer = reckoned.apply("W/\"%s-%d\"".formatted(start, numbers.incrementAndGet()));
+        kept.put(question, answer);
+        return answer;
     }
 
     /** The same for as long as answers of the search are made of the same. */
@@ -140,9 +134,5 @@ public class KeptAnswers {
                                 ? before
                                 : new Numbered(now, numbers.incrementAndGet()))
                 .number();
-    }
-
-    private KeptAnswer written(Object answer, String query, boolean startingList, int total) {
-        return new KeptAnswer(json.writeValueAsString(answer), null, query, startingList, total);
     }
 }

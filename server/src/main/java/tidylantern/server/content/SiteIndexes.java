@@ -98,11 +98,7 @@ public class SiteIndexes implements SmartLifecycle {
     /** Sites that could not be brought up to date when the service started. */
     private final Set<SiteKey> behind = ConcurrentHashMap.newKeySet();
 
-    /** The last change of each index in the round before. */
-    private final Map<SiteKey, Long> seen = new ConcurrentHashMap<>();
-    /** The last change after which the parts of each index were put together. */
-    private final Map<SiteKey, Long> settled = new ConcurrentHashMap<>();
-
+    private final QuietIndexes quiet = new QuietIndexes();
     private final Map<SiteKey, Object> turns = new ConcurrentHashMap<>();
     private volatile boolean running;
 
@@ -214,8 +210,7 @@ public class SiteIndexes implements SmartLifecycle {
         close(site);
         warmed.remove(site);
         behind.remove(site);
-        seen.remove(site);
-        settled.remove(site);
+        quiet.forget(site);
         try {
             FileSystemUtils.deleteRecursively(folder(site));
         } catch (IOException failure) {
@@ -519,11 +514,9 @@ public class SiteIndexes implements SmartLifecycle {
         }
     }
 
-    /** Once nothing changed for a round, and once for each change. */
     private void settleWhenQuiet(SiteKey site, SiteIndex index) {
-        Long now = index.lastChange();
-        boolean quiet = now.equals(seen.put(site, now));
-        if (quiet && !now.equals(settled.put(site, now))) {
+        long now = index.lastChange();
+        if (quiet.becomesQuiet(site, now)) {
             var unused = scheduler.schedule(
                     () -> settle(site, index, now), scheduler.getClock().instant());
         }

@@ -83,14 +83,14 @@ class SearchController {
      * @param key as it stands in tags and addresses
      * @param purpose what the search is for; null or empty for nothing
      */
-    record SearchAbout(SearchKey key, @Nullable String purpose) {}
+    record SearchAbout(String key, @Nullable String purpose) {}
 
     @Operation(
             summary = "Changes the key of a search, and what it is for. Tags that carry a key of before go on working.")
     @PutMapping("/searches/{key}/about")
     Searches.Summary changeAbout(
             @PathVariable SearchKey key, @org.springframework.web.bind.annotation.RequestBody SearchAbout given) {
-        return searches.changeAbout(key, new SearchKey(given.key().value().strip()), given.purpose());
+        return searches.changeAbout(key, new SearchKey(given.key().strip()), given.purpose());
     }
 
     @Operation(summary = "Keys that a search had before, which still lead to it.")

@@ -19,6 +19,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.event.EventListener;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tidylantern.demo.Quillhaven;
 import tidylantern.server.key.SearchKey;
@@ -54,8 +55,14 @@ class PracticeStart {
                 + sample.search(site).map(SearchKey::value).orElseThrow();
         try (HttpClient visitor = HttpClient.newHttpClient()) {
             for (String address : asked(service, search)) {
-                visitor.send(
-                        HttpRequest.newBuilder(URI.create(address)).build(), HttpResponse.BodyHandlers.discarding());
+                int status = visitor.send(
+                                HttpRequest.newBuilder(URI.create(address)).build(),
+                                HttpResponse.BodyHandlers.discarding())
+                        .statusCode();
+                if (status != HttpStatus.OK.value()) {
+                    // Nothing is learned from failures, and whoever started this throws away what was.
+                    throw new IllegalStateException("%s gave %d".formatted(address, status));
+                }
             }
         }
         LOG.info("Practised");

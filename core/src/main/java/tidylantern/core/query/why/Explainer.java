@@ -51,7 +51,6 @@ import tidylantern.core.query.why.Explanation.Leaving;
 import tidylantern.core.query.why.Explanation.Reason;
 import tidylantern.core.query.why.Explanation.Remedy;
 import tidylantern.core.query.why.Explanation.WordPart;
-import tidylantern.core.query.words.Effort;
 import tidylantern.core.query.words.Match;
 import tidylantern.core.query.words.ReadQuery;
 import tidylantern.core.query.words.Strength;
@@ -299,9 +298,8 @@ public final class Explainer {
             }
         }
         // Whether slips are forgiven hangs on what is in reach, so words are looked at as if the item were.
-        ReadQuery then = inReach.equals(design)
-                ? asked.read()
-                : ReadQuery.read(query, search.with(inReach), state, new Effort(), false);
+        ReadQuery then =
+                inReach.equals(design) ? asked.read() : ReadQuery.readOnce(query, search.with(inReach), searcher);
         if (!then.startingList()) {
             if (then.parts().isEmpty()) {
                 if (!finds(then.asked(), document)) {
@@ -483,7 +481,7 @@ public final class Explainer {
         Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
         for (Candidate candidate : candidates) {
             SearchDesign after = candidate.fix().change().apply(design);
-            ReadQuery then = ReadQuery.read(query, search.with(after), state, new Effort(), false);
+            ReadQuery then = ReadQuery.readOnce(query, search.with(after), searcher);
             for (ReadQuery.Part part : then.parts()) {
                 if (part.match().typed().equals(word) && finds(part.query(), document)) {
                     fixes.computeIfAbsent(candidate.kind(), kind -> new ArrayList<>())

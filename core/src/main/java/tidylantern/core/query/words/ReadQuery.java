@@ -115,7 +115,18 @@ public final class ReadQuery {
         Words words = search.design().words();
         return query.letters() < (typing ? words.fewestLetters() : FEWEST_SUBMITTED)
                 ? everything(search)
-                : new Reader(search, words, search.prose(), state, effort).read(query, search.pins());
+                : new Reader(search, words, search.prose(), state.searcher(), outOfReach(search, state), effort)
+                        .read(query, search.pins());
+    }
+
+    /** Reads a query as a search would that is asked this once, so that nothing is counted and kept for it. */
+    public static ReadQuery readOnce(VisitorQuery query, CompiledSearch search, IndexSearcher searcher)
+            throws IOException {
+        int any = searcher.getIndexReader().maxDoc();
+        return query.letters() < FEWEST_SUBMITTED
+                ? everything(search)
+                : new Reader(search, search.design().words(), search.prose(), searcher, any, new Effort())
+                        .read(query, search.pins());
     }
 
     /** Reads words that must be met in other ways than those of the search, and which no pin is for. */
@@ -129,7 +140,13 @@ public final class ReadQuery {
                 .map(FieldWeight::field)
                 .filter(field -> search.content().kind(field) != FieldKind.CODE)
                 .toList();
-        return new Reader(search, words, prose, state, effort).read(query, PinnedQueries.NONE);
+        return new Reader(search, words, prose, state.searcher(), outOfReach(search, state), effort)
+                .read(query, PinnedQueries.NONE);
+    }
+
+    /** How many of the index's documents are none of the items in reach, or are deleted. */
+    private static int outOfReach(CompiledSearch search, IndexState state) throws IOException {
+        return state.searcher().getIndexReader().maxDoc() - ItemsInReach.of(state, search.reachIn(state));
     }
 
     private static ReadQuery everything(CompiledSearch search) {
@@ -143,9 +160,7 @@ public final class ReadQuery {
         private final SiteContent content;
         private final List<FieldKey> prose;
         private final IndexSearcher searcher;
-        /** How many of the index's documents are none of the items in reach, or are deleted. */
         private final int outOfReach;
-
         private final Query reach;
         private final Effort effort;
         private final Set<String> languages;
@@ -156,15 +171,21 @@ public final class ReadQuery {
         /**
          * @param words how words are met
          * @param prose the fields in which they are, but for codes
+         * @param outOfReach so many documents of the index may be none of the items in reach
          */
-        Reader(CompiledSearch search, Words words, List<FieldKey> prose, IndexState state, Effort effort)
-                throws IOException {
+        Reader(
+                CompiledSearch search,
+                Words words,
+                List<FieldKey> prose,
+                IndexSearcher searcher,
+                int outOfReach,
+                Effort effort) {
             this.effort = effort;
             this.matching = words;
             this.content = search.content();
             this.prose = prose;
-            this.searcher = state.searcher();
-            this.outOfReach = searcher.getIndexReader().maxDoc() - ItemsInReach.of(state, search.reachIn(state));
+            this.searcher = searcher;
+            this.outOfReach = outOfReach;
             this.reach = search.reach();
             this.languages = search.languages();
             this.vocabulary = search.vocabulary();
