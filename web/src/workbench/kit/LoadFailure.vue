@@ -14,6 +14,12 @@ defineEmits<{ again: [] }>()
     <i class="pi pi-exclamation-triangle" aria-hidden="true" />
     <span>{{ error.message }}</span>
     <RouterLink v-if="gone && back" :to="back.to">{{ back.name }}</RouterLink>
-    <Button v-else label="Try again" size="small" severity="secondary" outlined @click="$emit('again')" />
+    <Button v-else class="again" label="Try again" size="small" severity="secondary" outlined @click="$emit('again')" />
   </div>
 </template>
+
+<style scoped>
+.again {
+  flex: none;
+}
+</style>
