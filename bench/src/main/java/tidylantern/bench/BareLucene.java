@@ -138,19 +138,33 @@ final class BareLucene implements AutoCloseable {
 
     static Query query(String text) throws IOException {
         BooleanQuery.Builder words = new BooleanQuery.Builder();
-        List<String> typed = tokens(PLAIN, text);
-        for (String word : typed) {
-            List<Query> ways = new ArrayList<>();
-            for (int f = 0; f < FIELDS.length; f++) {
-                ways.add(new BoostQuery(new TermQuery(new Term(FIELDS[f], word)), WEIGHTS[f]));
-                for (String stem : tokens(ENGLISH, word)) {
-                    ways.add(new BoostQuery(new TermQuery(new Term(FIELDS[f] + ".stem", stem)), WEIGHTS[f] * .7f));
-                }
-                ways.add(new BoostQuery(new PrefixQuery(new Term(FIELDS[f], word)), WEIGHTS[f] * .4f));
-            }
-            words.add(new DisjunctionMaxQuery(ways, 0), BooleanClause.Occur.MUST);
+        for (String word : tokens(PLAIN, text)) {
+            words.add(anyWay(word, true), BooleanClause.Occur.MUST);
         }
         return words.build();
+    }
+
+    /** All of them, the last one as a start, too. */
+    static Query allWords(List<String> typed) throws IOException {
+        BooleanQuery.Builder words = new BooleanQuery.Builder();
+        for (int n = 0; n < typed.size(); n++) {
+            words.add(anyWay(typed.get(n), n == typed.size() - 1), BooleanClause.Occur.MUST);
+        }
+        return words.build();
+    }
+
+    private static Query anyWay(String word, boolean asStart) throws IOException {
+        List<Query> ways = new ArrayList<>();
+        for (int f = 0; f < FIELDS.length; f++) {
+            ways.add(new BoostQuery(new TermQuery(new Term(FIELDS[f], word)), WEIGHTS[f]));
+            for (String stem : tokens(ENGLISH, word)) {
+                ways.add(new BoostQuery(new TermQuery(new Term(FIELDS[f] + ".stem", stem)), WEIGHTS[f] * .7f));
+            }
+            if (asStart) {
+                ways.add(new BoostQuery(new PrefixQuery(new Term(FIELDS[f], word)), WEIGHTS[f] * .4f));
+            }
+        }
+        return new DisjunctionMaxQuery(ways, 0);
     }
 
     private static List<String> tokens(Analyzer analyzer, String text) throws IOException {

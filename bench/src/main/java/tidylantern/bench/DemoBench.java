@@ -36,13 +36,8 @@ final class DemoBench {
                 for (String query : typed) {
                     timings.measure("live, over HTTP", () -> service.ask(DemoLoader.SEARCH, "live", query));
                     timings.measure("results, over HTTP", () -> service.ask(DemoLoader.SEARCH, "results", query));
-                    JsonNode live = service.send(
-                            "GET",
-                            "/api/public/searches/" + DemoLoader.SEARCH + "/live?q="
-                                    + java.net.URLEncoder.encode(query, java.nio.charset.StandardCharsets.UTF_8),
-                            null,
-                            "application/json",
-                            "");
+                    JsonNode live = service.get("/api/public/searches/" + DemoLoader.SEARCH + "/live?q="
+                            + java.net.URLEncoder.encode(query, java.nio.charset.StandardCharsets.UTF_8));
                     reckoned.add(live.path("tookMicros").asLong() / 1e3);
                 }
             }

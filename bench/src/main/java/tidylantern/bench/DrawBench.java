@@ -50,8 +50,8 @@ final class DrawBench {
 
     private static void twentyOnAPage(Service service, boolean filters) throws Exception {
         String search = "/api/owner/searches/" + DemoLoader.SEARCH;
-        JsonNode summary = service.send("GET", search, null, "application/json", "");
-        ObjectNode design = (ObjectNode) service.send("GET", search + "/draft", null, "application/json", "");
+        JsonNode summary = service.get(search);
+        ObjectNode design = (ObjectNode) service.get(search + "/draft");
         ((ObjectNode) design.path("page")).put("perPage", CARDS);
         if (!filters) {
             design.putArray("filters");

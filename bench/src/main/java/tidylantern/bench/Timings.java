@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
 /** Times by contestant, and the table that compares them. */
 final class Timings {
@@ -19,8 +20,21 @@ final class Timings {
     int measure(String contestant, Work work) throws Exception {
         long begun = System.nanoTime();
         int found = work.run();
-        nanos.computeIfAbsent(contestant, name -> new ArrayList<>()).add(System.nanoTime() - begun);
+        add(contestant, System.nanoTime() - begun);
         return found;
+    }
+
+    void add(String contestant, long took) {
+        nanos.computeIfAbsent(contestant, name -> new ArrayList<>()).add(took);
+    }
+
+    /** In the order in which they came. */
+    Set<String> contestants() {
+        return nanos.keySet();
+    }
+
+    int count(String contestant) {
+        return nanos.getOrDefault(contestant, List.of()).size();
     }
 
     void forget() {

@@ -30,11 +30,7 @@ final class TrialsBench {
     private static void measure(Service service) throws Exception {
         String search = "/api/owner/searches/" + DemoLoader.SEARCH;
         List<Quillhaven.Expected> expected = Quillhaven.expected();
-        for (int i = service.send("GET", search + "/trials", null, "application/json", "")
-                        .path("outcomes")
-                        .size();
-                i < TRIALS;
-                i++) {
+        for (int i = service.get(search + "/trials").path("outcomes").size(); i < TRIALS; i++) {
             Quillhaven.Expected one = expected.get(i % expected.size());
             String query = i < expected.size()
                     ? one.query()
@@ -48,14 +44,11 @@ final class TrialsBench {
                     "");
         }
         List<Double> took = new ArrayList<>();
-        ObjectNode design = (ObjectNode) service.send("GET", search + "/draft", null, "application/json", "");
+        ObjectNode design = (ObjectNode) service.get(search + "/draft");
         for (int change = 0; change < CHANGES; change++) {
             ((ObjectNode) design.path("words").path("weights").path(0)).put("weight", 1 + change % 9);
             service.send("PUT", search + "/draft", design.toString(), "application/json", "\"" + (2 + change) + "\"");
-            took.add(service.send("GET", search + "/trials", null, "application/json", "")
-                            .path("tookMicros")
-                            .asLong()
-                    / 1e3);
+            took.add(service.get(search + "/trials").path("tookMicros").asLong() / 1e3);
         }
         System.out.printf(
                 Locale.ROOT,

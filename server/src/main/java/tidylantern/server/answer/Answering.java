@@ -44,10 +44,10 @@ import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.insight.ChosenResults;
 import tidylantern.server.key.SearchKey;
 import tidylantern.server.key.SiteKey;
-import tidylantern.server.platform.AnswerPool;
-import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.site.Sites;
+import tidylantern.server.turn.AnswerTurns;
+import tidylantern.server.turn.Asker;
 
 /**
  * Asks the one engine for live results and pages of results, whoever wants them: visitors, the stage, the page without
@@ -55,7 +55,7 @@ import tidylantern.server.site.Sites;
  */
 @Component
 public class Answering {
-    private final AnswerPool pool;
+    private final AnswerTurns turns;
     private final SiteContents contents;
     private final SiteIndexes indexes;
     private final CompiledSearches compiled;
@@ -64,7 +64,7 @@ public class Answering {
     private final Clock clock;
 
     Answering(
-            AnswerPool pool,
+            AnswerTurns turns,
             SiteContents contents,
             SiteIndexes indexes,
             CompiledSearches compiled,
@@ -72,7 +72,7 @@ public class Answering {
             ChosenResults chosen,
             Clock clock) {
         this.chosen = chosen;
-        this.pool = pool;
+        this.turns = turns;
         this.contents = contents;
         this.indexes = indexes;
         this.compiled = compiled;
@@ -100,7 +100,7 @@ public class Answering {
             SearchInLanguage search, String q, int page, MultiValueMap<String, String> parameters, boolean reasons) {
         SiteKey site = search.site();
         SearchDesign design = search.design();
-        return inTurn(AnswerPool.Kind.PAGE, q, () -> {
+        return inTurn(AnswerTurns.Kind.PAGE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
             AnswerTexts texts = AnswerTexts.of(content, design, search.language());
@@ -197,7 +197,7 @@ public class Answering {
             MultiValueMap<String, String> parameters) {
         SiteKey site = search.site();
         SearchDesign design = search.design();
-        return inTurn(AnswerPool.Kind.PAGE, q, () -> {
+        return inTurn(AnswerTurns.Kind.PAGE, q, () -> {
             SiteContent content = contents.of(site);
             AnswerTexts texts = AnswerTexts.of(content, design, search.language());
             List<FilterAnswer.Offered> values = indexes.engine(site)
@@ -221,7 +221,7 @@ public class Answering {
     /** @param parameters of the request; those that no filter of the design is called by are passed over */
     public SearchAnswers.ListedAddresses addresses(
             SearchInLanguage search, String q, MultiValueMap<String, String> parameters) {
-        return inTurn(AnswerPool.Kind.PAGE, q, () -> {
+        return inTurn(AnswerTurns.Kind.PAGE, q, () -> {
             SiteContent content = contents.of(search.site());
             String base = sites.get(search.site()).address();
             FoundAddresses found = indexes.engine(search.site())
@@ -239,7 +239,7 @@ public class Answering {
     public LiveResults live(SearchInLanguage search, String q, MultiValueMap<String, String> parameters) {
         SiteKey site = search.site();
         SearchDesign design = search.design();
-        return inTurn(AnswerPool.Kind.LIVE, q, () -> {
+        return inTurn(AnswerTurns.Kind.LIVE, q, () -> {
             long begun = System.nanoTime();
             SiteContent content = contents.of(site);
             LiveAnswer answer =
@@ -282,13 +282,13 @@ public class Answering {
             String id,
             MultiValueMap<String, String> parameters) {
         ItemRef item = new ItemRef(contents.collection(site, collection).key(), new ItemId(id));
-        return inTurn(AnswerPool.Kind.WORK, q, () -> indexes.engine(site)
+        return inTurn(AnswerTurns.Kind.WORK, q, () -> indexes.engine(site)
                 .explain(compiled.of(site, design), query(contents.of(site), q, 1, parameters, null), item));
     }
 
-    private <T> T inTurn(AnswerPool.Kind kind, String q, Callable<T> question) {
+    private <T> T inTurn(AnswerTurns.Kind kind, String q, Callable<T> question) {
         try {
-            return pool.answer(Clients.current(), kind, q.length(), question);
+            return turns.answer(Asker.current(), kind, q.length(), question);
         } catch (TookTooLong dear) {
             throw new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, String.valueOf(dear.getMessage()));
         }

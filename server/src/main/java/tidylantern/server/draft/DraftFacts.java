@@ -16,20 +16,20 @@ import tidylantern.core.readiness.FilterWarnings;
 import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
-import tidylantern.server.platform.AnswerPool;
-import tidylantern.server.platform.Clients;
+import tidylantern.server.turn.AnswerTurns;
+import tidylantern.server.turn.Asker;
 
 /** What a draft's decisions come to today, beside the items of its site. */
 @Component
 public class DraftFacts {
     private final CompiledSearches compiled;
     private final SiteIndexes indexes;
-    private final AnswerPool pool;
+    private final AnswerTurns turns;
 
-    DraftFacts(CompiledSearches compiled, SiteIndexes indexes, AnswerPool pool) {
+    DraftFacts(CompiledSearches compiled, SiteIndexes indexes, AnswerTurns turns) {
         this.compiled = compiled;
         this.indexes = indexes;
-        this.pool = pool;
+        this.turns = turns;
     }
 
     /** What each filter does: values on offer, items, and what is left out. */
@@ -72,8 +72,8 @@ public class DraftFacts {
         CompiledSearch plain = compiled.of(draft.site(), draft.design().withWords(literal));
         SearchEngine engine = indexes.engine(draft.site());
         LocalDate today = engine.today(plain.content());
-        return word -> pool.answer(
-                Clients.current(), AnswerPool.Kind.WORK, 0, () -> engine.answer(plain, VisitorQuery.plain(word, today))
+        return word -> turns.answer(
+                Asker.current(), AnswerTurns.Kind.WORK, 0, () -> engine.answer(plain, VisitorQuery.plain(word, today))
                         .total());
     }
 }

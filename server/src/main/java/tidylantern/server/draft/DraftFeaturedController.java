@@ -30,9 +30,9 @@ import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.key.SearchKey;
 import tidylantern.server.key.SiteKey;
-import tidylantern.server.platform.AnswerPool;
-import tidylantern.server.platform.Clients;
 import tidylantern.server.trial.Trials;
+import tidylantern.server.turn.AnswerTurns;
+import tidylantern.server.turn.Asker;
 
 /** What the featured tiers and pins of a draft come to today. */
 @RestController
@@ -46,7 +46,7 @@ class DraftFeaturedController {
     private final CompiledSearches compiled;
     private final SiteContents contents;
     private final Trials trials;
-    private final AnswerPool pool;
+    private final AnswerTurns turns;
     private final AskedQueries asked;
     private final DraftFacts facts;
     private final Clock clock;
@@ -57,7 +57,7 @@ class DraftFeaturedController {
             CompiledSearches compiled,
             SiteContents contents,
             Trials trials,
-            AnswerPool pool,
+            AnswerTurns turns,
             AskedQueries asked,
             DraftFacts facts,
             Clock clock) {
@@ -67,7 +67,7 @@ class DraftFeaturedController {
         this.compiled = compiled;
         this.contents = contents;
         this.trials = trials;
-        this.pool = pool;
+        this.turns = turns;
         this.asked = asked;
         this.clock = clock;
     }
@@ -147,9 +147,9 @@ class DraftFeaturedController {
                 .filter(query -> ofTrials.stream().noneMatch(query::equalsIgnoreCase))
                 .forEach(queries::add);
         return queries.stream()
-                .map(query -> pool.answer(
-                        Clients.current(),
-                        AnswerPool.Kind.WORK,
+                .map(query -> turns.answer(
+                        Asker.current(),
+                        AnswerTurns.Kind.WORK,
                         0,
                         () -> share(draft.site(), content, draft.design(), query, ofTrials.contains(query))))
                 .toList();

@@ -11,6 +11,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import tidylantern.server.platform.Clients;
+import tidylantern.server.turn.Asker;
 
 /**
  * Stands before everything else that a request meets. No client holds more than its share of the threads, and work for
@@ -35,6 +36,7 @@ final class ServiceValve extends ValveBase {
     public void invoke(Request request, Response response) throws IOException, ServletException {
         UnreadBodies.howToDrop(
                 request, () -> request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null));
+        Asker.howToSee(request, () -> isGone(request.getCoyoteRequest()));
         String client = Clients.of(request);
         // Without an address where the head could not be read.
         boolean owners = String.valueOf(request.getDecodedRequestURI()).startsWith(OWNERS);
@@ -57,6 +59,19 @@ final class ServiceValve extends ValveBase {
         if (!request.isAsync() && !request.getCoyoteRequest().isFinished()) {
             UnreadBodies.drop(request);
         }
+    }
+
+    /**
+     * Whether the connection was closed from its far side. The web server is asked to look whether more came, which is
+     * kept for the next request; that nothing can come any more it tells as one single byte, and no request is so
+     * short. Of a request whose body came without a thread nothing is seen.
+     */
+    private static boolean isGone(org.apache.coyote.Request request) {
+        if (request.getReadListener() != null) {
+            return false;
+        }
+        request.action(ActionCode.AVAILABLE, true);
+        return request.getAvailable() == 1;
     }
 
     private static void refuse(Response response, boolean ofAll) throws IOException {

@@ -20,9 +20,9 @@ import tidylantern.server.design.Searches;
 import tidylantern.server.insight.AskedQueries;
 import tidylantern.server.key.SearchKey;
 import tidylantern.server.key.SiteKey;
-import tidylantern.server.platform.AnswerPool;
-import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.turn.AnswerTurns;
+import tidylantern.server.turn.Asker;
 
 /** Compares two designs of a search: in words, by its trials, and by what visitors ask most often. */
 @Component
@@ -35,7 +35,7 @@ class Comparisons {
     private final AskedQueries asked;
     private final CompiledSearches compiled;
     private final SiteIndexes indexes;
-    private final AnswerPool pool;
+    private final AnswerTurns turns;
 
     Comparisons(
             Searches searches,
@@ -43,13 +43,13 @@ class Comparisons {
             AskedQueries asked,
             CompiledSearches compiled,
             SiteIndexes indexes,
-            AnswerPool pool) {
+            AnswerTurns turns) {
         this.searches = searches;
         this.trials = trials;
         this.asked = asked;
         this.compiled = compiled;
         this.indexes = indexes;
-        this.pool = pool;
+        this.turns = turns;
     }
 
     /**
@@ -96,7 +96,7 @@ class Comparisons {
         List<Trial> frequent = queries(search, kept).stream()
                 .map(query -> new Trial(query, new Expectation.AtLeast(1)))
                 .toList();
-        return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> {
+        return turns.answer(Asker.current(), AnswerTurns.Kind.WORK, 0, () -> {
             long begun = System.nanoTime();
             CompiledSearch one = compiled.of(site, before);
             CompiledSearch other = compiled.of(site, after);

@@ -20,9 +20,9 @@ import tidylantern.server.content.CompiledSearches;
 import tidylantern.server.content.SiteIndexes;
 import tidylantern.server.design.Searches;
 import tidylantern.server.key.SearchKey;
-import tidylantern.server.platform.AnswerPool;
-import tidylantern.server.platform.Clients;
 import tidylantern.server.platform.Refusal;
+import tidylantern.server.turn.AnswerTurns;
+import tidylantern.server.turn.Asker;
 
 /** Keeps the trials of searches and runs them. */
 @Component
@@ -34,16 +34,16 @@ public class Trials {
     private final Searches searches;
     private final SiteIndexes indexes;
     private final CompiledSearches compiled;
-    private final AnswerPool pool;
+    private final AnswerTurns turns;
     /** By search; a run knows what the live version made of its trials. */
     private final Map<SearchKey, Remembered> last = new ConcurrentHashMap<>();
 
-    Trials(TrialStore store, Searches searches, SiteIndexes indexes, CompiledSearches compiled, AnswerPool pool) {
+    Trials(TrialStore store, Searches searches, SiteIndexes indexes, CompiledSearches compiled, AnswerTurns turns) {
         this.store = store;
         this.searches = searches;
         this.indexes = indexes;
         this.compiled = compiled;
-        this.pool = pool;
+        this.turns = turns;
     }
 
     /** @param id by which it is changed and taken away */
@@ -122,7 +122,7 @@ public class Trials {
         List<Kept> kept = ofSearch(search);
         Searches.Draft draft = searches.draft(search);
         @Nullable SearchDesign live = searches.findLive(search).map(Searches.Live::design).orElse(null);
-        return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> {
+        return turns.answer(Asker.current(), AnswerTurns.Kind.WORK, 0, () -> {
             long begun = System.nanoTime();
             TrialReport report = remembered(draft, kept)
                     .report(
@@ -138,7 +138,7 @@ public class Trials {
     List<TrialRun.SynonymEffect> synonymEffects(SearchKey search) {
         List<Kept> kept = ofSearch(search);
         Searches.Draft draft = searches.draft(search);
-        return pool.answer(Clients.current(), AnswerPool.Kind.WORK, 0, () -> of(draft, kept)
+        return turns.answer(Asker.current(), AnswerTurns.Kind.WORK, 0, () -> of(draft, kept)
                 .synonymEffects(compiled.of(draft.site(), draft.design())));
     }
 

@@ -1,0 +1,154 @@
+package tidylantern.bench;
+
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.net.http.HttpRequest;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Our service in a process of its own, as operators start it, asked over HTTP as a visitor's browser does. */
+final class ServicePeer implements Peer {
+    private static final JsonMapper JSON = new JsonMapper();
+    private static final String SITE = "/api/owner/sites/texts";
+    private static final String COLLECTION = SITE + "/collections/texts";
+    private static final String JSON_TYPE = "application/json";
+    /** By then a service has seen that nothing changes any more, and put the parts of its index together. */
+    private static final Duration UNTIL_SETTLED = Duration.ofSeconds(20);
+
+    private static final Pattern USED = Pattern.compile("used (\\d+)K");
+    private static final String FILTERS = """
+            [{"head": {"key": "part", "label": "Part"}, "source": {"of": "category", "field": "part"}},
+            {"head": {"key": "file", "label": "File"}, "source": {"of": "category", "field": "file"}},
+            {"head": {"key": "letters", "label": "Letters"}, "source": {"of": "number", "field": "letters"}}]""";
+
+    private final Path folder;
+    private final ServiceProcess service;
+    private String search = "";
+
+    /** @param javaOptions such as a bound of its heap */
+    ServicePeer(Path folder, String... javaOptions) throws IOException {
+        this.folder = folder;
+        Files.createDirectories(folder);
+        service = new ServiceProcess(folder, javaOptions);
+    }
+
+    ServiceProcess service() {
+        return service;
+    }
+
+    /** Key of the live search. */
+    String search() {
+        return search;
+    }
+
+    @Override
+    public void take(PeerCorpus corpus) throws IOException, InterruptedException {
+        service.send(
+                "POST",
+                "/api/owner/sites",
+                "{\"name\":\"Texts\",\"address\":\"https://texts.example\"}",
+                JSON_TYPE,
+                "");
+        service.send("PUT", COLLECTION, "{\"label\":\"Texts\",\"language\":\"en\"}", JSON_TYPE, "");
+        Path lines = Files.createTempFile("tidy-lantern-bench", ".jsonl");
+        try {
+            write(corpus, lines);
+            service.send(
+                    "PUT", COLLECTION + "/items", HttpRequest.BodyPublishers.ofFile(lines), "application/jsonl", "");
+        } finally {
+            Files.delete(lines);
+        }
+        search = service.send("POST", SITE + "/searches", "{\"name\":\"Texts\"}", JSON_TYPE, "")
+                .path("key")
+                .asString();
+        String draft = "/api/owner/searches/" + search + "/draft";
+        ObjectNode design = (ObjectNode) service.get(draft);
+        design.set("filters", JSON.readTree(FILTERS));
+        service.send("PUT", draft, design.toString(), JSON_TYPE, "\"1\"");
+        service.send("POST", "/api/owner/searches/" + search + "/publish", "", JSON_TYPE, "\"2\"");
+    }
+
+    private static void write(PeerCorpus corpus, Path lines) throws IOException {
+        try (BufferedWriter out = Files.newBufferedWriter(lines);
+                Stream<PeerCorpus.Text> texts = corpus.texts()) {
+            for (PeerCorpus.Text text : (Iterable<PeerCorpus.Text>) texts::iterator) {
+                out.write(line(text));
+                out.newLine();
+            }
+        }
+    }
+
+    /** An item as it is pushed. */
+    static String line(PeerCorpus.Text text) {
+        // As lists, by which the service knows categories.
+        Map<String, Object> item = Map.of(
+                "id", text.id(),
+                "title", text.title(),
+                "body", text.body(),
+                "url", "/texts/" + text.id(),
+                "part", List.of(text.part()),
+                "file", List.of(text.file()),
+                "letters", text.letters());
+        return JSON.writeValueAsString(item);
+    }
+
+    /** Waits until the service has put the parts of its index together, which it does once nothing changes. */
+    static void letSettle() throws InterruptedException {
+        Thread.sleep(UNTIL_SETTLED);
+    }
+
+    void push(List<PeerCorpus.Text> texts) throws IOException, InterruptedException {
+        StringBuilder lines = new StringBuilder();
+        texts.forEach(text -> lines.append(line(text)).append('\n'));
+        service.send("PUT", COLLECTION + "/items", lines.toString(), "application/jsonl", "");
+    }
+
+    @Override
+    public int answer(PeerCorpus.Question question) throws IOException, InterruptedException {
+        PeerCorpus.Letters letters = question.letters();
+        return service.ask(
+                search,
+                "results",
+                question.typed(),
+                letters == null ? "" : "&letters=" + letters.from() + ".." + letters.to());
+    }
+
+    @Override
+    public long diskBytes() throws IOException {
+        return Peer.bytesBelow(folder);
+    }
+
+    /** Of its heap, right after what nobody needs was thrown away. */
+    long heapBytes() throws IOException {
+        jcmd("GC.run");
+        Matcher used = USED.matcher(jcmd("GC.heap_info"));
+        if (!used.find()) {
+            throw new IllegalStateException("jcmd did not say how much of the heap is used");
+        }
+        return Long.parseLong(used.group(1)) * 1_024;
+    }
+
+    private String jcmd(String command) throws IOException {
+        Process asked = new ProcessBuilder(
+                        Path.of(ServiceProcess.java()).resolveSibling("jcmd").toString(),
+                        String.valueOf(service.pid()),
+                        command)
+                .redirectErrorStream(true)
+                .start();
+        return new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    }
+
+    @Override
+    public void close() {
+        service.close();
+    }
+}

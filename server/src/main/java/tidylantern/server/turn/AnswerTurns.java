@@ -1,0 +1,225 @@
+package tidylantern.server.turn;
+
+import jakarta.annotation.PreDestroy;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.Condition;
+import java.util.concurrent.locks.ReentrantLock;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import tidylantern.server.platform.Refusal;
+
+/**
+ * Lets as many answers be reckoned at once as there are processors. They are reckoning, not waiting: more at once would
+ * only make each slower. Those that come meanwhile wait their turn, up to a number that still gets its answer soon:
+ * live answers before pages, pages before an owner's long work, short queries before long ones, and else as they came.
+ * While others wait, no client has more than half of the turns, and who has gone away has none. An answer is reckoned
+ * on the thread that asks for it: handing it to another takes longer than many an answer.
+ */
+@Component
+public class AnswerTurns {
+    private static final int MOST_WAITING = 200;
+    private static final int MOST_WAITING_OF_ONE_CLIENT = 60;
+    /** So often somebody who waits is looked for. */
+    private static final long LOOK_EVERY_MS = 50;
+
+    /** What is asked for, the most urgent first. */
+    public enum Kind {
+        /** Somebody is typing. */
+        LIVE,
+        /** A page of results, or a part of one. */
+        PAGE,
+        /** What an owner waits for beside everything else: trials, shares, explanations. */
+        WORK
+    }
+
+    /** A question that waits for its turn. */
+    private static final class Waiting {
+        private final Asker asker;
+        private final Kind kind;
+        /** Of the question, such as its letters; only compared. */
+        private final int size;
+        /** By which it came. */
+        private final long number;
+
+        private final Condition turn;
+        private boolean called;
+
+        private Waiting(Asker asker, Kind kind, int size, long number, Condition turn) {
+            this.asker = asker;
+            this.kind = kind;
+            this.size = size;
+            this.number = number;
+            this.turn = turn;
+        }
+
+        private String client() {
+            return asker.client();
+        }
+    }
+
+    private static final Comparator<Waiting> TURN = Comparator.<Waiting, Kind>comparing(waiting -> waiting.kind)
+            .thenComparing(waiting -> waiting.size)
+            .thenComparing(waiting -> waiting.number);
+    /** So many questions are overtaken at most by those that came later. */
+    private static final int MOST_OVERTAKING = 100;
+
+    private final int turns;
+    private final ReentrantLock lock = new ReentrantLock();
+    private final List<Waiting> queue = new ArrayList<>();
+    private final Map<String, Integer> running = new HashMap<>();
+    private int taken;
+    private long numbers;
+    private boolean stopped;
+
+    AnswerTurns() {
+        this(Runtime.getRuntime().availableProcessors());
+    }
+
+    AnswerTurns(int turns) {
+        this.turns = turns;
+    }
+
+    /**
+     * Waits for a turn, and reckons the answer in it.
+     *
+     * @param size of the question, such as its letters; of two that wait the smaller goes first
+     * @throws Refusal with status 503 if too many wait already, or the asker has gone meanwhile
+     */
+    public <T> T answer(Asker asker, Kind kind, int size, Callable<T> question) {
+        take(asker, kind, size);
+        try {
+            return question.call();
+        } catch (RuntimeException reason) {
+            throw reason;
+        } catch (Exception failed) {
+            throw new IllegalStateException("an answer failed", failed);
+        } finally {
+            giveBack(asker.client());
+        }
+    }
+
+    private void take(Asker asker, Kind kind, int size) {
+        lock.lock();
+        try {
+            if (stopped) {
+                throw stopping();
+            }
+            if (taken < turns && queue.isEmpty()) {
+                begin(asker.client());
+            } else {
+                await(line(asker, kind, size));
+            }
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    private Waiting line(Asker asker, Kind kind, int size) {
+        boolean hasItsShare = queue.stream()
+                        .filter(waiting -> waiting.client().equals(asker.client()))
+                        .count()
+                >= MOST_WAITING_OF_ONE_CLIENT;
+        if (queue.size() >= MOST_WAITING || hasItsShare) {
+            throw Refusal.busy("Too many ask at once. Try again in a second.");
+        }
+        Waiting mine = new Waiting(asker, kind, size, numbers++, lock.newCondition());
+        queue.add(mine);
+        return mine;
+    }
+
+    private void await(Waiting mine) {
+        try {
+            while (!mine.called) {
+                if (stopped) {
+                    throw stopping();
+                }
+                if (mine.asker.gone().getAsBoolean()) {
+                    throw Refusal.busy("Whoever asked has gone.");
+                }
+                // Whether it was called or woke by itself is seen above.
+                var unused = mine.turn.await(LOOK_EVERY_MS, TimeUnit.MILLISECONDS);
+            }
+        } catch (InterruptedException hurried) {
+            Thread.currentThread().interrupt();
+            if (mine.called) {
+                end(mine.client());
+            }
+            throw stopping();
+        } finally {
+            queue.remove(mine);
+        }
+    }
+
+    private static Refusal stopping() {
+        return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, null, "The service is stopping. Try again in a moment.");
+    }
+
+    /** How many questions wait for their turn. */
+    int waiting() {
+        lock.lock();
+        try {
+            return queue.size();
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    private void giveBack(String client) {
+        lock.lock();
+        try {
+            end(client);
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    private void begin(String client) {
+        taken++;
+        running.merge(client, 1, Integer::sum);
+    }
+
+    private void end(String client) {
+        taken--;
+        running.computeIfPresent(client, (key, has) -> has > 1 ? has - 1 : null);
+        if (taken < turns && !queue.isEmpty()) {
+            Waiting next = first();
+            queue.remove(next);
+            begin(next.client());
+            next.called = true;
+            next.turn.signal();
+        }
+    }
+
+    /** Of those whose client has not its share already; of all, where there are no others. */
+    private Waiting first() {
+        Waiting oldest = queue.stream()
+                .min(Comparator.comparing(waiting -> waiting.number))
+                .orElseThrow();
+        if (numbers - oldest.number > MOST_OVERTAKING + queue.size()) {
+            return oldest;
+        }
+        int share = Math.max(1, turns / 2);
+        return queue.stream()
+                .filter(waiting -> running.getOrDefault(waiting.client(), 0) < share)
+                .min(TURN)
+                .orElseGet(() -> queue.stream().min(TURN).orElseThrow());
+    }
+
+    /** Whoever waits is told so; what is reckoned already is reckoned to its end. */
+    @PreDestroy
+    void stop() {
+        lock.lock();
+        try {
+            stopped = true;
+            queue.forEach(waiting -> waiting.turn.signal());
+        } finally {
+            lock.unlock();
+        }
+    }
+}

@@ -1,0 +1,177 @@
+package tidylantern.server.turn;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import tidylantern.server.platform.Refusal;
+import tidylantern.server.turn.AnswerTurns.Kind;
+
+/** Whose turn it is when more is asked than can be answered at once. */
+class AnswerTurnsTest {
+    private final ExecutorService askers = Executors.newVirtualThreadPerTaskExecutor();
+    private final ConcurrentLinkedQueue<String> order = new ConcurrentLinkedQueue<>();
+
+    @AfterEach
+    void stop() {
+        askers.shutdownNow();
+    }
+
+    private static Asker asker(String client) {
+        return new Asker(client, () -> false);
+    }
+
+    /** Asks and comes back once the question waits for its turn, or is answered. */
+    private CompletableFuture<String> ask(AnswerTurns turns, String client, Kind kind, int size, String name) {
+        int before = turns.waiting();
+        CompletableFuture<String> answer = CompletableFuture.supplyAsync(
+                () -> turns.answer(asker(client), kind, size, () -> {
+                    order.add(name);
+                    return name;
+                }),
+                askers);
+        while (turns.waiting() == before && !answer.isDone()) {
+            Thread.onSpinWait();
+        }
+        return answer;
+    }
+
+    /** Holds turns until the latch opens. */
+    private void hold(AnswerTurns turns, int many, String client, CountDownLatch until) throws InterruptedException {
+        CountDownLatch held = new CountDownLatch(many);
+        for (int n = 0; n < many; n++) {
+            askers.submit(() -> turns.answer(asker(client), Kind.WORK, 0, () -> {
+                held.countDown();
+                until.await();
+                return "";
+            }));
+        }
+        held.await();
+    }
+
+    @Test
+    void whoTypesGoesBeforeWhoTurnsPagesAndShortBeforeLong() throws InterruptedException {
+        AnswerTurns turns = new AnswerTurns(1);
+        CountDownLatch go = new CountDownLatch(1);
+        hold(turns, 1, "owner", go);
+        List<CompletableFuture<String>> asked = List.of(
+                ask(turns, "a", Kind.WORK, 0, "work"),
+                ask(turns, "b", Kind.PAGE, 200, "long page"),
+                ask(turns, "c", Kind.PAGE, 5, "page"),
+                ask(turns, "d", Kind.LIVE, 100, "long live"),
+                ask(turns, "e", Kind.LIVE, 3, "live"),
+                ask(turns, "f", Kind.LIVE, 3, "live, later"));
+        go.countDown();
+        asked.forEach(CompletableFuture::join);
+        assertThat(order).containsExactly("live", "live, later", "long live", "page", "long page", "work");
+        turns.stop();
+    }
+
+    @Test
+    void oneClientHasNoMoreThanItsShareWhileOthersWait() throws InterruptedException {
+        AnswerTurns turns = new AnswerTurns(2);
+        CountDownLatch go = new CountDownLatch(1);
+        CountDownLatch second = new CountDownLatch(1);
+        hold(turns, 1, "greedy", second);
+        hold(turns, 1, "other", go);
+        List<CompletableFuture<String>> asked = List.of(
+                ask(turns, "greedy", Kind.LIVE, 1, "greedy 1"),
+                ask(turns, "greedy", Kind.LIVE, 1, "greedy 2"),
+                ask(turns, "modest", Kind.PAGE, 50, "modest"));
+        go.countDown();
+        asked.get(2).join();
+        assertThat(order.peek()).as("though it came later, and is less urgent").isEqualTo("modest");
+        asked.forEach(CompletableFuture::join);
+        assertThat(order).as("where nobody else waits, a client may have all").hasSize(3);
+        second.countDown();
+        turns.stop();
+    }
+
+    @Test
+    void nobodyIsOvertakenForEver() throws InterruptedException {
+        AnswerTurns turns = new AnswerTurns(1);
+        CountDownLatch go = new CountDownLatch(1);
+        hold(turns, 1, "owner", go);
+        List<CompletableFuture<String>> asked =
+                new java.util.ArrayList<>(List.of(ask(turns, "patient", Kind.WORK, 0, "patient")));
+        IntStream.range(0, 90).forEach(n -> asked.add(ask(turns, "visitor " + n, Kind.LIVE, 1, "live")));
+        IntStream.range(0, 100).forEach(n -> asked.add(ask(turns, "later " + n, Kind.LIVE, 1, "live")));
+        go.countDown();
+        asked.forEach(CompletableFuture::join);
+        assertThat(List.copyOf(order).indexOf("patient")).isLessThan(order.size() - 1);
+        turns.stop();
+    }
+
+    @Test
+    void beyondANumberThatWaitsTheAnswerIsToTryAgain() throws InterruptedException {
+        AnswerTurns turns = new AnswerTurns(1);
+        CountDownLatch go = new CountDownLatch(1);
+        hold(turns, 1, "owner", go);
+        List<CompletableFuture<String>> asked = IntStream.range(0, 60)
+                .mapToObj(n -> ask(turns, "one", Kind.PAGE, n, "one"))
+                .toList();
+        assertThatThrownBy(() -> turns.answer(asker("one"), Kind.LIVE, 0, () -> ""))
+                .isInstanceOfSatisfying(
+                        Refusal.class, busy -> assertThat(busy.retryAfter()).isEqualTo(1))
+                .hasMessageContaining("Too many");
+        CompletableFuture<String> other = ask(turns, "another", Kind.LIVE, 0, "another");
+        go.countDown();
+        asked.forEach(CompletableFuture::join);
+        assertThat(other.join()).isEqualTo("another");
+        turns.stop();
+    }
+
+    @Test
+    void whoHasGoneIsNotAnsweredAndKeepsNobodyWaiting() throws InterruptedException {
+        AnswerTurns turns = new AnswerTurns(1);
+        CountDownLatch go = new CountDownLatch(1);
+        hold(turns, 1, "owner", go);
+        AtomicBoolean gone = new AtomicBoolean();
+        CompletableFuture<String> typedOn = CompletableFuture.supplyAsync(
+                () -> turns.answer(new Asker("visitor", gone::get), Kind.LIVE, 3, () -> {
+                    order.add("nobody reads this");
+                    return "";
+                }),
+                askers);
+        while (turns.waiting() == 0) {
+            Thread.onSpinWait();
+        }
+        gone.set(true);
+        assertThatThrownBy(typedOn::join).hasMessageContaining("gone");
+        assertThat(turns.waiting()).isZero();
+        go.countDown();
+        assertThat(ask(turns, "visitor", Kind.LIVE, 3, "next").join()).isEqualTo("next");
+        assertThat(order).containsExactly("next");
+    }
+
+    @Test
+    void whoWaitsWhileTheServiceStopsIsToldSo() throws InterruptedException {
+        AnswerTurns turns = new AnswerTurns(1);
+        CountDownLatch go = new CountDownLatch(1);
+        hold(turns, 1, "owner", go);
+        CompletableFuture<String> waiting = ask(turns, "visitor", Kind.PAGE, 3, "page");
+        turns.stop();
+        assertThatThrownBy(waiting::join).hasMessageContaining("stopping");
+        go.countDown();
+        assertThat(order).isEmpty();
+    }
+
+    @Test
+    void aFailedAnswerGivesItsTurnBack() {
+        AnswerTurns turns = new AnswerTurns(1);
+        assertThatThrownBy(() -> turns.answer(asker("one"), Kind.PAGE, 1, () -> {
+                    throw new java.io.IOException("the disk is gone");
+                }))
+                .hasRootCauseMessage("the disk is gone");
+        assertThat(ask(turns, "one", Kind.PAGE, 1, "next").join()).isEqualTo("next");
+    }
+}
