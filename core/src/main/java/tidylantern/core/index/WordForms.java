@@ -67,7 +67,7 @@ public final class WordForms {
 
     /** Whether a term of the index stands for a stem or a piece of a word, and not for a word as it is written. */
     public static boolean marked(BytesRef term) {
-        return term.length > 0 && term.bytes[term.offset] <= PIECE_MARK;
+        return term.length > 0 && Byte.toUnsignedInt(term.bytes[term.offset]) <= PIECE_MARK;
     }
 
     /** How a piece of a word stands in the index. */

@@ -61,6 +61,7 @@ import tidylantern.core.query.order.StartingItems;
 import tidylantern.core.query.order.TierHolders;
 import tidylantern.core.query.why.Explainer;
 import tidylantern.core.query.why.Explanation;
+import tidylantern.core.query.words.IndexWords;
 import tidylantern.core.query.words.ReadQuery;
 import tidylantern.core.query.words.VisitorQuery;
 
@@ -168,6 +169,10 @@ public final class SearchEngine {
                     NarrowedQuery.of(next, search, VisitorQuery.plain("", today(search.content())), gazetteer);
             for (QueryFilter filter : start.narrowing().filters()) {
                 filter.prepare();
+            }
+            IndexWords words = new IndexWords(next);
+            for (FieldKey field : search.prose()) {
+                words.prepare(field);
             }
             TierHolders.of(next, search.tiers(), start.query().today());
             ItemsInReach.of(next, search.reachIn(next));

@@ -6,6 +6,8 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.Help;
@@ -51,6 +53,26 @@ class LanguagesTest {
             assertThat(found(site, "gift"))
                     .as("the English stem of 'gifts', the German one of 'gifte'")
                     .containsExactly("de-gift", "en-gift");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // Words of everyday, from memory: milk, library, house, tomato; each with two neighbours swapped.
+        "молоко, молкоо",
+        "βιβλιοθήκη, βιβλιθοήκη",
+        "ბიბლიოთეკა, ბიბლოითეკა",
+        "помидоры, помдиоры",
+        "élection, életcion",
+    })
+    void slipsAreForgivenInEveryScript(String word, String slipped, @TempDir Path folder) throws Exception {
+        try (SearchFixture site = new SearchFixture(folder)) {
+            site.item(ENGLISH, "meant", "title", word).indexed();
+            CompiledSearch search = CompiledSearch.of(SITE, SearchDesign.firstFor("Both", SITE));
+            assertThat(site.engine()
+                            .answer(search, SearchFixture.asked(slipped, 1))
+                            .total())
+                    .isOne();
         }
     }
 }

@@ -53,7 +53,7 @@ public record NarrowedQuery(
             IndexState state, CompiledSearch search, VisitorQuery query, Gazetteer gazetteer, boolean typing)
             throws IOException {
         VisitorPlace located = VisitorPlace.of(state, search, gazetteer, query.whereabouts());
-        Effort effort = new Effort();
+        Effort effort = new Effort(state);
         return new NarrowedQuery(
                 state,
                 search,

@@ -8,15 +8,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
-import org.apache.lucene.index.Terms;
-import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.util.BytesRef;
-import org.apache.lucene.util.automaton.CompiledAutomaton;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -24,7 +19,6 @@ import tidylantern.core.content.Item;
 import tidylantern.core.design.FieldWeight;
 import tidylantern.core.design.Words;
 import tidylantern.core.index.IndexFields;
-import tidylantern.core.index.WordForms;
 import tidylantern.core.query.filter.NarrowedQuery;
 import tidylantern.core.query.words.Effort;
 import tidylantern.core.query.words.ReadQuery;
@@ -196,15 +190,16 @@ public final class DidYouMean {
     /** Every word of the searched fields that is near enough, with how many items hold it at least. */
     private Map<String, Long> walked(String typed, int edits) throws IOException {
         Map<String, Long> near = new HashMap<>();
-        CompiledAutomaton within = Typos.reach(typed, edits, false, false);
         for (FieldKey field : fields) {
-            Terms terms = MultiTerms.getTerms(asked.searcher().getIndexReader(), IndexFields.words(field));
-            TermsEnum found = terms == null ? TermsEnum.EMPTY : terms.intersect(within, null);
-            for (BytesRef term = found.next(); term != null; term = found.next()) {
-                if (!WordForms.marked(term)) {
-                    near.merge(term.utf8ToString(), (long) found.docFreq(), Long::sum);
-                }
-            }
+            asked.effort()
+                    .words()
+                    .near(
+                            field,
+                            typed,
+                            edits,
+                            false,
+                            false,
+                            (word, documents) -> near.merge(word.utf8ToString(), (long) documents, Long::sum));
         }
         return near;
     }

@@ -298,8 +298,7 @@ public final class Explainer {
             }
         }
         // Whether slips are forgiven hangs on what is in reach, so words are looked at as if the item were.
-        ReadQuery then =
-                inReach.equals(design) ? asked.read() : ReadQuery.readOnce(query, search.with(inReach), searcher);
+        ReadQuery then = inReach.equals(design) ? asked.read() : ReadQuery.readOnce(query, search.with(inReach), state);
         if (!then.startingList()) {
             if (then.parts().isEmpty()) {
                 if (!finds(then.asked(), document)) {
@@ -481,7 +480,7 @@ public final class Explainer {
         Map<Kind, List<Fix>> fixes = new LinkedHashMap<>();
         for (Candidate candidate : candidates) {
             SearchDesign after = candidate.fix().change().apply(design);
-            ReadQuery then = ReadQuery.readOnce(query, search.with(after), searcher);
+            ReadQuery then = ReadQuery.readOnce(query, search.with(after), state);
             for (ReadQuery.Part part : then.parts()) {
                 if (part.match().typed().equals(word) && finds(part.query(), document)) {
                     fixes.computeIfAbsent(candidate.kind(), kind -> new ArrayList<>())

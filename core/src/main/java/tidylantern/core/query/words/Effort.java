@@ -9,6 +9,7 @@ import java.util.Set;
 import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.index.IndexState;
 
 /**
  * What one answer may spend on words that stand nowhere as they were typed, together with all the queries that are
@@ -29,6 +30,17 @@ public final class Effort {
     private final Set<String> apart = new HashSet<>();
     private final Set<String> together = new HashSet<>();
     private final Map<Walk, List<Met>> walks = new HashMap<>();
+    private final IndexWords words;
+
+    /** @param state of the index that is asked */
+    public Effort(IndexState state) {
+        words = new IndexWords(state);
+    }
+
+    /** What the index holds, to be looked through. */
+    public IndexWords words() {
+        return words;
+    }
 
     /**
      * A walk over the words of a field.
@@ -39,7 +51,12 @@ public final class Effort {
     record Walk(FieldKey field, String word, boolean starts, boolean inside) {}
 
     /** A word of the index that a mistyped one may stand for, and how many items hold it in the field. */
-    record Met(BytesRef word, Strength way, int documents) {}
+    record Met(BytesRef word, Strength way, int documents) {
+        /** The same word in one more part of the index. */
+        Met and(Met other) {
+            return new Met(word, way, documents + other.documents);
+        }
+    }
 
     @FunctionalInterface
     interface Walking {

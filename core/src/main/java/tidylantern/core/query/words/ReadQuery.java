@@ -120,12 +120,12 @@ public final class ReadQuery {
     }
 
     /** Reads a query as a search would that is asked this once, so that nothing is counted and kept for it. */
-    public static ReadQuery readOnce(VisitorQuery query, CompiledSearch search, IndexSearcher searcher)
-            throws IOException {
+    public static ReadQuery readOnce(VisitorQuery query, CompiledSearch search, IndexState state) throws IOException {
+        IndexSearcher searcher = state.searcher();
         int any = searcher.getIndexReader().maxDoc();
         return query.letters() < FEWEST_SUBMITTED
                 ? everything(search)
-                : new Reader(search, search.design().words(), search.prose(), searcher, any, new Effort())
+                : new Reader(search, search.design().words(), search.prose(), searcher, any, new Effort(state))
                         .read(query, search.pins());
     }
 

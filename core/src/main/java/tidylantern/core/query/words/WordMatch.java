@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -329,7 +330,7 @@ public final class WordMatch implements Match {
         Map<Strength, Long> documents = new EnumMap<>(Strength.class);
         String place = IndexFields.words(field);
         for (Effort.Met one :
-                effort.met(new Effort.Walk(field, word.folded(), startsCount(), foundInside()), () -> walk(terms))) {
+                effort.met(new Effort.Walk(field, word.folded(), startsCount(), foundInside()), () -> walk(field))) {
             typoWords.add(one.word().utf8ToString());
             met.computeIfAbsent(one.way(), key -> new ArrayList<>()).add(one.word());
             documents.merge(one.way(), (long) one.documents(), Long::sum);
@@ -347,34 +348,31 @@ public final class WordMatch implements Match {
     }
 
     /** The words of a field that this one may be a slip of. */
-    private List<Effort.Met> walk(Terms terms) throws IOException {
-        List<Effort.Met> met = new ArrayList<>();
+    private List<Effort.Met> walk(FieldKey field) throws IOException {
         boolean inside = foundInside();
-        int edits = design.typos().editsIn(word.folded());
-        // What holds the word somewhere begins with any letter, so nothing narrows the walk.
-        TermsEnum found = inside
-                ? terms.iterator()
-                : terms.intersect(
-                        Typos.reach(word.folded(), edits, design.typos().firstLetterFixed(), startsCount()), null);
-        for (BytesRef term = found.next(); term != null; term = found.next()) {
-            if (WordForms.marked(term)) {
-                continue;
-            }
+        boolean firstLetterFixed = design.typos().firstLetterFixed();
+        String typed = word.folded();
+        int edits = design.typos().editsIn(typed);
+        Map<BytesRef, Effort.Met> met = new LinkedHashMap<>();
+        IndexWords.Visitor visitor = (term, documents) -> {
             String other = term.utf8ToString();
-            Strength strength = inside
-                            && design.typos().firstLetterFixed()
-                            && other.charAt(0) != word.folded().charAt(0)
+            Strength strength = inside && firstLetterFixed && other.charAt(0) != typed.charAt(0)
                     ? null
-                    : Typos.strength(word.folded(), other, edits, startsCount());
+                    : Typos.strength(typed, other, edits, startsCount());
             if (strength == null && inside) {
-                strength = Typos.insideStrength(
-                        word.folded(), other, edits, design.typos().firstLetterFixed());
+                strength = Typos.insideStrength(typed, other, edits, firstLetterFixed);
             }
             if (strength != null) {
-                met.add(new Effort.Met(BytesRef.deepCopyOf(term), strength, found.docFreq()));
+                BytesRef own = BytesRef.deepCopyOf(term);
+                met.merge(own, new Effort.Met(own, strength, documents), Effort.Met::and);
             }
+        };
+        if (inside) {
+            effort.words().nearInside(field, typed, edits, visitor);
+        } else {
+            effort.words().near(field, typed, edits, firstLetterFixed, startsCount(), visitor);
         }
-        return met;
+        return List.copyOf(met.values());
     }
 
     /** The start of a word may be mistyped too while it is being typed. */

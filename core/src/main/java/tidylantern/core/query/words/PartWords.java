@@ -1,0 +1,154 @@
+package tidylantern.core.query.words;
+
+import java.io.IOException;
+import java.util.Arrays;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.Terms;
+import org.apache.lucene.index.TermsEnum;
+import org.apache.lucene.util.ArrayUtil;
+import org.apache.lucene.util.BytesRef;
+import tidylantern.core.index.WordForms;
+
+/**
+ * The words of one field in one part of an index, in their order, side by side in memory: some 25 bytes a word. Beside
+ * each stands which letters it has, so that hardly any has to be compared with a word that it may be a slip of.
+ */
+final class PartWords {
+    private static final int SOME = 256;
+
+    private byte[] letters = new byte[SOME * 8];
+    private int[] ends = new int[SOME];
+    private long[] marks = new long[SOME];
+    private int[] documents = new int[SOME];
+    private int size;
+    private boolean complete = true;
+
+    private PartWords() {}
+
+    /** Receives words one by one; what it gets changes with the next. */
+    @FunctionalInterface
+    interface Visitor {
+        /** @param documents how many of the part hold it, deleted ones too */
+        void word(BytesRef word, int documents) throws IOException;
+    }
+
+    /**
+     * What a word looks like that is to be visited.
+     *
+     * @param letters of the typed word, as {@link #marks} has them
+     * @param edits so many letters may differ
+     * @param fewestBytes so short may it be in UTF-8
+     * @param whole whether it may hold no more letters that are not among the typed ones than there are edits
+     * @param begins what it has to begin with; empty for anything
+     */
+    record Likeness(long letters, int edits, int fewestBytes, boolean whole, BytesRef begins) {}
+
+    /** @param most how many words are taken to hand; where the part holds more, it is none */
+    static PartWords of(LeafReaderContext part, String field, int most) throws IOException {
+        PartWords words = new PartWords();
+        Terms terms = part.reader().terms(field);
+        if (terms == null) {
+            words.trim();
+            return words;
+        }
+        TermsEnum all = terms.iterator();
+        if (all.seekCeil(new BytesRef(String.valueOf(WordForms.firstOfWords()))) == TermsEnum.SeekStatus.END) {
+            words.trim();
+            return words;
+        }
+        for (BytesRef word = all.term(); word != null; word = all.next()) {
+            if (words.size == most) {
+                PartWords none = new PartWords();
+                none.complete = false;
+                none.trim();
+                return none;
+            }
+            words.add(word, all.docFreq());
+        }
+        words.trim();
+        return words;
+    }
+
+    /** Whether the words are here; if not, there are too many. */
+    boolean complete() {
+        return complete;
+    }
+
+    private void add(BytesRef word, int heldBy) {
+        int begin = begin(size);
+        letters = ArrayUtil.grow(letters, begin + word.length);
+        ends = ArrayUtil.grow(ends, size + 1);
+        marks = ArrayUtil.grow(marks, size + 1);
+        documents = ArrayUtil.grow(documents, size + 1);
+        System.arraycopy(word.bytes, word.offset, letters, begin, word.length);
+        ends[size] = begin + word.length;
+        marks[size] = marks(word.utf8ToString());
+        documents[size] = heldBy;
+        size++;
+    }
+
+    private void trim() {
+        letters = Arrays.copyOf(letters, begin(size));
+        ends = Arrays.copyOf(ends, size);
+        marks = Arrays.copyOf(marks, size);
+        documents = Arrays.copyOf(documents, size);
+    }
+
+    private int begin(int word) {
+        return word == 0 ? 0 : ends[word - 1];
+    }
+
+    /** A bit for each letter that a word has; far letters may share one, so that it tells what is not there alone. */
+    static long marks(String word) {
+        long marks = 0;
+        for (int i = 0; i < word.length(); i += Character.charCount(word.codePointAt(i))) {
+            marks |= 1L << word.codePointAt(i);
+        }
+        return marks;
+    }
+
+    /** Visits every word that may be alike, and some that are not. */
+    void visit(Likeness like, Visitor visitor) throws IOException {
+        BytesRef word = new BytesRef(letters, 0, 0);
+        for (int n = like.begins().length == 0 ? 0 : firstFrom(like.begins()); n < size; n++) {
+            word.offset = begin(n);
+            word.length = ends[n] - word.offset;
+            if (!beginsWith(word, like.begins())) {
+                return;
+            }
+            if (word.length >= like.fewestBytes()
+                    && Long.bitCount(like.letters() & ~marks[n]) <= like.edits()
+                    && (!like.whole() || Long.bitCount(marks[n] & ~like.letters()) <= like.edits())) {
+                visitor.word(word, documents[n]);
+            }
+        }
+    }
+
+    private static boolean beginsWith(BytesRef word, BytesRef begin) {
+        return word.length >= begin.length
+                && Arrays.equals(
+                        word.bytes,
+                        word.offset,
+                        word.offset + begin.length,
+                        begin.bytes,
+                        begin.offset,
+                        begin.offset + begin.length);
+    }
+
+    /** Place of the first word that does not come before one. */
+    private int firstFrom(BytesRef begin) {
+        int low = 0;
+        int high = size;
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            int compared = Arrays.compareUnsigned(
+                    letters, begin(middle), ends[middle], begin.bytes, begin.offset, begin.offset + begin.length);
+            if (compared < 0) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
+    }
+}
