@@ -1,6 +1,5 @@
 package tidylantern.server.answer;
 
-import com.ibm.icu.text.NumberFormat;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.format.DateTimeFormatter;
@@ -25,6 +24,7 @@ import tidylantern.core.design.text.VisitorTexts;
 import tidylantern.core.design.text.VisitorTexts.Spoken;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.query.filter.FilterAnswer;
+import tidylantern.server.text.Numbers;
 import tidylantern.server.text.Texts;
 
 /**
@@ -102,15 +102,13 @@ public record AnswerTexts(Spoken spoken, Texts texts, VisitorTexts own, Distance
     }
 
     public String number(double number) {
-        return NumberFormat.getInstance(language()).format(number);
+        return Numbers.in(language()).write(number);
     }
 
     /** "1.2 km away": a tenth where it is not far, and "under 0.1 km away" below that. */
     String away(double km) {
         double far = km * DistanceUnit.KM.metres() / unit.metres();
-        NumberFormat format = NumberFormat.getNumberInstance(language());
-        format.setMaximumFractionDigits(far < FAR ? 1 : 0);
-        String distance = format.format(Math.max(far, LEAST)) + " " + unit;
+        String distance = Numbers.in(language()).write(Math.max(far, LEAST), far < FAR ? 1 : 0) + " " + unit;
         return say("away", Map.of("distance", far < LEAST ? say("under", Map.of("distance", distance)) : distance));
     }
 

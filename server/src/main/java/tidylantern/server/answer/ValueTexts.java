@@ -1,9 +1,5 @@
 package tidylantern.server.answer;
 
-import com.ibm.icu.number.LocalizedNumberFormatter;
-import com.ibm.icu.number.NumberFormatter;
-import com.ibm.icu.number.Precision;
-import com.ibm.icu.util.Currency;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
@@ -23,6 +19,7 @@ import tidylantern.core.content.FieldValue;
 import tidylantern.core.design.card.Format;
 import tidylantern.core.design.card.ValuePart;
 import tidylantern.core.query.MarkedText;
+import tidylantern.server.text.Numbers;
 
 /**
  * Writes fields' values in the language of an answer, by the data of CLDR that the JDK ships, wherever the service runs
@@ -34,9 +31,6 @@ public record ValueTexts(AnswerTexts texts, LocalDate today) {
     private static final int MINUTES_OF_HOUR = 60;
     private static final String SIGN = "★";
     private static final String NO_SIGN = "☆";
-    /** Of an amount whose currency nobody says. */
-    private static final Precision PART_OF_UNIT = Precision.maxFraction(2);
-
     private static final int NEXT_DAYS = 3;
     private static final int LONGEST = 200;
     private static final BigDecimal MOST_MINUTES = BigDecimal.valueOf(1_000_000);
@@ -54,7 +48,11 @@ public record ValueTexts(AnswerTexts texts, LocalDate today) {
             case FieldValue.Money money ->
                 beside(
                         part,
-                        money(money, format instanceof Format.Amount amount && amount.whole()),
+                        Numbers.in(texts.language())
+                                .amount(
+                                        money.amount(),
+                                        money.currency(),
+                                        format instanceof Format.Amount amount && amount.whole()),
                         money.amount().toPlainString());
             case FieldValue.Dates dates -> {
                 List<LocalDate> told = told(dates.days(), format);
@@ -120,12 +118,7 @@ public record ValueTexts(AnswerTexts texts, LocalDate today) {
     }
 
     private String number(BigDecimal number) {
-        // A value is told as it came; only what nobody reads is rounded.
-        return numbers().precision(Precision.maxFraction(6)).format(number).toString();
-    }
-
-    private LocalizedNumberFormatter numbers() {
-        return NumberFormatter.withLocale(texts.language());
+        return Numbers.in(texts.language()).value(number);
     }
 
     /** "1 h 20", "45 min", "2 h"; what is no time of a clock is told in minutes. */
@@ -155,20 +148,6 @@ public record ValueTexts(AnswerTexts texts, LocalDate today) {
                 CardValue.As.SIGNS,
                 CardValue.plain(part.beside(heard)),
                 SIGN.repeat(full) + NO_SIGN.repeat(outOf - full));
-    }
-
-    private String money(FieldValue.Money money, boolean whole) {
-        boolean isWhole = whole || money.amount().stripTrailingZeros().scale() <= 0;
-        LocalizedNumberFormatter format =
-                numbers().roundingMode(RoundingMode.HALF_UP).precision(isWhole ? Precision.integer() : PART_OF_UNIT);
-        if (money.currency() == null) {
-            return format.format(money.amount()).toString();
-        }
-        Currency currency = Currency.getInstance(money.currency());
-        return format.unit(currency)
-                .precision(isWhole ? Precision.integer() : Precision.currency(Currency.CurrencyUsage.STANDARD))
-                .format(money.amount())
-                .toString();
     }
 
     /** Those of the days that a format tells; never none. */

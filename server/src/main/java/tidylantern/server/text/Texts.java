@@ -4,7 +4,6 @@ import com.ibm.icu.text.PluralRules;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.text.NumberFormat;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -105,6 +104,9 @@ public final class Texts {
         String category =
                 values.get(COUNT) instanceof Number count ? plurals.select(count.doubleValue()) : Reworded.OTHER;
         String form = Objects.requireNonNull(forms.getOrDefault(category, forms.get(Reworded.OTHER)));
+        if (form.indexOf('{') < 0) {
+            return form;
+        }
         return PLACEHOLDER.matcher(form).replaceAll(found -> {
             Object value = values.get(found.group(1));
             if (value == null) {
@@ -112,9 +114,7 @@ public final class Texts {
                         "The text \"%s\" is given no \"%s\".".formatted(key, found.group(1)));
             }
             return Matcher.quoteReplacement(
-                    value instanceof Number number
-                            ? NumberFormat.getInstance(formats).format(number)
-                            : value.toString());
+                    value instanceof Number number ? Numbers.in(formats).write(number) : value.toString());
         });
     }
 

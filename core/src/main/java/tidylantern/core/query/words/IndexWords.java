@@ -73,9 +73,10 @@ public final class IndexWords {
         PartWords.Likeness like = new PartWords.Likeness(
                 PartWords.marks(typed),
                 edits,
-                typed.codePointCount(0, typed.length()) - edits,
+                typed.codePointCount(0, typed.length()),
                 !starts,
-                new BytesRef(typed.substring(0, fixed)));
+                new BytesRef(typed.substring(0, fixed)),
+                new SlipTest(typed, edits, starts));
         for (LeafReaderContext part : state.parts()) {
             PartWords words = atHand(part, field);
             if (words.complete()) {
@@ -92,7 +93,7 @@ public final class IndexWords {
      */
     void nearInside(FieldKey field, String typed, int edits, Visitor visitor) throws IOException {
         PartWords.Likeness like = new PartWords.Likeness(
-                PartWords.marks(typed), edits, typed.codePointCount(0, typed.length()) - edits, false, new BytesRef());
+                PartWords.marks(typed), edits, typed.codePointCount(0, typed.length()), false, new BytesRef(), null);
         for (LeafReaderContext part : state.parts()) {
             PartWords words = atHand(part, field);
             if (words.complete()) {

@@ -7,18 +7,26 @@ import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.util.ArrayUtil;
 import org.apache.lucene.util.BytesRef;
+import org.apache.lucene.util.UnicodeUtil;
+import org.jspecify.annotations.Nullable;
 import tidylantern.core.index.WordForms;
 
 /**
- * The words of one field in one part of an index, in their order, side by side in memory: some 25 bytes a word. Beside
- * each stands which letters it has, so that hardly any has to be compared with a word that it may be a slip of.
+ * The words of one field in one part of an index, in their order, side by side in memory: some 26 bytes a word. Beside
+ * each stands how many letters it has and which, so that hardly any has to be compared with a word that it may be a
+ * slip of.
  */
 final class PartWords {
     private static final int SOME = 256;
+    /** Words of this many letters or more are told apart by no number; nobody types one. */
+    private static final int LONG = 127;
 
     private byte[] letters = new byte[SOME * 8];
     private int[] ends = new int[SOME];
     private long[] marks = new long[SOME];
+    /** How many letters each has, up to {@link #LONG}. */
+    private byte[] lengths = new byte[SOME];
+
     private int[] documents = new int[SOME];
     private int size;
     private boolean complete = true;
@@ -35,13 +43,20 @@ final class PartWords {
     /**
      * What a word looks like that is to be visited.
      *
-     * @param letters of the typed word, as {@link #marks} has them
+     * @param marks of the typed word's letters, as {@link PartWords#marks} has them
      * @param edits so many letters may differ
-     * @param fewestBytes so short may it be in UTF-8
-     * @param whole whether it may hold no more letters that are not among the typed ones than there are edits
+     * @param length how many letters the typed word has
+     * @param whole whether it may hold no more letters than there are edits beside the typed ones
      * @param begins what it has to begin with; empty for anything
+     * @param slips tells what is too far off after all; null where that is for who visits
      */
-    record Likeness(long letters, int edits, int fewestBytes, boolean whole, BytesRef begins) {}
+    record Likeness(
+            long marks,
+            int edits,
+            int length,
+            boolean whole,
+            BytesRef begins,
+            @Nullable SlipTest slips) {}
 
     /** @param most how many words are taken to hand; where the part holds more, it is none */
     static PartWords of(LeafReaderContext part, String field, int most) throws IOException {
@@ -84,6 +99,8 @@ final class PartWords {
         ends[size] = begin + word.length;
         marks[size] = marks(word.utf8ToString());
         documents[size] = heldBy;
+        lengths = ArrayUtil.grow(lengths, size + 1);
+        lengths[size] = (byte) Math.min(LONG, UnicodeUtil.codePointCount(word));
         size++;
     }
 
@@ -92,6 +109,7 @@ final class PartWords {
         ends = Arrays.copyOf(ends, size);
         marks = Arrays.copyOf(marks, size);
         documents = Arrays.copyOf(documents, size);
+        lengths = Arrays.copyOf(lengths, size);
     }
 
     private int begin(int word) {
@@ -110,18 +128,31 @@ final class PartWords {
     /** Visits every word that may be alike, and some that are not. */
     void visit(Likeness like, Visitor visitor) throws IOException {
         BytesRef word = new BytesRef(letters, 0, 0);
-        for (int n = like.begins().length == 0 ? 0 : firstFrom(like.begins()); n < size; n++) {
+        boolean begins = like.begins().length > 0;
+        for (int n = begins ? firstFrom(like.begins()) : 0; n < size; n++) {
             word.offset = begin(n);
             word.length = ends[n] - word.offset;
-            if (!beginsWith(word, like.begins())) {
+            if (begins && !beginsWith(word, like.begins())) {
                 return;
             }
-            if (word.length >= like.fewestBytes()
-                    && Long.bitCount(like.letters() & ~marks[n]) <= like.edits()
-                    && (!like.whole() || Long.bitCount(marks[n] & ~like.letters()) <= like.edits())) {
+            if (hasLetters(n, like) && isNear(n, word, like.slips())) {
                 visitor.word(word, documents[n]);
             }
         }
+    }
+
+    /** Whether it has about as many letters as the typed word, and about the same. */
+    private boolean hasLetters(int n, Likeness like) {
+        int length = lengths[n];
+        return length >= Math.min(LONG, like.length() - like.edits())
+                && (!like.whole() || length == LONG || length <= like.length() + like.edits())
+                && Long.bitCount(like.marks() & ~marks[n]) <= like.edits()
+                && (!like.whole() || Long.bitCount(marks[n] & ~like.marks()) <= like.edits());
+    }
+
+    /** Of a word with letters beyond ASCII nothing is said. */
+    private boolean isNear(int n, BytesRef word, @Nullable SlipTest slips) {
+        return slips == null || word.length != lengths[n] || slips.mayPass(word);
     }
 
     private static boolean beginsWith(BytesRef word, BytesRef begin) {
