@@ -23,6 +23,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.design.filter.CategorySource;
 import tidylantern.core.design.filter.Filter;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.compiled.CompiledSearch;
@@ -88,7 +89,8 @@ final class FilterBench {
                         .withHelp(new Help(false, false, false, List.of())))
                 .withFilters(Stream.concat(CATEGORIES.stream(), NUMBERS.stream())
                         .map(key -> Filter.of(key, key, CategorySource.usual(new FieldKey(key))))
-                        .toList());
+                        .toList())
+                .withPage(withoutWaysOut(plain.page()));
         CompiledSearch search = CompiledSearch.of(SITE, design);
         CompiledSearch unfiltered = CompiledSearch.of(SITE, design.withFilters(List.of()));
         Map<String, List<String>> asked = new HashMap<>(set.values());
@@ -117,6 +119,30 @@ final class FilterBench {
             System.out.printf("found in all: bare %,d, core %,d (their words end in other places)%n", theirs, ours);
             timings.print("bare Lucene drill-sideways");
         }
+    }
+
+    /** The floor offers nothing where nothing is found. */
+    private static ResultsPage withoutWaysOut(ResultsPage page) {
+        ResultsPage.Shows shows = page.shows();
+        ResultsPage.Shows without = new ResultsPage.Shows(
+                shows.heading(),
+                shows.count(),
+                shows.time(),
+                shows.order(),
+                shows.set(),
+                shows.copyLink(),
+                shows.box(),
+                shows.popular(),
+                new ResultsPage.NothingFound(null, false, false, false));
+        return new ResultsPage(
+                page.address(),
+                page.perPage(),
+                page.layout(),
+                page.paging(),
+                page.most(),
+                without,
+                page.start(),
+                page.told());
     }
 
     private static Word word(WordNet.Entry entry, Map<String, WordNet.Entry> byId) {

@@ -13,12 +13,15 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ThreadLocalRandom;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 import tidylantern.core.reference.WordNet;
@@ -42,10 +45,9 @@ final class LoadBench {
         PeerCorpus corpus =
                 PeerCorpus.ofEntries(WordNet.entries(), WordNet.entries().size());
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
-        Path practice = Files.createDirectories(Path.of("target/bench-practice"));
         try (ServicePeer peer = new ServicePeer(
                         folder.resolve("service"),
-                        ServiceProcess.practised(practice),
+                        ServicePeer.practised(),
                         "-Xmx512m",
                         "-Dtidy-lantern.proxies=127.0.0.1");
                 HttpClient client = HttpClient.newBuilder()
@@ -69,7 +71,8 @@ final class LoadBench {
         private final Timings timings = new Timings();
         private final AtomicInteger givenUp = new AtomicInteger();
         private final AtomicInteger busy = new AtomicInteger();
-        private final AtomicInteger failed = new AtomicInteger();
+        /** How often each way to fail was met. */
+        private final Map<String, Integer> failed = new ConcurrentSkipListMap<>();
 
         private synchronized void answered(String kind, long nanos) {
             timings.add(kind, nanos);
@@ -79,9 +82,9 @@ final class LoadBench {
         private void print(int visitors) {
             System.out.printf(
                     Locale.ROOT,
-                    "%d visitors: %d failed, %d told to come again, %d given up for the next letter%n",
+                    "%d visitors: failed %s, %d told to come again, %d given up for the next letter%n",
                     visitors,
-                    failed.get(),
+                    failed,
                     busy.get(),
                     givenUp.get());
             for (String kind : timings.contestants()) {
@@ -97,6 +100,23 @@ final class LoadBench {
                         timings.percentile(kind, 1),
                         timings.percentile(kind, 1) / median);
             }
+        }
+    }
+
+    /** A live answer on its way. */
+    private record Typed(CompletableFuture<?> coming, AtomicBoolean givenUp) {
+        private static final Typed NOTHING = new Typed(CompletableFuture.completedFuture(""), new AtomicBoolean());
+
+        /**
+         * As an element does whose visitor typed on: the connection is closed. Whether there was anything to give up.
+         */
+        private boolean giveUp() {
+            if (coming.isDone()) {
+                return false;
+            }
+            givenUp.set(true);
+            coming.cancel(true);
+            return true;
         }
     }
 
@@ -129,10 +149,9 @@ final class LoadBench {
             String words = questions
                     .get(ThreadLocalRandom.current().nextInt(questions.size()))
                     .typed();
-            CompletableFuture<?> before = CompletableFuture.completedFuture(null);
+            Typed before = Typed.NOTHING;
             for (int letters = 2; letters <= words.length(); letters++) {
-                if (!before.isDone()) {
-                    before.cancel(true);
+                if (before.giveUp()) {
                     heard.givenUp.incrementAndGet();
                 }
                 before = live(visitor, words.substring(0, letters), heard);
@@ -144,18 +163,19 @@ final class LoadBench {
             rest(LOOK);
         }
 
-        private CompletableFuture<?> live(String visitor, String typed, Heard heard) {
+        private Typed live(String visitor, String typed, Heard heard) {
             long begun = System.nanoTime();
+            AtomicBoolean givenUp = new AtomicBoolean();
             CompletableFuture<HttpResponse<String>> coming =
                     client.sendAsync(request(visitor, "live", typed, ""), HttpResponse.BodyHandlers.ofString());
             var unused = coming.whenComplete((answer, failure) -> {
                 if (answer != null) {
                     heard(answer, "live", begun, heard);
-                } else if (!coming.isCancelled()) {
-                    heard.failed.incrementAndGet();
+                } else if (!givenUp.get()) {
+                    heard.failed.merge(String.valueOf(failure), 1, Integer::sum);
                 }
             });
-            return coming;
+            return new Typed(coming, givenUp);
         }
 
         private void page(String visitor, String typed, String filter, String kind, Heard heard)
@@ -170,7 +190,7 @@ final class LoadBench {
             switch (answer.statusCode()) {
                 case 200 -> heard.answered(kind, System.nanoTime() - begun);
                 case BUSY -> heard.busy.incrementAndGet();
-                default -> heard.failed.incrementAndGet();
+                default -> heard.failed.merge("status " + answer.statusCode(), 1, Integer::sum);
             }
         }
 

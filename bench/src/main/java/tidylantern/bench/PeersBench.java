@@ -14,8 +14,8 @@ import tidylantern.core.reference.WordNet;
  * than another, and none keeps answers. Ours forgive typos and offer further queries as well, which no other does.
  */
 final class PeersBench {
-    private static final int ROUNDS_TO_WARM = 2;
-    private static final int ROUNDS = 3;
+    private static final int ROUNDS_TO_WARM = 8;
+    private static final int ROUNDS = 4;
     private static final int SMALL = 10_000;
     private static final int MILLION = 1_000_000;
     private static final int PAGES = 20_000;
@@ -50,9 +50,7 @@ final class PeersBench {
             peers.put(SQLITE, new SqlitePeer(folder.resolve("sqlite")));
             peers.put(POSTGRES, new PostgresPeer(folder.resolve("postgres")));
             peers.put(CORE, new CorePeer(folder.resolve("core")));
-            Path practice = Files.createDirectories(Path.of("target/bench-practice"));
-            ServicePeer service =
-                    new ServicePeer(folder.resolve("service"), ServiceProcess.practised(practice), "-Xmx512m");
+            ServicePeer service = new ServicePeer(folder.resolve("service"), ServicePeer.practised(), "-Xmx512m");
             peers.put(HTTP, service);
             System.out.printf(
                     "%s, %d questions%n", corpus.name(), corpus.questions().size());

@@ -41,6 +41,16 @@ final class ServicePeer implements Peer {
         service = new ServiceProcess(folder, javaOptions);
     }
 
+    /** The option by which Java uses what a start for practice left; it is made once for all benchmarks. */
+    static String practised() throws IOException {
+        return ServiceProcess.practised(Files.createDirectories(Path.of("target/bench-practice")));
+    }
+
+    /** @param search that an earlier start published */
+    void goOnWith(String search) {
+        this.search = search;
+    }
+
     ServiceProcess service() {
         return service;
     }
@@ -113,13 +123,22 @@ final class ServicePeer implements Peer {
     }
 
     @Override
-    public int answer(PeerCorpus.Question question) throws IOException, InterruptedException {
+    public int answer(PeerCorpus.Question question) throws IOException {
+        return answer(question, "");
+    }
+
+    /** @param further parameters as they stand in the address */
+    int answer(PeerCorpus.Question question, String further) throws IOException {
         PeerCorpus.Letters letters = question.letters();
-        return service.ask(
-                search,
-                "results",
-                question.typed(),
-                letters == null ? "" : "&letters=" + letters.from() + ".." + letters.to());
+        String range = letters == null ? "" : "&letters=" + letters.from() + ".." + letters.to();
+        return service.ask(search, "results", question.typed(), range + further);
+    }
+
+    /** A page of the owner's table; how many items it is of. */
+    int tablePage(String wanted) throws IOException, InterruptedException {
+        return service.get(COLLECTION + "/items?columns=part,letters&" + wanted)
+                .path("total")
+                .asInt();
     }
 
     @Override

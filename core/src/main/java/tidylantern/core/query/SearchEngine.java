@@ -32,6 +32,7 @@ import tidylantern.core.design.SearchDesign;
 import tidylantern.core.design.Words;
 import tidylantern.core.design.card.Place;
 import tidylantern.core.design.results.LiveList;
+import tidylantern.core.design.results.ResultsPage;
 import tidylantern.core.design.results.StartingList;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.IndexState;
@@ -250,7 +251,8 @@ public final class SearchEngine {
                 new HitCards(asked, ordering, excerpts, design.page().layout().place());
         List<Hit> hits = cards.of(onPage.results());
         List<Item> items = List.copyOf(cards.items());
-        boolean offersRelated = total == 0 && design.page().shows().nothing().related();
+        ResultsPage.NothingFound offered = design.page().shows().nothing();
+        boolean offersRelated = total == 0 && offered.related();
         List<Hit> related = offersRelated ? cards.beside(Related.of(asked, ordering)) : List.of();
         List<FilterAnswer> filters = asked.narrowing().answers();
         String didYouMean = new DidYouMean(asked).of(total);
@@ -268,7 +270,7 @@ public final class SearchEngine {
                 hits,
                 didYouMean,
                 new SeeAlso(asked, didYouMean).of(items),
-                total > 0 ? List.of() : WithoutOne.of(asked),
+                total > 0 || !offered.withoutOne() ? List.of() : WithoutOne.of(asked),
                 related,
                 PopularValues.of(asked, chosen, total),
                 filters,

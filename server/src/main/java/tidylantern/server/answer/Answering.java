@@ -125,7 +125,7 @@ public class Answering {
                             .toList(),
                     answer.didYouMean(),
                     answer.seeAlso(),
-                    design.page().shows().nothing().withoutOne() ? answer.withoutOne() : List.of(),
+                    answer.withoutOne(),
                     answer.related().stream()
                             .map(hit -> shape(hit, cards, base, false))
                             .toList(),

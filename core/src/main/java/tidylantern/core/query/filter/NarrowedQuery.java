@@ -8,7 +8,6 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.TermQuery;
-import org.apache.lucene.search.TopDocs;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.FieldKey;
@@ -21,6 +20,7 @@ import tidylantern.core.index.IndexState;
 import tidylantern.core.index.WordForms;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.compiled.CompiledSearch;
+import tidylantern.core.query.compiled.FirstFound;
 import tidylantern.core.query.compiled.FoundAtLeast;
 import tidylantern.core.query.place.VisitorPlace;
 import tidylantern.core.query.words.Effort;
@@ -119,12 +119,10 @@ public record NarrowedQuery(
         return any.build();
     }
 
-    /** One of the items that a query finds, with these fields; null if it finds none. */
+    /** The first item of the index that a query finds, with these fields; null if it finds none. */
     public @Nullable Item anyOf(Query found, Set<FieldKey> fields) throws IOException {
-        TopDocs first = searcher().search(found, 1);
-        return first.scoreDocs.length == 0
-                ? null
-                : IndexFields.item(searcher().storedFields(), first.scoreDocs[0].doc, fields);
+        int first = FirstFound.of(searcher(), found);
+        return first == FirstFound.NOTHING ? null : IndexFields.item(searcher().storedFields(), first, fields);
     }
 
     /**

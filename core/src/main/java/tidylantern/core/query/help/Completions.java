@@ -26,6 +26,7 @@ import tidylantern.core.content.Item;
 import tidylantern.core.design.FieldWeight;
 import tidylantern.core.index.IndexFields;
 import tidylantern.core.index.WordForms;
+import tidylantern.core.query.compiled.FoundAtLeast;
 import tidylantern.core.query.filter.NarrowedQuery;
 import tidylantern.core.query.words.ReadQuery;
 import tidylantern.core.query.words.TypedText;
@@ -141,13 +142,13 @@ public final class Completions {
             return before + category;
         }
         if (complete
-                || asked.anyOf(
-                                new BooleanQuery.Builder()
-                                        .add(with, Occur.FILTER)
-                                        .add(NarrowedQuery.holding(word, searched), Occur.FILTER)
-                                        .build(),
-                                Set.of())
-                        == null) {
+                || !FoundAtLeast.found(
+                        asked.searcher(),
+                        new BooleanQuery.Builder()
+                                .add(with, Occur.FILTER)
+                                .add(NarrowedQuery.holding(word, searched), Occur.FILTER)
+                                .build(),
+                        1)) {
             return null;
         }
         return before + asked.asWritten(word, item, sources);

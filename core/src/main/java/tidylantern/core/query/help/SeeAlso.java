@@ -67,18 +67,41 @@ public final class SeeAlso {
         int most = offered.size() + MOST_CATEGORIES;
         for (String name : shared(shown)) {
             if (offered.size() < most) {
-                offer(name);
+                offer(name, this::categoryFindsSomething);
             }
         }
         return offered;
     }
 
+    /** Tells whether a query leads anywhere. */
+    @FunctionalInterface
+    private interface Finding {
+        boolean something(String query) throws IOException;
+    }
+
+    private boolean findsSomething(String query) throws IOException {
+        return asked.with(query).findsSomething();
+    }
+
+    /** The name of a category is offered with many answers, so what it finds by itself is kept. */
+    private record NameAlone(String name) {}
+
+    private boolean categoryFindsSomething(String name) throws IOException {
+        return asked.narrowing().isSet()
+                ? findsSomething(name)
+                : asked.state().kept(asked.search(), new NameAlone(name), Boolean.class, () -> findsSomething(name));
+    }
+
     private void offer(String query) throws IOException {
+        offer(query, this::findsSomething);
+    }
+
+    private void offer(String query, Finding finding) throws IOException {
         TypedText words = TypedText.of(query, asked.languages());
         if (offered.size() < MOST
                 && !onlyOtherForms(query)
                 && taken.stream().noneMatch(words::sameWords)
-                && asked.with(query).findsSomething()) {
+                && finding.something(query)) {
             taken.add(words);
             offered.add(query);
         }
