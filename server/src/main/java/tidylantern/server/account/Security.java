@@ -135,7 +135,7 @@ class Security {
         if (!path.startsWith(PUBLIC_SEARCHES)) {
             return null;
         }
-        SearchKey key = new SearchKey(path.substring(PUBLIC_SEARCHES.length()).replaceFirst("/.*", ""));
+        SearchKey key = new SearchKey(searchIn(path));
         Set<String> origins = sites.originsOfSearch(key);
         String origin = request.getHeader(HttpHeaders.ORIGIN);
         if (origin != null && !CorsUtils.isPreFlightRequest(request)) {
@@ -143,6 +143,11 @@ class Security {
         }
         allowed.setAllowedOrigins(List.copyOf(origins));
         return allowed;
+    }
+
+    private static String searchIn(String path) {
+        int end = path.indexOf('/', PUBLIC_SEARCHES.length());
+        return path.substring(PUBLIC_SEARCHES.length(), end < 0 ? path.length() : end);
     }
 
     private static @Nullable String bearer(HttpServletRequest request) {

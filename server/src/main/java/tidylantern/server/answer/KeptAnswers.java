@@ -53,7 +53,7 @@ public class KeptAnswers {
         kept = Caffeine.newBuilder()
                 .maximumWeight(settings.keptAnswers().toBytes())
                 .weigher((Question question, KeptAnswer answer) ->
-                        answer.json().length() + question.toString().length() + BYTES_BESIDE)
+                        answer.bytes() + question.toString().length() + BYTES_BESIDE)
                 .expireAfterAccess(UNASKED)
                 .build();
     }
@@ -71,16 +71,6 @@ public class KeptAnswers {
             long standing, Kind kind, @Nullable String language, Map<String, List<String>> parameters) {}
 
     /**
-     * An answer as it goes out.
-     *
-     * @param json of its body
-     * @param tag another for each answer, as an {@code ETag} has it; null where it is not given again
-     * @param query that it answers
-     * @param total how many items were found
-     */
-    public record KeptAnswer(String json, @Nullable String tag, String query, boolean startingList, int total) {}
-
-    /**
      * A page of results.
      *
      * @param early whether it is for somebody who looks at a draft, so that it is not kept
@@ -91,7 +81,7 @@ public class KeptAnswers {
         return answer(search, early, Kind.RESULTS, parameters, tag -> {
             Results results = answering.results(search, q, PageNumber.of(page), parameters, false);
             return new KeptAnswer(
-                    json.writeValueAsString(results), tag, results.query(), results.startingList(), results.total());
+                    json.writeValueAsBytes(results), tag, results.query(), results.startingList(), results.total());
         });
     }
 
@@ -99,7 +89,7 @@ public class KeptAnswers {
     public KeptAnswer live(SearchInLanguage search, boolean early, String q, MultiValueMap<String, String> parameters) {
         return answer(search, early, Kind.LIVE, parameters, tag -> {
             LiveResults live = answering.live(search, q, parameters);
-            return new KeptAnswer(json.writeValueAsString(live), tag, live.query(), live.startingList(), live.total());
+            return new KeptAnswer(json.writeValueAsBytes(live), tag, live.query(), live.startingList(), live.total());
         });
     }
 

@@ -2,6 +2,7 @@ package tidylantern.server.insight;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tidylantern.server.key.SearchKey;
@@ -11,6 +12,7 @@ import tidylantern.server.operation.ChangeGate;
 @Component
 public class AskedQueries extends VisitorCounts {
     private static final int LONGEST = 200;
+    private static final Pattern BLANKS = Pattern.compile("\\s+");
 
     AskedQueries(AskedQueryStore store, TransactionTemplate transaction, ChangeGate gate) {
         super("queries", store, transaction, gate);
@@ -18,7 +20,7 @@ public class AskedQueries extends VisitorCounts {
 
     /** @param query as it was read; nothing is counted for an empty one */
     public void count(SearchKey search, String query) {
-        String tidy = query.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        String tidy = BLANKS.matcher(query.strip().toLowerCase(Locale.ROOT)).replaceAll(" ");
         if (!tidy.isEmpty() && tidy.length() <= LONGEST) {
             add(search, tidy);
         }

@@ -1,6 +1,8 @@
 package tidylantern.server.visitor;
 
+import static org.springframework.http.HttpHeaders.ACCEPT_ENCODING;
 import static org.springframework.http.HttpHeaders.ACCEPT_LANGUAGE;
+import static org.springframework.http.HttpHeaders.CONTENT_ENCODING;
 import static org.springframework.http.MediaType.APPLICATION_JSON_VALUE;
 
 import io.swagger.v3.oas.annotations.Operation;
@@ -25,8 +27,8 @@ import org.springframework.web.bind.annotation.RestController;
 import tidylantern.core.query.filter.FilterAnswer;
 import tidylantern.server.answer.Answering;
 import tidylantern.server.answer.Answering.SearchInLanguage;
+import tidylantern.server.answer.KeptAnswer;
 import tidylantern.server.answer.KeptAnswers;
-import tidylantern.server.answer.KeptAnswers.KeptAnswer;
 import tidylantern.server.answer.LookSheet;
 import tidylantern.server.answer.SearchAnswers.ListedAddresses;
 import tidylantern.server.answer.SearchAnswers.LiveResults;
@@ -92,7 +94,7 @@ class PublicController {
             responseCode = "200",
             content = @Content(mediaType = APPLICATION_JSON_VALUE, schema = @Schema(implementation = Results.class)))
     @GetMapping(path = "/results", produces = APPLICATION_JSON_VALUE)
-    ResponseEntity<String> results(
+    ResponseEntity<byte[]> results(
             @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "1") String page,
@@ -107,7 +109,7 @@ class PublicController {
             asked.count(key, results.query());
             sides.asked(met, results.total() == 0);
         }
-        return fresh(met, results);
+        return fresh(met, results, request);
     }
 
     @Operation(
@@ -148,7 +150,7 @@ class PublicController {
             content =
                     @Content(mediaType = APPLICATION_JSON_VALUE, schema = @Schema(implementation = LiveResults.class)))
     @GetMapping(path = "/live", produces = APPLICATION_JSON_VALUE)
-    ResponseEntity<String> live(
+    ResponseEntity<byte[]> live(
             @PathVariable SearchKey key,
             @RequestParam(defaultValue = "") String q,
             @Parameter(hidden = true) @RequestParam(name = DRAFT, defaultValue = "") String draft,
@@ -156,7 +158,7 @@ class PublicController {
             @Parameter(hidden = true) @RequestParam MultiValueMap<String, String> all,
             @Parameter(hidden = true) @RequestHeader(name = ACCEPT_LANGUAGE, required = false) @Nullable String language) {
         EarlyLooks.Meeting met = meet(key, draft, request);
-        return fresh(met, kept.live(asked(met, language), met.early(), q, all));
+        return fresh(met, kept.live(asked(met, language), met.early(), q, all), request);
     }
 
     @Operation(summary = "What the elements wear, and how featured tiers stand out, as a style sheet.")
@@ -200,9 +202,15 @@ class PublicController {
     }
 
     /** The same for what may be given again: whoever has it already is told so, and gets nothing twice. */
-    private static ResponseEntity<String> fresh(EarlyLooks.Meeting met, KeptAnswer body) {
-        ResponseEntity.BodyBuilder answer = answer(met).varyBy(ACCEPT_LANGUAGE).contentType(MediaType.APPLICATION_JSON);
-        return (body.tag() == null ? answer : answer.eTag(body.tag())).body(body.json());
+    private static ResponseEntity<byte[]> fresh(EarlyLooks.Meeting met, KeptAnswer body, HttpServletRequest request) {
+        ResponseEntity.BodyBuilder answer =
+                answer(met).varyBy(ACCEPT_LANGUAGE, ACCEPT_ENCODING).contentType(MediaType.APPLICATION_JSON);
+        if (body.tag() != null) {
+            answer.eTag(body.tag());
+        }
+        return body.isWorthPacking() && Packing.isWanted(request.getHeader(ACCEPT_ENCODING))
+                ? answer.header(CONTENT_ENCODING, Packing.GZIP).body(body.packed())
+                : answer.body(body.json());
     }
 
     private static ResponseEntity.BodyBuilder answer(EarlyLooks.Meeting met) {

@@ -2,9 +2,17 @@ package tidylantern.server.visitor;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -83,6 +91,35 @@ class KeptAnswersTest {
         Api.Answer again = api.send("GET", results, null, Map.of("If-None-Match", tag(api.get(results))));
         assertThat(again.status()).isEqualTo(304);
         assertThat(again.text()).isEmpty();
+    }
+
+    private HttpResponse<byte[]> accepting(String encodings) throws Exception {
+        try (HttpClient client = HttpClient.newHttpClient()) {
+            return client.send(
+                    HttpRequest.newBuilder(URI.create(service.address() + results))
+                            .header("Accept-Encoding", encodings)
+                            .build(),
+                    HttpResponse.BodyHandlers.ofByteArray());
+        }
+    }
+
+    @Test
+    void itIsPackedForWhoTakesItPacked() throws Exception {
+        api.push(
+                "posts",
+                IntStream.range(0, 20)
+                        .mapToObj(n -> "{\"id\":\"%d\",\"title\":\"Crab %d of Øster Bay\"}".formatted(n, n))
+                        .collect(Collectors.joining("\n")));
+        HttpResponse<byte[]> plain = accepting("br, gzip;q=0");
+        assertThat(plain.headers().firstValue("Content-Encoding")).isEmpty();
+        assertThat(plain.headers().allValues("Vary").toString()).containsIgnoringCase("Accept-Encoding");
+        for (int times = 0; times < 2; times++) {
+            HttpResponse<byte[]> packed = accepting("gzip, deflate, br");
+            assertThat(packed.headers().allValues("Content-Encoding")).containsExactly("gzip");
+            assertThat(packed.body().length).isLessThan(plain.body().length / 2);
+            assertThat(new GZIPInputStream(new ByteArrayInputStream(packed.body())).readAllBytes())
+                    .isEqualTo(plain.body());
+        }
     }
 
     @Test
