@@ -10,8 +10,10 @@ import tidylantern.core.reference.WordNet;
 
 /**
  * The core and the whole answer over HTTP beside what people could use instead: bare Lucene, SQLite's and PostgreSQL's
- * text search. One corpus, one list of questions, the same work, question by question in one run; none is warmed more
- * than another, and none keeps answers. Ours forgive typos and offer further queries as well, which no other does.
+ * text search. One corpus, one list of questions, the same work, in one run by turns: each answers all questions of a
+ * round before the next does, as it would for its visitors, and not with the processor's caches full of another's work.
+ * None is warmed more than another, and none keeps answers. Ours forgive typos and offer further queries as well, which
+ * no other does.
  */
 final class PeersBench {
     private static final int ROUNDS_TO_WARM = 8;
@@ -58,6 +60,7 @@ final class PeersBench {
                 take(peer.getKey(), peer.getValue(), corpus);
             }
             ServicePeer.letSettle();
+            service.startAnew();
             ask(peers, corpus, timings);
             timings.print(LUCENE);
             System.out.printf(
@@ -94,8 +97,8 @@ final class PeersBench {
                 timings.forget();
                 found.clear();
             }
-            for (PeerCorpus.Question question : corpus.questions()) {
-                for (Map.Entry<String, Peer> peer : peers.entrySet()) {
+            for (Map.Entry<String, Peer> peer : peers.entrySet()) {
+                for (PeerCorpus.Question question : corpus.questions()) {
                     int total =
                             timings.measure(peer.getKey(), () -> peer.getValue().answer(question));
                     found.merge(peer.getKey(), (long) total, Long::sum);

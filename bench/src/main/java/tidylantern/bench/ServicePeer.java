@@ -31,12 +31,14 @@ final class ServicePeer implements Peer {
             {"head": {"key": "letters", "label": "Letters"}, "source": {"of": "number", "field": "letters"}}]""";
 
     private final Path folder;
-    private final ServiceProcess service;
+    private final String[] javaOptions;
+    private ServiceProcess service;
     private String search = "";
 
     /** @param javaOptions such as a bound of its heap */
     ServicePeer(Path folder, String... javaOptions) throws IOException {
         this.folder = folder;
+        this.javaOptions = javaOptions;
         Files.createDirectories(folder);
         service = new ServiceProcess(folder, javaOptions);
     }
@@ -44,6 +46,12 @@ final class ServicePeer implements Peer {
     /** The option by which Java uses what a start for practice left; it is made once for all benchmarks. */
     static String practised() throws IOException {
         return ServiceProcess.practised(Files.createDirectories(Path.of("target/bench-practice")));
+    }
+
+    /** As after an upgrade: what Java found out while items were pushed is forgotten. */
+    void startAnew() throws IOException {
+        service.close();
+        service = new ServiceProcess(folder, javaOptions);
     }
 
     /** @param search that an earlier start published */

@@ -1,6 +1,5 @@
 package tidylantern.bench;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
@@ -20,6 +19,7 @@ final class SizesBench {
     private static final int ROUNDS = 2;
     private static final int PAGE_OF_TABLE = 25;
     private static final int TABLES = 12;
+    private static final int CHANGES = 21;
     private static final double MB = 1e6;
 
     private SizesBench() {}
@@ -100,17 +100,21 @@ final class SizesBench {
         timings.print("table, the first page by title");
     }
 
-    /** One item more, until visitors find it. */
-    private static void change(ServicePeer service) throws IOException, InterruptedException {
-        PeerCorpus.Text item =
-                new PeerCorpus.Text("one-more", "Quillhavenish", "An item that was not there.", "noun", "03", 13);
-        long begun = System.nanoTime();
-        service.push(List.of(item));
-        int asked = 1;
-        while (service.service().ask(service.search(), "results", item.title()) == 0) {
-            asked++;
+    /** One item more after another, and how long it is until visitors find each. */
+    private static void change(ServicePeer service) throws Exception {
+        Timings timings = new Timings();
+        for (int n = 0; n < CHANGES; n++) {
+            PeerCorpus.Text item = new PeerCorpus.Text(
+                    "one-more-" + n, "Quillhaven" + "isle".repeat(n % 4 + 1), "It was not there.", "noun", "03", 10);
+            String when = n == 0 ? "the first item more, pushed" : "one more, pushed and acknowledged";
+            timings.measure(when, () -> {
+                service.push(List.of(item));
+                return 1;
+            });
+            timings.measure(
+                    "the answer after it", () -> service.service().ask(service.search(), "results", item.title()));
         }
-        print("one item more, pushed until found", seconds(begun), "s, asked " + asked + " times");
+        timings.print("the answer after it");
     }
 
     private static double seconds(long begun) {

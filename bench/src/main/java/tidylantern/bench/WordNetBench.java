@@ -28,16 +28,15 @@ import tidylantern.core.design.filter.Filter;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.compiled.CompiledSearch;
-import tidylantern.core.query.words.VisitorQuery;
 import tidylantern.core.reference.WordNet;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A fixed list of queries over WordNet's 117,659 entries: through the core with typos off and on, as live results,
- * through HTTP, and through bare Lucene doing the same work without typos, interleaved in one run.
+ * through HTTP, and through bare Lucene doing the same work without typos, by turns in one run.
  */
 final class WordNetBench {
-    private static final int ROUNDS_TO_WARM = 1;
+    private static final int ROUNDS_TO_WARM = 4;
     private static final int ROUNDS = 3;
     private static final int WORDS_OF_A_PAGE = 400;
     private static final List<FieldKey> CATEGORIES = List.of(new FieldKey("part"), new FieldKey("file"));
@@ -98,28 +97,44 @@ final class WordNetBench {
             CompiledSearch forgiving = CompiledSearch.of(SITE, counting(FORGIVING));
             CompiledSearch helping = CompiledSearch.of(SITE, counting(HELPING));
             CompiledSearch live = CompiledSearch.of(SITE, HELPING);
-            Timings timings = new Timings();
-            for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
-                if (round == ROUNDS_TO_WARM) {
-                    timings.forget();
-                }
-                for (String query : queries) {
-                    VisitorQuery asked = Asking.of(query, 1);
-                    timings.measure("bare Lucene, no typos", () -> lucene.answer(query));
-                    timings.measure(
-                            "core, no typos", () -> engine.answer(exact, asked).total());
-                    timings.measure("core, typos forgiven", () -> engine.answer(forgiving, asked)
-                            .total());
-                    timings.measure("core, with all help", () -> engine.answer(helping, asked)
-                            .total());
-                    timings.measure(
-                            "core, live results", () -> engine.live(live, asked).total());
-                    timings.measure("HTTP, results, all help", () -> service.ask(search, "results", query));
-                }
-            }
+            Map<String, Answering> all = new LinkedHashMap<>();
+            all.put("bare Lucene, no typos", lucene::answer);
+            all.put("core, no typos", query -> engine.answer(exact, Asking.of(query, 1))
+                    .total());
+            all.put("core, typos forgiven", query -> engine.answer(forgiving, Asking.of(query, 1))
+                    .total());
+            all.put("core, with all help", query -> engine.answer(helping, Asking.of(query, 1))
+                    .total());
+            all.put("core, live results", query -> engine.live(live, Asking.of(query, 1))
+                    .total());
+            all.put("HTTP, results, all help", query -> service.ask(search, "results", query));
+            all.put("HTTP, live results", query -> service.ask(search, "live", query));
+            Timings timings = byTurns(all, queries);
             timings.print("bare Lucene, no typos");
         }
         excerpts(entries, folder);
+    }
+
+    /** Answers a query; how many entries are found. */
+    @FunctionalInterface
+    private interface Answering {
+        int answer(String query) throws Exception;
+    }
+
+    /** Each answers all queries of a round before the next does. */
+    private static Timings byTurns(Map<String, Answering> all, List<String> queries) throws Exception {
+        Timings timings = new Timings();
+        for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
+            if (round == ROUNDS_TO_WARM) {
+                timings.forget();
+            }
+            for (Map.Entry<String, Answering> one : all.entrySet()) {
+                for (String query : queries) {
+                    timings.measure(one.getKey(), () -> one.getValue().answer(query));
+                }
+            }
+        }
+        return timings;
     }
 
     /** As operators start it. */

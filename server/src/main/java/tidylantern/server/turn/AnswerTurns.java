@@ -67,7 +67,7 @@ public class AnswerTurns {
             .thenComparing(waiting -> waiting.size)
             .thenComparing(waiting -> waiting.number);
     /** So many questions are overtaken at most by those that came later. */
-    private static final int MOST_OVERTAKING = 100;
+    private static final int MOST_OVERTAKING = 20;
 
     private final int turns;
     private final ReentrantLock lock = new ReentrantLock();

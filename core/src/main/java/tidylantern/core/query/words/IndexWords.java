@@ -19,7 +19,7 @@ import tidylantern.core.index.WordForms;
  */
 public final class IndexWords {
     /** A field that holds more different words in one part than this is one of codes, numbers or names of files. */
-    private static final int MOST_AT_HAND = 500_000;
+    private static final int MOST_AT_HAND = 200_000;
 
     private final IndexState state;
     private final int most;
@@ -80,7 +80,7 @@ public final class IndexWords {
         for (LeafReaderContext part : state.parts()) {
             PartWords words = atHand(part, field);
             if (words.complete()) {
-                words.visit(like, visitor::word);
+                words.visit(like, visitor);
             } else {
                 walk(part, field, Typos.reach(typed, edits, firstLetterFixed, starts), visitor);
             }
@@ -97,7 +97,7 @@ public final class IndexWords {
         for (LeafReaderContext part : state.parts()) {
             PartWords words = atHand(part, field);
             if (words.complete()) {
-                words.visit(like, visitor::word);
+                words.visit(like, visitor);
             } else {
                 // What holds the word somewhere begins with any letter, so nothing narrows the walk.
                 walk(part, field, null, visitor);

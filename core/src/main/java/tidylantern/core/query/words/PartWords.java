@@ -33,13 +33,6 @@ final class PartWords {
 
     private PartWords() {}
 
-    /** Receives words one by one; what it gets changes with the next. */
-    @FunctionalInterface
-    interface Visitor {
-        /** @param documents how many of the part hold it, deleted ones too */
-        void word(BytesRef word, int documents) throws IOException;
-    }
-
     /**
      * What a word looks like that is to be visited.
      *
@@ -62,26 +55,25 @@ final class PartWords {
     static PartWords of(LeafReaderContext part, String field, int most) throws IOException {
         PartWords words = new PartWords();
         Terms terms = part.reader().terms(field);
-        if (terms == null) {
-            words.trim();
-            return words;
-        }
-        TermsEnum all = terms.iterator();
-        if (all.seekCeil(new BytesRef(String.valueOf(WordForms.firstOfWords()))) == TermsEnum.SeekStatus.END) {
-            words.trim();
-            return words;
-        }
-        for (BytesRef word = all.term(); word != null; word = all.next()) {
+        TermsEnum all = terms == null ? TermsEnum.EMPTY : terms.iterator();
+        // Before them stand stems and pieces, under their marks.
+        BytesRef first = new BytesRef(String.valueOf(WordForms.firstOfWords()));
+        boolean any = all.seekCeil(first) != TermsEnum.SeekStatus.END;
+        for (BytesRef word = any ? all.term() : null; word != null; word = all.next()) {
             if (words.size == most) {
-                PartWords none = new PartWords();
-                none.complete = false;
-                none.trim();
-                return none;
+                return tooMany();
             }
             words.add(word, all.docFreq());
         }
         words.trim();
         return words;
+    }
+
+    private static PartWords tooMany() {
+        PartWords none = new PartWords();
+        none.complete = false;
+        none.trim();
+        return none;
     }
 
     /** Whether the words are here; if not, there are too many. */
@@ -126,7 +118,7 @@ final class PartWords {
     }
 
     /** Visits every word that may be alike, and some that are not. */
-    void visit(Likeness like, Visitor visitor) throws IOException {
+    void visit(Likeness like, IndexWords.Visitor visitor) throws IOException {
         BytesRef word = new BytesRef(letters, 0, 0);
         boolean begins = like.begins().length > 0;
         for (int n = begins ? firstFrom(like.begins()) : 0; n < size; n++) {
