@@ -31,6 +31,7 @@ public final class Bench {
         all.put("peers", PeersBench::run);
         all.put("load", LoadBench::run);
         all.put("sizes", SizesBench::run);
+        all.put("small-heap", SmallHeapBench::run);
         all.put("fresh", FreshBench::run);
         all.put(SHORT, PeersBench::runShort);
         String name = arguments.length == 0 ? "all" : arguments[0];

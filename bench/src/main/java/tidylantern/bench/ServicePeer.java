@@ -3,14 +3,11 @@ package tidylantern.bench;
 import java.io.BufferedWriter;
 import java.io.IOException;
 import java.net.http.HttpRequest;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -24,7 +21,6 @@ final class ServicePeer implements Peer {
     /** By then a service has seen that nothing changes any more, and put the parts of its index together. */
     private static final Duration UNTIL_SETTLED = Duration.ofSeconds(20);
 
-    private static final Pattern USED = Pattern.compile("used (\\d+)K");
     private static final String FILTERS = """
             [{"head": {"key": "part", "label": "Part"}, "source": {"of": "category", "field": "part"}},
             {"head": {"key": "file", "label": "File"}, "source": {"of": "category", "field": "file"}},
@@ -154,24 +150,8 @@ final class ServicePeer implements Peer {
         return Peer.bytesBelow(folder);
     }
 
-    /** Of its heap, right after what nobody needs was thrown away. */
     long heapBytes() throws IOException {
-        jcmd("GC.run");
-        Matcher used = USED.matcher(jcmd("GC.heap_info"));
-        if (!used.find()) {
-            throw new IllegalStateException("jcmd did not say how much of the heap is used");
-        }
-        return Long.parseLong(used.group(1)) * 1_024;
-    }
-
-    private String jcmd(String command) throws IOException {
-        Process asked = new ProcessBuilder(
-                        Path.of(ServiceProcess.java()).resolveSibling("jcmd").toString(),
-                        String.valueOf(service.pid()),
-                        command)
-                .redirectErrorStream(true)
-                .start();
-        return new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        return service.heapBytes();
     }
 
     @Override

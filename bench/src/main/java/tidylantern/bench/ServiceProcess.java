@@ -9,9 +9,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** The service as operators start it: its jar, in a process of its own. */
 final class ServiceProcess extends AskedService {
+    private static final Pattern USED = Pattern.compile("used (\\d+)K");
+
     private final Process process;
     private final int port;
 
@@ -83,6 +87,24 @@ final class ServiceProcess extends AskedService {
         } catch (IOException ended) {
             // The process was stopped, and its output with it.
         }
+    }
+
+    /** Of its heap, right after what nobody needs was thrown away. */
+    long heapBytes() throws IOException {
+        jcmd("GC.run");
+        Matcher used = USED.matcher(jcmd("GC.heap_info"));
+        if (!used.find()) {
+            throw new IllegalStateException("jcmd did not say how much of the heap is used");
+        }
+        return Long.parseLong(used.group(1)) * 1_024;
+    }
+
+    private String jcmd(String command) throws IOException {
+        Process asked = new ProcessBuilder(
+                        Path.of(java()).resolveSibling("jcmd").toString(), String.valueOf(pid()), command)
+                .redirectErrorStream(true)
+                .start();
+        return new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     }
 
     long pid() {
