@@ -27,6 +27,7 @@ import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.uhighlight.UnifiedHighlighter;
 import org.apache.lucene.store.FSDirectory;
+import tidylantern.bench.peer.BareLucene;
 
 /**
  * The floor for filters: Lucene's own drill-sideways over sorted-set facets and ranges, with the query, the hits and

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import tidylantern.bench.peer.Peer;
+import tidylantern.bench.peer.PeerCorpus;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;

@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import tidylantern.bench.peer.PeerCorpus;
 import tidylantern.core.reference.WordNet;
 
 /**

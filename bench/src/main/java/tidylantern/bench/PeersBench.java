@@ -6,6 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import tidylantern.bench.peer.LucenePeer;
+import tidylantern.bench.peer.Peer;
+import tidylantern.bench.peer.PeerCorpus;
+import tidylantern.bench.peer.PostgresPeer;
+import tidylantern.bench.peer.SqlitePeer;
 import tidylantern.core.reference.WordNet;
 
 /**

@@ -9,6 +9,8 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import tidylantern.bench.peer.Peer;
+import tidylantern.bench.peer.PeerCorpus;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 

@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import tidylantern.bench.peer.Peer;
+import tidylantern.bench.peer.PeerCorpus;
 import tidylantern.core.reference.WordNet;
 
 /**
@@ -100,12 +102,12 @@ final class SizesBench {
         timings.print("table, the first page by title");
     }
 
-    /** One item more after another, and how long it is until visitors find each. */
+    /** One item more after another, and how long the answer after each takes, which has it. */
     private static void change(ServicePeer service) throws Exception {
         Timings timings = new Timings();
         for (int n = 0; n < CHANGES; n++) {
-            PeerCorpus.Text item = new PeerCorpus.Text(
-                    "one-more-" + n, "Quillhaven" + "isle".repeat(n % 4 + 1), "It was not there.", "noun", "03", 10);
+            PeerCorpus.Text item =
+                    new PeerCorpus.Text("one-more-" + n, "Quillhavenish", "It was not there.", "noun", "03", 13);
             String when = n == 0 ? "the first item more, pushed" : "one more, pushed and acknowledged";
             timings.measure(when, () -> {
                 service.push(List.of(item));

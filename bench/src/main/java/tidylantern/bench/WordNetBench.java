@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import tidylantern.bench.peer.BareLucene;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;

@@ -32,6 +32,7 @@ public final class Numbers {
 
     private final LocalizedNumberFormatter plain;
     private final LocalizedNumberFormatter values;
+    private final Map<Integer, LocalizedNumberFormatter> rounded = new ConcurrentHashMap<>();
     private final Map<Amount, LocalizedNumberFormatter> amounts = new ConcurrentHashMap<>();
 
     /** How an amount is written. */
@@ -54,7 +55,9 @@ public final class Numbers {
 
     /** @param digits after the point at most */
     public String write(double number, int digits) {
-        return plain.precision(Precision.maxFraction(digits)).format(number).toString();
+        return rounded.computeIfAbsent(digits, most -> plain.precision(Precision.maxFraction(most)))
+                .format(number)
+                .toString();
     }
 
     /** A field's value, with all digits that anybody reads. */
@@ -74,11 +77,11 @@ public final class Numbers {
     }
 
     private LocalizedNumberFormatter format(Amount how) {
-        LocalizedNumberFormatter rounded = plain.roundingMode(RoundingMode.HALF_UP);
+        LocalizedNumberFormatter halfUp = plain.roundingMode(RoundingMode.HALF_UP);
         if (how.currency() == null) {
-            return rounded.precision(how.whole() ? Precision.integer() : PART_OF_UNIT);
+            return halfUp.precision(how.whole() ? Precision.integer() : PART_OF_UNIT);
         }
-        return rounded.unit(Currency.getInstance(how.currency()))
+        return halfUp.unit(Currency.getInstance(how.currency()))
                 .precision(how.whole() ? Precision.integer() : Precision.currency(Currency.CurrencyUsage.STANDARD));
     }
 }

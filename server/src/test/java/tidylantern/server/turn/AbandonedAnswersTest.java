@@ -104,7 +104,7 @@ class AbandonedAnswersTest {
     }
 
     @Test
-    void whoSendsTheNextQuestionBeforeTheAnswerCameGetsBoth() throws IOException {
+    void whoSendsTheNextQuestionBeforeTheAnswerCameGetsBoth() throws Exception {
         try (Socket connection = connect()) {
             ask(connection, "bre", false);
             untilSoManyWait(1);
@@ -118,7 +118,7 @@ class AbandonedAnswersTest {
                     AnswerTurns.Kind.WORK,
                     0,
                     () -> ""));
-            awaitUninterrupted(looked);
+            looked.await();
             assertThat(turns.waiting()).as("it was looked for, and is there").isEqualTo(2);
             go.countDown();
             BufferedReader answers =
@@ -127,14 +127,6 @@ class AbandonedAnswersTest {
                             .filter(line -> line.contains("\"query\":\"bread\""))
                             .findFirst())
                     .isPresent();
-        }
-    }
-
-    private static void awaitUninterrupted(CountDownLatch latch) {
-        try {
-            latch.await();
-        } catch (InterruptedException hurried) {
-            throw new AssertionError(hurried);
         }
     }
 }

@@ -1,4 +1,4 @@
-package tidylantern.bench;
+package tidylantern.bench.peer;
 
 import java.io.IOException;
 import java.nio.file.Path;
@@ -42,16 +42,16 @@ import org.apache.lucene.store.FSDirectory;
  * word as typed, by stem or as a start, all words needed, an exact count, counts of two categories, ten hits with their
  * texts and marked excerpts. No typos, no design, no groups.
  */
-final class BareLucene implements AutoCloseable {
+public final class BareLucene implements AutoCloseable {
     private static final String[] FIELDS = {"title", "body"};
     private static final float[] WEIGHTS = {5, 1};
     private static final List<String> CATEGORIES = List.of("part", "file");
     private static final int MOST_VALUES = 100;
 
     /** What is searched: an entry of WordNet, or several made into a page. */
-    record Page(String id, String title, String body, String part, String file) {}
+    public record Page(String id, String title, String body, String part, String file) {}
 
-    static final Analyzer PLAIN = new StandardAnalyzer();
+    public static final Analyzer PLAIN = new StandardAnalyzer();
     private static final Analyzer ENGLISH = new EnglishAnalyzer();
     private final FSDirectory directory;
     private final DirectoryReader reader;
@@ -61,7 +61,7 @@ final class BareLucene implements AutoCloseable {
     private final SortedSetDocValuesReaderState state;
 
     /** @param pages texts, with the words that they are called by */
-    BareLucene(Path folder, List<Page> pages) throws IOException {
+    public BareLucene(Path folder, List<Page> pages) throws IOException {
         directory = FSDirectory.open(folder);
         try (IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(analyzer()))) {
             for (Page page : pages) {
@@ -80,19 +80,19 @@ final class BareLucene implements AutoCloseable {
         state = new DefaultSortedSetDocValuesReaderState(reader, facets);
     }
 
-    static Analyzer analyzer() {
+    public static Analyzer analyzer() {
         return new PerFieldAnalyzerWrapper(PLAIN, java.util.Map.of("title.stem", ENGLISH, "body.stem", ENGLISH));
     }
 
     /** The searched texts of an item, as typed and by stem. */
-    static void addTexts(Document document, String title, String body) {
+    public static void addTexts(Document document, String title, String body) {
         document.add(new TextField("title", title, Field.Store.YES));
         document.add(new TextField("body", body, Field.Store.YES));
         document.add(new TextField("title.stem", title, Field.Store.NO));
         document.add(new TextField("body.stem", body, Field.Store.NO));
     }
 
-    int answer(String text) throws IOException {
+    public int answer(String text) throws IOException {
         Query query = query(text);
         FacetsCollectorManager.FacetsResult found =
                 FacetsCollectorManager.search(searcher, query, 10, new FacetsCollectorManager());
@@ -106,12 +106,12 @@ final class BareLucene implements AutoCloseable {
     }
 
     /** Without counts and without anything to show. */
-    int find(String text) throws IOException {
+    public int find(String text) throws IOException {
         return (int) top(query(text)).totalHits.value();
     }
 
     /** Without counts. */
-    int findAndShow(String text) throws IOException {
+    public int findAndShow(String text) throws IOException {
         Query query = query(text);
         TopDocs top = top(query);
         show(query, top);
@@ -126,7 +126,7 @@ final class BareLucene implements AutoCloseable {
         show(reader, highlighter, query, top);
     }
 
-    static void show(DirectoryReader reader, UnifiedHighlighter highlighter, Query query, TopDocs top)
+    public static void show(DirectoryReader reader, UnifiedHighlighter highlighter, Query query, TopDocs top)
             throws IOException {
         for (var hit : top.scoreDocs) {
             reader.storedFields().document(hit.doc).get("title");
@@ -136,7 +136,7 @@ final class BareLucene implements AutoCloseable {
         }
     }
 
-    static Query query(String text) throws IOException {
+    public static Query query(String text) throws IOException {
         BooleanQuery.Builder words = new BooleanQuery.Builder();
         for (String word : tokens(PLAIN, text)) {
             words.add(anyWay(word, true), BooleanClause.Occur.MUST);

@@ -1,4 +1,4 @@
-package tidylantern.bench;
+package tidylantern.bench.peer;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -6,18 +6,15 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
-import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * SQLite in this process with its full-text index, as its documentation has it (FTS5, external content, bm25 by column,
  * snippets): English stems, starts of two and three letters indexed beside whole words.
  */
-final class SqlitePeer implements Peer {
-    private static final int BATCH = 10_000;
+public final class SqlitePeer implements Peer {
     private static final String COUNTS = """
             SELECT text.part, text.file, count(*) FROM words JOIN text ON text.rowid = words.rowid
             WHERE words MATCH ? AND text.letters BETWEEN ? AND ? GROUP BY text.part, text.file""";
@@ -39,7 +36,7 @@ final class SqlitePeer implements Peer {
     private final Path folder;
     private final Connection database;
 
-    SqlitePeer(Path folder) throws IOException, SQLException {
+    public SqlitePeer(Path folder) throws IOException, SQLException {
         this.folder = folder;
         Files.createDirectories(folder);
         database = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("texts.db"));
@@ -61,23 +58,8 @@ final class SqlitePeer implements Peer {
         database.setAutoCommit(false);
         try (PreparedStatement insert =
                         database.prepareStatement("INSERT INTO text VALUES (NULL, ?, ?, ?, ?, ?, ?, ?)");
-                Statement index = database.createStatement();
-                Stream<PeerCorpus.Text> texts = corpus.texts()) {
-            int added = 0;
-            for (PeerCorpus.Text text : (Iterable<PeerCorpus.Text>) texts::iterator) {
-                insert.setString(1, text.id());
-                insert.setString(2, text.title());
-                insert.setString(3, text.body());
-                insert.setString(4, "/texts/" + text.id());
-                insert.setString(5, text.part());
-                insert.setString(6, text.file());
-                insert.setInt(7, text.letters());
-                insert.addBatch();
-                if (++added % BATCH == 0) {
-                    insert.executeBatch();
-                }
-            }
-            insert.executeBatch();
+                Statement index = database.createStatement()) {
+            SqlTexts.insert(insert, corpus);
             index.execute("INSERT INTO words (words) VALUES ('rebuild')");
             index.execute("INSERT INTO words (words) VALUES ('optimize')");
             database.commit();
@@ -90,28 +72,9 @@ final class SqlitePeer implements Peer {
     public int answer(PeerCorpus.Question question) throws SQLException {
         String match = question.words().stream().map(word -> '"' + word + '"').collect(Collectors.joining(" ")) + " *";
         PeerCorpus.Letters letters = question.letters();
-        int total = 0;
-        try (PreparedStatement counts = database.prepareStatement(letters == null ? COUNTS_OF_ALL : COUNTS);
-                PreparedStatement ten = database.prepareStatement(letters == null ? TEN_OF_ALL : TEN)) {
-            for (PreparedStatement each : new PreparedStatement[] {counts, ten}) {
-                each.setString(1, match);
-                if (letters != null) {
-                    each.setInt(2, letters.from());
-                    each.setInt(3, letters.to());
-                }
-            }
-            try (ResultSet found = counts.executeQuery()) {
-                while (found.next()) {
-                    total += found.getInt(3);
-                }
-            }
-            try (ResultSet found = ten.executeQuery()) {
-                while (found.next()) {
-                    found.getString(4);
-                }
-            }
-        }
-        return total;
+        return letters == null
+                ? SqlTexts.answer(database, COUNTS_OF_ALL, TEN_OF_ALL, match, null)
+                : SqlTexts.answer(database, COUNTS, TEN, match, letters);
     }
 
     @Override

@@ -1,4 +1,4 @@
-package tidylantern.bench;
+package tidylantern.bench.peer;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -10,7 +10,7 @@ import java.util.stream.Stream;
  * number of what is found, the first ten by relevance with a marked excerpt each, and how many of all have each value
  * of two categories.
  */
-interface Peer extends AutoCloseable {
+public interface Peer extends AutoCloseable {
     /** Takes all texts, so that they are found when this returns. */
     void take(PeerCorpus corpus) throws Exception;
 

@@ -1,22 +1,18 @@
-package tidylantern.bench;
+package tidylantern.bench.peer;
 
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
-import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * PostgreSQL in a process of its own with its text search, as its documentation has it (chapter 12: a stored vector
  * with weighted parts under a GIN index, {@code ts_rank}, {@code ts_headline} for the ten that are shown alone).
  */
-final class PostgresPeer implements Peer {
-    private static final int BATCH = 10_000;
+public final class PostgresPeer implements Peer {
     private static final String COUNTS = """
             SELECT part, file, count(*) FROM text, to_tsquery('english', ?) AS wanted
             WHERE words @@ wanted AND letters BETWEEN ? AND ? GROUP BY part, file""";
@@ -30,7 +26,7 @@ final class PostgresPeer implements Peer {
     private final EmbeddedPostgres server;
     private final Connection database;
 
-    PostgresPeer(Path folder) throws IOException, SQLException {
+    public PostgresPeer(Path folder) throws IOException, SQLException {
         this.folder = folder;
         server = EmbeddedPostgres.builder()
                 .setDataDirectory(folder)
@@ -54,23 +50,8 @@ final class PostgresPeer implements Peer {
     public void take(PeerCorpus corpus) throws SQLException {
         database.setAutoCommit(false);
         try (PreparedStatement insert = database.prepareStatement("INSERT INTO text VALUES (?, ?, ?, ?, ?, ?, ?)");
-                Statement index = database.createStatement();
-                Stream<PeerCorpus.Text> texts = corpus.texts()) {
-            int added = 0;
-            for (PeerCorpus.Text text : (Iterable<PeerCorpus.Text>) texts::iterator) {
-                insert.setString(1, text.id());
-                insert.setString(2, text.title());
-                insert.setString(3, text.body());
-                insert.setString(4, "/texts/" + text.id());
-                insert.setString(5, text.part());
-                insert.setString(6, text.file());
-                insert.setInt(7, text.letters());
-                insert.addBatch();
-                if (++added % BATCH == 0) {
-                    insert.executeBatch();
-                }
-            }
-            insert.executeBatch();
+                Statement index = database.createStatement()) {
+            SqlTexts.insert(insert, corpus);
             index.execute("CREATE INDEX text_words ON text USING GIN (words)");
             database.commit();
             database.setAutoCommit(true);
@@ -80,30 +61,9 @@ final class PostgresPeer implements Peer {
 
     @Override
     public int answer(PeerCorpus.Question question) throws SQLException {
-        String wanted = question.words().stream().collect(Collectors.joining(" & ")) + ":*";
-        PeerCorpus.Letters letters = question.letters();
-        int total = 0;
-        try (PreparedStatement counts = database.prepareStatement(ranged(COUNTS, letters != null));
-                PreparedStatement ten = database.prepareStatement(ranged(TEN, letters != null))) {
-            for (PreparedStatement each : new PreparedStatement[] {counts, ten}) {
-                each.setString(1, wanted);
-                if (letters != null) {
-                    each.setInt(2, letters.from());
-                    each.setInt(3, letters.to());
-                }
-            }
-            try (ResultSet found = counts.executeQuery()) {
-                while (found.next()) {
-                    total += found.getInt(3);
-                }
-            }
-            try (ResultSet found = ten.executeQuery()) {
-                while (found.next()) {
-                    found.getString(4);
-                }
-            }
-        }
-        return total;
+        String wanted = String.join(" & ", question.words()) + ":*";
+        boolean range = question.letters() != null;
+        return SqlTexts.answer(database, ranged(COUNTS, range), ranged(TEN, range), wanted, question.letters());
     }
 
     private static String ranged(String sql, boolean range) {

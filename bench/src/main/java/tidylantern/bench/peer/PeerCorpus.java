@@ -1,4 +1,4 @@
-package tidylantern.bench;
+package tidylantern.bench.peer;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -18,7 +18,7 @@ import tidylantern.core.reference.WordNet;
  * @param text the n-th of them, from 0; made anew each time, so that a million take no room
  * @param questions the same for every peer
  */
-record PeerCorpus(String name, int size, IntFunction<Text> text, List<Question> questions) {
+public record PeerCorpus(String name, int size, IntFunction<Text> text, List<Question> questions) {
     private static final int QUESTIONS = 200;
     private static final int WORDS_OF_A_PAGE = 400;
     /** No two pages begin at the same gloss before this many were made. */
@@ -29,20 +29,20 @@ record PeerCorpus(String name, int size, IntFunction<Text> text, List<Question> 
      * @param file WordNet's own division
      * @param letters of its first name
      */
-    record Text(String id, String title, String body, String part, String file, int letters) {}
+    public record Text(String id, String title, String body, String part, String file, int letters) {}
 
     /** Between how many letters a text's first name has to have; both ends count. */
-    record Letters(int from, int to) {}
+    public record Letters(int from, int to) {}
 
     /** @param words that are all needed, the last one as a start */
-    record Question(List<String> words, @Nullable Letters letters) {
-        String typed() {
+    public record Question(List<String> words, @Nullable Letters letters) {
+        public String typed() {
             return String.join(" ", words);
         }
     }
 
     /** As many of WordNet's entries as are wanted, again from the first where there are no more. */
-    static PeerCorpus ofEntries(List<WordNet.Entry> entries, int size) {
+    public static PeerCorpus ofEntries(List<WordNet.Entry> entries, int size) {
         IntFunction<Text> text = n -> {
             WordNet.Entry entry = entries.get(n % entries.size());
             return text(entry.id() + "-" + n / entries.size(), entry, entry.gloss());
@@ -51,7 +51,7 @@ record PeerCorpus(String name, int size, IntFunction<Text> text, List<Question> 
     }
 
     /** Texts as long as a page, each of glosses that no other has in that order. */
-    static PeerCorpus ofPages(List<WordNet.Entry> entries, int size) {
+    public static PeerCorpus ofPages(List<WordNet.Entry> entries, int size) {
         IntFunction<Text> text = n -> {
             StringBuilder body = new StringBuilder();
             int words = 0;
@@ -76,7 +76,7 @@ record PeerCorpus(String name, int size, IntFunction<Text> text, List<Question> 
                 entry.words().getFirst().length());
     }
 
-    Stream<Text> texts() {
+    public Stream<Text> texts() {
         return IntStream.range(0, size).mapToObj(text);
     }
 

@@ -1,4 +1,4 @@
-package tidylantern.bench;
+package tidylantern.bench.peer;
 
 import java.io.IOException;
 import java.nio.file.Path;
@@ -24,7 +24,7 @@ import org.apache.lucene.store.FSDirectory;
 import org.jspecify.annotations.Nullable;
 
 /** Bare Lucene in this process, as somebody writes it who needs it once; {@link BareLucene} with a range. */
-final class LucenePeer implements Peer {
+public final class LucenePeer implements Peer {
     private static final int MOST_VALUES = 100;
     private static final String PART = "part";
     private static final String FILE = "file";
@@ -42,7 +42,7 @@ final class LucenePeer implements Peer {
             UnifiedHighlighter highlighter,
             SortedSetDocValuesReaderState state) {}
 
-    LucenePeer(Path folder) throws IOException {
+    public LucenePeer(Path folder) throws IOException {
         this.folder = folder;
         directory = FSDirectory.open(folder);
     }
