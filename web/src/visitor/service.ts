@@ -116,34 +116,56 @@ const parametersOf = (filters: Filters) =>
 const resultsAt = (key: string, source: Source, { query, page, filters }: Showing) =>
   address(key, source, 'results', [['q', query], ['page', String(page)], ...parametersOf(filters)])
 
-/** So long an answer is kept for the script that shows it. */
-const EARLY_MS = 10_000
-
-/** What was asked for before its elements were there to show it, by its address; each answer is taken once. */
-const early = new Map<string, Promise<Fetched<Results>>>()
-
-/** Asks for the results that a page is to show while the script that shows them is still on its way. */
-export function askEarly(key: string, showing: Showing): void {
-  const at = resultsAt(key, 'live', showing)
-  const coming = ask<Results>(key, at)
-  // Whoever takes it hears that it failed.
-  coming.catch(() => {})
-  early.set(at, coming)
-  setTimeout(() => early.delete(at), EARLY_MS)
+/** Results that are shown or on their way: for how many, and how they are given up. */
+interface SharedResults {
+  coming: Promise<Fetched<Results>>
+  wanted: number
+  unwanted: AbortController
 }
 
+/** By revision and address: list, filters and box of a page want the same ones. */
+const sharedResults = new Map<string, SharedResults>()
+
+/**
+ * The results of a search, asked for once as long as anything on the page has them; what nothing waits for any more is
+ * given up.
+ *
+ * @param revision raised to ask anew
+ */
 export async function fetchResults(
   key: string,
   source: Source,
-  query: string,
-  page: number,
-  filters: Filters,
+  showing: Showing,
+  revision: number,
   signal: AbortSignal,
 ): Promise<Results> {
-  const at = resultsAt(key, source, { query, page, filters })
-  const begun = early.get(at)
-  early.delete(at)
-  return (await (begun ?? ask<Results>(key, at, signal))).body
+  const at = resultsAt(key, source, showing)
+  const what = revision + at
+  let shared = sharedResults.get(what)
+  if (!shared) {
+    const unwanted = new AbortController()
+    shared = { coming: ask<Results>(key, at, unwanted.signal), wanted: 0, unwanted }
+    sharedResults.set(what, shared)
+  }
+  const mine = shared
+  mine.wanted++
+  signal.addEventListener('abort', () => {
+    if (--mine.wanted > 0) return
+    mine.unwanted.abort()
+    sharedResults.delete(what)
+  })
+  return (await mine.coming).body
+}
+
+/** So long results are kept for the script that shows them. */
+const EARLY_MS = 10_000
+
+/** Asks for the results that a page is to show while the script that shows them is still on its way. */
+export function askEarly(key: string, showing: Showing): void {
+  const kept = new AbortController()
+  setTimeout(() => kept.abort(), EARLY_MS)
+  // Whoever shows them hears that it failed.
+  fetchResults(key, 'live', showing, 0, kept.signal).catch(() => {})
 }
 
 /** Values of a filter that did not come with the results: those right below one, or with letters in their names. */

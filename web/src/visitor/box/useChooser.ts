@@ -24,7 +24,7 @@ export function useChooser(
 ): ComputedRef<BoxChoice | null> {
   const all = useLatest(
     () => (search && offered() ? { revision: state.revision } : null),
-    (_, signal) => fetchResults(search, source, '', 1, {}, signal),
+    ({ revision }, signal) => fetchResults(search, source, { query: '', page: 1, filters: {} }, revision, signal),
   )
   return computed(() => {
     const filter = all.value.value?.filters.find(one => one.key === KEY)

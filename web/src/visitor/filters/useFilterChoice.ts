@@ -46,9 +46,10 @@ export function useFilterChoice(
   const chosen = computed(() => (atOnce() ? state.filters : (pending.value ?? state.filters)))
   const asksApart = () => search !== '' && wanted() && (answered === null || (!atOnce() && pending.value !== null))
   const apart = useLatest(
-    () => (asksApart() ? { query: query(), filters: chosen.value, revision: state.revision } : null),
+    // Every page has the numbers; the one that a list here shows is asked for anyway.
+    () => (asksApart() ? { query: query(), page: state.page, filters: chosen.value, revision: state.revision } : null),
     async (asked, signal) => {
-      const results = await fetchResults(search, source, asked.query, 1, asked.filters, signal)
+      const results = await fetchResults(search, source, asked, asked.revision, signal)
       await loadControls(results.filters)
       return results
     },

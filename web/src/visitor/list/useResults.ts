@@ -46,7 +46,7 @@ export function useResults(search: string, source: Source, state: SearchState) {
     const had = pages
     const missing = Array.from({ length: Math.max(0, page - had.length) }, (_, n) => had.length + 1 + n)
     const came = await Promise.all(
-      missing.map(one => fetchDrawable(search, source, wanted.query, one, wanted.filters, signal)),
+      missing.map(one => fetchDrawable(search, source, { ...wanted, page: one }, wanted.revision, signal)),
     )
     // Beyond the last page there is the last once more.
     const all = [...had.slice(0, page), ...came].filter((one, n) => one.page === n + 1)
@@ -63,7 +63,7 @@ export function useResults(search: string, source: Source, state: SearchState) {
     async (wanted, signal) => {
       const answer = wanted.all
         ? await upTo(wanted, signal)
-        : await fetchDrawable(search, source, wanted.query, wanted.page, wanted.filters, signal)
+        : await fetchDrawable(search, source, wanted, wanted.revision, signal)
       grows.value = answer.list.paging !== 'numbers'
       return answer
     },

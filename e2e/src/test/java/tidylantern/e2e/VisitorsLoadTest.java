@@ -142,4 +142,37 @@ class VisitorsLoadTest {
                 .as("results and a filter")
                 .isBetween(1_000L, 50_000L);
     }
+
+    /** What was asked of a search since the page came, as the addresses say it. */
+    private static List<?> resultsAsked() {
+        return (List<?>) Objects.requireNonNull(wide.script("""
+                return performance.getEntriesByType('resource').map(one => new URL(one.name))
+                  .filter(one => one.pathname.endsWith('/results')).map(one => one.search)"""));
+    }
+
+    @Test
+    void boxFiltersAndResultsOfOnePageAskOnceForWhatTheyShow() throws Exception {
+        String key = LiveSearch.of(world, "Asked once", List.of("kitchen"), Map.of("filters", """
+                [{"head": {"key": "course", "label": "Course"}, "source": {"of": "category", "field": "course"},
+                  "shown": {"page": "side", "box": true, "home": true}}]"""));
+        try (OnePageSite site = OnePageSite.of("""
+                <!doctype html><html lang="en"><head><meta charset="utf-8"><title>All three</title>
+                <script type="module" src="%1$s/elements/tidy-lantern.js"></script></head><body>
+                <tidy-search search="%2$s"></tidy-search><tidy-filters search="%2$s"></tidy-filters>
+                <tidy-results search="%2$s"></tidy-results></body></html>""".formatted(world.service(), key), Map.of())) {
+            world.allow(site.address());
+            wide.open(site.address() + "/?page=2");
+            wide.see(wide.inside("tidy-search"), "input[type=search]").click();
+            for (String element : List.of("tidy-search", "tidy-filters", "tidy-results")) {
+                wide.see(wide.inside(element), "fieldset label");
+            }
+            wide.see(wide.inside("tidy-results"), ".card");
+            assertThat(resultsAsked()).as("all three drawn").isEqualTo(List.of("?q=&page=2"));
+            wide.see(wide.inside("tidy-filters"), "fieldset label").click();
+            wide.untilTexts(wide.inside("tidy-results"), ".set, .active button", texts -> !texts.isEmpty());
+            wide.until("narrowed", () -> resultsAsked().size() > 1);
+            wide.script("return new Promise(done => requestIdleCallback(done))");
+            assertThat(resultsAsked()).as("narrowed by one").hasSize(2);
+        }
+    }
 }
