@@ -30,6 +30,7 @@ public final class Bench {
         all.put("content", ContentBench::run);
         all.put("peers", PeersBench::run);
         all.put("load", LoadBench::run);
+        all.put("load-changes", LoadBench::runChanges);
         all.put("sizes", SizesBench::run);
         all.put("small-heap", SmallHeapBench::run);
         all.put("fresh", FreshBench::run);

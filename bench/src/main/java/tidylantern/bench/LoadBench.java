@@ -1,48 +1,55 @@
 package tidylantern.bench;
 
-import java.io.IOException;
-import java.net.URI;
-import java.net.URLEncoder;
 import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ConcurrentSkipListMap;
-import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.concurrent.locks.LockSupport;
 import tidylantern.bench.peer.PeerCorpus;
 import tidylantern.core.reference.WordNet;
 
-/**
- * Visitors at once, each at an address of its own: a letter typed every 120 ms and a live answer for each, given up
- * where the next letter comes first; then the page of results, a look at it, a filter, a look at that. They run on the
- * same two cores as the service.
- */
+/** Many visitors at once, on the same cores as the service: alone, and while their owner changes something. */
 final class LoadBench {
     private static final List<Integer> VISITORS = List.of(1, 8, 32, 64);
+    /** Of a site that its owner works on meanwhile. */
+    private static final int USUAL = 8;
+
     private static final Duration TO_WARM = Duration.ofSeconds(20);
     private static final Duration EACH = Duration.ofSeconds(40);
-    private static final Duration LETTER = Duration.ofMillis(120);
-    private static final Duration LOOK = Duration.ofSeconds(2);
-    private static final int BUSY = 503;
 
     private LoadBench() {}
 
+    private interface Visits {
+        void go(ServicePeer peer, Crowd crowd, PeerCorpus corpus) throws Exception;
+    }
+
     static void run() throws Exception {
+        on((peer, crowd, corpus) -> {
+            for (int visitors : VISITORS) {
+                crowd.ask(visitors, EACH).print(visitors + " visitors");
+            }
+        });
+    }
+
+    /** The same for one number of visitors, by turns with nothing else to do and with each kind of change. */
+    static void runChanges() throws Exception {
+        on((peer, crowd, corpus) -> {
+            crowd.ask(USUAL, EACH).print("nothing changes");
+            during("one item pushed after the other", peer::pushOne, crowd, corpus);
+            during("all items pushed, each with a word more", peer::pushAll, crowd, corpus);
+            during("rules published every second", peer::publishRules, crowd, corpus);
+            during("the index made anew, in another language", peer::changeLanguage, crowd, corpus);
+            crowd.ask(USUAL, EACH).print("nothing changes");
+        });
+    }
+
+    private static void on(Visits visits) throws Exception {
         PeerCorpus corpus =
                 PeerCorpus.ofEntries(WordNet.entries(), WordNet.entries().size());
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
@@ -51,160 +58,45 @@ final class LoadBench {
                         ServicePeer.practised(),
                         "-Xmx512m",
                         "-Dtidy-lantern.proxies=127.0.0.1");
-                HttpClient client = HttpClient.newBuilder()
-                        .version(HttpClient.Version.HTTP_1_1)
-                        .build()) {
+                HttpClient typing = client();
+                HttpClient pages = client()) {
             peer.take(corpus);
             ServicePeer.letSettle();
-            Crowd crowd = new Crowd(client, peer.service().address(), peer.search(), corpus.questions());
-            crowd.ask(8, TO_WARM);
+            Crowd crowd = new Crowd(typing, pages, peer.service().address(), peer.search(), corpus.questions());
+            crowd.ask(USUAL, TO_WARM);
             System.out.println(corpus.name());
-            for (int visitors : VISITORS) {
-                crowd.ask(visitors, EACH).print(visitors);
-            }
+            visits.go(peer, crowd, corpus);
         } finally {
             FileTrees.delete(folder);
         }
     }
 
-    /** What became of the questions of one crowd; times are from sending to the last byte. */
-    private static final class Heard {
-        private final Timings timings = new Timings();
-        private final AtomicInteger givenUp = new AtomicInteger();
-        private final AtomicInteger busy = new AtomicInteger();
-        /** How often each way to fail was met. */
-        private final Map<String, Integer> failed = new ConcurrentSkipListMap<>();
-
-        private synchronized void answered(String kind, long nanos) {
-            timings.add(kind, nanos);
-            timings.add("all", nanos);
-        }
-
-        private void print(int visitors) {
-            System.out.printf(
-                    Locale.ROOT,
-                    "%d visitors: failed %s, %d told to come again, %d given up for the next letter%n",
-                    visitors,
-                    failed,
-                    busy.get(),
-                    givenUp.get());
-            for (String kind : timings.contestants()) {
-                double median = timings.percentile(kind, .5);
-                System.out.printf(
-                        Locale.ROOT,
-                        "  %-8s %6d answers, median %7.2f ms, p95 %7.2f (%.2f x), worst %7.2f (%.2f x)%n",
-                        kind,
-                        timings.count(kind),
-                        median,
-                        timings.percentile(kind, .95),
-                        timings.percentile(kind, .95) / median,
-                        timings.percentile(kind, 1),
-                        timings.percentile(kind, 1) / median);
-            }
-        }
+    private static HttpClient client() {
+        return HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
     }
 
-    /** A live answer on its way. */
-    private record Typed(CompletableFuture<?> coming, AtomicBoolean givenUp) {
-        private static final Typed NOTHING = new Typed(CompletableFuture.completedFuture(""), new AtomicBoolean());
-
-        /**
-         * As an element does whose visitor typed on: the connection is closed. Whether there was anything to give up.
-         */
-        private boolean giveUp() {
-            if (coming.isDone()) {
-                return false;
-            }
-            givenUp.set(true);
-            coming.cancel(true);
-            return true;
-        }
+    private interface Change {
+        /** @param time how often it was made before */
+        void make(PeerCorpus corpus, int time) throws Exception;
     }
 
-    private record Crowd(HttpClient client, String service, String search, List<PeerCorpus.Question> questions) {
-        /** So many visitors for so long. */
-        Heard ask(int visitors, Duration howLong) throws InterruptedException, ExecutionException {
-            Heard heard = new Heard();
-            long until = System.nanoTime() + howLong.toNanos();
-            try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
-                List<Future<?>> all = new ArrayList<>();
-                for (int n = 0; n < visitors; n++) {
-                    String address = "192.0.2." + (n + 1);
-                    all.add(threads.submit(() -> {
-                        // Nobody begins at the same moment as the others.
-                        rest(Duration.ofMillis(ThreadLocalRandom.current().nextInt(3_000)));
-                        while (System.nanoTime() < until) {
-                            search(address, heard);
-                        }
-                        return address;
-                    }));
+    /** Changes one after the other until the visitors have gone; returns once nothing of it goes on. */
+    private static void during(String what, Change change, Crowd crowd, PeerCorpus corpus) throws Exception {
+        AtomicInteger changes = new AtomicInteger();
+        AtomicBoolean over = new AtomicBoolean();
+        // On a thread of its own: the common pool, which has one on two cores, hands out what the client is answered.
+        try (ExecutorService owner = Executors.newVirtualThreadPerTaskExecutor()) {
+            Future<?> changing = owner.submit(() -> {
+                while (!over.get()) {
+                    change.make(corpus, changes.getAndIncrement());
                 }
-                for (Future<?> each : all) {
-                    each.get();
-                }
-            }
-            return heard;
-        }
-
-        private void search(String visitor, Heard heard) throws IOException, InterruptedException {
-            String words = questions
-                    .get(ThreadLocalRandom.current().nextInt(questions.size()))
-                    .typed();
-            Typed before = Typed.NOTHING;
-            for (int letters = 2; letters <= words.length(); letters++) {
-                if (before.giveUp()) {
-                    heard.givenUp.incrementAndGet();
-                }
-                before = live(visitor, words.substring(0, letters), heard);
-                rest(LETTER);
-            }
-            page(visitor, words, "", "page", heard);
-            rest(LOOK);
-            page(visitor, words, "&part=noun", "filter", heard);
-            rest(LOOK);
-        }
-
-        private Typed live(String visitor, String typed, Heard heard) {
-            long begun = System.nanoTime();
-            AtomicBoolean givenUp = new AtomicBoolean();
-            CompletableFuture<HttpResponse<String>> coming =
-                    client.sendAsync(request(visitor, "live", typed, ""), HttpResponse.BodyHandlers.ofString());
-            var unused = coming.whenComplete((answer, failure) -> {
-                if (answer != null) {
-                    heard(answer, "live", begun, heard);
-                } else if (!givenUp.get()) {
-                    heard.failed.merge(String.valueOf(failure), 1, Integer::sum);
-                }
+                return over;
             });
-            return new Typed(coming, givenUp);
+            crowd.ask(USUAL, EACH).print(what);
+            System.out.printf(Locale.ROOT, "  begun %d times%n", changes.get());
+            over.set(true);
+            changing.get();
         }
-
-        private void page(String visitor, String typed, String filter, String kind, Heard heard)
-                throws IOException, InterruptedException {
-            long begun = System.nanoTime();
-            HttpResponse<String> answer =
-                    client.send(request(visitor, "results", typed, filter), HttpResponse.BodyHandlers.ofString());
-            heard(answer, kind, begun, heard);
-        }
-
-        private static void heard(HttpResponse<String> answer, String kind, long begun, Heard heard) {
-            switch (answer.statusCode()) {
-                case 200 -> heard.answered(kind, System.nanoTime() - begun);
-                case BUSY -> heard.busy.incrementAndGet();
-                default -> heard.failed.merge("status " + answer.statusCode(), 1, Integer::sum);
-            }
-        }
-
-        private HttpRequest request(String visitor, String what, String typed, String filter) {
-            return HttpRequest.newBuilder(URI.create("%s/api/public/searches/%s/%s?q=%s%s"
-                            .formatted(
-                                    service, search, what, URLEncoder.encode(typed, StandardCharsets.UTF_8), filter)))
-                    .header("X-Forwarded-For", visitor)
-                    .build();
-        }
-
-        private static void rest(Duration howLong) {
-            LockSupport.parkNanos(howLong.toNanos());
-        }
+        ServicePeer.letSettle();
     }
 }

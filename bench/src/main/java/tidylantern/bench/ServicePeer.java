@@ -23,6 +23,9 @@ final class ServicePeer implements Peer {
     /** By then a service has seen that nothing changes any more, and put the parts of its index together. */
     private static final Duration UNTIL_SETTLED = Duration.ofSeconds(20);
 
+    private static final Duration BETWEEN_RULES = Duration.ofSeconds(1);
+    private static final Duration BETWEEN_LOOKS = Duration.ofMillis(500);
+
     private static final String FILTERS = """
             [{"head": {"key": "part", "label": "Part"}, "source": {"of": "category", "field": "part"}},
             {"head": {"key": "file", "label": "File"}, "source": {"of": "category", "field": "file"}},
@@ -32,6 +35,8 @@ final class ServicePeer implements Peer {
     private final String[] javaOptions;
     private ServiceProcess service;
     private String search = "";
+    /** The draft's version; it counts what was kept of it. */
+    private int drafts;
 
     /** @param javaOptions such as a bound of its heap */
     ServicePeer(Path folder, String... javaOptions) throws IOException {
@@ -86,11 +91,16 @@ final class ServicePeer implements Peer {
         search = service.send("POST", SITE + "/searches", "{\"name\":\"Texts\"}", JSON_TYPE, "")
                 .path("key")
                 .asString();
+        publish(FILTERS);
+    }
+
+    private void publish(String filters) throws IOException, InterruptedException {
         String draft = "/api/owner/searches/" + search + "/draft";
         ObjectNode design = (ObjectNode) service.get(draft);
-        design.set("filters", JSON.readTree(FILTERS));
-        service.send("PUT", draft, design.toString(), JSON_TYPE, "\"1\"");
-        service.send("POST", "/api/owner/searches/" + search + "/publish", "", JSON_TYPE, "\"2\"");
+        design.set("filters", JSON.readTree(filters));
+        service.send("PUT", draft, design.toString(), JSON_TYPE, "\"%d\"".formatted(++drafts));
+        service.send(
+                "POST", "/api/owner/searches/" + search + "/publish", "", JSON_TYPE, "\"%d\"".formatted(drafts + 1));
     }
 
     private static void write(PeerCorpus corpus, Path lines) throws IOException {
@@ -115,6 +125,55 @@ final class ServicePeer implements Peer {
                 "file", List.of(text.file()),
                 "letters", text.letters());
         return JSON.writeValueAsString(item);
+    }
+
+    /** One item more, under an id that none has. */
+    void pushOne(PeerCorpus corpus, int time) throws IOException, InterruptedException {
+        PeerCorpus.Text text = corpus.text().apply(time);
+        push(List.of(new PeerCorpus.Text(
+                "more-" + time, text.title(), text.body(), text.part(), text.file(), text.letters())));
+    }
+
+    /** All items in one request, each with a word more than before. */
+    void pushAll(PeerCorpus corpus, int time) throws IOException, InterruptedException {
+        Path lines = Files.createTempFile("tidy-lantern-bench", ".jsonl");
+        try {
+            write(
+                    new PeerCorpus(
+                            corpus.name(),
+                            corpus.size(),
+                            n -> {
+                                PeerCorpus.Text text = corpus.text().apply(n);
+                                return new PeerCorpus.Text(
+                                        text.id(),
+                                        text.title(),
+                                        text.body() + " again" + time,
+                                        text.part(),
+                                        text.file(),
+                                        text.letters());
+                            },
+                            corpus.questions()),
+                    lines);
+            service.send(
+                    "PUT", COLLECTION + "/items", HttpRequest.BodyPublishers.ofFile(lines), "application/jsonl", "");
+        } finally {
+            Files.delete(lines);
+        }
+    }
+
+    /** Another name of a filter, live a second after the last. */
+    void publishRules(PeerCorpus corpus, int time) throws IOException, InterruptedException {
+        Thread.sleep(BETWEEN_RULES);
+        publish(FILTERS.replace("\"Part\"", "\"Part %d\"".formatted(time)));
+    }
+
+    /** Reads all items of the collection anew, in English and in German by turns, and waits until that is done. */
+    void changeLanguage(PeerCorpus corpus, int time) throws IOException, InterruptedException {
+        String language = time % 2 == 0 ? "de" : "en";
+        service.send("PUT", COLLECTION, "{\"label\":\"Texts\",\"language\":\"%s\"}".formatted(language), JSON_TYPE, "");
+        while (service.get(SITE + "/collections").path(0).hasNonNull("correction")) {
+            Thread.sleep(BETWEEN_LOOKS);
+        }
     }
 
     /** Waits until the service has put the parts of its index together, which it does once nothing changes. */

@@ -33,6 +33,7 @@ final class ServiceProcess extends AskedService {
                 "--enable-native-access=ALL-UNNAMED",
                 // As a property of the machine, so that a benchmark may say otherwise after it.
                 "-Dtidy-lantern.kept-answers=0"));
+        command.addAll(asStarted("giving-way.sh", "$GIVING_WAY"));
         command.addAll(List.of(javaOptions));
         command.addAll(List.of(
                 "-jar",
@@ -67,17 +68,32 @@ final class ServiceProcess extends AskedService {
 
     /** The option by which Java uses what a start for practice left, as the script of the archive finds it. */
     static String practised(Path data) throws IOException {
-        Process script = new ProcessBuilder(
-                        "sh",
-                        "-c",
-                        ". distribution/src/main/archive/quicker-start.sh; quicker_start \"$1\" \"$2\" \"$3\"; echo \"$QUICKER\"",
-                        "sh",
+        return String.join(
+                " ",
+                asStarted(
+                        "quicker-start.sh; quicker_start \"$1\" \"$2\" \"$3\"",
+                        "$QUICKER",
                         java(),
                         jar().toString(),
-                        data.toString())
+                        data.toString()));
+    }
+
+    /**
+     * Options by which operators start the service.
+     *
+     * @param script of the archive that sets them, and what is called of it
+     * @param variable that holds them then
+     */
+    private static List<String> asStarted(String script, String variable, String... arguments) throws IOException {
+        List<String> command = new ArrayList<>(
+                List.of("sh", "-c", ". distribution/src/main/archive/%s; echo %s".formatted(script, variable), "sh"));
+        command.addAll(List.of(arguments));
+        Process asked = new ProcessBuilder(command)
                 .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
-        return new String(script.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+        return List.of(new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8)
+                .strip()
+                .split(" "));
     }
 
     /** A process whose output nobody reads stands still. */

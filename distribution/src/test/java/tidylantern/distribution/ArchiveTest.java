@@ -14,6 +14,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -111,9 +112,33 @@ class ArchiveTest {
                             .body())
                     .contains("\"version\":\"" + System.getProperty("version") + "\"");
             assertThat(unpacked.resolve("data")).isDirectory();
+            if (Files.isDirectory(Path.of("/proc/self/task"))) {
+                assertThat(nicenessOfThreads(service, "again-"))
+                        .as("what gives way to visitors")
+                        .containsOnly(10);
+                assertThat(nicenessOfThreads(service, "http-nio"))
+                        .as("visitors")
+                        .containsOnly(0);
+            }
         } finally {
             service.destroy();
             assertThat(service.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        }
+    }
+
+    /** By proc(5): of each thread whose name begins so. */
+    private static List<Integer> nicenessOfThreads(Process service, String name) throws IOException {
+        try (Stream<Path> threads = Files.list(Path.of("/proc/" + service.pid() + "/task"))) {
+            List<Integer> niceness = new ArrayList<>();
+            for (Path thread : (Iterable<Path>) threads::iterator) {
+                String stat = Files.readString(thread.resolve("stat"));
+                if (stat.substring(stat.indexOf('(') + 1).startsWith(name)) {
+                    String[] afterName =
+                            stat.substring(stat.lastIndexOf(')') + 2).split(" ");
+                    niceness.add(Integer.valueOf(afterName[19 - 3]));
+                }
+            }
+            return niceness;
         }
     }
 

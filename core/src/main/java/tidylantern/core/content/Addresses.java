@@ -3,12 +3,16 @@ package tidylantern.core.content;
 import java.net.URI;
 import java.net.URISyntaxException;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /**
  * Which addresses content may bring: http, https, or one relative to the site. Anything else ({@code javascript:},
  * {@code data:}) could run in a visitor's page, so it never becomes a value.
  */
 public final class Addresses {
+    /** What {@link URI} refuses and browsers write in another way. */
+    private static final Pattern BEYOND_ASCII = Pattern.compile("[^\\x21-\\x7e]");
+
     private Addresses() {}
 
     /** @throws IllegalArgumentException if the address is not one that a visitor may be sent to */
@@ -24,7 +28,7 @@ public final class Addresses {
             return false;
         }
         try {
-            URI uri = new URI(address.replaceAll("[^\\x21-\\x7e]", "x"));
+            URI uri = new URI(BEYOND_ASCII.matcher(address).replaceAll("x"));
             String scheme = uri.getScheme();
             if (uri.getRawAuthority() != null && uri.getRawAuthority().endsWith(":")) {
                 // https://http://… is an address that somebody put behind the beginning of another.

@@ -19,6 +19,10 @@ public final class ValueKey {
     /** The accents of Latin, Greek and Cyrillic; marks of other scripts carry the sound. */
     private static final Pattern ACCENTS = Pattern.compile("[\\u0300-\\u036f]");
 
+    private static final Pattern APOSTROPHES = Pattern.compile("['’]");
+    private static final Pattern SIGNS = Pattern.compile("[^\\p{L}\\p{M}\\p{N}]+");
+    private static final Pattern AT_EITHER_END = Pattern.compile("^-+|-+$");
+
     private ValueKey() {}
 
     /** @param name of one value, without those above it */
@@ -87,9 +91,8 @@ public final class ValueKey {
     /** The key that a name had before signs counted. */
     public static String former(String name) {
         String folded = Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
-        String slug = folded.replaceAll("['’]", "")
-                .replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-")
-                .replaceAll("^-+|-+$", "");
+        String words = SIGNS.matcher(APOSTROPHES.matcher(folded).replaceAll("")).replaceAll("-");
+        String slug = AT_EITHER_END.matcher(words).replaceAll("");
         return slug.isEmpty() ? folded.replaceAll("\\s+", "-").replace('/', '-') : slug;
     }
 

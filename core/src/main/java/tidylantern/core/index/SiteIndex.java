@@ -20,6 +20,7 @@ import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
+import org.apache.lucene.index.MergePolicy;
 import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
@@ -74,7 +75,7 @@ public final class SiteIndex implements Closeable {
 
     private final Directory directory;
     private final TieredMergePolicy merging = new TieredMergePolicy();
-    private final ConcurrentMergeScheduler merges = new ConcurrentMergeScheduler();
+    private final ConcurrentMergeScheduler merges = new MergesGivingWay();
     private final IndexWriter writer;
     private final SearcherManager searchers;
     private final Map<String, Analyzer> analyzers = new ConcurrentHashMap<>();
@@ -115,6 +116,14 @@ public final class SiteIndex implements Closeable {
      */
     public void beforeShown(Consumer<IndexState> work) {
         beforeShown = work;
+    }
+
+    private static final class MergesGivingWay extends ConcurrentMergeScheduler {
+        @Override
+        protected synchronized MergeThread getMergeThread(MergeSource source, MergePolicy.OneMerge merge)
+                throws IOException {
+            return GivingWay.having(super.getMergeThread(source, merge));
+        }
     }
 
     /** What reads a state knows it, so that both go when nobody reads it any more. */
@@ -250,11 +259,13 @@ public final class SiteIndex implements Closeable {
      */
     public synchronized Map<ItemRef, String> add(Collection<Changed> changed) throws IOException {
         // Taking words apart is most of the work, and every processor can do a part of it: items of a batch are
-        // different ones,
-        // and the order of documents in the index decides nothing.
+        // different ones, and the order of documents in the index decides nothing.
         Map<ItemRef, String> unfit = new ConcurrentHashMap<>();
         try {
-            changed.parallelStream().forEach(one -> add(one, unfit));
+            GivingWay.onAllProcessors(() -> {
+                changed.parallelStream().forEach(one -> add(one, unfit));
+                return unfit;
+            });
         } catch (UncheckedIOException failure) {
             throw failure.getCause();
         }

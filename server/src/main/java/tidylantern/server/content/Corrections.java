@@ -18,6 +18,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.FieldKey;
+import tidylantern.core.index.GivingWay;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.platform.Refusal;
 
@@ -33,8 +34,7 @@ class Corrections implements SmartLifecycle {
     /** Before the indexes, into which they write, are closed. */
     private static final int PHASE = 10;
 
-    private final ExecutorService threads = Executors.newCachedThreadPool(
-            Thread.ofPlatform().name("correction-", 1).daemon().factory());
+    private final ExecutorService threads = Executors.newCachedThreadPool(GivingWay.threads("correction-"));
     private final Map<Of, Run> runs = new ConcurrentHashMap<>();
     private final long millisToWait;
     private volatile boolean running;

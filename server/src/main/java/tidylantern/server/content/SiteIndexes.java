@@ -35,6 +35,7 @@ import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.OwnerMark;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.design.SearchDesign;
+import tidylantern.core.index.GivingWay;
 import tidylantern.core.index.IndexState;
 import tidylantern.core.index.SiteIndex;
 import tidylantern.core.place.Gazetteer;
@@ -403,7 +404,7 @@ public class SiteIndexes implements SmartLifecycle {
             Map<String, OwnerMark> marks)
             throws IOException {
         Map<ItemRef, String> unreadable = new ConcurrentHashMap<>();
-        List<SiteIndex.Changed> readable = items.parallelStream()
+        List<SiteIndex.Changed> readable = GivingWay.onAllProcessors(() -> items.parallelStream()
                 .flatMap(item -> {
                     try {
                         return Stream.of(
@@ -413,7 +414,7 @@ public class SiteIndexes implements SmartLifecycle {
                         return Stream.empty();
                     }
                 })
-                .toList();
+                .toList());
         for (Map.Entry<ItemRef, String> one : unreadable.entrySet()) {
             index.passOver(one.getKey(), one.getValue());
         }

@@ -22,6 +22,7 @@ import org.springframework.stereotype.Component;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRefused;
+import tidylantern.core.index.GivingWay;
 import tidylantern.core.mapping.Mapping.MappedField;
 import tidylantern.server.content.ContentStore;
 import tidylantern.server.content.RestingItems;
@@ -175,11 +176,13 @@ public class ItemIntake {
      */
     public IntakeReport take(SiteKey site, String collectionKey, Lines lines, Manner manner, Watch watch) {
         contents.collection(site, collectionKey);
-        try (InputStream body = lines.open()) {
-            return take(site, collectionKey, new JsonLines(body), manner, watch);
-        } catch (IOException failure) {
-            throw new UncheckedIOException("reading what arrived", failure);
-        }
+        return GivingWay.alone(() -> {
+            try (InputStream body = lines.open()) {
+                return take(site, collectionKey, new JsonLines(body), manner, watch);
+            } catch (IOException failure) {
+                throw new UncheckedIOException("reading what arrived", failure);
+            }
+        });
     }
 
     private IntakeReport take(SiteKey site, String collectionKey, JsonLines lines, Manner manner, Watch watch) {
