@@ -46,6 +46,8 @@ record Crowd(HttpClient typing, HttpClient client, String service, String search
         /** How often each way to fail was met. */
         private final Map<String, Integer> failed = new ConcurrentSkipListMap<>();
 
+        private double stolen;
+
         private synchronized void answered(String kind, long nanos) {
             timings.add(kind, nanos);
             timings.add("all", nanos);
@@ -54,11 +56,12 @@ record Crowd(HttpClient typing, HttpClient client, String service, String search
         void print(String who) {
             System.out.printf(
                     Locale.ROOT,
-                    "%s: failed %s, %d told to come again, %d given up for the next letter%n",
+                    "%s: failed %s, %d told to come again, %d given up for the next letter; %.0f %% of the time was stolen%n",
                     who,
                     failed,
                     busy.get(),
-                    givenUp.get());
+                    givenUp.get(),
+                    100 * stolen);
             for (String kind : timings.contestants()) {
                 double median = timings.percentile(kind, .5);
                 System.out.printf(
@@ -93,8 +96,9 @@ record Crowd(HttpClient typing, HttpClient client, String service, String search
     }
 
     /** So many visitors for so long. */
-    Heard ask(int visitors, Duration howLong) throws InterruptedException, ExecutionException {
+    Heard ask(int visitors, Duration howLong) throws InterruptedException, ExecutionException, IOException {
         Heard heard = new Heard();
+        StolenTime begun = StolenTime.now();
         long until = System.nanoTime() + howLong.toNanos();
         try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
             List<Future<?>> all = new ArrayList<>();
@@ -113,6 +117,7 @@ record Crowd(HttpClient typing, HttpClient client, String service, String search
                 each.get();
             }
         }
+        heard.stolen = StolenTime.now().shareSince(begun);
         return heard;
     }
 
