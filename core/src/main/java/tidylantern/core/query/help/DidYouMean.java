@@ -70,7 +70,7 @@ public final class DidYouMean {
                             && !ReadQuery.spelledRight(
                                     part.query(), asked.read().reach(), asked.searcher()))) {
                 String nearest = nearest(
-                        match, inReach(match.asTyped().query(asked.searcher().getIndexReader(), asked.content())));
+                        match, inReach(match.asTyped().query(asked.effort().lookups(), asked.content())));
                 if (nearest != null) {
                     better.put(match.typed(), nearest);
                 } else if (!match.forgivesTypos() && inReach(part.query()) == 0) {
@@ -182,7 +182,7 @@ public final class DidYouMean {
     private long documents(String word) throws IOException {
         long documents = 0;
         for (FieldKey field : fields) {
-            documents += asked.searcher().getIndexReader().docFreq(new Term(IndexFields.words(field), word));
+            documents += asked.effort().lookups().documents(new Term(IndexFields.words(field), word));
         }
         return documents;
     }

@@ -31,15 +31,22 @@ public final class Effort {
     private final Set<String> together = new HashSet<>();
     private final Map<Walk, List<Met>> walks = new HashMap<>();
     private final IndexWords words;
+    private final WordLookups lookups;
 
     /** @param state of the index that is asked */
     public Effort(IndexState state) {
         words = new IndexWords(state);
+        lookups = new WordLookups(state.searcher());
     }
 
     /** What the index holds, to be looked through. */
     public IndexWords words() {
         return words;
+    }
+
+    /** Where words stand in what is asked. */
+    public WordLookups lookups() {
+        return lookups;
     }
 
     /**

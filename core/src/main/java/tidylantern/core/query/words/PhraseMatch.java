@@ -2,7 +2,6 @@ package tidylantern.core.query.words;
 
 import java.util.List;
 import java.util.Objects;
-import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
@@ -33,7 +32,7 @@ public record PhraseMatch(Phrase phrase, Words design) implements Match {
     }
 
     @Override
-    public List<InField> inFields(IndexReader reader, SiteContent content) {
+    public List<InField> inFields(WordLookups lookups, SiteContent content) {
         return design.searched().stream()
                 .filter(weight -> content.kind(weight.field()) != FieldKind.CODE)
                 .map(weight -> new InField(

@@ -15,7 +15,6 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.TermQuery;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -224,7 +223,7 @@ public final class ReadQuery {
             if (withSigns != null && FoundAtLeast.found(searcher, inReach(withSigns, reach), 1)) {
                 match.countSigns();
             }
-            Query found = match.query(searcher.getIndexReader(), content);
+            Query found = match.query(effort.lookups(), content);
             // Most words that are right stand somewhere just as typed, and that is quickly seen.
             if (!(match.bends() || match.comesApart())
                     || isSpelledRight(match)
@@ -233,20 +232,20 @@ public final class ReadQuery {
             }
             if (match.comesApart()) {
                 match.allowApart();
-                found = match.query(searcher.getIndexReader(), content);
+                found = match.query(effort.lookups(), content);
                 if (!match.bends() || spelledRight(found, reach, searcher)) {
                     return found;
                 }
             }
             match.allowTypos();
-            return match.query(searcher.getIndexReader(), content);
+            return match.query(effort.lookups(), content);
         }
 
         /** Whether enough items in reach hold it as typed; mostly told by how many documents hold it anywhere. */
         private boolean isSpelledRight(WordMatch match) throws IOException {
             long inAnyField = 0;
             for (Term term : match.itself()) {
-                int documents = searcher.getIndexReader().docFreq(term);
+                int documents = effort.lookups().documents(term);
                 if (documents - outOfReach >= SPELLED_RIGHT_FROM) {
                     return true;
                 }
@@ -255,9 +254,11 @@ public final class ReadQuery {
             return inAnyField >= SPELLED_RIGHT_FROM && spelledRight(anyOf(match.itself()), reach, searcher);
         }
 
-        private static Query anyOf(List<Term> terms) {
+        private Query anyOf(List<Term> terms) throws IOException {
             BooleanQuery.Builder any = new BooleanQuery.Builder();
-            terms.forEach(term -> any.add(new TermQuery(term), BooleanClause.Occur.SHOULD));
+            for (Term term : terms) {
+                any.add(effort.lookups().holding(term), BooleanClause.Occur.SHOULD);
+            }
             return any.build();
         }
 
@@ -279,7 +280,7 @@ public final class ReadQuery {
                     List<WordForms.Word> words = WordForms.allWordsOf(quoted.text(), languages);
                     PhraseMatch phrase = new PhraseMatch(new Phrase(words, false), matching);
                     mark(List.of(phrase));
-                    yield words.isEmpty() ? null : phrase.query(searcher.getIndexReader(), content);
+                    yield words.isEmpty() ? null : phrase.query(effort.lookups(), content);
                 }
                 case Operators.Node.Not not -> {
                     List<Match> before = List.copyOf(matches);
@@ -428,7 +429,7 @@ public final class ReadQuery {
             boolean open = last && to == typed.size() && matching.partOfWord().starts();
             WrittenOtherwise.JoinedWords one =
                     new WrittenOtherwise.JoinedWords(word.getFirst(), row.size() == typed.size(), open);
-            if (!one.held(searcher.getIndexReader(), prose, matching.stemming())
+            if (!one.held(effort.lookups(), prose, matching.stemming())
                     || !effort.mayPutTogether(one.word().folded())) {
                 return null;
             }

@@ -11,8 +11,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
-import org.apache.lucene.index.IndexReader;
-import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
@@ -193,47 +191,48 @@ public final class WordMatch implements Match {
 
     /** Scored as the class says. */
     @Override
-    public List<InField> inFields(IndexReader reader, SiteContent content) throws IOException {
+    public List<InField> inFields(WordLookups lookups, SiteContent content) throws IOException {
         List<InField> fields = new ArrayList<>();
         for (FieldWeight weight : design.searched()) {
             fields.add(new InField(
                     weight.field(),
                     weight.weight(),
                     content.kind(weight.field()) == FieldKind.CODE
-                            ? codeWays(weight.field())
-                            : wordWays(weight.field(), reader)));
+                            ? codeWays(weight.field(), lookups)
+                            : wordWays(weight.field(), lookups)));
         }
         return fields;
     }
 
-    private List<Way> codeWays(FieldKey field) {
-        return codes.stream()
-                .map(code -> new Way(Strength.EXACT, new TermQuery(new Term(IndexFields.codes(field), code))))
-                .toList();
+    private List<Way> codeWays(FieldKey field, WordLookups lookups) throws IOException {
+        List<Way> ways = new ArrayList<>();
+        for (String code : codes) {
+            ways.add(new Way(Strength.EXACT, lookups.holding(new Term(IndexFields.codes(field), code))));
+        }
+        return ways;
     }
 
-    private List<Way> wordWays(FieldKey field, IndexReader reader) throws IOException {
+    private List<Way> wordWays(FieldKey field, WordLookups lookups) throws IOException {
         String place = IndexFields.words(field);
-        Terms terms = MultiTerms.getTerms(reader, place);
+        Terms terms = lookups.all(place);
         if (terms == null) {
             return List.of();
         }
         List<Way> ways = new ArrayList<>();
         if (signsCount) {
-            addSigned(ways, field, reader, terms);
-            addSynonyms(ways, place, reader, terms);
+            addSigned(ways, field, lookups, terms);
+            addSynonyms(ways, place, lookups, terms);
             return ways;
         }
+        Term itself = new Term(place, word.folded());
         // Hardly any query is a name of anything, and a way that nothing is met by would cost every item that is found.
-        if (wholeName != null && reader.docFreq(new Term(IndexFields.wholeNames(field), wholeName)) > 0) {
-            ways.add(constant(
-                    new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)),
-                    Strength.WHOLE_NAME,
-                    rarity(terms, reader.docFreq(new Term(place, word.folded())))));
+        Term name = wholeName == null ? null : new Term(IndexFields.wholeNames(field), wholeName);
+        if (name != null && lookups.documents(name) > 0) {
+            ways.add(constant(lookups.holding(name), Strength.WHOLE_NAME, rarity(terms, lookups.documents(itself))));
         }
-        ways.add(new Way(Strength.EXACT, new TermQuery(new Term(place, word.folded()))));
+        ways.add(new Way(Strength.EXACT, lookups.holding(itself)));
         if (design.stemming() && !(word.stems().isEmpty() && word.bareStems().isEmpty())) {
-            ways.add(new Way(Strength.STEM, new BoostQuery(stems(place), Strength.STEM.share())));
+            ways.add(new Way(Strength.STEM, new BoostQuery(stems(place, lookups), Strength.STEM.share())));
         }
         if (design.partOfWord().starts()) {
             Way start = start(word.folded(), place, terms, Strength.START);
@@ -244,19 +243,19 @@ public final class WordMatch implements Match {
         if (foundInside()) {
             addInside(ways, place, terms);
         }
-        otherwise.addWays(ways, field, reader, terms, word.folded().equals(wholeName));
+        otherwise.addWays(ways, field, lookups, terms, word.folded().equals(wholeName));
         if (typos) {
             addTypos(ways, field, terms);
         }
-        addSynonyms(ways, place, reader, terms);
+        addSynonyms(ways, place, lookups, terms);
         return ways;
     }
 
-    private void addSynonyms(List<Way> ways, String place, IndexReader reader, Terms terms) throws IOException {
+    private void addSynonyms(List<Way> ways, String place, WordLookups lookups, Terms terms) throws IOException {
         for (Phrase synonym : synonyms) {
             long documents = 0;
             for (String form : synonym.rarest()) {
-                documents += reader.docFreq(new Term(place, form));
+                documents += lookups.documents(new Term(place, form));
             }
             if (documents > 0) {
                 ways.add(constant(synonym.query(place), Strength.SYNONYM, rarity(terms, documents)));
@@ -265,20 +264,20 @@ public final class WordMatch implements Match {
     }
 
     /** The word itself, and the whole name, where the same signs stand beside the word somewhere in the field. */
-    private void addSigned(List<Way> ways, FieldKey field, IndexReader reader, Terms terms) throws IOException {
+    private void addSigned(List<Way> ways, FieldKey field, WordLookups lookups, Terms terms) throws IOException {
         Term exact = new Term(IndexFields.words(field), word.folded());
         Query signs = signs(field);
         if (wholeName != null) {
             Query name = new BooleanQuery.Builder()
-                    .add(new TermQuery(new Term(IndexFields.wholeNames(field), wholeName)), BooleanClause.Occur.MUST)
+                    .add(lookups.holding(new Term(IndexFields.wholeNames(field), wholeName)), BooleanClause.Occur.MUST)
                     .add(signs, BooleanClause.Occur.FILTER)
                     .build();
-            ways.add(constant(name, Strength.WHOLE_NAME, rarity(terms, reader.docFreq(exact))));
+            ways.add(constant(name, Strength.WHOLE_NAME, rarity(terms, lookups.documents(exact))));
         }
         ways.add(new Way(
                 Strength.EXACT,
                 new BooleanQuery.Builder()
-                        .add(new TermQuery(exact), BooleanClause.Occur.MUST)
+                        .add(lookups.holding(exact), BooleanClause.Occur.MUST)
                         .add(signs, BooleanClause.Occur.FILTER)
                         .build()));
     }
@@ -292,11 +291,11 @@ public final class WordMatch implements Match {
     }
 
     /** Its stems in all the languages as one word, so that a text of one of them counts the same as another. */
-    private Query stems(String place) {
+    private Query stems(String place, WordLookups lookups) throws IOException {
         Set<String> stems = new HashSet<>(word.stems());
         stems.addAll(word.bareStems());
         if (stems.size() == 1) {
-            return new TermQuery(new Term(place, stems.iterator().next()));
+            return lookups.holding(new Term(place, stems.iterator().next()));
         }
         SynonymQuery.Builder any = new SynonymQuery.Builder(place);
         stems.forEach(stem -> any.addTerm(new Term(place, stem)));
@@ -400,8 +399,8 @@ public final class WordMatch implements Match {
     }
 
     /** Whether any word begins so. */
-    static boolean anyStarts(IndexReader reader, String place, String folded) throws IOException {
-        Terms terms = MultiTerms.getTerms(reader, place);
+    static boolean anyStarts(WordLookups lookups, String place, String folded) throws IOException {
+        Terms terms = lookups.all(place);
         TermsEnum found = terms == null ? TermsEnum.EMPTY : terms.iterator();
         BytesRef start = new BytesRef(folded);
         return found.seekCeil(start) != TermsEnum.SeekStatus.END && StringHelper.startsWith(found.term(), start);

@@ -6,11 +6,9 @@ import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.search.TermInSetQuery;
-import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
@@ -80,10 +78,10 @@ public final class WrittenOtherwise {
         }
 
         /** Whether anything in one of these fields is written so. */
-        boolean held(IndexReader reader, Collection<FieldKey> fields, boolean stems) throws IOException {
+        boolean held(WordLookups lookups, Collection<FieldKey> fields, boolean stems) throws IOException {
             for (FieldKey field : fields) {
-                if (documents(reader, IndexFields.words(field), forms(stems)) > 0
-                        || (open && WordMatch.anyStarts(reader, IndexFields.words(field), word.folded()))) {
+                if (documents(lookups, IndexFields.words(field), forms(stems)) > 0
+                        || (open && WordMatch.anyStarts(lookups, IndexFields.words(field), word.folded()))) {
                     return true;
                 }
             }
@@ -105,17 +103,17 @@ public final class WrittenOtherwise {
     }
 
     /** Adds the ways in which a field may hold the word otherwise. */
-    void addWays(List<Match.Way> ways, FieldKey field, IndexReader reader, Terms terms, boolean wholeQuery)
+    void addWays(List<Match.Way> ways, FieldKey field, WordLookups lookups, Terms terms, boolean wholeQuery)
             throws IOException {
         String place = IndexFields.words(field);
         for (JoinedWords one : together) {
-            addTogether(ways, one, field, reader, terms);
+            addTogether(ways, one, field, lookups, terms);
         }
         if (apart == null) {
             return;
         }
         for (Phrase phrase : apart) {
-            int documents = documentsAtMost(reader, place, phrase);
+            int documents = documentsAtMost(lookups, place, phrase);
             if (documents > 0) {
                 held.add(phrase);
                 float rarity = WordMatch.rarity(terms, documents);
@@ -127,23 +125,23 @@ public final class WrittenOtherwise {
                                 phrase.words().stream()
                                         .map(WordForms.Word::folded)
                                         .toList()));
-                if (wholeQuery && reader.docFreq(name) > 0) {
-                    ways.add(WordMatch.constant(new TermQuery(name), Strength.NAME_OTHERWISE, rarity));
+                if (wholeQuery && lookups.documents(name) > 0) {
+                    ways.add(WordMatch.constant(lookups.holding(name), Strength.NAME_OTHERWISE, rarity));
                 }
             }
         }
         Term piece = new Term(place, WordForms.piece(word.folded()));
-        int documents = reader.docFreq(piece);
+        int documents = lookups.documents(piece);
         if (documents > 0) {
-            ways.add(WordMatch.constant(new TermQuery(piece), Strength.PIECE, WordMatch.rarity(terms, documents)));
+            ways.add(WordMatch.constant(lookups.holding(piece), Strength.PIECE, WordMatch.rarity(terms, documents)));
         }
     }
 
-    private void addTogether(List<Match.Way> ways, JoinedWords one, FieldKey field, IndexReader reader, Terms terms)
+    private void addTogether(List<Match.Way> ways, JoinedWords one, FieldKey field, WordLookups lookups, Terms terms)
             throws IOException {
         String place = IndexFields.words(field);
         Set<String> forms = one.forms(stems);
-        long documents = documents(reader, place, forms);
+        long documents = documents(lookups, place, forms);
         if (documents > 0) {
             ways.add(WordMatch.constant(
                     new TermInSetQuery(place, forms.stream().map(BytesRef::new).toList()),
@@ -151,9 +149,9 @@ public final class WrittenOtherwise {
                     WordMatch.rarity(terms, documents)));
         }
         Term name = new Term(IndexFields.wholeNames(field), one.word().folded());
-        if (one.wholeQuery() && reader.docFreq(name) > 0) {
+        if (one.wholeQuery() && lookups.documents(name) > 0) {
             ways.add(WordMatch.constant(
-                    new TermQuery(name), Strength.NAME_OTHERWISE, WordMatch.rarity(terms, reader.docFreq(name))));
+                    lookups.holding(name), Strength.NAME_OTHERWISE, WordMatch.rarity(terms, lookups.documents(name))));
         }
         Match.Way start = one.open() ? WordMatch.start(one.word().folded(), place, terms, Strength.TOGETHER) : null;
         if (start != null) {
@@ -211,10 +209,10 @@ public final class WrittenOtherwise {
     }
 
     /** At least as many as hold the phrase: those that hold its rarest word. */
-    private static int documentsAtMost(IndexReader reader, String place, Phrase phrase) throws IOException {
+    private static int documentsAtMost(WordLookups lookups, String place, Phrase phrase) throws IOException {
         long fewest = Integer.MAX_VALUE;
         for (WordForms.Word one : phrase.words()) {
-            fewest = Math.min(fewest, documents(reader, place, phrase.forms(one)));
+            fewest = Math.min(fewest, documents(lookups, place, phrase.forms(one)));
             if (fewest == 0) {
                 return 0;
             }
@@ -222,10 +220,10 @@ public final class WrittenOtherwise {
         return (int) fewest;
     }
 
-    private static long documents(IndexReader reader, String place, Set<String> forms) throws IOException {
+    private static long documents(WordLookups lookups, String place, Set<String> forms) throws IOException {
         long documents = 0;
         for (String form : forms) {
-            documents += reader.docFreq(new Term(place, form));
+            documents += lookups.documents(new Term(place, form));
         }
         return documents;
     }
