@@ -78,6 +78,7 @@ final class EffortBench {
             timings.print("the next");
             CompiledSearch search = CompiledSearch.of(SITE, plain);
             mistyped(engine, search, nouns);
+            byMachines(engine, search, nouns);
             writtenOtherwise(engine, search, nouns);
         }
     }
@@ -103,6 +104,55 @@ final class EffortBench {
             }
         }
         timings.print("1 mistyped");
+    }
+
+    /** Queries that nobody types: without end, with more words and operators than are looked at. */
+    private static void byMachines(SearchEngine engine, CompiledSearch search, List<WordNet.Entry> nouns)
+            throws Exception {
+        List<String> words = nouns.stream()
+                .map(noun -> noun.words().getFirst())
+                .filter(word -> word.matches("[a-z]{4,8}"))
+                .toList();
+        Random random = new Random(9);
+        Timings timings = new Timings();
+        for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
+            if (round == ROUNDS_TO_WARM) {
+                timings.forget();
+            }
+            String letters = random.ints(10_000, 'a', 'z' + 1)
+                    .mapToObj(Character::toString)
+                    .collect(Collectors.joining());
+            measure(timings, "two words", engine, search, some(words, 2, random));
+            measure(timings, "10,000 letters in one word", engine, search, letters);
+            measure(timings, "10,000 letters in words", engine, search, some(words, 1_500, random));
+            measure(timings, "200 words", engine, search, some(words, 200, random));
+            measure(
+                    timings,
+                    "200 letters, a word each",
+                    engine,
+                    search,
+                    letters.substring(0, 200).replaceAll("", " "));
+            measure(
+                    timings,
+                    "64 times OR",
+                    engine,
+                    search,
+                    some(words, 65, random).replace(" ", " OR "));
+            measure(
+                    timings,
+                    "64 times NOT",
+                    engine,
+                    search,
+                    "a " + some(words, 64, random).replaceAll("(^| )", " -"));
+            measure(timings, "64 parentheses", engine, search, "(".repeat(64) + "sea" + ")".repeat(64));
+            measure(
+                    timings,
+                    "64 quotes",
+                    engine,
+                    search,
+                    "\"" + some(words, 32, random).replace(" ", "\" \"") + "\"");
+        }
+        timings.print("two words");
     }
 
     /** Names of two words written as one, and words that are written as one written as two. */

@@ -66,6 +66,19 @@ class EffortTest {
     }
 
     @Test
+    void ofALongQueryOneOfTheFirstWordsIsLeftOut() {
+        site.post("sky", "title", "Zephyr").indexed();
+        String words = String.join(" ", RIGHT);
+        assertThat(Effort.mostWithoutOneOf(2)).isEqualTo(8);
+        assertThat(Effort.mostWithoutOneOf(10)).isEqualTo(6);
+        assertThat(site.answer(SearchFixture.design(), "zephyr " + words).didYouMean())
+                .isEqualTo(words);
+        assertThat(site.answer(SearchFixture.design(), words + " zephyr").didYouMean())
+                .as("the tenth word")
+                .isNull();
+    }
+
+    @Test
     void wordsOfAFilterAreTheAnswersToo() {
         SearchDesign filtered = SearchFixture.design()
                 .withFilters(List.of(Filter.of("body", "Body", WordSource.usual(new FieldKey("body")))));

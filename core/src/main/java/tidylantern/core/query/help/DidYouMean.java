@@ -105,8 +105,8 @@ public final class DidYouMean {
     private @Nullable String withOneWordLess(TypedText typed, Map<String, String> better) throws IOException {
         String best = null;
         int fewest = Integer.MAX_VALUE;
-        for (ReadQuery.Part part :
-                asked.read().parts().stream().limit(Effort.MOST_WITHOUT_ONE).toList()) {
+        List<ReadQuery.Part> parts = asked.read().parts();
+        for (ReadQuery.Part part : parts.subList(0, Math.min(parts.size(), Effort.mostWithoutOneOf(parts.size())))) {
             Map<String, String> without = new HashMap<>(better);
             without.put(part.match().typed(), "");
             String other = typed.with(without);

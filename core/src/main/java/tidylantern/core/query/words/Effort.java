@@ -24,7 +24,9 @@ public final class Effort {
     /** So many different words may be looked for written apart, and so many rows of words written together. */
     static final int MOST_OTHERWISE = 6;
     /** Ways to leave one word out that are tried. */
-    public static final int MOST_WITHOUT_ONE = 8;
+    private static final int MOST_WITHOUT_ONE = 8;
+    /** Of a long query fewer are tried, since each reads all its other words once more: so many words altogether. */
+    private static final int MOST_READ_AGAIN = 64;
 
     private final Set<String> bent = new HashSet<>();
     private final Set<String> apart = new HashSet<>();
@@ -68,6 +70,11 @@ public final class Effort {
     @FunctionalInterface
     interface Walking {
         List<Met> walk() throws IOException;
+    }
+
+    /** So many ways to leave one of so many words out may be tried; it is the first of them that are left out. */
+    public static int mostWithoutOneOf(int words) {
+        return Math.min(MOST_WITHOUT_ONE, MOST_READ_AGAIN / Math.max(1, words));
     }
 
     /** Whether this word may be looked for; once it may, it always may. */

@@ -25,7 +25,6 @@ import org.apache.lucene.search.SynonymQuery;
 import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
-import org.apache.lucene.util.StringHelper;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldKind;
@@ -50,7 +49,6 @@ import tidylantern.core.query.compiled.Phrase;
  */
 public final class WordMatch implements Match {
     private static final int FEWEST_INSIDE = 3;
-    private static final int FEW = 16;
     private static final int MANY_INSIDE = 500;
 
     private final WordForms.Word word;
@@ -235,7 +233,7 @@ public final class WordMatch implements Match {
             ways.add(new Way(Strength.STEM, new BoostQuery(stems(place, lookups), Strength.STEM.share())));
         }
         if (design.partOfWord().starts()) {
-            Way start = start(word.folded(), place, terms, Strength.START);
+            Way start = start(word.folded(), place, lookups, terms, Strength.START);
             if (start != null) {
                 ways.add(start);
             }
@@ -398,42 +396,23 @@ public final class WordMatch implements Match {
         return (float) Math.log(1 + (all - with + 0.5) / (with + 0.5));
     }
 
-    /** Whether any word begins so. */
-    static boolean anyStarts(WordLookups lookups, String place, String folded) throws IOException {
-        Terms terms = lookups.all(place);
-        TermsEnum found = terms == null ? TermsEnum.EMPTY : terms.iterator();
-        BytesRef start = new BytesRef(folded);
-        return found.seekCeil(start) != TermsEnum.SeekStatus.END && StringHelper.startsWith(found.term(), start);
-    }
-
     /**
      * The words of a field with the start, as one way to be met. Where they are few they are asked for one by one,
      * which is cheaper than by their pattern; that is so for most words that are typed out.
      */
-    static @Nullable Way start(String folded, String place, Terms terms, Strength strength) throws IOException {
-        BytesRef start = new BytesRef(folded);
-        List<BytesRef> few = new ArrayList<>();
-        // The sum over the words, which is at least how many documents hold one.
-        long documents = 0;
-        long all = terms.getDocCount();
-        TermsEnum found = terms.iterator();
-        if (found.seekCeil(start) != TermsEnum.SeekStatus.END) {
-            for (BytesRef term = found.term();
-                    term != null && StringHelper.startsWith(term, start) && (documents < all || few.size() <= FEW);
-                    term = found.next()) {
-                documents += found.docFreq();
-                if (few.size() <= FEW) {
-                    few.add(BytesRef.deepCopyOf(term));
-                }
-            }
-        }
+    static @Nullable Way start(String folded, String place, WordLookups lookups, Terms terms, Strength strength)
+            throws IOException {
+        WordLookups.Beginning begin = lookups.beginning(new Term(place, folded));
+        List<BytesRef> few = begin.few();
         if (few.isEmpty()) {
             return null;
         }
         Query query = few.size() == 1
-                ? new TermQuery(new Term(place, few.getFirst()))
-                : few.size() <= FEW ? new TermInSetQuery(place, few) : new PrefixQuery(new Term(place, start));
-        return constant(query, strength, rarity(terms, documents));
+                ? lookups.holding(new Term(place, few.getFirst()))
+                : few.size() <= WordLookups.FEW
+                        ? new TermInSetQuery(place, few)
+                        : new PrefixQuery(new Term(place, folded));
+        return constant(query, strength, rarity(terms, begin.documents()));
     }
 
     @Override

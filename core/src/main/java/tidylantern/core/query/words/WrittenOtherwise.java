@@ -81,7 +81,7 @@ public final class WrittenOtherwise {
         boolean held(WordLookups lookups, Collection<FieldKey> fields, boolean stems) throws IOException {
             for (FieldKey field : fields) {
                 if (documents(lookups, IndexFields.words(field), forms(stems)) > 0
-                        || (open && WordMatch.anyStarts(lookups, IndexFields.words(field), word.folded()))) {
+                        || (open && lookups.anyBegins(new Term(IndexFields.words(field), word.folded())))) {
                     return true;
                 }
             }
@@ -153,7 +153,8 @@ public final class WrittenOtherwise {
             ways.add(WordMatch.constant(
                     lookups.holding(name), Strength.NAME_OTHERWISE, WordMatch.rarity(terms, lookups.documents(name))));
         }
-        Match.Way start = one.open() ? WordMatch.start(one.word().folded(), place, terms, Strength.TOGETHER) : null;
+        Match.Way start =
+                one.open() ? WordMatch.start(one.word().folded(), place, lookups, terms, Strength.TOGETHER) : null;
         if (start != null) {
             ways.add(start);
         }
