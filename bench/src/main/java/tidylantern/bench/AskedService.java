@@ -9,6 +9,9 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import tidylantern.demo.DemoLoader;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -21,6 +24,11 @@ abstract class AskedService implements AutoCloseable {
             HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
 
     abstract String address();
+
+    /** Brings the demo in, as of today. */
+    void takeDemo() throws IOException, InterruptedException {
+        new DemoLoader(address(), KEY).load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
+    }
 
     JsonNode get(String path) throws IOException, InterruptedException {
         return send("GET", path, HttpRequest.BodyPublishers.noBody(), "application/json", "");

@@ -29,11 +29,11 @@ import tidylantern.bench.peer.PeerCorpus;
  * where the next letter comes first; then the page of results, a look at it, a filter, a look at that.
  *
  * @param typing asks for live answers: who closes a connection of one client may hit a page on it that has just begun
- * @param client asks for pages
+ * @param pages asks for pages
  * @param search its key
  * @param questions that they type, by chance
  */
-record Crowd(HttpClient typing, HttpClient client, String service, String search, List<PeerCorpus.Question> questions) {
+record Crowd(HttpClient typing, HttpClient pages, String service, String search, List<PeerCorpus.Question> questions) {
     private static final Duration LETTER = Duration.ofMillis(120);
     private static final Duration LOOK = Duration.ofSeconds(2);
     private static final int BUSY = 503;
@@ -56,12 +56,12 @@ record Crowd(HttpClient typing, HttpClient client, String service, String search
         void print(String who) {
             System.out.printf(
                     Locale.ROOT,
-                    "%s: failed %s, %d told to come again, %d given up for the next letter; %.0f %% of the time was stolen%n",
+                    "%s: failed %s, %d told to come again, %d given up for the next letter%n",
                     who,
                     failed,
                     busy.get(),
-                    givenUp.get(),
-                    100 * stolen);
+                    givenUp.get());
+            System.out.printf(Locale.ROOT, "  %.0f %% of the time was stolen%n", 100 * stolen);
             for (String kind : timings.contestants()) {
                 double median = timings.percentile(kind, .5);
                 System.out.printf(
@@ -143,7 +143,7 @@ record Crowd(HttpClient typing, HttpClient client, String service, String search
         long begun = System.nanoTime();
         AtomicBoolean givenUp = new AtomicBoolean();
         CompletableFuture<HttpResponse<String>> coming =
-                client.sendAsync(request(visitor, "live", typed, ""), HttpResponse.BodyHandlers.ofString());
+                typing.sendAsync(request(visitor, "live", typed, ""), HttpResponse.BodyHandlers.ofString());
         var unused = coming.whenComplete((answer, failure) -> {
             if (answer != null) {
                 heard(answer, "live", begun, heard);
@@ -158,7 +158,7 @@ record Crowd(HttpClient typing, HttpClient client, String service, String search
             throws IOException, InterruptedException {
         long begun = System.nanoTime();
         HttpResponse<String> answer =
-                client.send(request(visitor, "results", typed, filter), HttpResponse.BodyHandlers.ofString());
+                pages.send(request(visitor, "results", typed, filter), HttpResponse.BodyHandlers.ofString());
         heard(answer, kind, begun, heard);
     }
 

@@ -1,8 +1,6 @@
 package tidylantern.bench;
 
 import java.nio.file.Files;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import tidylantern.demo.DemoLoader;
@@ -20,8 +18,7 @@ final class DemoBench {
 
     static void run() throws Exception {
         try (Service service = new Service(Files.createTempDirectory("tidy-lantern-bench"))) {
-            new DemoLoader(service.address(), Service.KEY)
-                    .load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
+            service.takeDemo();
             List<String> typed = new ArrayList<>();
             for (Quillhaven.Expected expected : Quillhaven.expected()) {
                 for (int letters = 2; letters <= expected.query().length(); letters++) {

@@ -5,8 +5,6 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.time.Duration;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -34,8 +32,7 @@ final class DrawBench {
 
     static void run() throws Exception {
         try (Service service = new Service(Files.createTempDirectory("tidy-lantern-bench"))) {
-            new DemoLoader(service.address(), Service.KEY)
-                    .load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
+            service.takeDemo();
             ChromeDriver browser = browser();
             try {
                 twentyOnAPage(service, true);

@@ -90,11 +90,7 @@ final class EffortBench {
                 .filter(word -> word.matches("[a-z]{8,12}"))
                 .toList();
         Random random = new Random(3);
-        Timings timings = new Timings();
-        for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
-            if (round == ROUNDS_TO_WARM) {
-                timings.forget();
-            }
+        inRounds("1 mistyped", timings -> {
             for (int many : new int[] {1, 2, VisitorQuery.MOST_WORDS}) {
                 String query = IntStream.range(0, many)
                         .mapToObj(n -> bent(words.get(random.nextInt(words.size())), random))
@@ -102,8 +98,7 @@ final class EffortBench {
                 timings.measure(many + " mistyped", () -> engine.answer(search, Asking.of(query, 1))
                         .total());
             }
-        }
-        timings.print("1 mistyped");
+        });
     }
 
     /** Queries that nobody types: without end, with more words and operators than are looked at. */
@@ -114,11 +109,7 @@ final class EffortBench {
                 .filter(word -> word.matches("[a-z]{4,8}"))
                 .toList();
         Random random = new Random(9);
-        Timings timings = new Timings();
-        for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
-            if (round == ROUNDS_TO_WARM) {
-                timings.forget();
-            }
+        inRounds("two words", timings -> {
             String letters = random.ints(10_000, 'a', 'z' + 1)
                     .mapToObj(Character::toString)
                     .collect(Collectors.joining());
@@ -151,8 +142,7 @@ final class EffortBench {
                     engine,
                     search,
                     "\"" + some(words, 32, random).replace(" ", "\" \"") + "\"");
-        }
-        timings.print("two words");
+        });
     }
 
     /** Names of two words written as one, and words that are written as one written as two. */
@@ -173,18 +163,30 @@ final class EffortBench {
                 .map(word -> word.substring(0, 4) + " " + word.substring(4))
                 .toList();
         Random random = new Random(5);
-        Timings timings = new Timings();
-        for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
-            if (round == ROUNDS_TO_WARM) {
-                timings.forget();
-            }
+        inRounds("1 as they are", timings -> {
             for (int many : new int[] {1, VisitorQuery.MOST_WORDS / 2}) {
                 measure(timings, many + " as they are", engine, search, some(single, many, random));
                 measure(timings, many + " written as two", engine, search, some(apart, many, random));
                 measure(timings, many + " of two written as one", engine, search, some(together, many, random));
             }
+        });
+    }
+
+    @FunctionalInterface
+    private interface Round {
+        void go(Timings timings) throws Exception;
+    }
+
+    /** @param floor beside which the others are told */
+    private static void inRounds(String floor, Round round) throws Exception {
+        Timings timings = new Timings();
+        for (int n = 0; n < ROUNDS_TO_WARM + ROUNDS; n++) {
+            if (n == ROUNDS_TO_WARM) {
+                timings.forget();
+            }
+            round.go(timings);
         }
-        timings.print("1 as they are");
+        timings.print(floor);
     }
 
     private static void measure(Timings timings, String name, SearchEngine engine, CompiledSearch search, String query)

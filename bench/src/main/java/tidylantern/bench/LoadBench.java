@@ -92,9 +92,12 @@ final class LoadBench {
                 }
                 return over;
             });
-            crowd.ask(USUAL, EACH).print(what);
+            try {
+                crowd.ask(USUAL, EACH).print(what);
+            } finally {
+                over.set(true);
+            }
             System.out.printf(Locale.ROOT, "  begun %d times%n", changes.get());
-            over.set(true);
             changing.get();
         }
         ServicePeer.letSettle();

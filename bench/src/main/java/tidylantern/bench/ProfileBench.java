@@ -3,8 +3,6 @@ package tidylantern.bench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -54,8 +52,7 @@ final class ProfileBench {
     static void run() throws Exception {
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
         try (ServiceProcess service = new ServiceProcess(folder, "-Xmx512m")) {
-            new DemoLoader(service.address(), Service.KEY)
-                    .load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
+            service.takeDemo();
             List<String> demo = Quillhaven.expected().stream()
                     .map(Quillhaven.Expected::query)
                     .toList();

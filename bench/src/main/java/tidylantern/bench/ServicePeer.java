@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import tidylantern.bench.peer.Peer;
 import tidylantern.bench.peer.PeerCorpus;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -35,8 +36,7 @@ final class ServicePeer implements Peer {
     private final String[] javaOptions;
     private ServiceProcess service;
     private String search = "";
-    /** The draft's version; it counts what was kept of it. */
-    private int drafts;
+    private int keptDrafts;
 
     /** @param javaOptions such as a bound of its heap */
     ServicePeer(Path folder, String... javaOptions) throws IOException {
@@ -80,6 +80,15 @@ final class ServicePeer implements Peer {
                 JSON_TYPE,
                 "");
         service.send("PUT", COLLECTION, "{\"label\":\"Texts\",\"language\":\"en\"}", JSON_TYPE, "");
+        push(corpus);
+        search = service.send("POST", SITE + "/searches", "{\"name\":\"Texts\"}", JSON_TYPE, "")
+                .path("key")
+                .asString();
+        publish(FILTERS);
+    }
+
+    /** All items in one request, by way of a file: a million lines are not held at once. */
+    private void push(PeerCorpus corpus) throws IOException, InterruptedException {
         Path lines = Files.createTempFile("tidy-lantern-bench", ".jsonl");
         try {
             write(corpus, lines);
@@ -88,19 +97,19 @@ final class ServicePeer implements Peer {
         } finally {
             Files.delete(lines);
         }
-        search = service.send("POST", SITE + "/searches", "{\"name\":\"Texts\"}", JSON_TYPE, "")
-                .path("key")
-                .asString();
-        publish(FILTERS);
     }
 
     private void publish(String filters) throws IOException, InterruptedException {
         String draft = "/api/owner/searches/" + search + "/draft";
         ObjectNode design = (ObjectNode) service.get(draft);
         design.set("filters", JSON.readTree(filters));
-        service.send("PUT", draft, design.toString(), JSON_TYPE, "\"%d\"".formatted(++drafts));
-        service.send(
-                "POST", "/api/owner/searches/" + search + "/publish", "", JSON_TYPE, "\"%d\"".formatted(drafts + 1));
+        service.send("PUT", draft, design.toString(), JSON_TYPE, tag(++keptDrafts));
+        service.send("POST", "/api/owner/searches/" + search + "/publish", "", JSON_TYPE, tag(keptDrafts + 1));
+    }
+
+    /** A draft's tag: it counts up from 1 by what is kept of the draft. */
+    private static String tag(int version) {
+        return "\"%d\"".formatted(version);
     }
 
     private static void write(PeerCorpus corpus, Path lines) throws IOException {
@@ -136,29 +145,20 @@ final class ServicePeer implements Peer {
 
     /** All items in one request, each with a word more than before. */
     void pushAll(PeerCorpus corpus, int time) throws IOException, InterruptedException {
-        Path lines = Files.createTempFile("tidy-lantern-bench", ".jsonl");
-        try {
-            write(
-                    new PeerCorpus(
-                            corpus.name(),
-                            corpus.size(),
-                            n -> {
-                                PeerCorpus.Text text = corpus.text().apply(n);
-                                return new PeerCorpus.Text(
-                                        text.id(),
-                                        text.title(),
-                                        text.body() + " again" + time,
-                                        text.part(),
-                                        text.file(),
-                                        text.letters());
-                            },
-                            corpus.questions()),
-                    lines);
-            service.send(
-                    "PUT", COLLECTION + "/items", HttpRequest.BodyPublishers.ofFile(lines), "application/jsonl", "");
-        } finally {
-            Files.delete(lines);
-        }
+        push(new PeerCorpus(
+                corpus.name(),
+                corpus.size(),
+                n -> {
+                    PeerCorpus.Text text = corpus.text().apply(n);
+                    return new PeerCorpus.Text(
+                            text.id(),
+                            text.title(),
+                            text.body() + " again" + time,
+                            text.part(),
+                            text.file(),
+                            text.letters());
+                },
+                corpus.questions()));
     }
 
     /** Another name of a filter, live a second after the last. */
@@ -171,9 +171,19 @@ final class ServicePeer implements Peer {
     void changeLanguage(PeerCorpus corpus, int time) throws IOException, InterruptedException {
         String language = time % 2 == 0 ? "de" : "en";
         service.send("PUT", COLLECTION, "{\"label\":\"Texts\",\"language\":\"%s\"}".formatted(language), JSON_TYPE, "");
-        while (service.get(SITE + "/collections").path(0).hasNonNull("correction")) {
+        JsonNode correction = correction();
+        while (!correction.isMissingNode() && !correction.isNull()) {
+            if (correction.hasNonNull("problem")) {
+                throw new IllegalStateException("the language was not changed: " + correction);
+            }
             Thread.sleep(BETWEEN_LOOKS);
+            correction = correction();
         }
+    }
+
+    /** What goes on in the collection, or went wrong there. */
+    private JsonNode correction() throws IOException, InterruptedException {
+        return service.get(SITE + "/collections").path(0).path("correction");
     }
 
     /** Waits until the service has put the parts of its index together, which it does once nothing changes. */

@@ -33,7 +33,7 @@ final class ServiceProcess extends AskedService {
                 "--enable-native-access=ALL-UNNAMED",
                 // As a property of the machine, so that a benchmark may say otherwise after it.
                 "-Dtidy-lantern.kept-answers=0"));
-        command.addAll(asStarted("giving-way.sh", "$GIVING_WAY"));
+        command.addAll(givingWay());
         command.addAll(List.of(javaOptions));
         command.addAll(List.of(
                 "-jar",
@@ -68,32 +68,31 @@ final class ServiceProcess extends AskedService {
 
     /** The option by which Java uses what a start for practice left, as the script of the archive finds it. */
     static String practised(Path data) throws IOException {
-        return String.join(
-                " ",
-                asStarted(
-                        "quicker-start.sh; quicker_start \"$1\" \"$2\" \"$3\"",
-                        "$QUICKER",
-                        java(),
-                        jar().toString(),
-                        data.toString()));
+        return said(
+                ". distribution/src/main/archive/quicker-start.sh; quicker_start \"$1\" \"$2\" \"$3\"; echo \"$QUICKER\"",
+                java(),
+                jar().toString(),
+                data.toString());
     }
 
-    /**
-     * Options by which operators start the service.
-     *
-     * @param script of the archive that sets them, and what is called of it
-     * @param variable that holds them then
-     */
-    private static List<String> asStarted(String script, String variable, String... arguments) throws IOException {
-        List<String> command = new ArrayList<>(
-                List.of("sh", "-c", ". distribution/src/main/archive/%s; echo %s".formatted(script, variable), "sh"));
+    /** The options by which pushes give way to visitors, as the scripts of the archive give them. */
+    private static List<String> givingWay() throws IOException {
+        return List.of(said(". distribution/src/main/archive/giving-way.sh; echo \"$GIVING_WAY\"")
+                .split(" "));
+    }
+
+    /** What a line of the shell says. */
+    private static String said(String line, String... arguments) throws IOException {
+        List<String> command = new ArrayList<>(List.of("sh", "-c", line, "sh"));
         command.addAll(List.of(arguments));
         Process asked = new ProcessBuilder(command)
                 .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
-        return List.of(new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8)
-                .strip()
-                .split(" "));
+        String said = new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+        if (said.isEmpty()) {
+            throw new IllegalStateException("there is no option to start Java with: " + line);
+        }
+        return said;
     }
 
     /** A process whose output nobody reads stands still. */

@@ -2,8 +2,6 @@ package tidylantern.bench;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Locale;
 import tidylantern.demo.DemoLoader;
 import tidylantern.demo.Quillhaven;
@@ -17,8 +15,7 @@ final class SmallHeapBench {
     static void run() throws Exception {
         Path data = Files.createTempDirectory("tidy-lantern-bench");
         try (ServiceProcess service = new ServiceProcess(data, "-Xmx256m")) {
-            new DemoLoader(service.address(), AskedService.KEY)
-                    .load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
+            service.takeDemo();
             Timings timings = new Timings();
             for (int round = 0; round < ROUNDS; round++) {
                 for (Quillhaven.Expected expected : Quillhaven.expected()) {

@@ -1,8 +1,6 @@
 package tidylantern.bench;
 
 import java.nio.file.Files;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -21,8 +19,7 @@ final class TrialsBench {
 
     static void run() throws Exception {
         try (Service service = new Service(Files.createTempDirectory("tidy-lantern-bench"))) {
-            new DemoLoader(service.address(), Service.KEY)
-                    .load("https://isles.example", LocalDate.now(ZoneId.systemDefault()));
+            service.takeDemo();
             measure(service);
         }
     }

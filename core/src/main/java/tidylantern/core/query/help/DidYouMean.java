@@ -69,8 +69,7 @@ public final class DidYouMean {
                     || (!match.cut()
                             && !ReadQuery.spelledRight(
                                     part.query(), asked.read().reach(), asked.searcher()))) {
-                String nearest = nearest(
-                        match, inReach(match.asTyped().query(asked.effort().lookups(), asked.content())));
+                String nearest = nearest(match, inReach(match.asTyped().query(asked.content())));
                 if (nearest != null) {
                     better.put(match.typed(), nearest);
                 } else if (!match.forgivesTypos() && inReach(part.query()) == 0) {

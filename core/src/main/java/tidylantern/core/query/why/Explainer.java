@@ -55,7 +55,6 @@ import tidylantern.core.query.words.Match;
 import tidylantern.core.query.words.ReadQuery;
 import tidylantern.core.query.words.Strength;
 import tidylantern.core.query.words.VisitorQuery;
-import tidylantern.core.query.words.WordLookups;
 
 /**
  * Tells why a query finds one item, or does not. Everything is asked of the very queries that answer visitors, one item
@@ -192,11 +191,10 @@ public final class Explainer {
 
     private List<WordPart> words(ReadQuery read, Item item, int document) throws IOException {
         Stemming stemming = new Stemming(language(item));
-        WordLookups lookups = new WordLookups(searcher);
         List<WordPart> words = new ArrayList<>();
         for (Match match : read.matches()) {
             List<FieldPart> fields = new ArrayList<>();
-            for (Match.InField in : match.inFields(lookups, content)) {
+            for (Match.InField in : match.inFields(content)) {
                 Strength best = null;
                 float most = 0;
                 for (Match.Way way : in.ways()) {

@@ -16,8 +16,8 @@ import tidylantern.core.query.compiled.Phrase;
 /** A part of a query that an item may hold, and what it met in a text. */
 public sealed interface Match permits WordMatch, PhraseMatch {
     /** Finds the items that hold it, in any of the searched fields, with what it gives each. */
-    default Query query(WordLookups lookups, SiteContent content) throws IOException {
-        return together(inFields(lookups, content));
+    default Query query(SiteContent content) throws IOException {
+        return together(inFields(content));
     }
 
     /** What to mark of a text's word because it is met by itself. */
@@ -43,7 +43,7 @@ public sealed interface Match permits WordMatch, PhraseMatch {
     }
 
     /** The ways in which each searched field may meet it; of each field the best counts. */
-    List<InField> inFields(WordLookups lookups, SiteContent content) throws IOException;
+    List<InField> inFields(SiteContent content) throws IOException;
 
     /** @param ways none where the field cannot hold it */
     record InField(FieldKey field, double weight, List<Way> ways) {}

@@ -32,7 +32,7 @@ public record PhraseMatch(Phrase phrase, Words design) implements Match {
     }
 
     @Override
-    public List<InField> inFields(WordLookups lookups, SiteContent content) {
+    public List<InField> inFields(SiteContent content) {
         return design.searched().stream()
                 .filter(weight -> content.kind(weight.field()) != FieldKind.CODE)
                 .map(weight -> new InField(

@@ -223,7 +223,7 @@ public final class ReadQuery {
             if (withSigns != null && FoundAtLeast.found(searcher, inReach(withSigns, reach), 1)) {
                 match.countSigns();
             }
-            Query found = match.query(effort.lookups(), content);
+            Query found = match.query(content);
             // Most words that are right stand somewhere just as typed, and that is quickly seen.
             if (!(match.bends() || match.comesApart())
                     || isSpelledRight(match)
@@ -232,13 +232,13 @@ public final class ReadQuery {
             }
             if (match.comesApart()) {
                 match.allowApart();
-                found = match.query(effort.lookups(), content);
+                found = match.query(content);
                 if (!match.bends() || spelledRight(found, reach, searcher)) {
                     return found;
                 }
             }
             match.allowTypos();
-            return match.query(effort.lookups(), content);
+            return match.query(content);
         }
 
         /** Whether enough items in reach hold it as typed; mostly told by how many documents hold it anywhere. */
@@ -280,7 +280,7 @@ public final class ReadQuery {
                     List<WordForms.Word> words = WordForms.allWordsOf(quoted.text(), languages);
                     PhraseMatch phrase = new PhraseMatch(new Phrase(words, false), matching);
                     mark(List.of(phrase));
-                    yield words.isEmpty() ? null : phrase.query(effort.lookups(), content);
+                    yield words.isEmpty() ? null : phrase.query(content);
                 }
                 case Operators.Node.Not not -> {
                     List<Match> before = List.copyOf(matches);

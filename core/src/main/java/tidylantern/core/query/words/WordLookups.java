@@ -30,7 +30,7 @@ public final class WordLookups {
     private final Map<Term, Beginning> beginnings = new HashMap<>();
     private final Map<String, @Nullable Terms> places = new HashMap<>();
 
-    public WordLookups(IndexSearcher searcher) {
+    WordLookups(IndexSearcher searcher) {
         this.searcher = searcher;
     }
 
@@ -49,7 +49,7 @@ public final class WordLookups {
     }
 
     /** Finds the documents that hold it. */
-    public Query holding(Term term) throws IOException {
+    Query holding(Term term) throws IOException {
         return new TermQuery(term, states(term));
     }
 

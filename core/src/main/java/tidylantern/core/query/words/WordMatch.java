@@ -189,7 +189,8 @@ public final class WordMatch implements Match {
 
     /** Scored as the class says. */
     @Override
-    public List<InField> inFields(WordLookups lookups, SiteContent content) throws IOException {
+    public List<InField> inFields(SiteContent content) throws IOException {
+        WordLookups lookups = effort.lookups();
         List<InField> fields = new ArrayList<>();
         for (FieldWeight weight : design.searched()) {
             fields.add(new InField(
