@@ -157,7 +157,14 @@ public class ContentStore {
                 .update();
     }
 
-    /** How many items each collection has; none for those without. */
+    boolean hasItems(SiteKey site) {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM item WHERE site_key = :site)")
+                .param("site", site.value())
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** How many items each collection has; none for those without. Walks over all items of the site. */
     Map<String, Integer> counts(SiteKey site) {
         Map<String, Integer> counts = new HashMap<>();
         jdbc.sql(
@@ -375,6 +382,7 @@ public class ContentStore {
                 .orElse(item.id().value());
     }
 
+    /** How many items a collection has. Walks over all of them. */
     public int count(SiteKey site, CollectionKey collection) {
         return jdbc.sql("SELECT COUNT(*) FROM item WHERE site_key = :site AND collection_key = :collection")
                 .param("site", site.value())

@@ -451,7 +451,7 @@ public class SiteIndexes implements SmartLifecycle {
      */
     private void warm(SiteKey site) {
         SiteContent content = contents.of(site);
-        if (contents.counts(site).isEmpty()) {
+        if (!store.hasItems(site)) {
             return;
         }
         warmed.add(site);

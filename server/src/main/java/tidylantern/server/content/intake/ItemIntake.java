@@ -202,6 +202,7 @@ public class ItemIntake {
         private final CollectionKey key;
         private final Manner manner;
         private final Watch watch;
+        /** Items before, asked for only where what is not named is removed. */
         private final int before;
         private final IntakeNotes notes = new IntakeNotes();
         private final NamedIds named;
@@ -216,7 +217,8 @@ public class ItemIntake {
             this.key = key;
             this.manner = manner;
             this.watch = watch;
-            this.before = store.count(site, key);
+            // Counting walks over the whole collection, so it is left where a line more or less is all there is.
+            this.before = manner.everything() ? store.count(site, key) : 0;
             this.fields = new IntakeFields(store, contents, site, key, manner.fields(), notes, this::change);
         }
 
