@@ -64,7 +64,8 @@ final class ContentBench {
         System.out.printf(Locale.ROOT, "%,d items, %d bytes each at the mean%n", ITEMS, Files.size(lines) / ITEMS);
         double floor = floor(folder, lines);
         System.out.printf(Locale.ROOT, "plain JDBC batches and bare Lucene: %6.1f s   x 1.00%n", floor);
-        try (ServiceProcess process = new ServiceProcess(folder.resolve("service"), "-Xmx512m")) {
+        try (ServiceProcess process =
+                new ServiceProcess(folder.resolve("service"), "-Xmx512m", ServicePeer.practised())) {
             String service = process.address();
             double pushed = push(service, lines);
             System.out.printf(

@@ -89,7 +89,7 @@ public final class ItemReader {
     }
 
     private static FieldValue text(Field field, Object loose) {
-        FieldValue.Text text = new FieldValue.Text(clean(String.join("\n", strings(loose))));
+        FieldValue.Text text = new FieldValue.Text(String.join("\n", strings(loose)));
         if (field.key().equals(FieldKey.AUTHOR)) {
             // Names of authors are values that rules and filters choose by, whatever the field's kind.
             text.text()
@@ -117,7 +117,7 @@ public final class ItemReader {
 
     /** Control characters say nothing to a reader and upset terminals, feeds and markers; line breaks and tabs stay. */
     static String clean(String text) {
-        return text.codePoints().anyMatch(ItemReader::unwanted)
+        return hasUnwanted(text)
                 ? text.codePoints()
                         .filter(c -> !unwanted(c))
                         .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
@@ -125,10 +125,24 @@ public final class ItemReader {
                 : text;
     }
 
+    /** Hardly any text has; each character of each item is looked at here, so without a stream. */
+    private static boolean hasUnwanted(String text) {
+        int at = 0;
+        while (at < text.length()) {
+            int c = text.codePointAt(at);
+            if (unwanted(c)) {
+                return true;
+            }
+            at += Character.charCount(c);
+        }
+        return false;
+    }
+
     private static boolean unwanted(int c) {
         return (Character.isISOControl(c) && c != '\n' && c != '\t') || (c >= 0xD800 && c <= 0xDFFF);
     }
 
+    /** Texts, {@linkplain #clean cleaned}. */
     private static List<String> strings(Object loose) {
         List<String> strings = new ArrayList<>();
         for (Object part : loose instanceof List<?> list ? list : List.of(loose)) {

@@ -19,9 +19,7 @@ public final class ValueKey {
     /** The accents of Latin, Greek and Cyrillic; marks of other scripts carry the sound. */
     private static final Pattern ACCENTS = Pattern.compile("[\\u0300-\\u036f]");
 
-    private static final Pattern APOSTROPHES = Pattern.compile("['’]");
-    private static final Pattern SIGNS = Pattern.compile("[^\\p{L}\\p{M}\\p{N}]+");
-    private static final Pattern AT_EITHER_END = Pattern.compile("^-+|-+$");
+    private static final Pattern BLANKS = Pattern.compile("\\s+");
 
     private ValueKey() {}
 
@@ -44,7 +42,7 @@ public final class ValueKey {
     }
 
     private static String plain(String name) {
-        String folded = name.codePoints().allMatch(c -> c < 0x80)
+        String folded = ascii(name)
                 ? name.toLowerCase(Locale.ROOT)
                 : Normalizer.normalize(
                         ACCENTS.matcher(Normalizer.normalize(
@@ -90,10 +88,30 @@ public final class ValueKey {
 
     /** The key that a name had before signs counted. */
     public static String former(String name) {
-        String folded = Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
-        String words = SIGNS.matcher(APOSTROPHES.matcher(folded).replaceAll("")).replaceAll("-");
-        String slug = AT_EITHER_END.matcher(words).replaceAll("");
-        return slug.isEmpty() ? folded.replaceAll("\\s+", "-").replace('/', '-') : slug;
+        String folded = ascii(name)
+                ? name.toLowerCase(Locale.ROOT)
+                : Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
+        StringBuilder slug = new StringBuilder(folded.length());
+        boolean signBefore = false;
+        for (int at = 0; at < folded.length(); at = folded.offsetByCodePoints(at, 1)) {
+            int c = folded.codePointAt(at);
+            if (isLetterOrDigit(c)) {
+                slug.append(signBefore && !slug.isEmpty() ? "-" : "").appendCodePoint(c);
+                signBefore = false;
+            } else if (c != '\'' && c != '’') {
+                signBefore = true;
+            }
+        }
+        return slug.isEmpty() ? BLANKS.matcher(folded).replaceAll("-").replace('/', '-') : slug.toString();
+    }
+
+    private static boolean ascii(String name) {
+        for (int i = 0; i < name.length(); i++) {
+            if (name.charAt(i) >= 0x80) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The former key of a path. */

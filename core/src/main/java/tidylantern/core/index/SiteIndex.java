@@ -56,6 +56,9 @@ public final class SiteIndex implements Closeable {
     /** As Lucene has it: with fewer a large push would write most of an index several times. */
     private static final double PARTS_WHILE_WRITTEN = new TieredMergePolicy().getSegmentsPerTier();
 
+    /** Of what was added and is no part of the index yet. Lucene's own 16 make twice as many parts to merge. */
+    private static final double MB_BEFORE_A_PART = 32;
+
     private static final String LAST_CHANGE = "last-change";
     private static final String SHAPE = "shape";
     /**
@@ -93,6 +96,7 @@ public final class SiteIndex implements Closeable {
         config.setOpenMode(anew ? IndexWriterConfig.OpenMode.CREATE : IndexWriterConfig.OpenMode.CREATE_OR_APPEND);
         config.setCommitOnClose(false);
         config.setMergePolicy(merging);
+        config.setRAMBufferSizeMB(MB_BEFORE_A_PART);
         config.setMergeScheduler(merges);
         writer = new IndexWriter(directory, config);
         Iterable<Map.Entry<String, String>> said = writer.getLiveCommitData();

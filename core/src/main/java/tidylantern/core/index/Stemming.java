@@ -41,11 +41,13 @@ public final class Stemming {
             Map.entry("sv", SwedishStemmer::new)));
 
     private final @Nullable SnowballStemmer stemmer;
-    private final String language;
+    /** Stands before the stems of the language. */
+    private final String mark;
 
     /** @param languageTag BCP 47; a language without an algorithm leaves words as they are */
     public Stemming(String languageTag) {
-        language = Locale.forLanguageTag(languageTag).getLanguage();
+        String language = Locale.forLanguageTag(languageTag).getLanguage();
+        mark = WordForms.STEM_MARK + language + ":";
         Supplier<SnowballStemmer> algorithm = ALGORITHMS.get(language);
         stemmer = algorithm == null ? null : algorithm.get();
     }
@@ -59,12 +61,24 @@ public final class Stemming {
      * The stem of a word in small letters, accents as the language writes them. Words with a digit have no other forms.
      */
     public String stem(String lower) {
-        if (stemmer == null || lower.codePoints().anyMatch(Character::isDigit)) {
+        if (stemmer == null || hasDigit(lower)) {
             return lower;
         }
         stemmer.setCurrent(lower);
         stemmer.stem();
         return stemmer.getCurrent();
+    }
+
+    private static boolean hasDigit(String word) {
+        int at = 0;
+        while (at < word.length()) {
+            int c = word.codePointAt(at);
+            if (Character.isDigit(c)) {
+                return true;
+            }
+            at += Character.charCount(c);
+        }
+        return false;
     }
 
     /**
@@ -87,6 +101,6 @@ public final class Stemming {
     }
 
     private String token(String stem) {
-        return WordForms.STEM_MARK + language + ":" + stem;
+        return mark + stem;
     }
 }

@@ -38,12 +38,7 @@ public final class WordSigns {
         while (from > 0 && sign(text.charAt(from - 1))) {
             from--;
         }
-        // A full stop before a word is a sign of it only where it ends no sentence: after a blank.
-        if (from == start
-                && start > 0
-                && text.charAt(start - 1) == '.'
-                && (start == 1
-                        || (!Character.isLetterOrDigit(text.charAt(start - 2)) && text.charAt(start - 2) != '.'))) {
+        if (from == start && start > 0 && beginsWord(text, start - 1)) {
             from--;
         }
         return start - from > MOST ? start : from;
@@ -74,13 +69,24 @@ public final class WordSigns {
         return signed;
     }
 
+    /** Most lines have none, and their words need not be taken apart once more. */
     private static boolean mayHaveSome(String line) {
         for (int i = 0; i < line.length(); i++) {
-            if (sign(line.charAt(i)) || line.charAt(i) == '.') {
+            if (sign(line.charAt(i)) || beginsWord(line, i)) {
                 return true;
             }
         }
         return false;
+    }
+
+    /**
+     * Whether a full stop stands here that ends no sentence: after a blank or first of all, and right before a word.
+     */
+    private static boolean beginsWord(String text, int at) {
+        return text.charAt(at) == '.'
+                && at + 1 < text.length()
+                && !Character.isWhitespace(text.charAt(at + 1))
+                && (at == 0 || (!Character.isLetterOrDigit(text.charAt(at - 1)) && text.charAt(at - 1) != '.'));
     }
 
     private static boolean sign(char c) {

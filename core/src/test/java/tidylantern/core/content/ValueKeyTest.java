@@ -2,8 +2,10 @@ package tidylantern.core.content;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.text.Normalizer;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
@@ -62,7 +64,7 @@ class ValueKeyTest {
             String name = random.ints(1 + random.nextInt(7), 0, signs.length())
                     .mapToObj(at -> String.valueOf(signs.charAt(at)))
                     .collect(Collectors.joining());
-            String same = name.toLowerCase(java.util.Locale.ROOT).strip().replaceAll(" +", " ");
+            String same = name.toLowerCase(Locale.ROOT).strip().replaceAll(" +", " ");
             if (!same.isEmpty()) {
                 assertThat(nameOfKey.putIfAbsent(ValueKey.of(name), same))
                         .as("another name with the key of “%s”", name)
@@ -70,6 +72,24 @@ class ValueKeyTest {
             }
         }
         assertThat(Set.copyOf(nameOfKey.values())).hasSameSizeAs(nameOfKey.keySet());
+    }
+
+    /** Held against what made these keys when they were given out, as it was written then. */
+    @Test
+    void formerKeysAreWhatTheyWere() {
+        Random random = new Random(78);
+        String signs = "aÉ1ﬁ -~.+/'’क\u093f\t";
+        for (int round = 0; round < 50_000; round++) {
+            String name = random.ints(1 + random.nextInt(7), 0, signs.length())
+                    .mapToObj(at -> String.valueOf(signs.charAt(at)))
+                    .collect(Collectors.joining());
+            String folded = Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
+            String slug = folded.replaceAll("['’]", "")
+                    .replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-")
+                    .replaceAll("^-+|-+$", "");
+            String former = slug.isEmpty() ? folded.replaceAll("\\s+", "-").replace('/', '-') : slug;
+            assertThat(ValueKey.former(name)).as(name).isEqualTo(former);
+        }
     }
 
     @Test

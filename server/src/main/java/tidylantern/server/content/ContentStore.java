@@ -212,18 +212,37 @@ public class ContentStore {
         }
     }
 
-    /**
-     * What an item says, as its source brought it. One look-up by its whole key: asked for a list, H2 walks over the
-     * whole collection, which makes a large push quadratic.
-     */
-    public Optional<Said> said(SiteKey site, CollectionKey collection, String id) {
+    /** Whether there is such an item. */
+    boolean has(SiteKey site, CollectionKey collection, String id) {
         return jdbc.sql(
-                        "SELECT properties, source_id FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id")
+                        "SELECT EXISTS (SELECT 1 FROM item WHERE site_key = :site AND collection_key = :collection AND item_id = :id)")
                 .param("site", site.value())
                 .param("collection", collection.value())
                 .param("id", id)
-                .query(Said.class)
-                .optional();
+                .query(Boolean.class)
+                .single();
+    }
+
+    /**
+     * What some items say, as their source brought them, by id; without those there are none of. Each is looked up by
+     * its whole key: asked for a list, or joined the other way round, H2 walks over the whole collection, which makes a
+     * large push quadratic.
+     */
+    public Map<String, Said> said(SiteKey site, CollectionKey collection, List<String> ids) {
+        Map<String, Said> said = new HashMap<>();
+        jdbc.sql("""
+                SELECT item.item_id, item.properties, item.source_id FROM UNNEST(:ids) AS wanted (id)
+                LEFT JOIN item ON item.site_key = :site AND item.collection_key = :collection AND item.item_id = wanted.id""")
+                .param("ids", ids.toArray(String[]::new))
+                .param("site", site.value())
+                .param("collection", collection.value())
+                .query(row -> {
+                    String id = row.getString("item_id");
+                    if (id != null) {
+                        said.put(id, new Said(row.getString("properties"), row.getObject("source_id", Long.class)));
+                    }
+                });
+        return said;
     }
 
     /** These items are a source's from now on, though it changed nothing. */
@@ -231,12 +250,24 @@ public class ContentStore {
         set("source_id", source.value(), site, collection, ids);
     }
 
-    public void put(SiteKey site, List<StoredItem> items) {
+    /** Keeps items that are new to their collections. */
+    public void add(SiteKey site, List<StoredItem> items) {
+        each("""
+                INSERT INTO item (site_key, collection_key, item_id, properties, title, address, change_number, changed, source_id)
+                VALUES (:site, :collection, :id, :properties, :title, :address, :change, :changed, :source)""", site, items);
+    }
+
+    /** Keeps items in place of what they were. */
+    public void replace(SiteKey site, List<StoredItem> items) {
+        each("""
+                UPDATE item SET properties = :properties, title = :title, address = :address, change_number = :change,
+                    changed = :changed, source_id = :source
+                WHERE site_key = :site AND collection_key = :collection AND item_id = :id""", site, items);
+    }
+
+    private void each(String statement, SiteKey site, List<StoredItem> items) {
         batches.batchUpdate(
-                """
-                MERGE INTO item (site_key, collection_key, item_id, properties, title, address, change_number, changed, source_id)
-                KEY (site_key, collection_key, item_id)
-                VALUES (:site, :collection, :id, :properties, :title, :address, :change, :changed, :source)""",
+                statement,
                 items.stream()
                         .map(item -> new MapSqlParameterSource("site", site.value())
                                 .addValue("collection", item.collectionKey())

@@ -92,7 +92,7 @@ public class RestingItems {
         OffsetDateTime now = OffsetDateTime.now(clock);
         eachBatch(site, removal, true, some -> {
             some.forEach(item -> mustFit(item, reader));
-            items.put(site, some.stream().map(item -> item.changed(number, now)).toList());
+            items.add(site, some.stream().map(item -> item.changed(number, now)).toList());
             items.notRemoved(site, removal.collection(), idsOf(some));
         });
     }

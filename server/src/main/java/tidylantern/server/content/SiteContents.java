@@ -177,7 +177,7 @@ public class SiteContents {
 
     /** Whether there is such an item. */
     public boolean has(SiteKey site, CollectionKey collection, String item) {
-        return store.said(site, collection, item).isPresent();
+        return store.has(site, collection, item);
     }
 
     /**

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -114,6 +115,19 @@ class PushTest {
         counts(answer, 1, 0, 0, 1);
         assertThat(answer.json().path("refusals").get(0).path("reason").asString())
                 .contains("1,000,000 are the most");
+    }
+
+    /** Short ones lie in their rows, long ones apart; those of one request are added and replaced alike. */
+    @Test
+    void itemsOfAnyLengthAreKeptAsTheyCameAndReplaced() {
+        for (String letter : List.of("a", "é")) {
+            String lines = IntStream.of(10, 4_000, 8_100, 8_300, 300_000)
+                    .mapToObj(length -> "{\"body\":\"%s\",\"id\":\"of-%d\"}\n".formatted(letter.repeat(length), length))
+                    .collect(Collectors.joining());
+            boolean first = letter.equals("a");
+            counts(api.push("posts", lines), first ? 5 : 0, first ? 0 : 5, 0, 0);
+            counts(api.push("posts", lines), 0, 0, 5, 0);
+        }
     }
 
     @Test

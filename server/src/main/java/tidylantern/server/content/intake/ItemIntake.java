@@ -204,6 +204,7 @@ public class ItemIntake {
         private final Watch watch;
         /** Items before, asked for only where what is not named is removed. */
         private final int before;
+
         private final IntakeNotes notes = new IntakeNotes();
         private final NamedIds named;
         private final LineParser parser;
@@ -256,13 +257,15 @@ public class ItemIntake {
             }
             room.require(0);
             fields.meet(batch);
-            List<ContentStore.StoredItem> kept = new ArrayList<>();
-            List<String> arrived = new ArrayList<>();
+            Map<String, ContentStore.Said> there = store.said(
+                    site, key, batch.stream().map(item -> item.id().value()).toList());
+            List<ContentStore.StoredItem> arrived = new ArrayList<>();
+            List<ContentStore.StoredItem> changed = new ArrayList<>();
             List<String> gone = new ArrayList<>();
             List<String> claimed = new ArrayList<>();
             for (IncomingItem parsed : batch) {
                 String id = parsed.id().value();
-                ContentStore.Said before = store.said(site, key, id).orElse(null);
+                ContentStore.Said before = there.get(id);
                 String old = before == null ? null : before.properties();
                 if (parsed.delete()) {
                     if (old == null) {
@@ -293,7 +296,7 @@ public class ItemIntake {
                         continue;
                     }
                     String title = item.title();
-                    kept.add(new ContentStore.StoredItem(
+                    ContentStore.StoredItem kept = new ContentStore.StoredItem(
                             key.value(),
                             id,
                             properties,
@@ -301,22 +304,27 @@ public class ItemIntake {
                             item.address(),
                             change(),
                             OffsetDateTime.now(clock),
-                            manner.source() == null ? null : manner.source().value()));
+                            manner.source() == null ? null : manner.source().value());
                     if (old == null) {
-                        arrived.add(id);
+                        arrived.add(kept);
                         notes.tell(IntakeReport.What.ADDED, id, title, null);
                     } else {
+                        changed.add(kept);
                         notes.tell(IntakeReport.What.CHANGED, id, title, differing(old, said));
                     }
                 } catch (ItemRefused wrong) {
                     notes.refuse(parsed.line(), parsed.at(), id, wrong.property(), String.valueOf(wrong.getMessage()));
                 }
             }
-            if (!kept.isEmpty()) {
-                store.put(site, kept);
-            }
             if (!arrived.isEmpty()) {
-                store.notRemoved(site, key, arrived);
+                store.add(site, arrived);
+                store.notRemoved(
+                        site,
+                        key,
+                        arrived.stream().map(ContentStore.StoredItem::itemId).toList());
+            }
+            if (!changed.isEmpty()) {
+                store.replace(site, changed);
             }
             if (!claimed.isEmpty()) {
                 store.claim(site, key, claimed, Objects.requireNonNull(manner.source()));

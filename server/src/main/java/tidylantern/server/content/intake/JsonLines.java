@@ -1,6 +1,5 @@
 package tidylantern.server.content.intake;
 
-import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -25,28 +24,23 @@ final class JsonLines {
     record Line(int number, @Nullable String text, @Nullable String fault) {}
 
     private final InputStream body;
+    private final byte[] read = new byte[1 << 16];
+    /** Where in {@link #read} the next line begins, and where what was read ends. */
+    private int from;
+
+    private int to;
     private int number;
 
     JsonLines(InputStream body) {
-        this.body = new BufferedInputStream(body, 1 << 16);
+        this.body = body;
     }
 
     /** The next line that is not blank, or null at the end. */
     @Nullable Line next() throws IOException {
-        while (true) {
-            ByteArrayOutputStream bytes = new ByteArrayOutputStream(1 << 10);
-            long length = 0;
-            int b = body.read();
-            if (b < 0) {
-                return null;
-            }
+        while (readOn()) {
             number++;
-            for (; b >= 0 && b != '\n'; b = body.read()) {
-                length++;
-                if (length <= MOST_BYTES) {
-                    bytes.write(b);
-                }
-            }
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream(1 << 10);
+            long length = restOfLine(bytes);
             if (length > MOST_BYTES) {
                 return new Line(
                         number,
@@ -71,5 +65,41 @@ final class JsonLines {
                 return new Line(number, text, null);
             }
         }
+        return null;
+    }
+
+    /**
+     * Reads up to the end of a line, a stretch at a time.
+     *
+     * @param bytes gets the first {@value #MOST_BYTES} of it at least
+     * @return how many there are, without the line's end
+     */
+    private long restOfLine(ByteArrayOutputStream bytes) throws IOException {
+        long length = 0;
+        while (readOn()) {
+            int end = from;
+            while (end < to && read[end] != '\n') {
+                end++;
+            }
+            if (length <= MOST_BYTES) {
+                bytes.write(read, from, end - from);
+            }
+            length += end - from;
+            boolean ends = end < to;
+            from = ends ? end + 1 : end;
+            if (ends) {
+                break;
+            }
+        }
+        return length;
+    }
+
+    /** Whether there is a byte more. */
+    private boolean readOn() throws IOException {
+        if (from == to) {
+            from = 0;
+            to = Math.max(0, body.read(read));
+        }
+        return from < to;
     }
 }
