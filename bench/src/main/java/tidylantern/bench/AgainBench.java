@@ -8,6 +8,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.List;
+import tidylantern.bench.peer.PeerCorpus;
 import tidylantern.core.reference.WordNet;
 
 /**
@@ -24,9 +25,10 @@ final class AgainBench {
 
     static void run() throws Exception {
         List<WordNet.Entry> entries = WordNet.entries();
-        try (ServiceProcess service = new ServiceProcess(
+        try (ServicePeer service = new ServicePeer(
                 Files.createTempDirectory("tidy-lantern-bench"), "-Xmx512m", "-Dtidy-lantern.kept-answers=16MB")) {
-            String search = WordNetBench.pushed(service, WordNetBench.pages(entries));
+            service.takeWithCategories(PeerCorpus.ofEntries(entries, entries.size()));
+            ServicePeer.letSettle();
             Timings timings = new Timings();
             for (int round = 0; round < ROUNDS_TO_WARM + ROUNDS; round++) {
                 if (round == ROUNDS_TO_WARM) {
@@ -34,7 +36,8 @@ final class AgainBench {
                 }
                 for (String query : WordNetQueries.of(entries)) {
                     // What no filter is called by changes nothing but that the question is another.
-                    String address = service.address() + "/api/public/searches/" + search + "/results?q="
+                    String address = service.service().address() + "/api/public/searches/" + service.search()
+                            + "/results?q="
                             + URLEncoder.encode(query, StandardCharsets.UTF_8) + "&round=" + round;
                     String[] tag = new String[1];
                     timings.measure("reckoned", () -> {

@@ -59,7 +59,7 @@ final class FreshBench {
     }
 
     private static int found(ServicePeer peer, String name) throws Exception {
-        return peer.service().ask(peer.search(), "results", name);
+        return peer.ask("results", name);
     }
 
     /** A word of its own for each number, so long that none is a slip of another. */

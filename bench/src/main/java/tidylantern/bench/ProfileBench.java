@@ -12,6 +12,7 @@ import jdk.jfr.consumer.RecordedEvent;
 import jdk.jfr.consumer.RecordedFrame;
 import jdk.jfr.consumer.RecordedStackTrace;
 import jdk.jfr.consumer.RecordingFile;
+import tidylantern.bench.peer.PeerCorpus;
 import tidylantern.core.reference.WordNet;
 import tidylantern.demo.DemoLoader;
 import tidylantern.demo.Quillhaven;
@@ -51,14 +52,16 @@ final class ProfileBench {
 
     static void run() throws Exception {
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
-        try (ServiceProcess service = new ServiceProcess(folder, "-Xmx512m")) {
+        try (ServicePeer peer = new ServicePeer(folder, "-Xmx512m")) {
+            ServiceProcess service = peer.service();
             service.takeDemo();
             List<String> demo = Quillhaven.expected().stream()
                     .map(Quillhaven.Expected::query)
                     .toList();
             List<WordNet.Entry> entries = WordNet.entries();
-            String words = WordNetBench.pushed(service, WordNetBench.pages(entries));
-            profile(service, folder, "WordNet", words, WordNetQueries.of(entries));
+            peer.takeWithCategories(PeerCorpus.ofEntries(entries, entries.size()));
+            ServicePeer.letSettle();
+            profile(service, folder, "WordNet", peer.search(), WordNetQueries.of(entries));
             profile(service, folder, "the demo", DemoLoader.SEARCH, demo);
         }
     }

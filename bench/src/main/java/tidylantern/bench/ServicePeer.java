@@ -27,10 +27,14 @@ final class ServicePeer implements Peer {
     private static final Duration BETWEEN_RULES = Duration.ofSeconds(1);
     private static final Duration BETWEEN_LOOKS = Duration.ofMillis(500);
 
+    /** By the two categories. */
+    private static final String CATEGORIES = """
+            {"head": {"key": "part", "label": "Part"}, "source": {"of": "category", "field": "part"}},
+            {"head": {"key": "file", "label": "File"}, "source": {"of": "category", "field": "file"}}""";
+
     private static final String FILTERS = """
-            [{"head": {"key": "part", "label": "Part"}, "source": {"of": "category", "field": "part"}},
-            {"head": {"key": "file", "label": "File"}, "source": {"of": "category", "field": "file"}},
-            {"head": {"key": "letters", "label": "Letters"}, "source": {"of": "number", "field": "letters"}}]""";
+            [%s,
+            {"head": {"key": "letters", "label": "Letters"}, "source": {"of": "number", "field": "letters"}}]""".formatted(CATEGORIES);
 
     private final Path folder;
     private final String[] javaOptions;
@@ -73,6 +77,15 @@ final class ServicePeer implements Peer {
 
     @Override
     public void take(PeerCorpus corpus) throws IOException, InterruptedException {
+        take(corpus, FILTERS);
+    }
+
+    /** Without the range, whose numbers bare Lucene does not count beside {@code wordnet}'s queries either. */
+    void takeWithCategories(PeerCorpus corpus) throws IOException, InterruptedException {
+        take(corpus, "[" + CATEGORIES + "]");
+    }
+
+    private void take(PeerCorpus corpus, String filters) throws IOException, InterruptedException {
         service.send(
                 "POST",
                 "/api/owner/sites",
@@ -84,7 +97,7 @@ final class ServicePeer implements Peer {
         search = service.send("POST", SITE + "/searches", "{\"name\":\"Texts\"}", JSON_TYPE, "")
                 .path("key")
                 .asString();
-        publish(FILTERS);
+        publish(filters);
     }
 
     /** All items in one request, by way of a file: a million lines are not held at once. */
@@ -200,6 +213,11 @@ final class ServicePeer implements Peer {
     @Override
     public int answer(PeerCorpus.Question question) throws IOException {
         return answer(question, "");
+    }
+
+    /** Asks the live search; how many items are found. */
+    int ask(String what, String query) throws IOException {
+        return service.ask(search, what, query);
     }
 
     /** @param further parameters as they stand in the address */

@@ -1,9 +1,7 @@
 package tidylantern.bench;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import tidylantern.bench.peer.BareLucene;
+import tidylantern.bench.peer.PeerCorpus;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.CollectionKey;
 import tidylantern.core.content.Field;
@@ -30,7 +29,6 @@ import tidylantern.core.index.SiteIndex;
 import tidylantern.core.query.SearchEngine;
 import tidylantern.core.query.compiled.CompiledSearch;
 import tidylantern.core.reference.WordNet;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A fixed list of queries over WordNet's 117,659 entries: through the core with typos off and on, as live results,
@@ -66,7 +64,7 @@ final class WordNetBench {
     private WordNetBench() {}
 
     /** An entry a page. */
-    static List<BareLucene.Page> pages(List<WordNet.Entry> entries) {
+    private static List<BareLucene.Page> pages(List<WordNet.Entry> entries) {
         return entries.stream()
                 .map(entry -> new BareLucene.Page(
                         entry.id(), String.join(", ", entry.words()), entry.gloss(), entry.part(), entry.file()))
@@ -88,8 +86,9 @@ final class WordNetBench {
         long begun = System.nanoTime();
         try (SiteIndex index = indexed(folder.resolve("core"), pages);
                 BareLucene lucene = new BareLucene(folder.resolve("bare"), pages);
-                ServiceProcess service = practised(folder.resolve("service"))) {
-            String search = pushed(service, pages);
+                ServicePeer service = new ServicePeer(folder.resolve("service"), ServicePeer.practised(), "-Xmx512m")) {
+            service.takeWithCategories(PeerCorpus.ofEntries(entries, entries.size()));
+            ServicePeer.letSettle();
             System.out.printf(
                     "%,d entries, %d queries, a tenth mistyped; prepared in %d s%n",
                     entries.size(), queries.size(), (System.nanoTime() - begun) / 1_000_000_000);
@@ -108,8 +107,8 @@ final class WordNetBench {
                     .total());
             all.put("core, live results", query -> engine.live(live, Asking.of(query, 1))
                     .total());
-            all.put("HTTP, results, all help", query -> service.ask(search, "results", query));
-            all.put("HTTP, live results", query -> service.ask(search, "live", query));
+            all.put("HTTP, results, all help", query -> service.ask("results", query));
+            all.put("HTTP, live results", query -> service.ask("live", query));
             Timings timings = byTurns(all, queries);
             timings.print("bare Lucene, no typos");
         }
@@ -136,12 +135,6 @@ final class WordNetBench {
             }
         }
         return timings;
-    }
-
-    /** As operators start it. */
-    private static ServiceProcess practised(Path data) throws IOException {
-        Files.createDirectories(data);
-        return new ServiceProcess(data, ServiceProcess.practised(data), "-Xmx512m");
     }
 
     /**
@@ -216,38 +209,5 @@ final class WordNetBench {
         index.settle();
         index.showSettled();
         return index;
-    }
-
-    /** By then a service has seen that nothing changes any more, and put the parts of its index together. */
-    private static final Duration UNTIL_SETTLED = Duration.ofSeconds(20);
-
-    /** @return the key of a published search over them */
-    static String pushed(AskedService service, List<BareLucene.Page> pages) throws Exception {
-        JsonMapper json = new JsonMapper();
-        service.send(
-                "POST",
-                "/api/owner/sites",
-                "{\"name\":\"WordNet\",\"address\":\"https://wordnet.example\"}",
-                "application/json",
-                "");
-        String collection = "/api/owner/sites/wordnet/collections/words";
-        service.send("PUT", collection, "{\"label\":\"Words\",\"language\":\"en\"}", "application/json", "");
-        StringBuilder lines = new StringBuilder();
-        for (BareLucene.Page page : pages) {
-            Map<String, Object> item = new LinkedHashMap<>();
-            item.put("id", page.id());
-            item.put("title", page.title());
-            item.put("body", page.body());
-            lines.append(json.writeValueAsString(item)).append('\n');
-        }
-        long begun = System.nanoTime();
-        service.send("PUT", collection + "/items", lines.toString(), "application/jsonl", "");
-        System.out.printf("pushed over HTTP in %.1f s%n", (System.nanoTime() - begun) / 1e9);
-        var made = service.send(
-                "POST", "/api/owner/sites/wordnet/searches", "{\"name\":\"Words\"}", "application/json", "");
-        String key = made.path("key").asString();
-        service.send("POST", "/api/owner/searches/" + key + "/publish", "", "application/json", "\"1\"");
-        Thread.sleep(UNTIL_SETTLED);
-        return key;
     }
 }
