@@ -134,25 +134,41 @@ public class AnswerTurns {
     }
 
     private void await(Waiting mine) {
+        boolean hasTurn = false;
         try {
             while (!mine.called) {
                 if (stopped) {
                     throw stopping();
                 }
-                if (mine.asker.gone().getAsBoolean()) {
+                boolean gone = hasGone(mine.asker);
+                if (mine.called) {
+                    break;
+                }
+                if (gone) {
                     throw Refusal.busy("Whoever asked has gone.");
                 }
                 // Whether it was called or woke by itself is seen above.
                 var unused = mine.turn.await(LOOK_EVERY_MS, TimeUnit.MILLISECONDS);
             }
+            hasTurn = true;
         } catch (InterruptedException hurried) {
             Thread.currentThread().interrupt();
-            if (mine.called) {
-                end(mine.client());
-            }
             throw stopping();
         } finally {
             queue.remove(mine);
+            if (mine.called && !hasTurn) {
+                end(mine.client());
+            }
+        }
+    }
+
+    /** Asks the system for each that waits, so nobody else waits for that. */
+    private boolean hasGone(Asker asker) {
+        lock.unlock();
+        try {
+            return asker.gone().getAsBoolean();
+        } finally {
+            lock.lock();
         }
     }
 

@@ -13,6 +13,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import tidylantern.server.platform.Refusal;
 import tidylantern.server.turn.AnswerTurns.Kind;
 
@@ -151,6 +152,34 @@ class AnswerTurnsTest {
         go.countDown();
         assertThat(ask(turns, "visitor", Kind.LIVE, 3, "next").join()).isEqualTo("next");
         assertThat(order).containsExactly("next");
+    }
+
+    /** The system is asked for that, which may take its time. */
+    @Test
+    @Timeout(20)
+    void lookingWhetherSomebodyIsStillThereHoldsNobodyUp() throws InterruptedException {
+        AnswerTurns turns = new AnswerTurns(1);
+        CountDownLatch until = new CountDownLatch(1);
+        CountDownLatch looked = new CountDownLatch(1);
+        CountDownLatch answered = new CountDownLatch(1);
+        hold(turns, 1, "holder", until);
+        Asker slow = new Asker("slow", () -> {
+            looked.countDown();
+            try {
+                answered.await();
+            } catch (InterruptedException hurried) {
+                Thread.currentThread().interrupt();
+            }
+            return false;
+        });
+        CompletableFuture<String> first =
+                CompletableFuture.supplyAsync(() -> turns.answer(slow, Kind.PAGE, 0, () -> "first"), askers);
+        looked.await();
+        CompletableFuture<String> second = ask(turns, "other", Kind.LIVE, 0, "second");
+        until.countDown();
+        assertThat(second.join()).isEqualTo("second");
+        answered.countDown();
+        assertThat(first.join()).isEqualTo("first");
     }
 
     @Test

@@ -6,8 +6,10 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -79,6 +81,11 @@ public final class ReadyCards {
                     mention(MentionPart.What.DISCLOSURE),
                     new ExcerptPart("excerpt", 2, Lettering.quiet())));
 
+    /** At hand, since an answer asks for each collection found. */
+    private static final Map<Place, Card> USUAL = Arrays.stream(Place.values())
+            .collect(Collectors.toUnmodifiableMap(
+                    Function.identity(), place -> new Card(place, null, usualBody(place))));
+
     private final Collection collection;
     /** Fields that other collections of the site have, too: they tell less of what this one is about. */
     private final Set<FieldKey> shared;
@@ -100,15 +107,16 @@ public final class ReadyCards {
 
     /** What is drawn where an owner made no card. */
     public static Card usual(Place place) {
-        return new Card(
-                place,
-                null,
-                switch (place) {
-                    case LIST -> PLAIN;
-                    case GRID -> UPRIGHT;
-                    case WALL -> TILE;
-                    case LIVE -> ROW;
-                });
+        return Objects.requireNonNull(USUAL.get(place));
+    }
+
+    private static PartGroup usualBody(Place place) {
+        return switch (place) {
+            case LIST -> PLAIN;
+            case GRID -> UPRIGHT;
+            case WALL -> TILE;
+            case LIVE -> ROW;
+        };
     }
 
     /** The parts that any card can have, as they begin. */
