@@ -59,6 +59,12 @@ public final class SiteIndex implements Closeable {
     /** Of what was added and is no part of the index yet. Lucene's own 16 make twice as many parts to merge. */
     private static final double MB_BEFORE_A_PART = 32;
 
+    /**
+     * So long whoever changed something waits for small parts to be put together before it is shown. Lucene's own half
+     * second is used up wherever merges give way to visitors, and nothing but one part more is lost.
+     */
+    private static final long MOST_MS_FOR_FEWER_PARTS = 50;
+
     private static final String LAST_CHANGE = "last-change";
     private static final String SHAPE = "shape";
     /**
@@ -97,6 +103,7 @@ public final class SiteIndex implements Closeable {
         config.setCommitOnClose(false);
         config.setMergePolicy(merging);
         config.setRAMBufferSizeMB(MB_BEFORE_A_PART);
+        config.setMaxFullFlushMergeWaitMillis(MOST_MS_FOR_FEWER_PARTS);
         config.setMergeScheduler(merges);
         writer = new IndexWriter(directory, config);
         Iterable<Map.Entry<String, String>> said = writer.getLiveCommitData();
