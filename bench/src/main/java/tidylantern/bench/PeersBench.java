@@ -26,6 +26,7 @@ final class PeersBench {
     private static final int SMALL = 10_000;
     private static final int MILLION = 1_000_000;
     private static final int PAGES = 20_000;
+    private static final String HEAP = "-Xmx512m";
     private static final String LUCENE = "bare Lucene";
     private static final String SQLITE = "SQLite FTS5";
     private static final String POSTGRES = "PostgreSQL";
@@ -34,9 +35,9 @@ final class PeersBench {
 
     private PeersBench() {}
 
-    /** At ten thousand entries alone. */
+    /** At ten thousand entries alone; without the practice, which takes a minute the first time of a version. */
     static void runShort() throws Exception {
-        compare(PeerCorpus.ofEntries(WordNet.entries(), SMALL));
+        compare(PeerCorpus.ofEntries(WordNet.entries(), SMALL), HEAP);
     }
 
     static void run() throws Exception {
@@ -49,6 +50,10 @@ final class PeersBench {
     }
 
     private static Timings compare(PeerCorpus corpus) throws Exception {
+        return compare(corpus, HEAP, ServicePeer.practised());
+    }
+
+    private static Timings compare(PeerCorpus corpus, String... javaOptions) throws Exception {
         Path folder = Files.createTempDirectory("tidy-lantern-bench");
         Map<String, Peer> peers = new LinkedHashMap<>();
         Timings timings = new Timings();
@@ -57,7 +62,7 @@ final class PeersBench {
             peers.put(SQLITE, new SqlitePeer(folder.resolve("sqlite")));
             peers.put(POSTGRES, new PostgresPeer(folder.resolve("postgres")));
             peers.put(CORE, new CorePeer(folder.resolve("core")));
-            ServicePeer service = new ServicePeer(folder.resolve("service"), ServicePeer.practised(), "-Xmx512m");
+            ServicePeer service = new ServicePeer(folder.resolve("service"), javaOptions);
             peers.put(HTTP, service);
             System.out.printf(
                     "%s, %d questions%n", corpus.name(), corpus.questions().size());
