@@ -117,25 +117,12 @@ public final class ItemReader {
 
     /** Control characters say nothing to a reader and upset terminals, feeds and markers; line breaks and tabs stay. */
     static String clean(String text) {
-        return hasUnwanted(text)
+        return CodePoints.any(text, ItemReader::unwanted)
                 ? text.codePoints()
                         .filter(c -> !unwanted(c))
                         .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
                         .toString()
                 : text;
-    }
-
-    /** Hardly any text has; each character of each item is looked at here, so without a stream. */
-    private static boolean hasUnwanted(String text) {
-        int at = 0;
-        while (at < text.length()) {
-            int c = text.codePointAt(at);
-            if (unwanted(c)) {
-                return true;
-            }
-            at += Character.charCount(c);
-        }
-        return false;
     }
 
     private static boolean unwanted(int c) {

@@ -106,12 +106,7 @@ public final class ValueKey {
     }
 
     private static boolean ascii(String name) {
-        for (int i = 0; i < name.length(); i++) {
-            if (name.charAt(i) >= 0x80) {
-                return false;
-            }
-        }
-        return true;
+        return !CodePoints.any(name, c -> c >= 0x80);
     }
 
     /** The former key of a path. */

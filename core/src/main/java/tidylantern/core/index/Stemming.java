@@ -19,6 +19,7 @@ import org.tartarus.snowball.ext.NorwegianStemmer;
 import org.tartarus.snowball.ext.PortugueseStemmer;
 import org.tartarus.snowball.ext.SpanishStemmer;
 import org.tartarus.snowball.ext.SwedishStemmer;
+import tidylantern.core.content.CodePoints;
 
 /**
  * The stems of a language's words, by the Snowball algorithms (Porter2 for English) as Lucene ships them. Lucene's own
@@ -61,24 +62,12 @@ public final class Stemming {
      * The stem of a word in small letters, accents as the language writes them. Words with a digit have no other forms.
      */
     public String stem(String lower) {
-        if (stemmer == null || hasDigit(lower)) {
+        if (stemmer == null || CodePoints.any(lower, Character::isDigit)) {
             return lower;
         }
         stemmer.setCurrent(lower);
         stemmer.stem();
         return stemmer.getCurrent();
-    }
-
-    private static boolean hasDigit(String word) {
-        int at = 0;
-        while (at < word.length()) {
-            int c = word.codePointAt(at);
-            if (Character.isDigit(c)) {
-                return true;
-            }
-            at += Character.charCount(c);
-        }
-        return false;
     }
 
     /**

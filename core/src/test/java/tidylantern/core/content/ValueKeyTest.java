@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -61,9 +60,7 @@ class ValueKeyTest {
         String signs = "aA2bB -~.+#/&'_c ";
         Map<String, String> nameOfKey = new HashMap<>();
         for (int round = 0; round < 200_000; round++) {
-            String name = random.ints(1 + random.nextInt(7), 0, signs.length())
-                    .mapToObj(at -> String.valueOf(signs.charAt(at)))
-                    .collect(Collectors.joining());
+            String name = RandomTexts.of(signs, 7, random);
             String same = name.toLowerCase(Locale.ROOT).strip().replaceAll(" +", " ");
             if (!same.isEmpty()) {
                 assertThat(nameOfKey.putIfAbsent(ValueKey.of(name), same))
@@ -80,9 +77,7 @@ class ValueKeyTest {
         Random random = new Random(78);
         String signs = "aÉ1ﬁ -~.+/'’क\u093f\t";
         for (int round = 0; round < 50_000; round++) {
-            String name = random.ints(1 + random.nextInt(7), 0, signs.length())
-                    .mapToObj(at -> String.valueOf(signs.charAt(at)))
-                    .collect(Collectors.joining());
+            String name = RandomTexts.of(signs, 7, random);
             String folded = Normalizer.normalize(name, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
             String slug = folded.replaceAll("['’]", "")
                     .replaceAll("[^\\p{L}\\p{M}\\p{N}]+", "-")

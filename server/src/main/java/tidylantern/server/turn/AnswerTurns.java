@@ -162,7 +162,7 @@ public class AnswerTurns {
         }
     }
 
-    /** Asks the system for each that waits, so nobody else waits for that. */
+    /** Without the lock, which the caller has: the system is asked, and nobody else is to wait for its answer. */
     private boolean hasGone(Asker asker) {
         lock.unlock();
         try {

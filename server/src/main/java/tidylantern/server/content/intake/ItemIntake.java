@@ -202,7 +202,10 @@ public class ItemIntake {
         private final CollectionKey key;
         private final Manner manner;
         private final Watch watch;
-        /** Items before, asked for only where what is not named is removed. */
+        /**
+         * How many items there were, where those that are not named go; 0 elsewhere, since counting walks over all of
+         * them, and a push of one item must not.
+         */
         private final int before;
 
         private final IntakeNotes notes = new IntakeNotes();
@@ -218,7 +221,6 @@ public class ItemIntake {
             this.key = key;
             this.manner = manner;
             this.watch = watch;
-            // Counting walks over the whole collection, so it is left where a line more or less is all there is.
             this.before = manner.everything() ? store.count(site, key) : 0;
             this.fields = new IntakeFields(store, contents, site, key, manner.fields(), notes, this::change);
         }
