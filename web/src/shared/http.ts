@@ -64,9 +64,9 @@ function parsed(text: string): unknown {
   }
 }
 
-/** Whether an address may be put behind a link: http, https, or relative to the page. */
-export function safeAddress(address: string | null): string | null {
-  if (address === null) return null
+/** An address as it may be put behind a link: http, https, or relative to the page. Null for any other, and for none. */
+export function safeAddress(address: string | null | undefined): string | null {
+  if (!address) return null
   try {
     const url = new URL(address, location.href)
     return url.protocol === 'http:' || url.protocol === 'https:' ? url.href : null

@@ -34,11 +34,13 @@ const namedPage = ref<ValuesPage | null>(null)
 const named = computed(() => namedPage.value?.values ?? null)
 const wanted = ref('')
 const failed = ref(false)
+/** What lies below a value, as far as it came with the results. */
+const came = (value: FilterValue) => value.children ?? []
 /** Where something below is ticked it must be in sight. */
-const holds = (value: FilterValue): boolean => value.children.some(child => child.selected || holds(child))
+const holds = (value: FilterValue): boolean => came(value).some(child => child.selected || holds(child))
 function childrenOf(value: FilterValue): readonly FilterValue[] {
   const asked = fetched.value[value.value]?.values ?? []
-  return asked.length > value.children.length ? asked : value.children
+  return asked.length > came(value).length ? asked : came(value)
 }
 /**
  * Of a branch this large that came with the results there may be more; of a smaller one what is missing is hidden by
@@ -46,10 +48,10 @@ function childrenOf(value: FilterValue): readonly FilterValue[] {
  */
 const LARGE_BRANCH = 100
 const goesOn = (value: FilterValue) =>
-  fetched.value[value.value]?.goesOn ?? (value.children.length >= LARGE_BRANCH && value.children.length < value.below)
+  fetched.value[value.value]?.goesOn ?? (came(value).length >= LARGE_BRANCH && came(value).length < value.below!)
 const isOpen = (value: FilterValue) => opened.value.has(value.value) || holds(value)
 /** Whether anything on this level has something below it; the numbers then stand one below the other all the same. */
-const branches = computed(() => level.value.some(value => value.below > 0))
+const branches = computed(() => level.value.some(value => value.below))
 const all = ref(false)
 /** What lies below does not make a list long to the eye. */
 const isLong = computed(
@@ -81,7 +83,7 @@ const fetch = (value: string) =>
   })
 function fetchMore(value: FilterValue) {
   const before = childrenOf(value)
-  const pages = (fetched.value[value.value]?.pages ?? (value.children.length > 0 ? 1 : 0)) + 1
+  const pages = (fetched.value[value.value]?.pages ?? (came(value).length > 0 ? 1 : 0)) + 1
   void load({ below: value.value, page: String(pages) }, page => {
     const there = new Set(before.map(one => one.value))
     fetched.value = {
@@ -150,7 +152,7 @@ watch(more.state, () => {
         </label>
         <span v-if="filter.counts" class="number">{{ written(value.count) }}</span>
         <button
-          v-if="value.below > 0"
+          v-if="value.below"
           type="button"
           class="turn"
           :aria-expanded="isOpen(value)"

@@ -28,17 +28,21 @@ const shown = computed(() =>
  * has its heading.
  */
 const groups = computed(() => {
-  const found: { heading: string; values: typeof shown.value }[] = []
+  const found: { heading?: string | undefined; values: typeof shown.value }[] = []
   for (const value of filter.control === 'menu' ? values.value : shown.value) {
-    const heading = value.level > 0 ? (found.at(-1)?.heading ?? '') : value.heading
-    if (found.at(-1)?.heading !== heading) found.push({ heading, values: [] })
-    found.at(-1)!.values.push(value)
+    let group = found.at(-1)
+    const heading = value.level > 0 ? group?.heading : value.heading
+    if (!group || group.heading !== heading) {
+      group = { heading, values: [] }
+      found.push(group)
+    }
+    group.values.push(value)
   }
   return found
 })
 const chosen = computed(() => values.value.find(value => value.selected)?.value ?? '')
 const choose = (value: string) => emit('put', { [filter.key]: value === '' ? [] : [value] })
-const isColour = (picture: string) => picture.startsWith('#')
+const isColour = (picture?: string) => picture?.startsWith('#')
 const menuLabel = (value: { level: number; label: string; count: number }) =>
   `${'\u2003'.repeat(value.level)}${value.label}${filter.counts ? ` (${written(value.count)})` : ''}`
 </script>

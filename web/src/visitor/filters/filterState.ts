@@ -13,7 +13,7 @@ function boundSaid(filter: FilterShape, bound: string, texts: Texts, unit = filt
   return texts.written(Number(bound)) + (unit ? ` ${unit}` : '')
 }
 
-function tickedIn(values: readonly FilterValue[]): SetValue[] {
+function tickedIn(values: readonly FilterValue[] = []): SetValue[] {
   return values.flatMap(value => [
     ...(value.selected ? [{ value: value.value, label: value.label }] : []),
     ...tickedIn(value.children),
@@ -67,6 +67,6 @@ const withinSaid = (distance: string, place: string, { say }: Texts) =>
   place === '' ? say('within', { distance }) : say('withinOf', { distance, place })
 
 /** The values of a tree one below the other, each with how deep it stands. */
-export function flattened(values: readonly FilterValue[], level = 0): (FilterValue & { level: number })[] {
+export function flattened(values: readonly FilterValue[] = [], level = 0): (FilterValue & { level: number })[] {
   return values.flatMap(value => [{ ...value, level }, ...flattened(value.children, level + 1)])
 }

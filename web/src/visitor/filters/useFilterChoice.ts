@@ -71,7 +71,7 @@ export function useFilterChoice(
       next[key] = filter ? parameterFor(filter, values) : values
     }
     // A shared address may say how far by the contract's own name; from here on the filter says it.
-    const far = filters.value.find(filter => filter.around !== null)
+    const far = filters.value.find(filter => filter.around)
     if (next.within?.length && far && !(far.key in changes)) next[far.key] = valuesIn(far)
     next.within = []
     if (atOnce()) show(state, state.query, 1, next)

@@ -86,7 +86,7 @@ function lifted(event: PointerEvent) {
       <figcaption>
         <p class="viewed-title" part="viewed-title">{{ picture.hit.title }}</p>
         <p class="viewed-place" aria-live="polite">{{ place }}</p>
-        <ul v-if="picture.hit.tags.length > 0" class="viewed-tags" part="tags">
+        <ul v-if="picture.hit.tags" class="viewed-tags" part="tags">
           <li v-for="tag in picture.hit.tags" :key="tag.value">
             <button type="button" @click="emit('narrow', tag.value)">{{ tag.label }}</button>
           </li>

@@ -12,7 +12,7 @@ export interface ViewedPicture {
 /** The picture on a result's card; null for one without. */
 export function pictureOf(hit: Hit): ViewedPicture | null {
   const value = hit.card.find(one => one.as === 'picture')
-  const address = safeAddress(value?.value ?? null)
+  const address = safeAddress(value?.value)
   if (!value || address === null) return null
   return { hit, address, alternative: value.text.map(run => run.text).join('') || hit.title }
 }

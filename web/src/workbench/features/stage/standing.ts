@@ -30,7 +30,7 @@ export function standingOf(hit: Hit): string {
 function apartBy(hit: Hit): string {
   const key = hit.standing?.by ?? null
   if (key === null) return 'its id, all else being equal'
-  if (key.by === 'distance' && hit.distanceKm !== null)
+  if (key.by === 'distance' && hit.distanceKm !== undefined)
     return `${KEYS.distance} (${formatNumber(Math.round(hit.distanceKm * 10) / 10)} km)`
   if (key.by === 'relevance') return `${KEYS.relevance} (${hit.score.toFixed(1)})`
   return key.field === null ? KEYS[key.by] : `${KEYS[key.by]} (${key.field})`

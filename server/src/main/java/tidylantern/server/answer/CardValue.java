@@ -1,5 +1,6 @@
 package tidylantern.server.answer;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -18,7 +19,7 @@ public record CardValue(
         String key,
         As as,
         List<MarkedText.Run> text,
-        @Nullable String value) {
+        @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String value) {
     /** What a renderer makes of it. */
     public enum As {
         TEXT,

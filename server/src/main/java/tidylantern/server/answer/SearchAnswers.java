@@ -1,5 +1,6 @@
 package tidylantern.server.answer;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -39,7 +40,10 @@ import tidylantern.core.query.help.WithoutOne;
 import tidylantern.core.query.order.Standing;
 import tidylantern.server.key.SearchKey;
 
-/** The shapes in which answers go out. */
+/**
+ * The shapes in which answers go out. What most of them say nothing of is left out where it is empty: an answer has
+ * hundreds of values.
+ */
 public final class SearchAnswers {
     private SearchAnswers() {}
 
@@ -59,11 +63,15 @@ public final class SearchAnswers {
             @Nullable String url,
             String title,
             double score,
-            @Nullable Double distanceKm,
-            @Nullable String tier,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Double distanceKm,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String tier,
+
             List<CardValue> card,
-            List<Tag> tags,
-            @Nullable Standing standing) {}
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Tag> tags,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable Standing standing) {}
 
     /**
      * How visitors see a featured tier.
@@ -181,7 +189,7 @@ public final class SearchAnswers {
     public record FilterShape(
             String key,
             String label,
-            String help,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) String help,
             Control control,
             boolean offers,
             Devices devices,
@@ -189,13 +197,13 @@ public final class SearchAnswers {
             boolean counts,
             int cutAfter,
             boolean folded,
-            String unit,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) String unit,
             String neutral,
             List<FilterAnswer.Offered> values,
             int further,
-            FilterAnswer.@Nullable Bounds bounds,
+            @JsonInclude(JsonInclude.Include.NON_NULL) FilterAnswer.@Nullable Bounds bounds,
             String text,
-            FilterAnswer.@Nullable Around around,
+            @JsonInclude(JsonInclude.Include.NON_NULL) FilterAnswer.@Nullable Around around,
             List<String> start,
             ShownIn shown,
             int searchFrom,

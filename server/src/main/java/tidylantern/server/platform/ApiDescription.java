@@ -125,8 +125,8 @@ public class ApiDescription {
     }
 
     /**
-     * Records say what is there: every part of a record is always present, and one that may be null says so. Choices
-     * are described as they are written, in small letters.
+     * Records say what is there: every part of a record is always present, but for those that are left out where they
+     * are empty, and one that may be null says so. Choices are described as they are written, in small letters.
      */
     @Bean
     ModelConverter recordParts() {
@@ -179,6 +179,9 @@ public class ApiDescription {
         for (RecordComponent part : type.getRecordComponents()) {
             Schema<?> property = (Schema<?>) model.getProperties().get(part.getName());
             if (property == null) {
+                continue;
+            }
+            if (LeftOutWhereEmpty.is(part)) {
                 continue;
             }
             names.add(part.getName());

@@ -84,6 +84,21 @@ class FiltersOverHttpTest {
     }
 
     @Test
+    void ofAValueIsToldWhatItHas() {
+        JsonNode ticked = results("q=boat&kind=gig").path("filters");
+        JsonNode branch = ticked.path(0).path("values").path(0);
+        assertThat(branch.propertyNames()).containsExactlyInAnyOrder("value", "label", "count", "below", "children");
+        assertThat(branch.path("children").path(0).propertyNames())
+                .containsExactlyInAnyOrder("value", "label", "count");
+        assertThat(ticked.path(1).path("values").path(0).propertyNames())
+                .containsExactlyInAnyOrder("value", "label", "count", "selected");
+        assertThat(results("q=nothing+at+all").path("filters").path(1).path("values"))
+                .as("a number stays where it is 0")
+                .isNotEmpty()
+                .allMatch(value -> value.has("count"));
+    }
+
+    @Test
     void aParameterAFilterNarrowsAndItsAlternativesStayOnOffer() {
         JsonNode all = results("q=boat");
         assertThat(all.path("total").asInt()).isEqualTo(30);

@@ -79,6 +79,12 @@ class PublicAnswersTest {
                 .extracting(
                         run -> run.path("text").asString() + run.path("marked").asBoolean())
                 .containsExactly("<script>alert(1)</script> false", "lobstertrue", " & chipsfalse");
+        assertThat(hit.propertyNames())
+                .as("what an item has not is left out")
+                .containsExactlyInAnyOrder("id", "collection", "url", "title", "score", "card");
+        assertThat(hit.path("card").path(1).path("text"))
+                .extracting(run -> String.join(" ", run.propertyNames()))
+                .containsExactly("text", "text marked", "text");
         assertThat(visitor.get("/api/public/searches/" + search + "/live?q=lobster")
                         .json()
                         .path("groups")
