@@ -53,6 +53,8 @@ public final class SiteIndex implements Closeable {
     public static final float B = 0.75f;
     /** So many parts of one size may stand beside one another once nothing is written: half of what Lucene takes. */
     private static final double SETTLED_PARTS = 4;
+    /** So many documents are put together into one part: that is written within a second, whatever changed of it. */
+    private static final int MOST_IN_ONE_PART = 10_000;
     /** As Lucene has it: with fewer a large push would write most of an index several times. */
     private static final double PARTS_WHILE_WRITTEN = new TieredMergePolicy().getSegmentsPerTier();
 
@@ -347,18 +349,22 @@ public final class SiteIndex implements Closeable {
     }
 
     /**
-     * Puts the parts of the index together into fewer; to be called when nothing is written for now. Every word of a
-     * query is looked up in each part, and the words near a mistyped one are walked for in each. Returns once that is
-     * done, which takes as long as writing so much of the index anew; whoever asks or writes meanwhile is not held up.
-     * {@link #showSettled} has it asked.
+     * Puts the parts of the index together into fewer, those of a few thousand items into one; to be called when
+     * nothing is written for now. Every word of a query is looked up in each part, and the words near a mistyped one
+     * are walked for in each. Returns once that is done, which takes as long as writing so much of the index anew;
+     * whoever asks or writes meanwhile is not held up. {@link #showSettled} has it asked.
      */
     public void settle() throws IOException {
-        merging.setSegmentsPerTier(SETTLED_PARTS);
-        try {
-            writer.maybeMerge();
-            merges.sync();
-        } finally {
-            merging.setSegmentsPerTier(PARTS_WHILE_WRITTEN);
+        if (writer.getDocStats().maxDoc <= MOST_IN_ONE_PART) {
+            writer.forceMerge(1);
+        } else {
+            merging.setSegmentsPerTier(SETTLED_PARTS);
+            try {
+                writer.maybeMerge();
+                merges.sync();
+            } finally {
+                merging.setSegmentsPerTier(PARTS_WHILE_WRITTEN);
+            }
         }
         // The files that were put together go with the next commit.
         uncommitted = true;

@@ -96,6 +96,21 @@ class SiteIndexTest {
     }
 
     @Test
+    void aFewThousandItemsStandInOnePartOnceNothingChanges(@TempDir Path folder) throws IOException {
+        try (SiteIndex index = SiteIndex.open(folder)) {
+            for (int change = 1; change <= 3; change++) {
+                index.apply(List.of(titled("of-" + change, "Tern")), List.of(), change);
+                index.commit();
+            }
+            index.apply(List.of(), List.of(ItemRef.parse("posts/of-2")), 4);
+            index.settle();
+            index.showSettled();
+            assertThat(index.<Integer>read(state -> state.parts().size())).isEqualTo(1);
+            assertThat(index.size()).isEqualTo(2);
+        }
+    }
+
+    @Test
     void aReaderKeepsTheStateItTook(@TempDir Path folder) throws IOException {
         try (SiteIndex index = SiteIndex.open(folder)) {
             index.apply(List.of(item("1", "tern")), List.of(), 1);

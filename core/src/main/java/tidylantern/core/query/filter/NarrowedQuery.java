@@ -8,7 +8,6 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.TermQuery;
-import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
@@ -20,7 +19,6 @@ import tidylantern.core.index.IndexState;
 import tidylantern.core.index.WordForms;
 import tidylantern.core.place.Gazetteer;
 import tidylantern.core.query.compiled.CompiledSearch;
-import tidylantern.core.query.compiled.FirstFound;
 import tidylantern.core.query.compiled.FoundAtLeast;
 import tidylantern.core.query.place.VisitorPlace;
 import tidylantern.core.query.words.Effort;
@@ -117,12 +115,6 @@ public record NarrowedQuery(
         BooleanQuery.Builder any = new BooleanQuery.Builder();
         fields.forEach(field -> any.add(new TermQuery(new Term(IndexFields.words(field), folded)), Occur.SHOULD));
         return any.build();
-    }
-
-    /** The first item of the index that a query finds, with these fields; null if it finds none. */
-    public @Nullable Item anyOf(Query found, Set<FieldKey> fields) throws IOException {
-        int first = FirstFound.of(searcher(), found);
-        return first == FirstFound.NOTHING ? null : IndexFields.item(searcher().storedFields(), first, fields);
     }
 
     /**

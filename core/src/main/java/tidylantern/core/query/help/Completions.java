@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
@@ -43,7 +44,7 @@ public final class Completions {
 
     private final NarrowedQuery asked;
     private final Set<FieldKey> sources = new LinkedHashSet<>();
-    private final List<FieldKey> searched;
+    private final Set<FieldKey> searched;
 
     public Completions(NarrowedQuery asked) {
         this.asked = asked;
@@ -56,7 +57,7 @@ public final class Completions {
                 .forEach(sources::add);
         searched = asked.design().words().searched().stream()
                 .map(FieldWeight::field)
-                .toList();
+                .collect(Collectors.toSet());
     }
 
     /** Whole queries, at most {@link #MOST}; none where no word is at hand. */
@@ -77,16 +78,19 @@ public final class Completions {
             return List.of();
         }
         String before = typed.text().substring(0, atHand.start());
+        WordHolders holders = new WordHolders(asked.searcher(), besideTheWordAtHand());
         List<String> completed = new ArrayList<>();
         Set<String> offered = new HashSet<>();
         for (String candidate : candidates(atHand.folded())) {
+            if (completed.size() == MOST) {
+                break;
+            }
             Set<String> forms = forms(candidate);
             // Singular and plural of one word would take the room of another.
-            if (completed.size() == MOST || forms.stream().anyMatch(offered::contains)) {
+            if (forms.stream().anyMatch(offered::contains)) {
                 continue;
             }
-            String way =
-                    completed(before, candidate, candidate.equals(atHand.folded()), parts.subList(0, parts.size() - 1));
+            String way = completed(before, candidate, candidate.equals(atHand.folded()), holders);
             if (way != null && !completed.contains(way)) {
                 completed.add(way);
                 offered.addAll(forms);
@@ -126,14 +130,17 @@ public final class Completions {
         return forms;
     }
 
-    private @Nullable String completed(String before, String word, boolean complete, List<ReadQuery.Part> others)
+    /** The items in reach that the words before it find. */
+    private Query besideTheWordAtHand() {
+        BooleanQuery.Builder found = new BooleanQuery.Builder().add(asked.read().reach(), Occur.FILTER);
+        List<ReadQuery.Part> parts = asked.read().parts();
+        parts.subList(0, parts.size() - 1).forEach(part -> found.add(part.query(), Occur.FILTER));
+        return found.build();
+    }
+
+    private @Nullable String completed(String before, String word, boolean complete, WordHolders holders)
             throws IOException {
-        BooleanQuery.Builder together = new BooleanQuery.Builder()
-                .add(asked.read().reach(), Occur.FILTER)
-                .add(NarrowedQuery.holding(word, sources), Occur.FILTER);
-        others.forEach(part -> together.add(part.query(), Occur.FILTER));
-        Query with = together.build();
-        Item item = asked.anyOf(with, sources);
+        Item item = holders.first(word, sources);
         if (item == null) {
             return null;
         }
@@ -141,17 +148,20 @@ public final class Completions {
         if (category != null && asked.with(before + category).findsSomething()) {
             return before + category;
         }
-        if (complete
-                || !FoundAtLeast.found(
+        return complete || !isFound(word) ? null : before + asked.asWritten(word, item, sources);
+    }
+
+    /** Whether a word of the sources finds an item that holds it there; a category need not be searched. */
+    private boolean isFound(String word) throws IOException {
+        return searched.containsAll(sources)
+                || FoundAtLeast.found(
                         asked.searcher(),
                         new BooleanQuery.Builder()
-                                .add(with, Occur.FILTER)
+                                .add(besideTheWordAtHand(), Occur.FILTER)
+                                .add(NarrowedQuery.holding(word, sources), Occur.FILTER)
                                 .add(NarrowedQuery.holding(word, searched), Occur.FILTER)
                                 .build(),
-                        1)) {
-            return null;
-        }
-        return before + asked.asWritten(word, item, sources);
+                        1);
     }
 
     private @Nullable String categoryBeginningWith(String word, Item item) {

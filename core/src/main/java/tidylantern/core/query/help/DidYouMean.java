@@ -144,13 +144,9 @@ public final class DidYouMean {
         if (candidates.isEmpty()) {
             candidates = candidates(match.typed(), walked(match.typed(), edits), edits, held);
         }
+        WordHolders holders = new WordHolders(asked.searcher(), asked.read().reach());
         for (Candidate candidate : candidates.stream().limit(MOST_TRIED).toList()) {
-            Item item = asked.anyOf(
-                    new BooleanQuery.Builder()
-                            .add(asked.read().reach(), Occur.FILTER)
-                            .add(NarrowedQuery.holding(candidate.word(), fields), Occur.FILTER)
-                            .build(),
-                    Set.copyOf(fields));
+            Item item = holders.first(candidate.word(), Set.copyOf(fields));
             if (item != null) {
                 return asked.asWritten(candidate.word(), item, fields);
             }
