@@ -2,11 +2,6 @@ package tidylantern.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.args.AxeRuleOptions;
-import com.deque.html.axecore.args.AxeRunOnlyOptions;
-import com.deque.html.axecore.args.AxeRunOptions;
-import com.deque.html.axecore.results.Rule;
-import com.deque.html.axecore.selenium.AxeBuilder;
 import java.time.Duration;
 import java.util.Deque;
 import java.util.List;
@@ -37,19 +32,8 @@ import tidylantern.server.RunningService;
 
 /** Debian's Chromium, headless, driven as a person would: looks, waits until something is there, types, clicks. */
 final class Browser implements AutoCloseable {
-    /**
-     * What one sees is a part of what one hears: WCAG 2.5.3, which axe counts among its experiments. PrimeVue names an
-     * option of a list that completes by its label alone, whatever else stands in it.
-     */
-    private static final String HEARD_AS_SEEN = "label-content-name-mismatch";
-
-    private static final String OPTION = "p-autocomplete-option";
-
     private static final Duration PATIENCE = Duration.ofSeconds(20);
     private static final Duration GLANCE = Duration.ofMillis(50);
-    private static final List<String> WCAG_A_AND_AA =
-            List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22a", "wcag22aa");
-
     /**
      * Finds, sees and reads in one question what the driver would ask element by element, each by a long script of its
      * own: the same as its own words 'displayed' and 'text' mean.
@@ -329,42 +313,7 @@ final class Browser implements AutoCloseable {
         assertThat(kind)
                 .as("axe is a script: it looks at pages whose own did not come, see openWithoutElements")
                 .isNotEqualTo(Kind.WITHOUT_SCRIPT);
-        AxeRunOptions options = new AxeRunOptions();
-        AxeRunOnlyOptions tags = new AxeRunOnlyOptions();
-        tags.setType("tag");
-        tags.setValues(WCAG_A_AND_AA);
-        options.setRunOnly(tags);
-        AxeRuleOptions enabled = new AxeRuleOptions();
-        enabled.setEnabled(true);
-        options.setRules(Map.of(HEARD_AS_SEEN, enabled));
-        // What passes needs no selectors, which are most of the work.
-        options.setResultTypes(List.of("violations"));
-        List<Rule> violations = withoutFrames(options).analyze(driver).getViolations().stream()
-                .filter(rule -> !rule.getId().equals(HEARD_AS_SEEN)
-                        || !rule.getNodes().stream()
-                                .allMatch(node -> node.getHtml().contains(OPTION)))
-                .toList();
-        assertThat(violations)
-                .as("violations on %s", what)
-                .extracting(Browser::told)
-                .isEmpty();
-    }
-
-    /**
-     * What stands in the stage's frame is looked at as a page of its own; so nothing needs a window beside it, for
-     * which a driver that has much to do may wait in vain. Axe calls this its older way.
-     */
-    @SuppressWarnings("deprecation")
-    private static AxeBuilder withoutFrames(AxeRunOptions options) {
-        return new AxeBuilder().setLegacyMode(true).withOptions(options).disableIframeTesting();
-    }
-
-    private static String told(Rule rule) {
-        return rule.getId() + ": " + rule.getHelp() + " at "
-                + rule.getNodes().stream()
-                        .map(node -> node.getTarget() + " " + node.getHtml())
-                        .limit(3)
-                        .toList();
+        assertThat(Axe.violations(driver)).as("violations on %s", what).isEmpty();
     }
 
     /** Leaves nothing behind that whoever has the browser next could meet; with windows of a test's own it goes. */
