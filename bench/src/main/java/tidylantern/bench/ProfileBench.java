@@ -31,9 +31,7 @@ final class ProfileBench {
     static {
         PARTS.put("SQL", List.of("org.h2.", "org.springframework.jdbc."));
         PARTS.put("JSON", List.of("tools.jackson."));
-        PARTS.put(
-                "the search made ready",
-                List.of("tidylantern.core.query.compiled.", "tidylantern.server.content.Comp"));
+        PARTS.put("whether words are spelled right", List.of("tidylantern.core.query.compiled.FoundAtLeast"));
         PARTS.put("help: see also", List.of("tidylantern.core.query.help.SeeAlso"));
         PARTS.put("help: did you mean", List.of("tidylantern.core.query.help.DidYouMean"));
         PARTS.put("help: completions", List.of("tidylantern.core.query.help.Completions"));
@@ -44,8 +42,9 @@ final class ProfileBench {
         PARTS.put("found, counted, ordered", List.of("tidylantern.core.query.SearchEngine.inTime"));
         PARTS.put("the engine's rest", List.of("tidylantern.core.query."));
         PARTS.put("written as an answer", List.of("tidylantern.server.answer."));
-        PARTS.put("who meets what", List.of("tidylantern.server."));
-        PARTS.put("web server", List.of("org.apache.", "org.springframework.", "jakarta."));
+        PARTS.put(
+                "the web server, and before it",
+                List.of("tidylantern.server.", "org.apache.", "org.springframework.", "jakarta."));
     }
 
     private ProfileBench() {}

@@ -35,7 +35,9 @@ import tidylantern.core.reference.WordNet;
  * through HTTP, and through bare Lucene doing the same work without typos, by turns in one run.
  */
 final class WordNetBench {
-    private static final int ROUNDS_TO_WARM = 4;
+    /** Until Java has compiled what a service does for an answer; each contestant is asked as often. */
+    private static final int ROUNDS_TO_WARM = 20;
+
     private static final int ROUNDS = 3;
     private static final int WORDS_OF_A_PAGE = 400;
     private static final List<FieldKey> CATEGORIES = List.of(new FieldKey("part"), new FieldKey("file"));
@@ -86,6 +88,7 @@ final class WordNetBench {
         long begun = System.nanoTime();
         try (SiteIndex index = indexed(folder.resolve("core"), pages);
                 BareLucene lucene = new BareLucene(folder.resolve("bare"), pages);
+                BareLuceneProcess bareService = new BareLuceneProcess(folder.resolve("bare"), "-Xmx512m");
                 ServicePeer service = new ServicePeer(folder.resolve("service"), ServicePeer.practised(), "-Xmx512m")) {
             service.takeWithCategories(PeerCorpus.ofEntries(entries, entries.size()));
             ServicePeer.letSettle();
@@ -98,7 +101,7 @@ final class WordNetBench {
             CompiledSearch helping = CompiledSearch.of(SITE, counting(HELPING));
             CompiledSearch live = CompiledSearch.of(SITE, HELPING);
             Map<String, Answering> all = new LinkedHashMap<>();
-            all.put("bare Lucene, no typos", lucene::answer);
+            all.put("bare Lucene, no typos", query -> lucene.answer(query).total());
             all.put("core, no typos", query -> engine.answer(exact, Asking.of(query, 1))
                     .total());
             all.put("core, typos forgiven", query -> engine.answer(forgiving, Asking.of(query, 1))
@@ -107,6 +110,7 @@ final class WordNetBench {
                     .total());
             all.put("core, live results", query -> engine.live(live, Asking.of(query, 1))
                     .total());
+            all.put("bare Lucene over HTTP", bareService::ask);
             all.put("HTTP, results, all help", query -> service.ask("results", query));
             all.put("HTTP, live results", query -> service.ask("live", query));
             Timings timings = byTurns(all, queries);

@@ -3,7 +3,10 @@ package tidylantern.bench.peer;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.TokenStream;
 import org.apache.lucene.analysis.en.EnglishAnalyzer;
@@ -13,9 +16,11 @@ import org.apache.lucene.analysis.tokenattributes.CharTermAttribute;
 import org.apache.lucene.document.Document;
 import org.apache.lucene.document.Field;
 import org.apache.lucene.document.TextField;
+import org.apache.lucene.facet.FacetResult;
 import org.apache.lucene.facet.Facets;
 import org.apache.lucene.facet.FacetsCollectorManager;
 import org.apache.lucene.facet.FacetsConfig;
+import org.apache.lucene.facet.LabelAndValue;
 import org.apache.lucene.facet.sortedset.DefaultSortedSetDocValuesReaderState;
 import org.apache.lucene.facet.sortedset.SortedSetDocValuesFacetCounts;
 import org.apache.lucene.facet.sortedset.SortedSetDocValuesFacetField;
@@ -57,13 +62,26 @@ public final class BareLucene implements AutoCloseable {
     private final DirectoryReader reader;
     private final IndexSearcher searcher;
     private final UnifiedHighlighter highlighter;
-    private final FacetsConfig facets = new FacetsConfig();
+    private static final FacetsConfig FACETS = new FacetsConfig();
     private final SortedSetDocValuesReaderState state;
 
     /** @param pages texts, with the words that they are called by */
     public BareLucene(Path folder, List<Page> pages) throws IOException {
+        this(written(folder, pages));
+    }
+
+    /** @param folder where such an index is already */
+    BareLucene(Path folder) throws IOException {
         directory = FSDirectory.open(folder);
-        try (IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(analyzer()))) {
+        reader = DirectoryReader.open(directory);
+        searcher = new IndexSearcher(reader);
+        highlighter = UnifiedHighlighter.builder(searcher, PLAIN).build();
+        state = new DefaultSortedSetDocValuesReaderState(reader, FACETS);
+    }
+
+    private static Path written(Path folder, List<Page> pages) throws IOException {
+        try (FSDirectory directory = FSDirectory.open(folder);
+                IndexWriter writer = new IndexWriter(directory, new IndexWriterConfig(analyzer()))) {
             for (Page page : pages) {
                 Document document = new Document();
                 addTexts(document, page.title(), page.body());
@@ -71,17 +89,14 @@ public final class BareLucene implements AutoCloseable {
                     document.add(new SortedSetDocValuesFacetField(
                             category, category.equals("part") ? page.part() : page.file()));
                 }
-                writer.addDocument(facets.build(document));
+                writer.addDocument(FACETS.build(document));
             }
         }
-        reader = DirectoryReader.open(directory);
-        searcher = new IndexSearcher(reader);
-        highlighter = UnifiedHighlighter.builder(searcher, PLAIN).build();
-        state = new DefaultSortedSetDocValuesReaderState(reader, facets);
+        return folder;
     }
 
     public static Analyzer analyzer() {
-        return new PerFieldAnalyzerWrapper(PLAIN, java.util.Map.of("title.stem", ENGLISH, "body.stem", ENGLISH));
+        return new PerFieldAnalyzerWrapper(PLAIN, Map.of("title.stem", ENGLISH, "body.stem", ENGLISH));
     }
 
     /** The searched texts of an item, as typed and by stem. */
@@ -92,17 +107,34 @@ public final class BareLucene implements AutoCloseable {
         document.add(new TextField("body.stem", body, Field.Store.NO));
     }
 
-    public int answer(String text) throws IOException {
+    /**
+     * @param hits the first ten
+     * @param counts of each category how many have its values
+     */
+    public record Answer(int total, List<Shown> hits, Map<String, Map<String, Number>> counts) {}
+
+    /** @param excerpts of title and text, the words marked */
+    public record Shown(String title, List<String> excerpts) {}
+
+    public Answer answer(String text) throws IOException {
         Query query = query(text);
         FacetsCollectorManager.FacetsResult found =
                 FacetsCollectorManager.search(searcher, query, 10, new FacetsCollectorManager());
         // Over all dimensions in one go, as its documentation advises.
         Facets counts = new SortedSetDocValuesFacetCounts(state, found.facetsCollector());
+        Map<String, Map<String, Number>> counted = new LinkedHashMap<>();
         for (String category : CATEGORIES) {
-            counts.getTopChildren(MOST_VALUES, category);
+            FacetResult values = counts.getTopChildren(MOST_VALUES, category);
+            Map<String, Number> ofCategory = new LinkedHashMap<>();
+            if (values != null) {
+                for (LabelAndValue value : values.labelValues) {
+                    ofCategory.put(value.label, value.value);
+                }
+            }
+            counted.put(category, ofCategory);
         }
-        show(query, found.topDocs());
-        return (int) found.topDocs().totalHits.value();
+        return new Answer(
+                (int) found.topDocs().totalHits.value(), show(reader, highlighter, query, found.topDocs()), counted);
     }
 
     /** Without counts and without anything to show. */
@@ -114,7 +146,7 @@ public final class BareLucene implements AutoCloseable {
     public int findAndShow(String text) throws IOException {
         Query query = query(text);
         TopDocs top = top(query);
-        show(query, top);
+        show(reader, highlighter, query, top);
         return (int) top.totalHits.value();
     }
 
@@ -122,18 +154,23 @@ public final class BareLucene implements AutoCloseable {
         return searcher.search(query, new TopScoreDocCollectorManager(10, null, Integer.MAX_VALUE));
     }
 
-    private void show(Query query, TopDocs top) throws IOException {
-        show(reader, highlighter, query, top);
-    }
-
-    public static void show(DirectoryReader reader, UnifiedHighlighter highlighter, Query query, TopDocs top)
+    /** The titles of the hits, with their excerpts. */
+    public static List<Shown> show(DirectoryReader reader, UnifiedHighlighter highlighter, Query query, TopDocs top)
             throws IOException {
-        for (var hit : top.scoreDocs) {
-            reader.storedFields().document(hit.doc).get("title");
-        }
+        List<Shown> shown = new ArrayList<>();
         if (top.scoreDocs.length > 0) {
-            highlighter.highlightFields(FIELDS, query, top, new int[] {1, 1});
+            Map<String, String[]> excerpts = highlighter.highlightFields(FIELDS, query, top, new int[] {1, 1});
+            for (int n = 0; n < top.scoreDocs.length; n++) {
+                String title =
+                        reader.storedFields().document(top.scoreDocs[n].doc).get("title");
+                List<String> ofHit = new ArrayList<>();
+                for (String field : FIELDS) {
+                    ofHit.add(Objects.requireNonNull(excerpts.get(field))[n]);
+                }
+                shown.add(new Shown(title, ofHit));
+            }
         }
+        return shown;
     }
 
     public static Query query(String text) throws IOException {

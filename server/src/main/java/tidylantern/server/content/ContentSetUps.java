@@ -29,12 +29,19 @@ import tidylantern.server.platform.Refusal;
 @Component
 public class ContentSetUps {
     private final ContentStore store;
+    private final CollectionStore collectionStore;
     private final PlacementStore placements;
     private final OwnPlaceStore places;
     private final SiteContents contents;
 
-    ContentSetUps(ContentStore store, PlacementStore placements, OwnPlaceStore places, SiteContents contents) {
+    ContentSetUps(
+            ContentStore store,
+            CollectionStore collectionStore,
+            PlacementStore placements,
+            OwnPlaceStore places,
+            SiteContents contents) {
         this.store = store;
+        this.collectionStore = collectionStore;
         this.placements = placements;
         this.places = places;
         this.contents = contents;
@@ -153,8 +160,8 @@ public class ContentSetUps {
                             "The field \"%s\" is %s here and %s elsewhere; a field's key has one kind in a site."
                                     .formatted(given.key(), given.kind(), before));
                 }
-                store.addField(site, collection.key(), given.field());
-                store.putMerged(site, collection.key(), given.field());
+                collectionStore.addField(site, collection.key(), given.field());
+                collectionStore.putMerged(site, collection.key(), given.field());
             }
             collection
                     .marks()

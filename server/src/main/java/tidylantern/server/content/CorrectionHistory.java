@@ -22,10 +22,10 @@ final class CorrectionHistory {
     final FieldChanges fields = new FieldChanges();
     final MergeChanges merges = new MergeChanges();
     private final FieldCorrection correction;
-    private final ContentStore store;
+    private final CollectionStore store;
     private final SiteContents contents;
 
-    CorrectionHistory(FieldCorrection correction, ContentStore store, SiteContents contents) {
+    CorrectionHistory(FieldCorrection correction, CollectionStore store, SiteContents contents) {
         this.correction = correction;
         this.store = store;
         this.contents = contents;

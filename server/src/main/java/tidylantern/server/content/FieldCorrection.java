@@ -31,6 +31,7 @@ class FieldCorrection {
     private static final int BATCH = 500;
 
     private final ContentStore store;
+    private final CollectionStore collectionStore;
     private final SiteContents contents;
     private final SiteWriter writer;
     private final Corrections corrections;
@@ -40,18 +41,20 @@ class FieldCorrection {
 
     FieldCorrection(
             ContentStore store,
+            CollectionStore collectionStore,
             SiteContents contents,
             SiteWriter writer,
             Corrections corrections,
             JsonMapper json,
             History history) {
         this.store = store;
+        this.collectionStore = collectionStore;
         this.contents = contents;
         this.writer = writer;
         this.corrections = corrections;
         this.json = json;
         this.history = history;
-        this.changes = new CorrectionHistory(this, store, contents);
+        this.changes = new CorrectionHistory(this, collectionStore, contents);
         history.learn(changes.collections);
         history.learn(changes.fields);
         history.learn(changes.merges);
@@ -94,7 +97,7 @@ class FieldCorrection {
             if (before == null) {
                 Field made = new Field(key, kind, fieldKey, label.strip(), unit, Map.of());
                 mustAgree(contents.of(site), collection, made);
-                store.addField(site, collection.key(), made);
+                collectionStore.addField(site, collection.key(), made);
                 history.note(changes.fields, site, subject, null, CorrectionHistory.FieldSaid.of(made), by);
                 return;
             }
@@ -105,7 +108,7 @@ class FieldCorrection {
                 mustFit(site, collection, after, holders, run);
                 store.touch(site, collection.key(), holders, store.nextChange(site));
             }
-            store.changeField(site, collection.key(), after);
+            collectionStore.changeField(site, collection.key(), after);
             history.note(
                     changes.fields,
                     site,
@@ -170,7 +173,7 @@ class FieldCorrection {
             }
             Map<CategoryPath, CategoryPath> merged = new HashMap<>(field.merged());
             change.accept(merged);
-            store.putMerged(
+            collectionStore.putMerged(
                     site,
                     collection.key(),
                     new Field(

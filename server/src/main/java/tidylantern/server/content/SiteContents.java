@@ -37,6 +37,7 @@ public class SiteContents {
     private static final Logger LOG = LoggerFactory.getLogger(SiteContents.class);
 
     private final ContentStore store;
+    private final CollectionStore collectionStore;
     private final PlacementStore placements;
     private final OwnPlaceStore places;
     private final Sites sites;
@@ -45,8 +46,14 @@ public class SiteContents {
     /** Sites of which {@link #known} holds what was read last, since the database could not be read. */
     private final Set<SiteKey> stale = ConcurrentHashMap.newKeySet();
 
-    SiteContents(ContentStore store, PlacementStore placements, OwnPlaceStore places, Sites sites) {
+    SiteContents(
+            ContentStore store,
+            CollectionStore collectionStore,
+            PlacementStore placements,
+            OwnPlaceStore places,
+            Sites sites) {
         this.store = store;
+        this.collectionStore = collectionStore;
         this.placements = placements;
         this.places = places;
         this.sites = sites;
@@ -89,9 +96,9 @@ public class SiteContents {
     }
 
     private SiteContent read(SiteKey site) {
-        Map<String, List<Field>> fields = store.fields(site);
+        Map<String, List<Field>> fields = collectionStore.fields(site);
         return new SiteContent(
-                store.collections(site).stream()
+                collectionStore.collections(site).stream()
                         .map(c -> new Collection(
                                 new CollectionKey(c.collectionKey()),
                                 c.label(),
@@ -132,7 +139,12 @@ public class SiteContents {
 
     /** Has the index read all items of a collection anew. */
     public void countAsChanged(SiteKey site, CollectionKey collection) {
-        store.touch(site, collection, store.nextChange(site));
+        countAsChanged(site, collection, store.nextChange(site));
+    }
+
+    /** The same with a change that is under way. */
+    public void countAsChanged(SiteKey site, CollectionKey collection, long change) {
+        store.touch(site, collection, change);
     }
 
     /**
@@ -220,12 +232,12 @@ public class SiteContents {
         }
         String tag = languageTag(language);
         Collection before = read(site).collection(checked);
-        var collection = new ContentStore.StoredCollection(key, label.strip(), tag);
+        var collection = new CollectionStore.StoredCollection(key, label.strip(), tag);
         if (before == null) {
-            store.addCollection(site, collection);
+            collectionStore.addCollection(site, collection);
             return false;
         }
-        store.changeCollection(site, collection);
+        collectionStore.changeCollection(site, collection);
         return !before.language().equals(tag);
     }
 

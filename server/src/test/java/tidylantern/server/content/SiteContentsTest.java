@@ -23,7 +23,7 @@ class SiteContentsTest {
     private boolean broken;
 
     private SiteContents contents(RunningService service) {
-        ContentStore store = new ContentStore(null, null, null) {
+        CollectionStore collected = new CollectionStore(null, null) {
             @Override
             List<StoredCollection> collections(SiteKey site) {
                 if (broken) {
@@ -51,7 +51,8 @@ class SiteContentsTest {
                 return List.of();
             }
         };
-        return new SiteContents(store, placements, places, service.part(Sites.class));
+        return new SiteContents(
+                service.part(ContentStore.class), collected, placements, places, service.part(Sites.class));
     }
 
     @Test

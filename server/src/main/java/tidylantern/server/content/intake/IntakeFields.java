@@ -22,7 +22,7 @@ import tidylantern.core.content.ItemRefused;
 import tidylantern.core.content.KindGuess;
 import tidylantern.core.content.SiteContent;
 import tidylantern.core.mapping.Mapping.MappedField;
-import tidylantern.server.content.ContentStore;
+import tidylantern.server.content.CollectionStore;
 import tidylantern.server.content.SiteContents;
 import tidylantern.server.key.SiteKey;
 
@@ -39,7 +39,7 @@ final class IntakeFields {
             FieldKind.PLACE,
             FieldKind.YES_NO);
 
-    private final ContentStore store;
+    private final CollectionStore store;
     private final SiteContents contents;
     private final SiteKey site;
     private final CollectionKey key;
@@ -54,7 +54,7 @@ final class IntakeFields {
      * @param change gives the number of the change that all of the intake is
      */
     IntakeFields(
-            ContentStore store,
+            CollectionStore store,
             SiteContents contents,
             SiteKey site,
             CollectionKey key,
@@ -110,7 +110,7 @@ final class IntakeFields {
             if (there != null) {
                 store.changeField(site, other.key(), there.ofKind(FieldKind.TEXT, true));
                 // The index holds it as what it was.
-                store.touch(site, other.key(), change.getAsLong());
+                contents.countAsChanged(site, other.key(), change.getAsLong());
             }
         }
         List<Field> fields = new ArrayList<>(collection.fields());

@@ -24,6 +24,7 @@ import tidylantern.core.content.Item;
 import tidylantern.core.content.ItemRefused;
 import tidylantern.core.index.GivingWay;
 import tidylantern.core.mapping.Mapping.MappedField;
+import tidylantern.server.content.CollectionStore;
 import tidylantern.server.content.ContentStore;
 import tidylantern.server.content.RestingItems;
 import tidylantern.server.content.SiteContents;
@@ -58,6 +59,7 @@ public class ItemIntake {
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     private final ContentStore store;
+    private final CollectionStore collections;
     private final SiteContents contents;
     private final SiteWriter writer;
     private final RestingItems resting;
@@ -68,6 +70,7 @@ public class ItemIntake {
 
     ItemIntake(
             ContentStore store,
+            CollectionStore collections,
             SiteContents contents,
             SiteWriter writer,
             RestingItems resting,
@@ -79,6 +82,7 @@ public class ItemIntake {
         this.spool = settings.data().resolve("intake");
         NamedIds.tidy(spool);
         this.store = store;
+        this.collections = collections;
         this.contents = contents;
         this.writer = writer;
         this.resting = resting;
@@ -222,7 +226,7 @@ public class ItemIntake {
             this.manner = manner;
             this.watch = watch;
             this.before = manner.everything() ? store.count(site, key) : 0;
-            this.fields = new IntakeFields(store, contents, site, key, manner.fields(), notes, this::change);
+            this.fields = new IntakeFields(collections, contents, site, key, manner.fields(), notes, this::change);
         }
 
         IntakeReport report() {
