@@ -1,5 +1,6 @@
 package tidylantern.server.platform;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.databind.JavaType;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
@@ -40,6 +41,7 @@ import tidylantern.server.key.SearchKey;
 import tidylantern.server.key.SiteKey;
 import tidylantern.server.key.SourceId;
 import tidylantern.server.key.SyncId;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The API's description at {@code /v3/api-docs}, from which the front end's types are made. */
 @Configuration
@@ -129,7 +131,7 @@ public class ApiDescription {
      * are empty, and one that may be null says so. Choices are described as they are written, in small letters.
      */
     @Bean
-    ModelConverter recordParts() {
+    ModelConverter recordParts(JsonMapper json) {
         Map<String, Class<?>> described = new ConcurrentHashMap<>();
         return new ModelConverter() {
             @Override
@@ -154,7 +156,7 @@ public class ApiDescription {
                     }
                     Schema<?> model = context.getDefinedModels().get(raw.getSimpleName());
                     if (model != null) {
-                        describe(model, raw);
+                        describe(model, raw, json);
                     }
                 } else if (raw.isEnum() && resolved != null && resolved.getEnum() != null) {
                     @SuppressWarnings("unchecked")
@@ -168,7 +170,7 @@ public class ApiDescription {
         };
     }
 
-    private static void describe(Schema<?> model, Class<?> type) {
+    private static void describe(Schema<?> model, Class<?> type, JsonMapper json) {
         if (model.getProperties() == null) {
             if (type.getRecordComponents().length > 0) {
                 return;
@@ -181,7 +183,7 @@ public class ApiDescription {
             if (property == null) {
                 continue;
             }
-            if (LeftOutWhereEmpty.is(part)) {
+            if (isLeftOutWhereEmpty(part, json)) {
                 continue;
             }
             names.add(part.getName());
@@ -196,6 +198,18 @@ public class ApiDescription {
             }
         });
         model.setRequired(names);
+    }
+
+    /** Whether a part says so, or what stands for the annotations of its record does. */
+    private static boolean isLeftOutWhereEmpty(RecordComponent part, JsonMapper json) {
+        if (part.getAccessor().isAnnotationPresent(JsonInclude.class)) {
+            return true;
+        }
+        Class<?> stands = json.serializationConfig().findMixInClassFor(part.getDeclaringRecord());
+        return stands != null
+                && Arrays.stream(stands.getDeclaredMethods())
+                        .anyMatch(method -> method.getName().equals(part.getName())
+                                && method.isAnnotationPresent(JsonInclude.class));
     }
 
     /** A sealed type is one of its records; each says which it is. */

@@ -111,7 +111,6 @@ public class CoreJson {
         module.setMixInAnnotation(CardPart.class, ToldByPart.class);
         module.setMixInAnnotation(Format.class, ToldByFormat.class);
         module.setMixInAnnotation(FilterSource.class, ToldByKind.class);
-        LeftOutWhereEmpty.OF_CORE.forEach(module::setMixInAnnotation);
         TOLD_BY.keySet().forEach(type -> Arrays.stream(type.getPermittedSubclasses())
                 .forEach(one -> module.registerSubtypes(new NamedType(one, nameOf(one)))));
         // What is usual is written by a mapper of its own, since the one that is being built reads with it.
