@@ -78,22 +78,28 @@ public final class Completions {
             return List.of();
         }
         String before = typed.text().substring(0, atHand.start());
+        List<String> candidates = candidates(atHand.folded());
+        return candidates.isEmpty() ? List.of() : offered(before, atHand.folded(), candidates);
+    }
+
+    /** The first of the candidates that lead somewhere, as whole queries. */
+    private List<String> offered(String before, String atHand, List<String> candidates) throws IOException {
         WordHolders holders = new WordHolders(asked.searcher(), besideTheWordAtHand());
         List<String> completed = new ArrayList<>();
-        Set<String> offered = new HashSet<>();
-        for (String candidate : candidates(atHand.folded())) {
+        Set<String> taken = new HashSet<>();
+        for (String candidate : candidates) {
             if (completed.size() == MOST) {
                 break;
             }
             Set<String> forms = forms(candidate);
             // Singular and plural of one word would take the room of another.
-            if (forms.stream().anyMatch(offered::contains)) {
+            if (forms.stream().anyMatch(taken::contains)) {
                 continue;
             }
-            String way = completed(before, candidate, candidate.equals(atHand.folded()), holders);
+            String way = completed(before, candidate, candidate.equals(atHand), holders);
             if (way != null && !completed.contains(way)) {
                 completed.add(way);
-                offered.addAll(forms);
+                taken.addAll(forms);
             }
         }
         return completed;

@@ -144,6 +144,9 @@ public final class DidYouMean {
         if (candidates.isEmpty()) {
             candidates = candidates(match.typed(), walked(match.typed(), edits), edits, held);
         }
+        if (candidates.isEmpty()) {
+            return null;
+        }
         WordHolders holders = new WordHolders(asked.searcher(), asked.read().reach());
         for (Candidate candidate : candidates.stream().limit(MOST_TRIED).toList()) {
             Item item = holders.first(candidate.word(), Set.copyOf(fields));
