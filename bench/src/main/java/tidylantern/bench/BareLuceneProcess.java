@@ -25,10 +25,11 @@ final class BareLuceneProcess extends AskedService {
                         System.getProperty("java.class.path"),
                         BareLuceneService.class.getName(),
                         index.toString()));
-        process = builder.redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        process = builder.redirectError(ProcessBuilder.Redirect.INHERIT).start();
         BufferedReader output = process.inputReader(StandardCharsets.UTF_8);
         String said = output.readLine();
         if (said == null || !said.startsWith(BareLuceneService.READY)) {
+            process.destroy();
             throw new IllegalStateException("bare Lucene did not start: " + said);
         }
         address = "http://localhost:" + said.substring(BareLuceneService.READY.length());

@@ -31,13 +31,17 @@ final class ProfileBench {
     static {
         PARTS.put("SQL", List.of("org.h2.", "org.springframework.jdbc."));
         PARTS.put("JSON", List.of("tools.jackson."));
-        PARTS.put("whether words are spelled right", List.of("tidylantern.core.query.compiled.FoundAtLeast"));
         PARTS.put("help: see also", List.of("tidylantern.core.query.help.SeeAlso"));
         PARTS.put("help: did you mean", List.of("tidylantern.core.query.help.DidYouMean"));
         PARTS.put("help: completions", List.of("tidylantern.core.query.help.Completions"));
         PARTS.put("help: the rest", List.of("tidylantern.core.query.help."));
         PARTS.put("excerpts", List.of("tidylantern.core.query.Excerpts"));
         PARTS.put("cards read", List.of("tidylantern.core.query.HitCards"));
+        PARTS.put(
+                "whether words are spelled right",
+                List.of(
+                        "tidylantern.core.query.words.ReadQuery.spelledRight",
+                        "tidylantern.core.query.words.ReadQuery$Reader.isSpelledRight"));
         PARTS.put("the query read", List.of("tidylantern.core.query.filter.NarrowedQuery"));
         PARTS.put("found, counted, ordered", List.of("tidylantern.core.query.SearchEngine.inTime"));
         PARTS.put("the engine's rest", List.of("tidylantern.core.query."));
@@ -87,7 +91,7 @@ final class ProfileBench {
         samples.entrySet().stream()
                 .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
                 .forEach(part -> System.out.printf(
-                        Locale.ROOT, "%-28s %5.1f %%%n", part.getKey(), 100.0 * part.getValue() / all));
+                        Locale.ROOT, "%-31s %5.1f %%%n", part.getKey(), 100.0 * part.getValue() / all));
     }
 
     private static Map<String, Integer> samples(Path recording) throws IOException {

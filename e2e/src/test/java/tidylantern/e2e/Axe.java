@@ -28,7 +28,10 @@ final class Axe {
 
     private static final String SCRIPT = script();
 
-    /** What stands in the stage's frame is looked at as a page of its own, so frames are left out. */
+    /**
+     * What stands in the stage's frame is looked at as a page of its own, so frames are left out. What passes needs no
+     * selectors, which are most of the work.
+     */
     private static final String LOOK = """
             const [tags, heardAsSeen, option, done] = arguments
             const told = rule =>

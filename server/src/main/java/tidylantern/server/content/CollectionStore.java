@@ -29,8 +29,11 @@ public class CollectionStore {
 
     /** In the owner's order. */
     List<StoredCollection> collections(SiteKey site) {
-        return jdbc.sql(
-                        "SELECT collection_key, label, language FROM collection WHERE site_key = :site ORDER BY place, collection_key")
+        return jdbc.sql("""
+                SELECT collection_key, label, language
+                FROM collection
+                WHERE site_key = :site
+                ORDER BY place, collection_key""")
                 .param("site", site.value())
                 .query(StoredCollection.class)
                 .list();
@@ -48,8 +51,10 @@ public class CollectionStore {
     }
 
     void changeCollection(SiteKey site, StoredCollection collection) {
-        jdbc.sql(
-                        "UPDATE collection SET label = :label, language = :language WHERE site_key = :site AND collection_key = :key")
+        jdbc.sql("""
+                UPDATE collection
+                SET label = :label, language = :language
+                WHERE site_key = :site AND collection_key = :key""")
                 .param("site", site.value())
                 .param("key", collection.collectionKey())
                 .param("label", collection.label())
@@ -61,38 +66,39 @@ public class CollectionStore {
     Map<String, List<Field>> fields(SiteKey site) {
         Map<String, Map<CategoryPath, CategoryPath>> merged = merged(site);
         Map<String, List<Field>> byCollection = new HashMap<>();
-        jdbc.sql(
-                        "SELECT collection_key, field_key, kind, property, label, unit, guessed FROM field WHERE site_key = :site ORDER BY collection_key, place, field_key")
-                .param("site", site.value())
-                .query(row -> {
-                    String collection = row.getString("collection_key");
-                    String key = row.getString("field_key");
-                    byCollection
-                            .computeIfAbsent(collection, of -> new ArrayList<>())
-                            .add(new Field(
-                                    new FieldKey(key),
-                                    FieldKind.of(row.getString("kind")),
-                                    row.getString("property"),
-                                    row.getString("label"),
-                                    row.getString("unit"),
-                                    merged.getOrDefault(collection + "/" + key, Map.of()),
-                                    row.getBoolean("guessed")));
-                });
+        jdbc.sql("""
+                SELECT collection_key, field_key, kind, property, label, unit, guessed
+                FROM field
+                WHERE site_key = :site
+                ORDER BY collection_key, place, field_key""").param("site", site.value()).query(row -> {
+            String collection = row.getString("collection_key");
+            String key = row.getString("field_key");
+            byCollection
+                    .computeIfAbsent(collection, of -> new ArrayList<>())
+                    .add(new Field(
+                            new FieldKey(key),
+                            FieldKind.of(row.getString("kind")),
+                            row.getString("property"),
+                            row.getString("label"),
+                            row.getString("unit"),
+                            merged.getOrDefault(collection + "/" + key, Map.of()),
+                            row.getBoolean("guessed")));
+        });
         return byCollection;
     }
 
     /** By collection and field, a slash between the two. */
     private Map<String, Map<CategoryPath, CategoryPath>> merged(SiteKey site) {
         Map<String, Map<CategoryPath, CategoryPath>> merged = new HashMap<>();
-        jdbc.sql(
-                        "SELECT collection_key, field_key, from_path, into_path FROM merged_value WHERE site_key = :site ORDER BY collection_key, field_key, from_path")
-                .param("site", site.value())
-                .query(row -> {
-                    merged.computeIfAbsent(
-                                    row.getString("collection_key") + "/" + row.getString("field_key"),
-                                    key -> new HashMap<>())
-                            .put(path(row.getString("from_path")), path(row.getString("into_path")));
-                });
+        jdbc.sql("""
+                SELECT collection_key, field_key, from_path, into_path
+                FROM merged_value
+                WHERE site_key = :site
+                ORDER BY collection_key, field_key, from_path""").param("site", site.value()).query(row -> {
+            merged.computeIfAbsent(
+                            row.getString("collection_key") + "/" + row.getString("field_key"), key -> new HashMap<>())
+                    .put(path(row.getString("from_path")), path(row.getString("into_path")));
+        });
         return merged;
     }
 
@@ -102,14 +108,17 @@ public class CollectionStore {
 
     /** Puts what a field's merged values are in place of what they were. */
     void putMerged(SiteKey site, CollectionKey collection, Field field) {
-        jdbc.sql(
-                        "DELETE FROM merged_value WHERE site_key = :site AND collection_key = :collection AND field_key = :field")
+        jdbc.sql("""
+                DELETE
+                FROM merged_value
+                WHERE site_key = :site AND collection_key = :collection AND field_key = :field""")
                 .param("site", site.value())
                 .param("collection", collection.value())
                 .param("field", field.key().value())
                 .update();
-        field.merged().forEach((from, into) -> jdbc.sql(
-                        "INSERT INTO merged_value (site_key, collection_key, field_key, from_path, into_path) VALUES (:site, :collection, :field, :from, :into)")
+        field.merged().forEach((from, into) -> jdbc.sql("""
+                INSERT INTO merged_value (site_key, collection_key, field_key, from_path, into_path)
+                VALUES (:site, :collection, :field, :from, :into)""")
                 .param("site", site.value())
                 .param("collection", collection.value())
                 .param("field", field.key().value())
@@ -135,8 +144,10 @@ public class CollectionStore {
     }
 
     public void changeField(SiteKey site, CollectionKey collection, Field field) {
-        jdbc.sql(
-                        "UPDATE field SET kind = :kind, label = :label, unit = :unit, guessed = :guessed WHERE site_key = :site AND collection_key = :collection AND field_key = :key")
+        jdbc.sql("""
+                UPDATE field
+                SET kind = :kind, label = :label, unit = :unit, guessed = :guessed
+                WHERE site_key = :site AND collection_key = :collection AND field_key = :key""")
                 .param("site", site.value())
                 .param("collection", collection.value())
                 .param("key", field.key().value())

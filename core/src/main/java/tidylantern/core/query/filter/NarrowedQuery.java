@@ -2,12 +2,10 @@ package tidylantern.core.query.filter;
 
 import java.io.IOException;
 import java.util.Set;
-import org.apache.lucene.index.Term;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.TermQuery;
 import tidylantern.core.content.Collection;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.FieldValue;
@@ -108,13 +106,6 @@ public record NarrowedQuery(
 
     public TypedText typed() {
         return TypedText.of(query.text().strip(), languages());
-    }
-
-    /** The items that hold a word just so in one of these fields. */
-    public static Query holding(String folded, java.util.Collection<FieldKey> fields) {
-        BooleanQuery.Builder any = new BooleanQuery.Builder();
-        fields.forEach(field -> any.add(new TermQuery(new Term(IndexFields.words(field), folded)), Occur.SHOULD));
-        return any.build();
     }
 
     /**

@@ -11,11 +11,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.apache.lucene.index.MultiTerms;
+import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.StringHelper;
 import org.jspecify.annotations.Nullable;
@@ -164,10 +166,17 @@ public final class Completions {
                         asked.searcher(),
                         new BooleanQuery.Builder()
                                 .add(besideTheWordAtHand(), Occur.FILTER)
-                                .add(NarrowedQuery.holding(word, sources), Occur.FILTER)
-                                .add(NarrowedQuery.holding(word, searched), Occur.FILTER)
+                                .add(holding(word, sources), Occur.FILTER)
+                                .add(holding(word, searched), Occur.FILTER)
                                 .build(),
                         1);
+    }
+
+    /** The items that hold a word just so in one of these fields. */
+    private static Query holding(String folded, Set<FieldKey> fields) {
+        BooleanQuery.Builder any = new BooleanQuery.Builder();
+        fields.forEach(field -> any.add(new TermQuery(new Term(IndexFields.words(field), folded)), Occur.SHOULD));
+        return any.build();
     }
 
     private @Nullable String categoryBeginningWith(String word, Item item) {

@@ -14,11 +14,11 @@ import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.ScorerSupplier;
 import org.apache.lucene.search.Weight;
-import org.apache.lucene.util.Bits;
 import org.jspecify.annotations.Nullable;
 import tidylantern.core.content.FieldKey;
 import tidylantern.core.content.Item;
 import tidylantern.core.index.IndexFields;
+import tidylantern.core.index.LiveDocuments;
 
 /**
  * Which of the items that a query finds hold a word. The query is made ready once, however many words are tried: on a
@@ -57,11 +57,6 @@ final class WordHolders {
         }
         DocIdSetIterator both = ConjunctionUtils.intersectIterators(
                 List.of(holding, found.get(holding.cost()).iterator()));
-        Bits there = part.reader().getLiveDocs();
-        int document = both.nextDoc();
-        while (document != DocIdSetIterator.NO_MORE_DOCS && there != null && !there.get(document)) {
-            document = both.nextDoc();
-        }
-        return document;
+        return LiveDocuments.of(both, part.reader().getLiveDocs()).nextDoc();
     }
 }

@@ -59,7 +59,7 @@ public class ItemIntake {
     private static final TypeReference<LinkedHashMap<String, @Nullable Object>> OBJECT = new TypeReference<>() {};
 
     private final ContentStore store;
-    private final CollectionStore collections;
+    private final CollectionStore collectionStore;
     private final SiteContents contents;
     private final SiteWriter writer;
     private final RestingItems resting;
@@ -70,7 +70,7 @@ public class ItemIntake {
 
     ItemIntake(
             ContentStore store,
-            CollectionStore collections,
+            CollectionStore collectionStore,
             SiteContents contents,
             SiteWriter writer,
             RestingItems resting,
@@ -82,7 +82,7 @@ public class ItemIntake {
         this.spool = settings.data().resolve("intake");
         NamedIds.tidy(spool);
         this.store = store;
-        this.collections = collections;
+        this.collectionStore = collectionStore;
         this.contents = contents;
         this.writer = writer;
         this.resting = resting;
@@ -226,7 +226,7 @@ public class ItemIntake {
             this.manner = manner;
             this.watch = watch;
             this.before = manner.everything() ? store.count(site, key) : 0;
-            this.fields = new IntakeFields(collections, contents, site, key, manner.fields(), notes, this::change);
+            this.fields = new IntakeFields(collectionStore, contents, site, key, manner.fields(), notes, this::change);
         }
 
         IntakeReport report() {
