@@ -69,18 +69,15 @@ public final class IndexWords {
      */
     public void near(FieldKey field, String typed, int edits, boolean firstLetterFixed, boolean starts, Visitor visitor)
             throws IOException {
+        int letters = typed.codePointCount(0, typed.length());
         int fixed = firstLetterFixed ? Character.charCount(typed.codePointAt(0)) : 0;
         PartWords.Likeness like = new PartWords.Likeness(
-                PartWords.marks(typed),
-                edits,
-                typed.codePointCount(0, typed.length()),
-                !starts,
-                new BytesRef(typed.substring(0, fixed)),
-                new SlipTest(typed, edits, starts));
+                PartWords.marks(typed), edits, letters, !starts, new BytesRef(typed.substring(0, fixed)));
         for (LeafReaderContext part : state.parts()) {
             PartWords words = atHand(part, field);
             if (words.complete()) {
-                words.visit(like, visitor);
+                SlipWalk slips = letters <= SlipWalk.MOST_LETTERS ? new SlipWalk(typed, edits, starts) : null;
+                words.visit(like, slips, visitor);
             } else {
                 walk(part, field, Typos.reach(typed, edits, firstLetterFixed, starts), visitor);
             }
@@ -93,11 +90,11 @@ public final class IndexWords {
      */
     void nearInside(FieldKey field, String typed, int edits, Visitor visitor) throws IOException {
         PartWords.Likeness like = new PartWords.Likeness(
-                PartWords.marks(typed), edits, typed.codePointCount(0, typed.length()), false, new BytesRef(), null);
+                PartWords.marks(typed), edits, typed.codePointCount(0, typed.length()), false, new BytesRef());
         for (LeafReaderContext part : state.parts()) {
             PartWords words = atHand(part, field);
             if (words.complete()) {
-                words.visit(like, visitor);
+                words.visit(like, null, visitor);
             } else {
                 // What holds the word somewhere begins with any letter, so nothing narrows the walk.
                 walk(part, field, null, visitor);

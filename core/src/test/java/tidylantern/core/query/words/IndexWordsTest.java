@@ -69,6 +69,27 @@ class IndexWordsTest {
         }
     }
 
+    /** Beyond what has room in the bits of a number, and up to it. */
+    @Test
+    void slipsInVeryLongWordsAreMet() throws IOException {
+        try (SearchFixture fixture = new SearchFixture(folder)) {
+            for (int letters = 58; letters <= 68; letters++) {
+                fixture.post("post-" + letters, "title", "ab".repeat(letters / 2) + "c".repeat(letters % 2));
+            }
+            fixture.indexed();
+            fixture.index().read(state -> {
+                for (int letters = 58; letters <= 68; letters++) {
+                    String word = "ab".repeat(letters / 2) + "c".repeat(letters % 2);
+                    String typed = "ba" + word.substring(2);
+                    assertThat(near(new IndexWords(state), typed, 1, false, false))
+                            .as("%d letters", letters)
+                            .isEqualTo(Map.of(word, 1));
+                }
+                return state;
+            });
+        }
+    }
+
     /** Every word of all compared with the typed one. */
     private static Map<String, Integer> expected(
             Map<String, Integer> held, String typed, int edits, boolean fixed, boolean starts) {
