@@ -36,12 +36,14 @@ quicker_practise() {
   printf '%s\n' "Starting once for practice, so that this start and later ones take half as long." >&2
   rm -rf "$quicker_folder"
   mkdir -p "$quicker_folder/practice"
+  # It asks the same several times over, and each time it must be reckoned.
   (
     unset TIDY_LANTERN_OWNER TIDY_LANTERN_PASSWORD TIDY_LANTERN_ACCESS_KEY
     export TIDY_LANTERN_DATA="$quicker_folder/practice"
     # shellcheck disable=SC2086
     "$1" --enable-native-access=ALL-UNNAMED ${JAVA_OPTIONS:-} "$(quicker_option make)$quicker_file" -jar "$2" \
-      --tidy-lantern.practice=true --tidy-lantern.answers-per-second=0 --server.address=127.0.0.1 --server.port=0
+      --tidy-lantern.practice=true --tidy-lantern.answers-per-second=0 --tidy-lantern.kept-answers=0 \
+      --server.address=127.0.0.1 --server.port=0
   ) >"$quicker_folder/practice.log" 2>&1 || rm -f "$quicker_file"
   rm -rf "$quicker_folder/practice"
   printf '%s\n' "$quicker_for" >"$quicker_folder/made-for"

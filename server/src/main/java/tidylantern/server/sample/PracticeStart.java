@@ -9,8 +9,6 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.SpringApplication;
@@ -24,6 +22,8 @@ import org.springframework.stereotype.Component;
 import tidylantern.demo.Quillhaven;
 import tidylantern.server.key.SearchKey;
 import tidylantern.server.site.Sites;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A start for practice: takes the sample site into an installation of its own, asks it over HTTP as visitors would, and
@@ -34,11 +34,16 @@ import tidylantern.server.site.Sites;
 class PracticeStart {
     private static final Logger LOG = LoggerFactory.getLogger(PracticeStart.class);
 
+    /** After three Java has compiled most of what an answer needs; more make the practice longer than they gain. */
+    private static final int ROUNDS = 3;
+
     private final SampleSite sample;
+    private final JsonMapper json;
     private int port;
 
-    PracticeStart(SampleSite sample) {
+    PracticeStart(SampleSite sample, JsonMapper json) {
         this.sample = sample;
+        this.json = json;
     }
 
     @EventListener
@@ -54,14 +59,12 @@ class PracticeStart {
         String search = service + "/api/public/searches/"
                 + sample.search(site).map(SearchKey::value).orElseThrow();
         try (HttpClient visitor = HttpClient.newHttpClient()) {
-            for (String address : asked(service, search)) {
-                int status = visitor.send(
-                                HttpRequest.newBuilder(URI.create(address)).build(),
-                                HttpResponse.BodyHandlers.discarding())
-                        .statusCode();
-                if (status != HttpStatus.OK.value()) {
-                    // Nothing is learned from failures, and whoever started this throws away what was.
-                    throw new IllegalStateException("%s gave %d".formatted(address, status));
+            for (String page : pages(service, search)) {
+                ask(visitor, page);
+            }
+            for (int round = 0; round < ROUNDS; round++) {
+                for (Quillhaven.Expected expected : Quillhaven.expected()) {
+                    search(visitor, search, expected.query());
                 }
             }
         }
@@ -69,23 +72,42 @@ class PracticeStart {
         end(ready.getApplicationContext());
     }
 
-    /** Pages, and each of the sample's queries while it is typed and once it is submitted. */
-    private static List<String> asked(String service, String search) {
-        List<String> queries =
-                Quillhaven.expected().stream().map(Quillhaven.Expected::query).toList();
-        Stream<String> answers = queries.stream()
-                .flatMap(query -> Stream.concat(
-                        IntStream.range(1, query.length())
-                                .mapToObj(letters -> search + "/live?q=" + encoded(query.substring(0, letters))),
-                        Stream.of(search + "/results?q=" + encoded(query))));
-        Stream<String> pages = Stream.of(
+    private static List<String> pages(String service, String search) {
+        return List.of(
                 service + "/workbench/",
                 service + "/api/owner/session",
                 service + SampleSite.ROOT,
                 search,
                 search + "/look.css",
                 search + "/texts");
-        return Stream.concat(pages, answers).toList();
+    }
+
+    /** A query while it is typed, once it is submitted, and gone on with: its next page, and each of its filters. */
+    private void search(HttpClient visitor, String search, String query) throws IOException, InterruptedException {
+        for (int letters = 1; letters < query.length(); letters++) {
+            ask(visitor, search + "/live?q=" + encoded(query.substring(0, letters)));
+        }
+        String results = search + "/results?q=" + encoded(query);
+        JsonNode answer = json.readTree(ask(visitor, results));
+        if (answer.path("pages").asInt() > 1) {
+            ask(visitor, results + "&page=2");
+        }
+        for (JsonNode filter : answer.path("filters")) {
+            JsonNode value = filter.path("values").path(0).path("value");
+            if (value.isString()) {
+                ask(visitor, results + "&" + filter.path("key").asString() + "=" + encoded(value.asString()));
+            }
+        }
+    }
+
+    /** Nothing is learned from failures, and whoever started this throws away what was. */
+    private static String ask(HttpClient visitor, String address) throws IOException, InterruptedException {
+        HttpResponse<String> answer =
+                visitor.send(HttpRequest.newBuilder(URI.create(address)).build(), HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() != HttpStatus.OK.value()) {
+            throw new IllegalStateException("%s gave %d".formatted(address, answer.statusCode()));
+        }
+        return answer.body();
     }
 
     private static String encoded(String query) {
