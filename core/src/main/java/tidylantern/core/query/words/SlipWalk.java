@@ -32,7 +32,7 @@ final class SlipWalk {
      */
     private final long[][] within;
 
-    /** By how many letters of a word: {@link #same} of the last of them. */
+    /** By how many letters of a word: the bits of the typed word's letters that the last of them is. */
     private final long[] same;
     /** By how many letters of a word: the byte behind them. */
     private final int[] ends;
