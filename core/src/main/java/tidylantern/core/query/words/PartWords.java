@@ -157,7 +157,7 @@ final class PartWords {
             }
             n++;
             if (slips != null && slips.isHopeless()) {
-                n = firstSharingLess(slips.hopeless(), n, end);
+                n = firstSharingLess(slips.hopelessFrom(), n, end);
             }
         }
     }
@@ -191,7 +191,7 @@ final class PartWords {
     /** Place of the first word behind all that begin so. */
     private int firstBehind(BytesRef begin) {
         // No byte of UTF-8 is that large, so it stands behind whatever follows.
-        BytesRef behind = new BytesRef(Arrays.copyOf(begin.bytes, begin.length + 1));
+        BytesRef behind = new BytesRef(Arrays.copyOfRange(begin.bytes, begin.offset, begin.offset + begin.length + 1));
         behind.bytes[begin.length] = (byte) 0xFF;
         return firstFrom(behind);
     }

@@ -33,7 +33,7 @@ final class SlipWalk {
     private final long[][] within;
 
     /** By how many letters of a word: the bits of the typed word's letters that the last of them is. */
-    private final long[] same;
+    private final long[] letterBits;
     /** By how many letters of a word: the byte behind them. */
     private final int[] ends;
 
@@ -64,7 +64,7 @@ final class SlipWalk {
         // A word that goes on further than this is too far off.
         int longest = this.typed.length + edits + 1;
         within = new long[longest + 1][edits + 1];
-        same = new long[longest + 1];
+        letterBits = new long[longest + 1];
         ends = new int[longest + 1];
         for (int edit = 0; edit <= edits; edit++) {
             within[0][edit] = ((1L << (edit + 1)) - 1) & beginnings;
@@ -92,7 +92,7 @@ final class SlipWalk {
     }
 
     /** So many letters of a hopeless word are enough to tell: what begins with them as well is so, too. */
-    int hopeless() {
+    int hopelessFrom() {
         return hopeless;
     }
 
@@ -121,7 +121,7 @@ final class SlipWalk {
         long[] before = within[walked];
         long[] next = within[walked + 1];
         // Two letters of the word are two neighbours of the typed one, swapped.
-        long swapped = walked == 0 ? 0 : letter & (same[walked] >>> 1);
+        long swapped = walked == 0 ? 0 : letter & (letterBits[walked] >>> 1);
         long fewer = 0;
         for (int edit = 0; edit <= edits; edit++) {
             long made = (before[edit] & letter) << 1;
@@ -136,7 +136,7 @@ final class SlipWalk {
             next[edit] = fewer;
         }
         walked++;
-        same[walked] = letter;
+        letterBits[walked] = letter;
     }
 
     /** The bits of the typed word's letters that are the word's next one. */

@@ -69,17 +69,21 @@ class IndexWordsTest {
         }
     }
 
+    private static String longWord(int letters) {
+        return "ab".repeat(letters / 2) + "c".repeat(letters % 2);
+    }
+
     /** Beyond what has room in the bits of a number, and up to it. */
     @Test
     void slipsInVeryLongWordsAreMet() throws IOException {
         try (SearchFixture fixture = new SearchFixture(folder)) {
             for (int letters = 58; letters <= 68; letters++) {
-                fixture.post("post-" + letters, "title", "ab".repeat(letters / 2) + "c".repeat(letters % 2));
+                fixture.post("post-" + letters, "title", longWord(letters));
             }
             fixture.indexed();
             fixture.index().read(state -> {
                 for (int letters = 58; letters <= 68; letters++) {
-                    String word = "ab".repeat(letters / 2) + "c".repeat(letters % 2);
+                    String word = longWord(letters);
                     String typed = "ba" + word.substring(2);
                     assertThat(near(new IndexWords(state), typed, 1, false, false))
                             .as("%d letters", letters)
