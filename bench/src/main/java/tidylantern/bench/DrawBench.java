@@ -49,7 +49,7 @@ final class DrawBench {
         String search = "/api/owner/searches/" + DemoLoader.SEARCH;
         JsonNode summary = service.get(search);
         ObjectNode design = (ObjectNode) service.get(search + "/draft");
-        ((ObjectNode) design.path("page")).put("perPage", CARDS);
+        ((ObjectNode) design.required("places").required("page")).put("perPage", CARDS);
         if (!filters) {
             design.putArray("filters");
         }

@@ -48,7 +48,8 @@ final class ServiceProcess extends AskedService {
         for (String line = output.readLine(); line != null; line = output.readLine()) {
             said.append(line).append('\n');
             if (line.contains("Started TidyLantern")) {
-                Thread.ofVirtual().start(() -> drain(output));
+                // No virtual one: who reads from a process holds a processor, and with two services nothing else ran.
+                Thread.ofPlatform().daemon().start(() -> drain(output));
                 return;
             }
         }

@@ -43,7 +43,7 @@ final class TrialsBench {
         List<Double> took = new ArrayList<>();
         ObjectNode design = (ObjectNode) service.get(search + "/draft");
         for (int change = 0; change < CHANGES; change++) {
-            ((ObjectNode) design.path("words").path("weights").path(0)).put("weight", 1 + change % 9);
+            ((ObjectNode) design.required("words").required("weights").required(0)).put("weight", 1 + change % 9);
             service.send("PUT", search + "/draft", design.toString(), "application/json", "\"" + (2 + change) + "\"");
             took.add(service.get(search + "/trials").path("tookMicros").asLong() / 1e3);
         }
