@@ -17,7 +17,8 @@ import tidylantern.server.platform.Refusal;
 /**
  * Lets as many answers be reckoned at once as there are processors. They are reckoning, not waiting: more at once would
  * only make each slower. Those that come meanwhile wait their turn, up to a number that still gets its answer soon:
- * live answers before pages, pages before an owner's long work, short queries before long ones, and else as they came.
+ * pages before live answers, these before an owner's long work, and long queries after others. Pages go as they came.
+ * Of live answers the newest goes first: the next letter makes an older one useless, and whoever typed it gives it up.
  * While others wait, no client has more than half of the turns, and who has gone away has none. An answer is reckoned
  * on the thread that asks for it: handing it to another takes longer than many an answer.
  */
@@ -27,13 +28,17 @@ public class AnswerTurns {
     private static final int MOST_WAITING_OF_ONE_CLIENT = 60;
     /** So often somebody who waits is looked for. */
     private static final long LOOK_EVERY_MS = 50;
+    /** More letters than people type for one search; what has more may cost many times as much. */
+    private static final int LONG = 60;
 
     /** What is asked for, the most urgent first. */
     public enum Kind {
-        /** Somebody is typing. */
-        LIVE,
-        /** A page of results, or a part of one. */
+        /** A page of results, or a part of one: nothing comes after it, and somebody waits for it until it is there. */
         PAGE,
+        /**
+         * Somebody is typing. There are more of these than of all others, so that they hardly feel what goes before.
+         */
+        LIVE,
         /** What an owner waits for beside everything else: trials, shares, explanations. */
         WORK
     }
@@ -42,9 +47,9 @@ public class AnswerTurns {
     private static final class Waiting {
         private final Asker asker;
         private final Kind kind;
-        /** Of the question, such as its letters; only compared. */
+        /** Of the question: its letters. */
         private final int size;
-        /** By which it came. */
+        /** Of those that came, counted from the first. */
         private final long number;
 
         private final Condition turn;
@@ -61,12 +66,20 @@ public class AnswerTurns {
         private String client() {
             return asker.client();
         }
+
+        private boolean isLong() {
+            return size > LONG;
+        }
+
+        private long place() {
+            return kind == Kind.LIVE ? -number : number;
+        }
     }
 
     private static final Comparator<Waiting> TURN = Comparator.<Waiting, Kind>comparing(waiting -> waiting.kind)
-            .thenComparing(waiting -> waiting.size)
-            .thenComparing(waiting -> waiting.number);
-    /** So many questions are overtaken at most by those that came later. */
+            .thenComparing(Waiting::isLong)
+            .thenComparing(Waiting::place);
+    /** A question is overtaken at most by so many that came later, counting those that went away. */
     private static final int MOST_OVERTAKING = 20;
 
     private final int turns;
@@ -88,7 +101,7 @@ public class AnswerTurns {
     /**
      * Waits for a turn, and reckons the answer in it.
      *
-     * @param size of the question, such as its letters; of two that wait the smaller goes first
+     * @param size of the question: its letters
      * @throws Refusal with status 503 if too many wait already, or the asker has gone meanwhile
      */
     public <T> T answer(Asker asker, Kind kind, int size, Callable<T> question) {
@@ -217,7 +230,9 @@ public class AnswerTurns {
         Waiting oldest = queue.stream()
                 .min(Comparator.comparing(waiting -> waiting.number))
                 .orElseThrow();
-        if (numbers - oldest.number > MOST_OVERTAKING + queue.size()) {
+        // All that came since, but for those that still wait.
+        long overtaking = numbers - oldest.number - queue.size();
+        if (overtaking >= MOST_OVERTAKING) {
             return oldest;
         }
         int share = Math.max(1, turns / 2);
