@@ -71,6 +71,7 @@ public class AnswerTurns {
             return size > LONG;
         }
 
+        /** Among its equals. */
         private long place() {
             return kind == Kind.LIVE ? -number : number;
         }
