@@ -28,8 +28,8 @@ public class AnswerTurns {
     private static final int MOST_WAITING_OF_ONE_CLIENT = 60;
     /** So often somebody who waits is looked for. */
     private static final long LOOK_EVERY_MS = 50;
-    /** More letters than people type for one search; what has more may cost many times as much. */
-    private static final int LONG = 60;
+    /** Hardly anybody types more for one search; what has more may cost many times as much. */
+    private static final int MOST_USUAL_LETTERS = 60;
 
     /** What is asked for, the most urgent first. */
     public enum Kind {
@@ -47,18 +47,17 @@ public class AnswerTurns {
     private static final class Waiting {
         private final Asker asker;
         private final Kind kind;
-        /** Of the question: its letters. */
-        private final int size;
+        private final int letters;
         /** Of those that came, counted from the first. */
         private final long number;
 
         private final Condition turn;
         private boolean called;
 
-        private Waiting(Asker asker, Kind kind, int size, long number, Condition turn) {
+        private Waiting(Asker asker, Kind kind, int letters, long number, Condition turn) {
             this.asker = asker;
             this.kind = kind;
-            this.size = size;
+            this.letters = letters;
             this.number = number;
             this.turn = turn;
         }
@@ -68,7 +67,7 @@ public class AnswerTurns {
         }
 
         private boolean isLong() {
-            return size > LONG;
+            return letters > MOST_USUAL_LETTERS;
         }
 
         /** Among its equals. */
@@ -102,11 +101,11 @@ public class AnswerTurns {
     /**
      * Waits for a turn, and reckons the answer in it.
      *
-     * @param size of the question: its letters
+     * @param letters of the question
      * @throws Refusal with status 503 if too many wait already, or the asker has gone meanwhile
      */
-    public <T> T answer(Asker asker, Kind kind, int size, Callable<T> question) {
-        take(asker, kind, size);
+    public <T> T answer(Asker asker, Kind kind, int letters, Callable<T> question) {
+        take(asker, kind, letters);
         try {
             return question.call();
         } catch (RuntimeException reason) {
@@ -118,7 +117,7 @@ public class AnswerTurns {
         }
     }
 
-    private void take(Asker asker, Kind kind, int size) {
+    private void take(Asker asker, Kind kind, int letters) {
         lock.lock();
         try {
             if (stopped) {
@@ -127,14 +126,14 @@ public class AnswerTurns {
             if (taken < turns && queue.isEmpty()) {
                 begin(asker.client());
             } else {
-                await(line(asker, kind, size));
+                await(line(asker, kind, letters));
             }
         } finally {
             lock.unlock();
         }
     }
 
-    private Waiting line(Asker asker, Kind kind, int size) {
+    private Waiting line(Asker asker, Kind kind, int letters) {
         boolean hasItsShare = queue.stream()
                         .filter(waiting -> waiting.client().equals(asker.client()))
                         .count()
@@ -142,7 +141,7 @@ public class AnswerTurns {
         if (queue.size() >= MOST_WAITING || hasItsShare) {
             throw Refusal.busy("Too many ask at once. Try again in a second.");
         }
-        Waiting mine = new Waiting(asker, kind, size, numbers++, lock.newCondition());
+        Waiting mine = new Waiting(asker, kind, letters, numbers++, lock.newCondition());
         queue.add(mine);
         return mine;
     }

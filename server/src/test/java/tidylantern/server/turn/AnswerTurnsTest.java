@@ -34,10 +34,10 @@ class AnswerTurnsTest {
     }
 
     /** Asks and comes back once the question waits for its turn, or is answered. */
-    private CompletableFuture<String> ask(AnswerTurns turns, String client, Kind kind, int size, String name) {
+    private CompletableFuture<String> ask(AnswerTurns turns, String client, Kind kind, int letters, String name) {
         int before = turns.waiting();
         CompletableFuture<String> answer = CompletableFuture.supplyAsync(
-                () -> turns.answer(asker(client), kind, size, () -> {
+                () -> turns.answer(asker(client), kind, letters, () -> {
                     order.add(name);
                     return name;
                 }),
@@ -61,37 +61,41 @@ class AnswerTurnsTest {
         held.await();
     }
 
-    @Test
-    void pagesGoBeforeWhatIsTypedAndThatBeforeLongWork() throws InterruptedException {
+    private record Question(String client, Kind kind, int letters, String name) {}
+
+    /** Names of the questions as they are answered, all of which come while the only turn is taken. */
+    private List<String> orderOf(List<Question> questions) throws InterruptedException {
         AnswerTurns turns = new AnswerTurns(1);
         CountDownLatch go = new CountDownLatch(1);
-        hold(turns, 1, "owner", go);
-        List<CompletableFuture<String>> asked = List.of(
-                ask(turns, "a", Kind.WORK, 0, "work"),
-                ask(turns, "b", Kind.LIVE, 3, "live"),
-                ask(turns, "c", Kind.PAGE, 200, "long page"),
-                ask(turns, "d", Kind.PAGE, 60, "page"),
-                ask(turns, "e", Kind.PAGE, 5, "page, later"));
+        hold(turns, 1, "holder", go);
+        List<CompletableFuture<String>> asked = questions.stream()
+                .map(question -> ask(turns, question.client, question.kind, question.letters, question.name))
+                .toList();
         go.countDown();
         asked.forEach(CompletableFuture::join);
-        assertThat(order).containsExactly("page", "page, later", "long page", "live", "work");
         turns.stop();
+        return List.copyOf(order);
+    }
+
+    @Test
+    void pagesGoBeforeWhatIsTypedAndThatBeforeLongWork() throws InterruptedException {
+        assertThat(orderOf(List.of(
+                        new Question("a", Kind.WORK, 0, "work"),
+                        new Question("b", Kind.LIVE, 3, "live"),
+                        new Question("c", Kind.PAGE, 200, "long page"),
+                        new Question("d", Kind.PAGE, 60, "page"),
+                        new Question("e", Kind.PAGE, 5, "page, later"))))
+                .containsExactly("page", "page, later", "long page", "live", "work");
     }
 
     @Test
     void ofWhatIsTypedTheNewestGoesFirstUnlessItIsLong() throws InterruptedException {
-        AnswerTurns turns = new AnswerTurns(1);
-        CountDownLatch go = new CountDownLatch(1);
-        hold(turns, 1, "owner", go);
-        List<CompletableFuture<String>> asked = List.of(
-                ask(turns, "a", Kind.LIVE, 3, "first"),
-                ask(turns, "b", Kind.LIVE, 8, "second"),
-                ask(turns, "c", Kind.LIVE, 5, "third"),
-                ask(turns, "d", Kind.LIVE, 61, "long"));
-        go.countDown();
-        asked.forEach(CompletableFuture::join);
-        assertThat(order).containsExactly("third", "second", "first", "long");
-        turns.stop();
+        assertThat(orderOf(List.of(
+                        new Question("a", Kind.LIVE, 3, "first"),
+                        new Question("b", Kind.LIVE, 8, "second"),
+                        new Question("c", Kind.LIVE, 5, "third"),
+                        new Question("d", Kind.LIVE, 61, "long"))))
+                .containsExactly("third", "second", "first", "long");
     }
 
     @Test
@@ -116,21 +120,15 @@ class AnswerTurnsTest {
 
     @Test
     void aQuestionIsOvertakenByTwentyAtMost() throws InterruptedException {
-        AnswerTurns turns = new AnswerTurns(1);
-        CountDownLatch go = new CountDownLatch(1);
-        hold(turns, 1, "owner", go);
-        List<CompletableFuture<String>> asked = new ArrayList<>();
-        asked.add(ask(turns, "owner", Kind.WORK, 0, "work"));
-        IntStream.range(0, 90).forEach(n -> asked.add(ask(turns, "visitor " + n, Kind.LIVE, 1, "live")));
-        IntStream.range(0, 90).forEach(n -> asked.add(ask(turns, "later " + n, Kind.PAGE, 1, "page")));
-        go.countDown();
-        asked.forEach(CompletableFuture::join);
-        List<String> all = List.copyOf(order);
-        assertThat(all.indexOf("work")).isEqualTo(20);
-        assertThat(all.indexOf("live"))
+        List<Question> questions = new ArrayList<>();
+        questions.add(new Question("owner", Kind.WORK, 0, "work"));
+        IntStream.range(0, 90).forEach(n -> questions.add(new Question("visitor " + n, Kind.LIVE, 1, "live")));
+        IntStream.range(0, 90).forEach(n -> questions.add(new Question("later " + n, Kind.PAGE, 1, "page")));
+        List<String> answered = orderOf(questions);
+        assertThat(answered.indexOf("work")).isEqualTo(20);
+        assertThat(answered.indexOf("live"))
                 .as("the first that was typed comes right after")
                 .isEqualTo(21);
-        turns.stop();
     }
 
     @Test
@@ -201,7 +199,7 @@ class AnswerTurnsTest {
         // Not joined: a thread that joins is not to be interrupted, not by the timeout either.
         assertThat(second.get()).isEqualTo("second");
         answered.countDown();
-        assertThat(first.join()).isEqualTo("first");
+        assertThat(first.get()).isEqualTo("first");
     }
 
     @Test
